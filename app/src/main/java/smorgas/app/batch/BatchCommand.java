@@ -1,0 +1,63 @@
+package smorgas.app.batch;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import smorgas.app.store.Json;
+import smorgas.app.store.RecipeFile;
+import smorgas.core.recipe.Recipe;
+
+/** {@code batch}: lists and a recipe in, tables, plan and summary out. */
+@Command(
+        name = "batch",
+        description = "Runs lists through all five steps and writes the tables, without a server.",
+        mixinStandardHelpOptions = true)
+public final class BatchCommand implements Callable<Integer> {
+
+    @Option(names = "--in", required = true, paramLabel = "FILE", description = "A list; give it once for each.")
+    private List<Path> in = new ArrayList<>();
+
+    @Option(names = "--recipe", paramLabel = "FILE", description = "A recipe as the application exports it.")
+    private @Nullable Path recipe;
+
+    @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for what comes out.")
+    private Path out = Path.of(".");
+
+    /** 0 done, 1 some file could not be read, 2 wrong use. */
+    @Override
+    public Integer call() {
+        Recipe decided;
+        try {
+            decided = recipe == null ? Recipe.empty("en") : read(recipe);
+            Files.createDirectories(out);
+        } catch (IllegalArgumentException e) {
+            System.err.println("smorgas: " + recipe + ": " + e.getMessage());
+            return 2;
+        } catch (IOException e) {
+            System.err.println("smorgas: " + e.getMessage() + " cannot be read or made");
+            return 2;
+        }
+        try {
+            BatchRun run = new BatchRun(decided, System.err::println);
+            BatchRun.Summary summary = run.run(in, out);
+            String json = Json.pretty(summary.fields());
+            Files.writeString(out.resolve("summary.json"), json + "\n");
+            System.out.println(json);
+            return summary.unread() == 0 ? 0 : 1;
+        } catch (IOException | java.io.UncheckedIOException e) {
+            System.err.println("smorgas: could not write to " + out + ": " + e.getMessage());
+            return 2;
+        }
+    }
+
+    private static Recipe read(Path file) throws IOException {
+        RecipeFile read = RecipeFile.parse(Files.readString(file));
+        return Recipe.of(read.entries(), read.language());
+    }
+}

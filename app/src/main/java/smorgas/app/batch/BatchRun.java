@@ -1,0 +1,244 @@
+package smorgas.app.batch;
+
+import java.io.IOException;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.Packed;
+import smorgas.core.gather.Problem;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.Groups;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Standing;
+import smorgas.core.serve.Csv;
+import smorgas.core.serve.PlanCsv;
+
+/** One run over some files. */
+final class BatchRun {
+
+    /** Between the items of a list in one cell. */
+    static final String LIST = " | ";
+
+    /** Bytes that the lists packed in one file may have together. */
+    private static final long MOST_UNPACKED = 2_000_000_000L;
+
+    private final Recipe recipe;
+    private final Consumer<String> progress;
+    private final Map<String, Long> millis = new LinkedHashMap<>();
+
+    BatchRun(Recipe recipe, Consumer<String> progress) {
+        this.recipe = recipe;
+        this.progress = progress;
+    }
+
+    /**
+     * What came out.
+     *
+     * @param fields the summary as it is written
+     * @param unread files that could not be read
+     */
+    record Summary(Map<String, Object> fields, int unread) {}
+
+    private record Read(String name, @Nullable Lines lines, List<Problem> problems) {}
+
+    Summary run(List<Path> in, Path out) throws IOException {
+        long start = System.nanoTime();
+        List<Read> read = gather(in);
+        List<Lines> baskets = new ArrayList<>();
+        read.forEach(r -> {
+            if (r.lines() != null) {
+                baskets.add(r.lines());
+            }
+        });
+        took("gather", start);
+        Board board = Board.of(baskets, recipe);
+        timed("fold", board::keywords);
+        timed("sift", board::standings);
+        timed("group", board::groups);
+        timed("serve", () -> {
+            board.plan();
+            writeAll(board, out);
+        });
+        took("total", start);
+        return new Summary(summary(board, read), (int)
+                read.stream().filter(r -> r.lines() == null).count());
+    }
+
+    private void took(String stage, long since) {
+        millis.put(stage, (System.nanoTime() - since) / 1_000_000);
+    }
+
+    private void timed(String stage, Runnable work) {
+        long start = System.nanoTime();
+        work.run();
+        took(stage, start);
+        progress.accept(stage + ": " + millis.get(stage) + " ms");
+    }
+
+    private List<Read> gather(List<Path> in) {
+        List<String> names = names(in);
+        List<Found> found = new ArrayList<>();
+        for (int i = 0; i < in.size(); i++) {
+            found.addAll(open(names.get(i), in.get(i)));
+        }
+        Read[] read = new Read[found.size()];
+        IntStream.range(0, read.length).parallel().forEach(i -> read[i] = read(i, found.get(i)));
+        for (Read r : read) {
+            progress.accept(r.name() + ": "
+                    + (r.lines() == null
+                            ? "not read"
+                            : String.format(
+                                    Locale.ENGLISH, "%,d lines", r.lines().size())));
+        }
+        return List.of(read);
+    }
+
+    /** A list on its way in: its bytes, or why there are none. */
+    private record Found(String name, byte @Nullable [] bytes, List<Problem> problems) {}
+
+    /** The list in a file, or the lists that are packed in it. */
+    private static List<Found> open(String name, Path file) {
+        byte[] bytes;
+        try {
+            bytes = Files.readAllBytes(file);
+        } catch (IOException | OutOfMemoryError e) {
+            return List.of(new Found(
+                    name,
+                    null,
+                    List.of(new Problem(name, 0, "The file cannot be read", "Check that it exists and may be read."))));
+        }
+        Packed.Contents contents = Packed.open(name, bytes, MOST_UNPACKED);
+        List<Found> found = new ArrayList<>();
+        boolean alone = contents.lists().size() == 1 && contents.problems().isEmpty();
+        contents.lists()
+                .forEach(
+                        list -> found.add(new Found(alone ? name : name + "/" + list.name(), list.bytes(), List.of())));
+        if (!contents.problems().isEmpty()) {
+            found.add(new Found(name, null, contents.problems()));
+        }
+        return found;
+    }
+
+    private static List<String> names(List<Path> in) {
+        Set<String> taken = new HashSet<>();
+        List<String> names = new ArrayList<>();
+        for (Path path : in) {
+            String name = String.valueOf(path.getFileName());
+            String free = name;
+            for (int n = 2; !taken.add(free); n++) {
+                free = name + " (" + n + ")";
+            }
+            names.add(free);
+        }
+        return names;
+    }
+
+    private static Read read(int number, Found found) {
+        String name = found.name();
+        byte[] bytes = found.bytes();
+        if (bytes == null) {
+            return new Read(name, null, found.problems());
+        }
+        BasketReader.Read read = BasketReader.lines(number, name, bytes);
+        return read.lines()
+                .map(lines -> new Read(name, lines, lines.problems()))
+                .orElseGet(() -> new Read(name, null, read.reading().problems()));
+    }
+
+    private static void writeAll(Board board, Path out) {
+        try {
+            try (Csv csv = new Csv(writer(out, "keywords.csv"))) {
+                writeKeywords(board, csv);
+            }
+            try (Csv csv = new Csv(writer(out, "groups.csv"))) {
+                writeGroups(board.groups(), csv);
+            }
+            PlanCsv.write(board.plan(), writer(out, "plan.csv"));
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private static Writer writer(Path out, String name) throws IOException {
+        return Files.newBufferedWriter(out.resolve(name));
+    }
+
+    private static void writeKeywords(Board board, Csv csv) {
+        csv.row("keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets");
+        Keywords keywords = board.keywords();
+        Grouping grouping = board.groups().grouping();
+        FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
+        FigureColumn cpc = keywords.figure(Figure.CPC).orElse(null);
+        for (int k = 0; k < keywords.size(); k++) {
+            int group = grouping.groupOf(k);
+            csv.row(
+                    keywords.text(k),
+                    board.standings().of(k).label(),
+                    board.standings().reason(k).sentence(),
+                    group < 0 ? "" : grouping.theme(group),
+                    group < 0 ? "" : decimals(grouping.tightness(k)),
+                    String.join(LIST, keywords.spellings(k)),
+                    Csv.figure(Figure.SEARCHES, searches, k),
+                    Csv.figure(Figure.CPC, cpc, k),
+                    String.join(LIST, keywords.basketNames(k)));
+        }
+    }
+
+    private static void writeGroups(Groups groups, Csv csv) {
+        csv.row("group", "theme phrase", "keywords", "searches", "tightness");
+        for (int group : groups.order()) {
+            String theme = groups.grouping().theme(group);
+            csv.row(
+                    theme,
+                    theme,
+                    String.valueOf(groups.keywords(group)),
+                    String.valueOf(groups.searches(group)),
+                    decimals(groups.grouping().meanTightness(group)));
+        }
+    }
+
+    private static String decimals(double share) {
+        return String.format(Locale.ROOT, "%.3f", share);
+    }
+
+    private Map<String, Object> summary(Board board, List<Read> read) {
+        Map<String, Object> files = new LinkedHashMap<>();
+        List<String> problems = new ArrayList<>();
+        int total = 0;
+        for (Read r : read) {
+            int lines = r.lines() == null ? 0 : r.lines().size();
+            total += lines;
+            files.put(r.name(), lines);
+            r.problems().forEach(p -> problems.add(p.file() + ": " + p.sentence()));
+        }
+        Map<String, Object> fields = new LinkedHashMap<>();
+        fields.put("lines", Map.of("total", total, "files", files));
+        fields.put("setAside", board.keywords().setAside());
+        fields.put("problems", problems);
+        fields.put("keywords", board.keywords().size());
+        fields.put("kept", board.standings().count(Standing.KEPT));
+        fields.put("undecided", board.standings().count(Standing.UNDECIDED));
+        fields.put("dropped", board.standings().count(Standing.DROPPED));
+        fields.put("groups", board.groups().grouping().size());
+        fields.put("grouped", board.groups().grouping().grouped());
+        fields.put("leftovers", board.groups().grouping().leftovers());
+        fields.put("millis", millis);
+        return fields;
+    }
+}

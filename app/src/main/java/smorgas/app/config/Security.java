@@ -1,0 +1,67 @@
+package smorgas.app.config;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.Customizer;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.provisioning.InMemoryUserDetailsManager;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
+
+/** Who may reach the application and what a page of it may do. */
+@Configuration
+class Security {
+
+    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
+            + "img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; "
+            + "frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain chain(
+            HttpSecurity http,
+            @Value("${smorgas.data}") String data,
+            @Value("${server.address:127.0.0.1}") String address) {
+        // The token is in a cookie and in the page, not in a session: an open tab goes on after a restart.
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
+        http.csrf(csrf -> csrf.csrfTokenRepository(tokens)
+                        .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(
+                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
+                                        .ReferrerPolicy.SAME_ORIGIN)))
+                .addFilterBefore(new OwnOrigin(address), AuthorizationFilter.class)
+                .requestCache(cache -> cache.disable())
+                .logout(logout -> logout.disable());
+        if (PasswordFile.in(Path.of(data)).isSet()) {
+            http.authorizeHttpRequests(all -> all.anyRequest().authenticated()).httpBasic(Customizer.withDefaults());
+        } else {
+            http.authorizeHttpRequests(all -> all.anyRequest().permitAll());
+        }
+        return http.build();
+    }
+
+    @Bean
+    UserDetailsService users(@Value("${smorgas.data}") String data) throws IOException {
+        PasswordFile file = PasswordFile.in(Path.of(data));
+        if (!file.isSet()) {
+            return new InMemoryUserDetailsManager();
+        }
+        return new InMemoryUserDetailsManager(User.withUsername("smorgas")
+                .password(file.hash())
+                .roles("RESEARCHER")
+                .build());
+    }
+
+    @Bean
+    org.springframework.security.crypto.password.PasswordEncoder passwordEncoder() {
+        return PasswordFile.ENCODER;
+    }
+}

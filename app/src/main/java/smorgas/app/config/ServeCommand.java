@@ -1,0 +1,130 @@
+package smorgas.app.config;
+
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.Banner;
+import org.springframework.boot.SpringApplication;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** Starts the web application. What can go wrong at the start is told in one line. */
+@Command(name = "serve", description = "Starts the web application.")
+public final class ServeCommand implements Callable<Integer> {
+
+    /** The exit code that means: do not exit, the server runs. */
+    public static final int SERVING = -1;
+
+    @Option(
+            names = "--data",
+            defaultValue = "data",
+            description = "Folder of the database (default: ${DEFAULT-VALUE}).")
+    private Path data = Path.of("data");
+
+    @Option(names = "--port", defaultValue = "8620", description = "Port (default: ${DEFAULT-VALUE}).")
+    private int port;
+
+    @Option(
+            names = "--address",
+            defaultValue = "127.0.0.1",
+            description = "Address to listen on (default: ${DEFAULT-VALUE}).")
+    private String address = "";
+
+    @Option(names = "--demo", description = "Make the demo project if the folder holds no project.")
+    private boolean demo;
+
+    @Option(names = "--fresh-demo", description = "Delete what the folder holds and make the demo project anew.")
+    private boolean freshDemo;
+
+    /** Held as long as the process lives, so that no second one takes the same folder. */
+    private static @Nullable FileLock lock;
+
+    @Override
+    public Integer call() throws IOException {
+        String fault = fault();
+        if (fault == null && freshDemo) {
+            // Only now: the folder is ours alone.
+            Files.deleteIfExists(data.resolve("smorgas.mv.db"));
+        }
+        if (fault != null) {
+            System.err.println("smorgas: " + fault);
+            return 1;
+        }
+        SpringApplication application = new SpringApplication(Application.class);
+        application.setBannerMode(Banner.Mode.OFF);
+        try {
+            application.run(
+                    "--smorgas.data=" + data.toAbsolutePath(),
+                    "--smorgas.demo=" + (demo || freshDemo),
+                    "--server.port=" + port,
+                    "--server.address=" + address);
+        } catch (RuntimeException e) {
+            System.err.println("smorgas: could not start: " + rootOf(e).getMessage());
+            return 1;
+        }
+        if (!"onRefresh".equals(System.getProperty("spring.context.exit"))) {
+            System.out.println("Smorgas is served on http://" + (address.contains(":") ? "[" + address + "]" : address)
+                    + ":" + port + "  (Ctrl+C ends it)");
+        }
+        return SERVING;
+    }
+
+    private static Throwable rootOf(Throwable fault) {
+        Throwable root = fault;
+        while (root.getCause() != null) {
+            root = root.getCause();
+        }
+        return root;
+    }
+
+    private @Nullable String fault() throws IOException {
+        InetAddress where;
+        try {
+            where = InetAddress.getByName(address);
+        } catch (java.net.UnknownHostException e) {
+            return "the address " + address + " is not known; use --address 127.0.0.1";
+        }
+        try {
+            Files.createDirectories(data);
+        } catch (IOException e) {
+            return "the folder " + data + " cannot be made; choose another with --data";
+        }
+        if (!where.isLoopbackAddress() && !PasswordFile.in(data).isSet()) {
+            return "anybody who can reach " + address + " could read your lists; set a password first with"
+                    + " ./smorgas password --data " + data;
+        }
+        if (port < 0 || port > 65_535) {
+            return "the port " + port + " does not exist; use --port with 1 to 65535";
+        }
+        try (ServerSocket probe = new ServerSocket()) {
+            probe.setReuseAddress(true);
+            probe.bind(new InetSocketAddress(where, port));
+        } catch (IOException e) {
+            return "port " + port + " on " + address + " is taken or not allowed; choose another with --port";
+        }
+        return lockFolder();
+    }
+
+    private @Nullable String lockFolder() throws IOException {
+        // Deliberately left open: closing it would give the lock back.
+        @SuppressWarnings("resource")
+        RandomAccessFile file = new RandomAccessFile(data.resolve("in-use.lock").toFile(), "rw");
+        try {
+            lock = file.getChannel().tryLock();
+        } catch (OverlappingFileLockException e) {
+            // It is this very process that holds it.
+            lock = null;
+        }
+        return lock == null
+                ? "another Smorgas works on the folder " + data + "; end it or choose another with --data"
+                : null;
+    }
+}

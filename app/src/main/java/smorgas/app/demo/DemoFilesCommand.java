@@ -1,0 +1,26 @@
+package smorgas.app.demo;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** Writes the demo's lists as files, to try the batch command on. */
+@Command(name = "demo-files", description = "Writes the demo's lists as files.")
+public final class DemoFilesCommand implements Callable<Integer> {
+
+    @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for the files.")
+    private Path out = Path.of(".");
+
+    @Override
+    public Integer call() throws IOException {
+        Files.createDirectories(out);
+        for (Map.Entry<String, byte[]> list : DemoLists.make().entrySet()) {
+            Files.write(out.resolve(list.getKey()), list.getValue());
+        }
+        return 0;
+    }
+}

@@ -1,0 +1,139 @@
+package smorgas.app.demo;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+import smorgas.app.store.Pantry;
+import smorgas.app.store.Projects;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Outcome;
+import smorgas.app.work.Table;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
+
+/** Makes the demo project in an empty data folder: its lists in, a morning's decisions made, before the first page is served. */
+@Component
+class DemoProject implements SmartInitializingSingleton {
+
+    private static final List<String> DROPPED_WORDS = List.of(
+            "free",
+            "jobs",
+            "costume",
+            "spelling",
+            "recipe",
+            "clipart",
+            "crossword",
+            "otterwick",
+            "saltholm",
+            "mattress",
+            "bed",
+            "hair");
+
+    private final Projects projects;
+    private final Table table;
+    private final Pantry pantry;
+    private final boolean wanted;
+
+    DemoProject(Projects projects, Table table, Pantry pantry, @Value("${smorgas.demo}") boolean wanted) {
+        this.projects = projects;
+        this.table = table;
+        this.pantry = pantry;
+        this.wanted = wanted;
+    }
+
+    @Override
+    public void afterSingletonsInstantiated() {
+        if (wanted && projects.all().isEmpty()) {
+            pantry.ship(new WordList("Towns (made up)", "en", WordList.Kind.PLACES, 1, DemoWords.TOWNS));
+            pantry.ship(new WordList("Rivals (made up)", "en", WordList.Kind.BRANDS, 1, DemoWords.RIVALS));
+            fill(table.open(projects.create("Beekeeping shop", "en", "United Kingdom", "GBP")));
+        }
+    }
+
+    private void fill(OpenProject project) {
+        DemoLists.make().forEach(project::gather);
+        describe(project, "planner-export-hives.csv", BasketInfo.Kind.PLANNER, "bee hive", "");
+        describe(project, "competitor-skeplund.csv", BasketInfo.Kind.COMPETITOR, "", "Skeplund");
+        describe(project, "competitor-brumvale.csv", BasketInfo.Kind.COMPETITOR, "", "Brumvale");
+        describe(project, "suggestion-harvest.txt", BasketInfo.Kind.SUGGESTIONS, "bee", "");
+        describe(project, "pasted-from-the-client.txt", BasketInfo.Kind.PASTE, "", "");
+        for (String word : DROPPED_WORDS) {
+            act(project, new Condition.HasWord(word), Standing.DROPPED);
+        }
+        for (String list : List.of("Rivals (made up)", "Towns (made up)", "Question openers (en)")) {
+            WordList newest = pantry.find(list).orElseThrow();
+            done(project.act(project.snapshot().version(), recipe -> new Entry.ListTaken(newest)));
+        }
+        act(project, new Condition.OnList("Rivals (made up)"), Standing.DROPPED);
+        act(
+                project,
+                new Condition.AllOf(List.of(new Condition.HasWord("hive"), Condition.searchesFrom(100))),
+                Standing.KEPT);
+        act(project, new Condition.HasWord("extractor"), Standing.KEPT);
+        act(project, new Condition.HasWord("suit"), Standing.KEPT);
+        done(project.act(
+                project.snapshot().version(),
+                recipe -> new Entry.RuleAdded(new Rule(
+                        recipe.nextRule(), new Condition.OnList("Question openers (en)"), new Rule.Tags("question")))));
+        done(project.act(
+                project.snapshot().version(),
+                recipe -> new Entry.ViewSaved(
+                        "Towns, searched",
+                        new Condition.AllOf(
+                                List.of(new Condition.OnList("Towns (made up)"), Condition.searchesFrom(20))))));
+        judge(project, List.of("bee veil", "smoker fuel", "queen cage", "honey jar"), Standing.KEPT);
+        judge(project, List.of("hive blockchain news", "wedding suit"), Standing.DROPPED);
+        done(project.act(
+                project.snapshot().version(),
+                recipe -> new Entry.GroupSettingsChosen(new GroupSettings(
+                        5,
+                        1,
+                        4,
+                        0,
+                        recipe.groups().stopWords(),
+                        new TreeSet<>(Set.of("bee", "best", "buy", "cheap"))))));
+        done(project.act(
+                project.snapshot().version(),
+                recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
+                        "Beekeeping UK", "", Set.of(MatchType.PHRASE, MatchType.EXACT), 450_000, false, false))));
+    }
+
+    private static void describe(
+            OpenProject project, String name, BasketInfo.Kind kind, String seed, String competitor) {
+        long basket = project.snapshot().baskets().stream()
+                .filter(b -> b.name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        done(project.act(
+                project.snapshot().version(),
+                recipe -> new Entry.BasketDescribed(
+                        basket,
+                        new BasketInfo(name, kind, seed, competitor, "United Kingdom", "GBP", "2026-10-05", ""))));
+    }
+
+    private static void act(OpenProject project, Condition when, Standing then) {
+        done(project.act(
+                project.snapshot().version(), recipe -> new Entry.RuleAdded(new Rule(recipe.nextRule(), when, then))));
+    }
+
+    private static void judge(OpenProject project, List<String> texts, Standing standing) {
+        done(project.act(project.snapshot().version(), recipe -> new Entry.Judged(texts, standing)));
+    }
+
+    private static void done(Outcome outcome) {
+        if (outcome instanceof Outcome.Refused refused) {
+            throw new IllegalStateException(refused.sentence());
+        }
+    }
+}

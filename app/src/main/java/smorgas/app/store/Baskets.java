@@ -1,0 +1,181 @@
+package smorgas.app.store;
+
+import static smorgas.app.store.schema.Tables.BASKET;
+
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.LongConsumer;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Interpreter;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.Reading;
+import smorgas.core.recipe.ReadAs;
+
+/**
+ * Baskets: the bytes as they came, their reading, and the lines of that reading. Lines are stored before they are
+ * interpreted.
+ */
+@Repository
+public class Baskets {
+
+    private final DSLContext db;
+    private final LineBlocks blocks;
+    private final Clock clock;
+
+    Baskets(DSLContext db, Clock clock) {
+        this.db = db;
+        this.blocks = new LineBlocks(db);
+        this.clock = clock;
+    }
+
+    /** A basket without its lines; {@code readAs} is how the stored lines were read. */
+    public record Basket(long id, String name, Reading reading, ReadAs readAs, OffsetDateTime gatheredAt, long bytes) {}
+
+    /**
+     * What became of a list: basket and lines are empty if nothing in it could be read, and then nothing is stored.
+     *
+     * @param lines what {@link #lines} would read back
+     */
+    public record Stored(Optional<Long> basket, Reading reading, Optional<Lines> lines) {}
+
+    /** Reads a list and stores it whole, or stores nothing. It is in no project before an entry says so. */
+    @Transactional
+    public Stored store(long project, String name, byte[] bytes) {
+        return store(project, name, bytes, rows -> {});
+    }
+
+    /**
+     * Reads a list and stores it whole, or stores nothing.
+     *
+     * @param progress is told the rows stored so far; when it throws {@link smorgas.core.gather.ReadingStopped} nothing is
+     *     stored and that passes on
+     */
+    @Transactional
+    public Stored store(long project, String name, byte[] bytes, LongConsumer progress) {
+        long basket = db.insertInto(BASKET)
+                .set(BASKET.PROJECT_ID, project)
+                .set(BASKET.NAME, name)
+                .set(BASKET.CONTENT, bytes)
+                .set(BASKET.SIZE_BYTES, (long) bytes.length)
+                .set(BASKET.FINGERPRINT, fingerprint(bytes))
+                .set(BASKET.GATHERED_AT, OffsetDateTime.now(clock))
+                .returning(BASKET.ID)
+                .fetchSingle(BASKET.ID);
+        BasketReader.Read read = write(basket, name, bytes, ReadAs.FOUND, progress);
+        Reading reading = read.reading();
+        if (reading.refused()) {
+            db.deleteFrom(BASKET).where(BASKET.ID.eq(basket)).execute();
+            return new Stored(Optional.empty(), reading, Optional.empty());
+        }
+        db.update(BASKET)
+                .set(BASKET.READING, Json.reading(reading))
+                .where(BASKET.ID.eq(basket))
+                .execute();
+        return new Stored(Optional.of(basket), reading, read.lines());
+    }
+
+    private BasketReader.Read write(long basket, String name, byte[] bytes, ReadAs readAs, LongConsumer progress) {
+        LineBlocks.Writer lines = blocks.replace(basket, progress);
+        BasketReader.Read read = BasketReader.lines(basket, name, bytes, readAs, lines);
+        lines.finish();
+        return read;
+    }
+
+    private static String fingerprint(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every JDK has SHA-256", e);
+        }
+    }
+
+    /** The baskets of a project that hold the very same bytes. */
+    public List<Long> withSameBytes(long project, byte[] bytes) {
+        return db.select(BASKET.ID)
+                .from(BASKET)
+                .where(BASKET.PROJECT_ID.eq(project).and(BASKET.FINGERPRINT.eq(fingerprint(bytes))))
+                .orderBy(BASKET.ID)
+                .fetch(BASKET.ID);
+    }
+
+    /**
+     * The basket as it is when its bytes are read in this way. If its lines were read otherwise they are read anew from
+     * the bytes and replaced.
+     */
+    @Transactional
+    public Basket readAs(Basket basket, ReadAs wanted) {
+        if (basket.readAs().equals(wanted)) {
+            return basket;
+        }
+        Reading reading = writeAgain(basket, wanted).reading();
+        db.update(BASKET)
+                .set(BASKET.READING, Json.reading(reading))
+                .set(BASKET.READ_AS, Json.readAs(wanted))
+                .where(BASKET.ID.eq(basket.id()))
+                .execute();
+        return new Basket(basket.id(), basket.name(), reading, wanted, basket.gatheredAt(), basket.bytes());
+    }
+
+    private BasketReader.Read writeAgain(Basket basket, ReadAs wanted) {
+        byte[] bytes = db.select(BASKET.CONTENT)
+                .from(BASKET)
+                .where(BASKET.ID.eq(basket.id()))
+                .fetchSingle(BASKET.CONTENT);
+        return write(basket.id(), basket.name(), bytes, wanted, rows -> {});
+    }
+
+    /** The cells of one line as they stand in the file; empty if there is no such line. */
+    public List<String> cells(long basket, int lineNumber) {
+        return cells(basket, Set.of(lineNumber)).getOrDefault(lineNumber, List.of());
+    }
+
+    /** The cells of these lines as they stand in the file, by line; lines that the basket does not have are left out. */
+    public Map<Integer, List<String>> cells(long basket, Set<Integer> lineNumbers) {
+        return blocks.cells(basket, lineNumbers);
+    }
+
+    /** The baskets of a project, removed ones too, in the order they came. */
+    public List<Basket> of(long project) {
+        return db.select(BASKET.ID, BASKET.NAME, BASKET.READING, BASKET.READ_AS, BASKET.GATHERED_AT, BASKET.SIZE_BYTES)
+                .from(BASKET)
+                .where(BASKET.PROJECT_ID.eq(project))
+                .orderBy(BASKET.ID)
+                .fetch(row -> new Basket(
+                        row.value1(),
+                        row.value2(),
+                        Json.reading(row.value3()),
+                        Json.readAs(row.value4()),
+                        row.value5(),
+                        row.value6()));
+    }
+
+    /** The lines of a basket, interpreted by its reading. */
+    @Transactional
+    public Lines lines(Basket basket) {
+        if (!blocks.has(basket.id())) {
+            // Stored by a version that kept lines otherwise; or a list without a line, which costs nothing.
+            return writeAgain(basket, basket.readAs()).lines().orElseThrow();
+        }
+        Interpreter interpreter = new Interpreter(basket.id(), basket.name(), basket.reading());
+        blocks.forEach(basket.id(), interpreter);
+        return interpreter.lines(basket.reading());
+    }
+
+    /** The bytes as they came. */
+    public Optional<byte[]> bytes(long project, long basket) {
+        return db.select(BASKET.CONTENT)
+                .from(BASKET)
+                .where(BASKET.ID.eq(basket).and(BASKET.PROJECT_ID.eq(project)))
+                .fetchOptional(BASKET.CONTENT);
+    }
+}

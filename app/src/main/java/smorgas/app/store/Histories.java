@@ -1,0 +1,93 @@
+package smorgas.app.store;
+
+import static smorgas.app.store.schema.Tables.ENTRY;
+import static smorgas.app.store.schema.Tables.PROJECT;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import smorgas.core.recipe.History;
+
+/** The history of each project. Rows are appended; of an old row only its state changes. */
+@Repository
+public class Histories {
+
+    private final DSLContext db;
+    private final Clock clock;
+
+    Histories(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /** The whole history of a project. */
+    public History load(long project) {
+        return load(db, project);
+    }
+
+    static History load(DSLContext db, long project) {
+        return new History(db.selectFrom(ENTRY)
+                .where(ENTRY.PROJECT_ID.eq(project))
+                .orderBy(ENTRY.SEQ)
+                .fetch(row -> new History.Step(
+                        row.getSeq(),
+                        Json.entry(row.getKind(), row.getFormat(), row.getBody()),
+                        History.State.valueOf(row.getState()),
+                        row.getVersion())));
+    }
+
+    /** When each act was made, in order. */
+    public List<OffsetDateTime> times(long project) {
+        return db.select(ENTRY.ACTED_AT)
+                .from(ENTRY)
+                .where(ENTRY.PROJECT_ID.eq(project))
+                .orderBy(ENTRY.SEQ)
+                .fetch(ENTRY.ACTED_AT);
+    }
+
+    /**
+     * Stores the step from one history to the next, durably, or throws and stores nothing.
+     *
+     * @param version the version that the project had before; if it has another by now, nothing is stored
+     * @throws IllegalStateException if the project is not at that version
+     */
+    @Transactional
+    public void advance(long project, long version, History before, History after) {
+        int moved = db.update(PROJECT)
+                .set(PROJECT.VERSION, version + 1)
+                .where(PROJECT.ID.eq(project).and(PROJECT.VERSION.eq(version)))
+                .execute();
+        if (moved != 1) {
+            throw new IllegalStateException("project " + project + " is not at version " + version);
+        }
+        List<History.Step> old = before.steps();
+        for (History.Step step : new ArrayList<>(after.steps())) {
+            if (step.seq() > old.size()) {
+                insert(db, project, step, OffsetDateTime.now(clock));
+            } else if (old.get((int) step.seq() - 1).state() != step.state()) {
+                db.update(ENTRY)
+                        .set(ENTRY.STATE, step.state().name())
+                        .set(ENTRY.VERSION, step.version())
+                        .where(ENTRY.PROJECT_ID.eq(project).and(ENTRY.SEQ.eq(step.seq())))
+                        .execute();
+            }
+        }
+    }
+
+    static void insert(DSLContext db, long project, History.Step step, OffsetDateTime now) {
+        db.insertInto(ENTRY)
+                .set(ENTRY.PROJECT_ID, project)
+                .set(ENTRY.SEQ, step.seq())
+                .set(ENTRY.KIND, Json.kind(step.entry()))
+                .set(ENTRY.FORMAT, Json.FORMAT)
+                .set(ENTRY.BODY, Json.body(step.entry()))
+                .set(ENTRY.STATE, step.state().name())
+                .set(ENTRY.VERSION, step.version())
+                .set(ENTRY.ACTED_AT, now)
+                .execute();
+    }
+}

@@ -1,0 +1,206 @@
+package smorgas.app.store;
+
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.gather.Reading;
+import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.Rule;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The JSON of entries, readings and recipes. Each kind of entry has a persisted name of its own, so that classes may be
+ * renamed and moved; a change of a kind's fields needs a new {@link #FORMAT} and a branch in {@link #entry}.
+ */
+public final class Json {
+
+    /** The format in which entries are written today. */
+    public static final int FORMAT = 1;
+
+    private static final Map<String, Class<? extends Entry>> KINDS = kinds();
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Condition.HasWord.class, name = "has-word"),
+        @JsonSubTypes.Type(value = Condition.Worded.class, name = "worded"),
+        @JsonSubTypes.Type(value = Condition.HasAnyWord.class, name = "has-any-word"),
+        @JsonSubTypes.Type(value = Condition.OnList.class, name = "on-list"),
+        @JsonSubTypes.Type(value = Condition.HasText.class, name = "has-text"),
+        @JsonSubTypes.Type(value = Condition.Matches.class, name = "matches"),
+        @JsonSubTypes.Type(value = Condition.Count.class, name = "count"),
+        @JsonSubTypes.Type(value = Condition.FigureWithin.class, name = "figure-within"),
+        @JsonSubTypes.Type(value = Condition.FigureUnknown.class, name = "figure-unknown"),
+        @JsonSubTypes.Type(value = Condition.InBasket.class, name = "in-basket"),
+        @JsonSubTypes.Type(value = Condition.InExactly.class, name = "in-exactly"),
+        @JsonSubTypes.Type(value = Condition.HasScript.class, name = "has-script"),
+        @JsonSubTypes.Type(value = Condition.HasTag.class, name = "has-tag"),
+        @JsonSubTypes.Type(value = Condition.Stands.class, name = "stands"),
+        @JsonSubTypes.Type(value = Condition.AllOf.class, name = "all-of"),
+        @JsonSubTypes.Type(value = Condition.AnyOf.class, name = "any-of"),
+        @JsonSubTypes.Type(value = Condition.NoneOf.class, name = "none-of")
+    })
+    private interface ConditionNames {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "does")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Cleaning.Replace.class, name = "replace"),
+        @JsonSubTypes.Type(value = Cleaning.Affix.class, name = "affix"),
+        @JsonSubTypes.Type(value = Cleaning.KeepScripts.class, name = "keep-scripts"),
+        @JsonSubTypes.Type(value = Cleaning.StripYears.class, name = "strip-years"),
+        @JsonSubTypes.Type(value = Cleaning.StripPhrases.class, name = "strip-phrases")
+    })
+    private interface CleaningNames {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "do")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Rule.Gives.class, name = "give"),
+        @JsonSubTypes.Type(value = Rule.Tags.class, name = "tag")
+    })
+    private interface DoesNames {}
+
+    @JsonIgnoreProperties("refused")
+    private interface ReadingFields {}
+
+    private static final JsonMapper MAPPER = JsonMapper.builder()
+            .addMixIn(Condition.class, ConditionNames.class)
+            .addMixIn(Rule.Does.class, DoesNames.class)
+            .addMixIn(Cleaning.class, CleaningNames.class)
+            .addMixIn(Reading.class, ReadingFields.class)
+            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
+
+    private Json() {}
+
+    private static Map<String, Class<? extends Entry>> kinds() {
+        Map<String, Class<? extends Entry>> kinds = new LinkedHashMap<>();
+        kinds.put("basket-added", Entry.BasketAdded.class);
+        kinds.put("basket-removed", Entry.BasketRemoved.class);
+        kinds.put("basket-described", Entry.BasketDescribed.class);
+        kinds.put("basket-switched", Entry.BasketSwitched.class);
+        kinds.put("basket-read-as", Entry.BasketReadAs.class);
+        kinds.put("basket-renewed", Entry.BasketRenewed.class);
+        kinds.put("fold-kind", Entry.FoldKindSwitched.class);
+        kinds.put("little-words", Entry.LittleWordsChosen.class);
+        kinds.put("misspellings", Entry.MisspellingsJudged.class);
+        kinds.put("taken-out", Entry.SpellingsTakenOut.class);
+        kinds.put("joined", Entry.KeywordsJoined.class);
+        kinds.put("lead", Entry.LeadChosen.class);
+        kinds.put("cleaning-added", Entry.CleaningAdded.class);
+        kinds.put("cleaning-removed", Entry.CleaningRemoved.class);
+        kinds.put("merge", Entry.MergeChosen.class);
+        kinds.put("judged", Entry.Judged.class);
+        kinds.put("rule-added", Entry.RuleAdded.class);
+        kinds.put("rule-removed", Entry.RuleRemoved.class);
+        kinds.put("rule-changed", Entry.RuleChanged.class);
+        kinds.put("tagged", Entry.Tagged.class);
+        kinds.put("view-saved", Entry.ViewSaved.class);
+        kinds.put("view-removed", Entry.ViewRemoved.class);
+        kinds.put("list-taken", Entry.ListTaken.class);
+        kinds.put("columns", Entry.ColumnsChosen.class);
+        kinds.put("rule-moved", Entry.RuleMoved.class);
+        kinds.put("words-muted", Entry.WordsMuted.class);
+        kinds.put("group-settings", Entry.GroupSettingsChosen.class);
+        kinds.put("plan-settings", Entry.PlanSettingsChosen.class);
+        return kinds;
+    }
+
+    /** The persisted name of an entry's kind. */
+    public static String kind(Entry entry) {
+        return KINDS.entrySet().stream()
+                .filter(kind -> kind.getValue().isInstance(entry))
+                .findFirst()
+                .orElseThrow()
+                .getKey();
+    }
+
+    static String body(Entry entry) {
+        return MAPPER.writeValueAsString(entry);
+    }
+
+    /**
+     * Reads an entry back.
+     *
+     * @throws IllegalArgumentException with a sentence for people, if the kind, the format or the body is not known
+     */
+    static Entry entry(String kind, int format, String body) {
+        Class<? extends Entry> type = KINDS.get(kind);
+        if (type == null || format != FORMAT) {
+            throw new IllegalArgumentException(
+                    "The entry \"" + kind + "\" (format " + format + ") is not known to this version");
+        }
+        try {
+            return MAPPER.readValue(body, type);
+        } catch (tools.jackson.core.JacksonException e) {
+            throw new IllegalArgumentException(
+                    "The entry \"" + kind + "\" cannot be read: " + e.getOriginalMessage(), e);
+        }
+    }
+
+    /** A condition as one line of text, to stand in an address. */
+    public static String text(Condition condition) {
+        return MAPPER.writerFor(Condition.class).writeValueAsString(condition);
+    }
+
+    /**
+     * Reads a condition back.
+     *
+     * @throws IllegalArgumentException if the text is none
+     */
+    public static Condition condition(String text) {
+        try {
+            return MAPPER.readValue(text, Condition.class);
+        } catch (tools.jackson.core.JacksonException e) {
+            throw new IllegalArgumentException("This is no condition: " + e.getOriginalMessage(), e);
+        }
+    }
+
+    static String reading(Reading reading) {
+        return MAPPER.writeValueAsString(reading);
+    }
+
+    static Reading reading(String json) {
+        return MAPPER.readValue(json, Reading.class);
+    }
+
+    static String readAs(ReadAs readAs) {
+        return MAPPER.writeValueAsString(readAs);
+    }
+
+    static ReadAs readAs(@Nullable String json) {
+        return json == null ? ReadAs.FOUND : MAPPER.readValue(json, ReadAs.class);
+    }
+
+    /** Any value of plain records, maps and lists, indented. */
+    public static String pretty(Object value) {
+        return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(value);
+    }
+
+    /** Parses a JSON text; throws an unchecked exception of the JSON library if it is none. */
+    static JsonNode tree(String json) {
+        return MAPPER.readTree(json);
+    }
+
+    /** An entry as the exported recipe writes it. */
+    static Map<String, Object> exported(Entry entry) {
+        Map<String, Object> fields = new LinkedHashMap<>();
+        fields.put("kind", kind(entry));
+        fields.put("format", FORMAT);
+        fields.put("body", MAPPER.readTree(body(entry)));
+        return fields;
+    }
+
+    static List<String> kindsOfRecipe() {
+        return KINDS.keySet().stream()
+                .filter(kind -> !kind.startsWith("basket"))
+                .toList();
+    }
+}

@@ -1,0 +1,160 @@
+package smorgas.app.store;
+
+import static smorgas.app.store.schema.Tables.BASKET;
+import static smorgas.app.store.schema.Tables.PROJECT;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import smorgas.app.store.schema.tables.records.ProjectRecord;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.History;
+
+/** The projects. */
+@Repository
+public class Projects {
+
+    private final DSLContext db;
+    private final Clock clock;
+
+    Projects(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /** All projects, binned ones too, the one opened last first. */
+    public List<Project> all() {
+        return db.selectFrom(PROJECT)
+                .orderBy(PROJECT.OPENED_AT.desc(), PROJECT.ID.desc())
+                .fetch(Projects::project);
+    }
+
+    public Optional<Project> find(long id) {
+        return db.selectFrom(PROJECT).where(PROJECT.ID.eq(id)).fetchOptional(Projects::project);
+    }
+
+    /** Makes a project and returns its number. */
+    public long create(String name, String language, String market, String currency) {
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        return db.insertInto(PROJECT)
+                .set(PROJECT.NAME, name)
+                .set(PROJECT.LANGUAGE, language)
+                .set(PROJECT.MARKET, market)
+                .set(PROJECT.CURRENCY, currency)
+                .set(PROJECT.CREATED_AT, now)
+                .set(PROJECT.OPENED_AT, now)
+                .returning(PROJECT.ID)
+                .fetchSingle(PROJECT.ID);
+    }
+
+    public void rename(long id, String name) {
+        db.update(PROJECT).set(PROJECT.NAME, name).where(PROJECT.ID.eq(id)).execute();
+    }
+
+    /** Notes that the project is worked on now, which puts it first in the list. */
+    public void opened(long id) {
+        db.update(PROJECT)
+                .set(PROJECT.OPENED_AT, OffsetDateTime.now(clock))
+                .where(PROJECT.ID.eq(id))
+                .execute();
+    }
+
+    public void bin(long id) {
+        db.update(PROJECT)
+                .set(PROJECT.BINNED_AT, OffsetDateTime.now(clock))
+                .where(PROJECT.ID.eq(id))
+                .execute();
+    }
+
+    public void restore(long id) {
+        db.update(PROJECT).setNull(PROJECT.BINNED_AT).where(PROJECT.ID.eq(id)).execute();
+    }
+
+    /** Really deletes every project in the bin, with its baskets and history; returns how many there were. */
+    @Transactional
+    public int emptyBin() {
+        return db.deleteFrom(PROJECT).where(PROJECT.BINNED_AT.isNotNull()).execute();
+    }
+
+    /** Copies a project with its baskets and its whole history, and returns the copy's number. */
+    @Transactional
+    public long copy(long id, String name) {
+        Project original = find(id).orElseThrow();
+        long copy = create(name, original.language(), original.market(), original.currency());
+        Map<Long, Long> baskets = copyBaskets(id, copy);
+        History history = Histories.load(db, id);
+        for (History.Step step : history.steps()) {
+            Entry entry =
+                    step.entry() instanceof Entry.OfBasket ofBasket ? ofBasket.renumbered(baskets::get) : step.entry();
+            Histories.insert(
+                    db,
+                    copy,
+                    new History.Step(step.seq(), entry, step.state(), step.version()),
+                    OffsetDateTime.now(clock));
+        }
+        db.update(PROJECT)
+                .set(PROJECT.VERSION, original.version())
+                .where(PROJECT.ID.eq(copy))
+                .execute();
+        return copy;
+    }
+
+    private Map<Long, Long> copyBaskets(long from, long to) {
+        Map<Long, Long> copies = new HashMap<>();
+        for (Long basket : db.select(BASKET.ID)
+                .from(BASKET)
+                .where(BASKET.PROJECT_ID.eq(from))
+                .orderBy(BASKET.ID)
+                .fetch(BASKET.ID)) {
+            db.insertInto(
+                            BASKET,
+                            BASKET.PROJECT_ID,
+                            BASKET.NAME,
+                            BASKET.CONTENT,
+                            BASKET.SIZE_BYTES,
+                            BASKET.READING,
+                            BASKET.READ_AS,
+                            BASKET.FINGERPRINT,
+                            BASKET.GATHERED_AT)
+                    .select(DSL.select(
+                                    DSL.inline(to),
+                                    BASKET.NAME,
+                                    BASKET.CONTENT,
+                                    BASKET.SIZE_BYTES,
+                                    BASKET.READING,
+                                    BASKET.READ_AS,
+                                    BASKET.FINGERPRINT,
+                                    BASKET.GATHERED_AT)
+                            .from(BASKET)
+                            .where(BASKET.ID.eq(basket)))
+                    .execute();
+            long copy = db.select(DSL.max(BASKET.ID))
+                    .from(BASKET)
+                    .where(BASKET.PROJECT_ID.eq(to))
+                    .fetchSingle()
+                    .value1();
+            new LineBlocks(db).copy(basket, copy);
+            copies.put(basket, copy);
+        }
+        return copies;
+    }
+
+    private static Project project(ProjectRecord row) {
+        return new Project(
+                row.getId(),
+                row.getName(),
+                row.getLanguage(),
+                row.getMarket(),
+                row.getCurrency(),
+                row.getVersion(),
+                row.getOpenedAt(),
+                row.getBinnedAt());
+    }
+}

@@ -1,0 +1,280 @@
+package smorgas.app.web.band;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import smorgas.app.web.show.Show;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.Lines;
+import smorgas.core.group.Groups;
+import smorgas.core.recipe.Standing;
+
+/**
+ * The drawn flow from lines to plan rows. All heights are to one scale: lines per pixel. Each piece is a link to just
+ * what it stands for.
+ *
+ * @param pieces shapes from left to right
+ * @param labels the words beside what peels away
+ * @param stations the five steps with their one figure
+ * @param pending whether the groups are still being computed
+ */
+public record Band(List<Piece> pieces, List<Label> labels, List<Station> stations, boolean pending) {
+
+    /** A shape with its role for the style sheet, what it tells, and where it leads. */
+    public record Piece(String path, String role, String tells, String url) {}
+
+    /** A text at a place; {@code x} is a share of the width such as {@code 12.5%}, so that letters are never stretched. */
+    public record Label(String x, double y, String text, String role) {}
+
+    /** A step on the band; {@code x} as of a label. */
+    public record Station(String x, String name, String figure, String url, String path) {}
+
+    static final double TOP = 6;
+    /** Pixels that all lines together are high. */
+    static final double HEIGHT = 58;
+
+    private static final double STRANDS = 70;
+    private static final double FOLD = 300;
+    private static final double SIFT = 540;
+    private static final double GROUP = 780;
+    private static final double SERVE = 1_010;
+    private static final double END = 1_230;
+    private static final double WIDTH = 1_240;
+    private static final int TINTS = 8;
+    private static final int NAMED_GROUPS = 6;
+
+    /** Draws the band of a snapshot; without groups it ends at Group, marked pending. */
+    public static Band draw(String base, Snapshot snapshot, boolean groupsKnown) {
+        return new Drawing(base, snapshot.board(), groupsKnown).draw();
+    }
+
+    private static final class Drawing {
+        private final String base;
+        private final Board board;
+        private final boolean groupsKnown;
+        private final List<Piece> pieces = new ArrayList<>();
+        private final List<Label> labels = new ArrayList<>();
+        private final double scale;
+
+        Drawing(String base, Board board, boolean groupsKnown) {
+            this.base = base;
+            this.board = board;
+            this.groupsKnown = groupsKnown;
+            this.scale = HEIGHT / Math.max(1, lines());
+        }
+
+        private int lines() {
+            return board.keywords().linesInUse();
+        }
+
+        private double high(int count) {
+            return count * scale;
+        }
+
+        Band draw() {
+            if (lines() > 0) {
+                strands();
+                folded();
+                sifted();
+                if (groupsKnown) {
+                    groups();
+                } else {
+                    pieces.add(new Piece(
+                            ribbon(GROUP, TOP, left(), SERVE, TOP, left()),
+                            "pending",
+                            "Groups are being found",
+                            base + "/group"));
+                }
+            }
+            return new Band(pieces, labels, stations(), !groupsKnown);
+        }
+
+        private void strands() {
+            Keywords keywords = board.keywords();
+            double gap = Math.min(2, 12.0 / keywords.baskets().size());
+            double from = TOP - 2;
+            double to = TOP;
+            int tint = 0;
+            for (Lines basket : keywords.baskets()) {
+                double thick = high(basket.size());
+                String path = "M0," + n(from) + "H" + n(STRANDS) + curve(STRANDS, from, FOLD, to) + "V" + n(to + thick)
+                        + curve(FOLD, to + thick, STRANDS, from + thick) + "H0Z";
+                pieces.add(new Piece(
+                        path,
+                        "strand tint-" + (tint++ % TINTS + 1),
+                        basket.name() + ": " + Show.count(basket.size(), "line", "lines"),
+                        base + "/sift?basket=" + encoded(basket.name())));
+                from += thick + gap;
+                to += thick;
+            }
+        }
+
+        private int keywords() {
+            return board.keywords().size();
+        }
+
+        private void folded() {
+            int folded = lines() - keywords();
+            double body = high(keywords());
+            pieces.add(new Piece(
+                    ribbon(FOLD, TOP, body, SIFT, TOP, body),
+                    "keywords",
+                    Show.count(keywords(), "keyword", "keywords"),
+                    base + "/sift"));
+            peel(FOLD, TOP + body, high(folded), "folded", Show.count(folded) + " folded", base + "/fold", folded);
+        }
+
+        private void sifted() {
+            int kept = board.standings().count(Standing.KEPT);
+            int undecided = board.standings().count(Standing.UNDECIDED);
+            int dropped = board.standings().count(Standing.DROPPED);
+            double y = TOP;
+            flow(y, high(kept), "kept", Show.count(kept) + " kept", "kept");
+            y += high(kept);
+            flow(y, high(undecided), "undecided", Show.count(undecided) + " undecided", "undecided");
+            y += high(undecided);
+            peel(
+                    SIFT,
+                    y,
+                    high(dropped),
+                    "dropped",
+                    Show.count(dropped) + " dropped",
+                    base + "/sift?standing=dropped",
+                    dropped);
+        }
+
+        private void flow(double y, double thick, String role, String tells, String standing) {
+            if (thick > 0) {
+                pieces.add(new Piece(
+                        ribbon(SIFT, y, thick, GROUP, y, thick), role, tells, base + "/sift?standing=" + standing));
+            }
+        }
+
+        private double left() {
+            return high(
+                    board.standings().count(Standing.KEPT) + board.standings().count(Standing.UNDECIDED));
+        }
+
+        private void groups() {
+            Groups groups = board.groups();
+            int[] order = groups.order();
+            int leftovers = groups.grouping().leftovers();
+            double y = TOP;
+            double to = TOP - 3;
+            int rest = 0;
+            for (int i = 0; i < order.length; i++) {
+                int size = groups.keywords(order[i]);
+                if (i >= NAMED_GROUPS) {
+                    rest += size;
+                    continue;
+                }
+                String theme = groups.grouping().theme(order[i]);
+                double thick = high(size);
+                pieces.add(new Piece(
+                        ribbon(GROUP, y, thick, SERVE, to, thick),
+                        "group",
+                        theme + ": " + Show.count(size, "keyword", "keywords"),
+                        base + "/group?group=" + encoded(theme)));
+                y += thick;
+                to += thick + 1.5;
+            }
+            if (rest > 0) {
+                pieces.add(new Piece(
+                        ribbon(GROUP, y, high(rest), SERVE, to, high(rest)),
+                        "group rest",
+                        Show.count(order.length - NAMED_GROUPS, "more group", "more groups") + ": "
+                                + Show.count(rest, "keyword", "keywords"),
+                        base + "/group"));
+                y += high(rest);
+                to += high(rest) + 1.5;
+            }
+            if (leftovers > 0) {
+                pieces.add(new Piece(
+                        ribbon(GROUP, y, high(leftovers), SERVE, to, high(leftovers)),
+                        "leftovers",
+                        Show.count(leftovers) + " leftovers",
+                        base + "/group?leftovers=true"));
+            }
+            served();
+        }
+
+        private void served() {
+            int served = board.plan().keywords();
+            double thick = high(served);
+            if (served > 0) {
+                pieces.add(new Piece(
+                        ribbon(SERVE, TOP, thick, END, TOP, thick),
+                        "served",
+                        Show.count(board.plan().rows().size(), "plan row", "plan rows") + " for "
+                                + Show.count(served, "keyword", "keywords"),
+                        base + "/serve"));
+            }
+        }
+
+        /** What leaves the flow: a ribbon that bends down and ends at its count. */
+        private void peel(double x, double y, double thick, String role, String tells, String url, int count) {
+            if (count == 0) {
+                return;
+            }
+            double shown = Math.max(1, thick);
+            double foot = TOP + HEIGHT + 12;
+            double end = x + 66;
+            pieces.add(new Piece(
+                    "M" + n(x) + "," + n(y) + "C" + n(x + 40) + "," + n(y) + " " + n(end) + "," + n(y + 6) + " "
+                            + n(end)
+                            + "," + n(foot) + "H" + n(end - Math.min(shown, 34)) + "C" + n(end - Math.min(shown, 34))
+                            + ","
+                            + n(y + shown) + " " + n(x + 20) + "," + n(y + shown) + " " + n(x) + "," + n(y + shown)
+                            + "Z",
+                    role,
+                    tells,
+                    url));
+            labels.add(new Label(share(end + 6), foot, tells, role));
+        }
+
+        private List<Station> stations() {
+            int keywords = keywords();
+            String grouped = groupsKnown ? Show.count(board.groups().grouping().size(), "group", "groups") : "\u2026";
+            String rows = groupsKnown ? Show.count(board.plan().rows().size(), "plan row", "plan rows") : "\u2026";
+            return List.of(
+                    station(0, 0, Show.count(lines(), "line", "lines")),
+                    station(FOLD, 1, Show.count(keywords, "keyword", "keywords")),
+                    station(SIFT, 2, Show.count(keywords - board.standings().count(Standing.DROPPED)) + " left"),
+                    station(GROUP, 3, grouped),
+                    station(SERVE, 4, rows));
+        }
+
+        private Station station(double x, int step, String figure) {
+            var place = smorgas.app.web.show.Step.values()[step];
+            return new Station(share(x), place.label(), figure, base + "/" + place.path(), place.path());
+        }
+
+        private static String ribbon(double x1, double y1, double thick1, double x2, double y2, double thick2) {
+            double shown1 = Math.max(0.6, thick1);
+            double shown2 = Math.max(0.6, thick2);
+            return "M" + n(x1) + "," + n(y1) + curve(x1, y1, x2, y2) + "V" + n(y2 + shown2)
+                    + curve(x2, y2 + shown2, x1, y1 + shown1) + "Z";
+        }
+
+        private static String curve(double x1, double y1, double x2, double y2) {
+            double middle = (x1 + x2) / 2;
+            return "C" + n(middle) + "," + n(y1) + " " + n(middle) + "," + n(y2) + " " + n(x2) + "," + n(y2);
+        }
+
+        private static String share(double x) {
+            return n(100 * x / WIDTH) + "%";
+        }
+
+        private static String n(double number) {
+            return String.format(Locale.ROOT, "%.1f", number);
+        }
+
+        private static String encoded(String text) {
+            return URLEncoder.encode(text, StandardCharsets.UTF_8);
+        }
+    }
+}

@@ -1,0 +1,141 @@
+package smorgas.app.web.compare;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Snapshot;
+import smorgas.app.work.Trays;
+import smorgas.core.fold.Comparison;
+
+/** Two sets compared; what comes out is picked up on the tray or made a basket. */
+@Controller
+class CompareController {
+
+    private static final int SHOWN = 200;
+
+    /** What is asked for; a pasted list makes it too long for a URL, so it is posted too. */
+    record Asked(String left, String right, String pasted, boolean exact) {}
+
+    /** One of the three parts of the result. */
+    record Part(String name, String title, String count, List<String> texts, int more) {}
+
+    private final Frames frames;
+    private final Trays trays;
+
+    CompareController(Frames frames, Trays trays) {
+        this.frames = frames;
+        this.trays = trays;
+    }
+
+    @ModelAttribute("asked")
+    Asked asked(
+            @RequestParam(defaultValue = "") String left,
+            @RequestParam(defaultValue = "") String right,
+            @RequestParam(defaultValue = "") String pasted,
+            @RequestParam(defaultValue = "false") boolean exact) {
+        return new Asked(left, right, pasted, exact);
+    }
+
+    private static Comparison compared(Asked asked, Snapshot snapshot) {
+        return Comparison.of(
+                Side.texts(asked.left(), snapshot, asked.pasted()),
+                Side.texts(asked.right(), snapshot, asked.pasted()),
+                asked.exact()
+                        ? Optional.empty()
+                        : Optional.of(snapshot.board().recipe().folding()));
+    }
+
+    @RequestMapping(
+            path = "/projects/{id}/compare",
+            method = {RequestMethod.GET, RequestMethod.POST})
+    String page(@PathVariable long id, @ModelAttribute("asked") Asked asked, Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        model.addAttribute("sides", Side.all(snapshot));
+        if (!asked.left().isEmpty() && !asked.right().isEmpty()) {
+            Comparison result = compared(asked, snapshot);
+            model.addAttribute(
+                    "parts",
+                    List.of(
+                            part("left", "Only the left", result.left()),
+                            part("both", "Both", result.both()),
+                            part("right", "Only the right", result.right())));
+        }
+        frames.frame(model, id, snapshot, Step.GATHER);
+        return "compare/page";
+    }
+
+    private static Part part(String name, String title, List<String> texts) {
+        return new Part(
+                name,
+                title,
+                Show.count(texts.size(), "keyword", "keywords"),
+                texts.subList(0, Math.min(SHOWN, texts.size())),
+                Math.max(0, texts.size() - SHOWN));
+    }
+
+    private static List<String> chosen(Comparison result, String part) {
+        return switch (part) {
+            case "left" -> result.left();
+            case "right" -> result.right();
+            case "both" -> result.both();
+            default -> throw new IllegalArgumentException("no part of a comparison: " + part);
+        };
+    }
+
+    @PostMapping("/projects/{id}/compare/pick")
+    String pick(
+            @PathVariable long id,
+            @ModelAttribute("asked") Asked asked,
+            @RequestParam String part,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        List<String> texts = chosen(compared(asked, snapshot), part);
+        List<String> known = texts.stream()
+                .map(smorgas.core.text.Tidy::of)
+                .filter(text -> snapshot.board().keywords().find(text).isPresent())
+                .toList();
+        trays.pick(id, tab, known);
+        model.addAttribute(
+                "notice",
+                "Picked up " + Show.count(known.size(), "keyword", "keywords")
+                        + (known.size() == texts.size()
+                                ? "."
+                                : "; the other " + Show.count(texts.size() - known.size())
+                                        + " are not in the project: make them a basket."));
+        return page(id, asked, model);
+    }
+
+    @PostMapping("/projects/{id}/compare/basket")
+    String basket(
+            @PathVariable long id,
+            @ModelAttribute("asked") Asked asked,
+            @RequestParam String part,
+            @RequestParam String name,
+            RedirectAttributes redirect) {
+        OpenProject project = frames.open(id);
+        List<String> texts = chosen(compared(asked, project.snapshot()), part);
+        String shown = name.isBlank()
+                ? "Comparison"
+                : name.strip().substring(0, Math.min(180, name.strip().length()));
+        OpenProject.Gathered gathered =
+                project.gather(shown, String.join("\n", texts).getBytes(StandardCharsets.UTF_8));
+        Frames.notice(gathered.outcome()).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
+        return "redirect:/projects/" + id + "/gather"
+                + gathered.basket().map(basket -> "?basket=" + basket).orElse("");
+    }
+}

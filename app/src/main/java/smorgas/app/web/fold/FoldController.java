@@ -1,0 +1,190 @@
+package smorgas.app.web.fold;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.board.Orders;
+import smorgas.core.fold.Cleaner;
+import smorgas.core.fold.Keywords;
+import smorgas.core.fold.Misspellings;
+import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.FoldPin;
+import smorgas.core.recipe.Folding;
+
+/** Fold: the stair from lines to keywords, what became one keyword and why, and what a hand can do about it. */
+@Controller
+class FoldController {
+
+    private static final int PAGE = 30;
+    private static final int PROPOSALS = 50;
+
+    /** A misspelling as it is proposed. */
+    record ProposalView(String wrong, String right, String tells, String confidence) {}
+
+    /** A misspelling that was accepted. */
+    record AcceptedView(String wrong, String right) {}
+
+    /** A cleaning that is made. */
+    record CleaningView(int number, String sentence) {}
+
+    /** What a cleaning would do. */
+    record PreviewView(String sentence, String tells, List<Cleaner.Sample> samples) {}
+
+    private final Frames frames;
+
+    FoldController(Frames frames) {
+        this.frames = frames;
+    }
+
+    /**
+     * @param asked a cleaning to be looked at before it is made
+     */
+    @GetMapping("/projects/{id}/fold")
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "doubtful") String order,
+            @RequestParam(defaultValue = "1") int page,
+            @ModelAttribute("cleaning") AskedCleaning asked,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Board board = snapshot.board();
+        sets(board, q, order, page, model);
+        model.addAttribute("stair", StairView.of(board.foldReport().steps()));
+        model.addAttribute("keywords", Show.count(board.keywords().size()));
+        hands(board, model);
+        cleanings(board, asked, model);
+        frames.frame(model, id, snapshot, Step.FOLD);
+        return "fold/page";
+    }
+
+    private static void sets(Board board, String q, String order, int page, Model model) {
+        Keywords keywords = board.keywords();
+        String wanted = smorgas.core.text.Tidy.of(q);
+        boolean doubtful = !order.equals("largest");
+        int[] all =
+                doubtful ? board.foldReport().doubtfulFirst() : board.orders().by(Orders.By.Plain.LINES, true);
+        int[] sets = java.util.Arrays.stream(all)
+                .takeWhile(keyword -> keywords.lineCount(keyword) > 1)
+                .filter(keyword -> wanted.isEmpty()
+                        || keywords.tidyTexts(keyword).stream().anyMatch(text -> text.contains(wanted)))
+                .toArray();
+        int pages = Math.max(1, (sets.length + PAGE - 1) / PAGE);
+        int shown = Math.clamp(page, 1, pages);
+        model.addAttribute("q", q);
+        model.addAttribute("order", doubtful ? "doubtful" : "largest");
+        model.addAttribute("sets", Show.count(sets.length));
+        model.addAttribute("page", shown);
+        model.addAttribute("pages", pages);
+        model.addAttribute(
+                "rows",
+                java.util.Arrays.stream(sets)
+                        .skip((shown - 1L) * PAGE)
+                        .limit(PAGE)
+                        .mapToObj(keyword -> FoldSet.of(board, keyword))
+                        .toList());
+    }
+
+    private static void hands(Board board, Model model) {
+        Folding folding = board.recipe().folding();
+        List<Misspellings.Proposal> proposals = board.misspellings();
+        model.addAttribute(
+                "proposals",
+                proposals.stream()
+                        .limit(PROPOSALS)
+                        .map(FoldController::proposal)
+                        .toList());
+        model.addAttribute("moreProposals", Math.max(0, proposals.size() - PROPOSALS));
+        model.addAttribute(
+                "accepted",
+                folding.misspellings().entrySet().stream()
+                        .map(e -> new AcceptedView(e.getKey(), e.getValue()))
+                        .toList());
+        model.addAttribute("littleWords", String.join("\n", folding.littleWords()));
+        model.addAttribute("littleCount", Show.count(folding.littleWords().size(), "word", "words"));
+        long lost = folding.pins().stream()
+                .map(FoldPin::texts)
+                .filter(texts -> texts.stream()
+                        .noneMatch(text -> board.keywords().find(text).isPresent()))
+                .count();
+        model.addAttribute(
+                "pins",
+                folding.pins().isEmpty() && folding.leads().isEmpty()
+                        ? ""
+                        : Show.count(
+                                        folding.pins().size() + folding.leads().size(),
+                                        "decision by hand holds whatever is gathered later",
+                                        "decisions by hand hold whatever is gathered later")
+                                + (lost == 0 ? "." : "; " + Show.count(lost) + " of them find no keyword at present."));
+    }
+
+    private static ProposalView proposal(Misspellings.Proposal p) {
+        return new ProposalView(
+                p.wrong(),
+                p.right(),
+                String.format(
+                        Locale.ENGLISH,
+                        "in %,d and %,d spellings, %s",
+                        p.wrongCount(),
+                        p.rightCount(),
+                        p.distance() == 1 ? "one letter off" : "two letters off"),
+                Show.percent(p.confidence()));
+    }
+
+    private static void cleanings(Board board, AskedCleaning asked, Model model) {
+        Folding folding = board.recipe().folding();
+        model.addAttribute(
+                "cleanings",
+                folding.cleanings().stream()
+                        .map(c -> new CleaningView(c.number(), c.cleaning().sentence()))
+                        .toList());
+        model.addAttribute("scripts", Cleaning.Script.values());
+        try {
+            Optional<Cleaning> wanted = asked.cleaning();
+            model.addAttribute(
+                    "preview", wanted.map(cleaning -> preview(board, cleaning)).orElse(null));
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("preview", null);
+            model.addAttribute("cleaningFault", e.getMessage() + ".");
+        }
+    }
+
+    private static PreviewView preview(Board board, Cleaning cleaning) {
+        Cleaner.Preview would =
+                Cleaner.preview(board.spellings(), board.recipe().folding().cleanings(), cleaning);
+        String aside = would.setAside() == 0
+                ? ""
+                : ", of which " + Show.count(would.setAside()) + " would be nothing and be set aside";
+        return new PreviewView(
+                cleaning.sentence(),
+                would.changed() == 0
+                        ? "changes no spelling."
+                        : "changes " + Show.count(would.changed(), "spelling", "spellings") + aside + ".",
+                would.samples());
+    }
+
+    /** The little words as text, one a line. */
+    @GetMapping("/projects/{id}/fold/little-words.txt")
+    ResponseEntity<String> littleWords(@PathVariable long id) {
+        return ResponseEntity.ok()
+                .contentType(new MediaType(MediaType.TEXT_PLAIN, java.nio.charset.StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"little-words.txt\"")
+                .body(String.join(
+                        "\n",
+                        frames.open(id).snapshot().board().recipe().folding().littleWords()));
+    }
+}

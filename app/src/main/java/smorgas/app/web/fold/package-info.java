@@ -1,0 +1,5 @@
+/** The Fold page. */
+@NullMarked
+package smorgas.app.web.fold;
+
+import org.jspecify.annotations.NullMarked;

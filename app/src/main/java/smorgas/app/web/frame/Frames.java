@@ -1,0 +1,120 @@
+package smorgas.app.web.frame;
+
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import smorgas.app.store.Project;
+import smorgas.app.store.Projects;
+import smorgas.app.web.band.Band;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Outcome;
+import smorgas.app.work.Snapshot;
+import smorgas.app.work.Table;
+import smorgas.app.work.Trays;
+import smorgas.core.recipe.Standing;
+
+/** Puts the frame around a page. */
+@Component
+public class Frames {
+
+    /** How long a page waits for the groups before it shows them as pending. */
+    private static final long PATIENCE_MILLIS = 50;
+
+    private final Projects projects;
+    private final Table table;
+    private final Trays trays;
+
+    Frames(Projects projects, Table table, Trays trays) {
+        this.projects = projects;
+        this.table = table;
+        this.trays = trays;
+    }
+
+    /**
+     * The project, if it is one that can be worked on.
+     *
+     * @throws NoSuchElementException if there is none, or it is in the bin
+     */
+    public OpenProject open(long id) {
+        Project project = projects.find(id)
+                .filter(p -> !p.binned())
+                .orElseThrow(() -> new NoSuchElementException("There is no project " + id));
+        return table.open(project.id());
+    }
+
+    /** What is stored of a project; it must exist. */
+    public Project project(long id) {
+        return projects.find(id).orElseThrow();
+    }
+
+    /** Adds the frame to a page's model as {@code frame}. */
+    public Frame frame(Model model, long id, Snapshot snapshot, @Nullable Step step) {
+        Project project = projects.find(id).orElseThrow();
+        // What is decided in Fold changes every group: there the band's end comes later rather than the page.
+        long patience = step == Step.FOLD ? 0 : PATIENCE_MILLIS;
+        boolean groups = step == Step.GROUP || step == Step.SERVE || table.groupsWithin(snapshot.board(), patience);
+        Object notice = model.getAttribute("notice");
+        Frame frame = new Frame(
+                project,
+                projects.all().stream().filter(p -> !p.binned()).toList(),
+                step,
+                snapshot.version(),
+                Band.draw("/projects/" + id, snapshot, groups),
+                sentence(snapshot.history().undoable()),
+                sentence(snapshot.history().redoable()),
+                notice == null ? snapshot.effect() : notice.toString(),
+                notice != null,
+                next(id, snapshot),
+                tray(model, id, snapshot));
+        model.addAttribute("frame", frame);
+        return frame;
+    }
+
+    private @Nullable TrayView tray(Model model, long id, Snapshot snapshot) {
+        String tab = String.valueOf(model.getAttribute(Tabs.TAB));
+        return tab.isEmpty()
+                ? null
+                : TrayView.of(id, trays.texts(id, tab), snapshot.board().keywords());
+    }
+
+    private static String sentence(Optional<smorgas.core.recipe.History.Step> step) {
+        return step.map(s -> s.entry().sentence()).orElse("");
+    }
+
+    /** What the page after an act must be told: nothing if it was done, for the history tells that. */
+    public static Optional<String> notice(Outcome outcome) {
+        return switch (outcome) {
+            case Outcome.Done done -> Optional.empty();
+            case Outcome.NoChange none -> Optional.of(none.sentence());
+            case Outcome.Refused refused -> Optional.of(refused.sentence());
+        };
+    }
+
+    private static Frame.Next next(long id, Snapshot snapshot) {
+        String base = "/projects/" + id + "/";
+        if (snapshot.baskets().isEmpty()) {
+            return new Frame.Next("Next: gather your first lists.", base + "gather");
+        }
+        var standings = snapshot.board().standings();
+        int undecided = standings.count(Standing.UNDECIDED);
+        int kept = standings.count(Standing.KEPT);
+        if (undecided > kept) {
+            return new Frame.Next(
+                    "Next: sift the " + Show.count(undecided) + " undecided, the most searched first.",
+                    base + "sift?standing=undecided&sort=-searches");
+        }
+        if (snapshot.board().groupsKnown()
+                && snapshot.board().groups().grouping().leftovers() > 0) {
+            return new Frame.Next(
+                    "Next: look at the "
+                            + Show.count(snapshot.board().groups().grouping().leftovers())
+                            + " leftovers, then serve.",
+                    base + "group?leftovers=true");
+        }
+        return new Frame.Next("Next: serve the plan.", base + "serve");
+    }
+}

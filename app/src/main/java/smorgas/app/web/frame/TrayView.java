@@ -1,0 +1,34 @@
+package smorgas.app.web.frame;
+
+import java.util.List;
+import java.util.Optional;
+import smorgas.app.web.show.Show;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+
+/**
+ * The tray as it is shown.
+ *
+ * @param texts the tidy texts of what is picked, in the order in which it was
+ * @param searches their known searches together
+ */
+public record TrayView(long project, List<String> texts, String picked, String searches) {
+
+    /** The tray that holds these texts. */
+    public static TrayView of(long project, List<String> texts, Keywords keywords) {
+        Optional<FigureColumn> searches = keywords.figure(Figure.SEARCHES);
+        long twice = 0;
+        for (String text : texts) {
+            Optional<Integer> keyword = keywords.find(text);
+            if (keyword.isPresent() && searches.isPresent() && searches.get().known(keyword.get())) {
+                twice += searches.get().twiceMiddle(keyword.get());
+            }
+        }
+        return new TrayView(project, texts, Show.count(texts.size(), "keyword", "keywords"), Show.count(twice / 2));
+    }
+
+    public int count() {
+        return texts.size();
+    }
+}

@@ -1,0 +1,199 @@
+package smorgas.app.web.gather;
+
+import java.io.IOException;
+import java.util.NoSuchElementException;
+import java.util.function.Function;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.work.GatheredBasket;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Outcome;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Merge;
+import smorgas.core.fold.Versions;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.Recipe;
+
+/** What is done to one basket, and how figures of several are merged. */
+@Controller
+class BasketActs {
+
+    private final Frames frames;
+
+    BasketActs(Frames frames) {
+        this.frames = frames;
+    }
+
+    private static GatheredBasket basket(OpenProject project, long basket) {
+        return project.snapshot().baskets().stream()
+                .filter(b -> b.id() == basket)
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no basket " + basket));
+    }
+
+    private String act(
+            long id, long basket, long version, RedirectAttributes redirect, Function<GatheredBasket, Entry> make) {
+        OpenProject project = frames.open(id);
+        GatheredBasket gathered = basket(project, basket);
+        return answer(id, basket, redirect, project.act(version, recipe -> make.apply(gathered)));
+    }
+
+    private static String answer(long id, long basket, RedirectAttributes redirect, Outcome outcome) {
+        Frames.notice(outcome).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
+        return "redirect:/projects/" + id + "/gather?basket=" + basket;
+    }
+
+    @PostMapping("/projects/{id}/gather/{basket}/remove")
+    String remove(
+            @PathVariable long id, @PathVariable long basket, @RequestParam long version, RedirectAttributes redirect) {
+        return act(id, basket, version, redirect, b -> new Entry.BasketRemoved(basket, b.name()));
+    }
+
+    @PostMapping("/projects/{id}/gather/{basket}/switch")
+    String turn(
+            @PathVariable long id,
+            @PathVariable long basket,
+            @RequestParam boolean on,
+            @RequestParam long version,
+            RedirectAttributes redirect) {
+        return act(id, basket, version, redirect, b -> new Entry.BasketSwitched(basket, b.name(), on));
+    }
+
+    @PostMapping("/projects/{id}/gather/{basket}/describe")
+    String describe(
+            @PathVariable long id,
+            @PathVariable long basket,
+            @RequestParam String name,
+            @RequestParam BasketInfo.Kind kind,
+            @RequestParam(defaultValue = "") String seed,
+            @RequestParam(defaultValue = "") String competitor,
+            @RequestParam(defaultValue = "") String market,
+            @RequestParam(defaultValue = "") String currency,
+            @RequestParam(defaultValue = "") String gathered,
+            @RequestParam(defaultValue = "") String note,
+            @RequestParam long version,
+            RedirectAttributes redirect) {
+        boolean taken = frames.open(id).snapshot().baskets().stream()
+                .anyMatch(other -> other.id() != basket && other.name().equals(name.strip()));
+        if (taken) {
+            return answer(
+                    id, basket, redirect, new Outcome.Refused("Another basket is called \"" + name.strip() + "\"."));
+        }
+        return act(
+                id,
+                basket,
+                version,
+                redirect,
+                b -> new Entry.BasketDescribed(
+                        basket,
+                        new BasketInfo(
+                                name,
+                                kind,
+                                seed.strip(),
+                                competitor.strip(),
+                                market.strip(),
+                                currency.strip(),
+                                gathered.strip(),
+                                note.strip())));
+    }
+
+    /** One column is understood otherwise. */
+    @PostMapping("/projects/{id}/gather/{basket}/column")
+    String column(
+            @PathVariable long id,
+            @PathVariable long basket,
+            @RequestParam int column,
+            @RequestParam ColumnRole role,
+            @RequestParam long version,
+            RedirectAttributes redirect) {
+        return act(
+                id,
+                basket,
+                version,
+                redirect,
+                b -> new Entry.BasketReadAs(
+                        basket,
+                        b.name(),
+                        b.state().readAs().with(b.stored().reading().columns(), column, role)));
+    }
+
+    /** The bytes are read otherwise: columns are found anew. */
+    @PostMapping("/projects/{id}/gather/{basket}/read")
+    String read(
+            @PathVariable long id,
+            @PathVariable long basket,
+            @RequestParam(defaultValue = "") String encoding,
+            @RequestParam(defaultValue = "") String delimiter,
+            @RequestParam(defaultValue = "") String sheet,
+            @RequestParam(defaultValue = "") String headerLine,
+            @RequestParam long version,
+            RedirectAttributes redirect) {
+        return act(
+                id,
+                basket,
+                version,
+                redirect,
+                b -> new Entry.BasketReadAs(
+                        basket,
+                        b.name(),
+                        new ReadAs(
+                                encoding,
+                                delimiter.equals("\r\n") ? "\n" : delimiter,
+                                sheet,
+                                headerLine.isBlank() ? -1 : line(headerLine),
+                                java.util.List.of())));
+    }
+
+    private static int line(String typed) {
+        if (!typed.strip().matches("\\d{1,7}")) {
+            throw new IllegalArgumentException("\"" + typed.strip() + "\" is no line number");
+        }
+        return Integer.parseInt(typed.strip());
+    }
+
+    /** A newer version of the same list. */
+    @PostMapping("/projects/{id}/gather/{basket}/again")
+    String again(
+            @PathVariable long id,
+            @PathVariable long basket,
+            @RequestParam MultipartFile newer,
+            RedirectAttributes redirect)
+            throws IOException {
+        OpenProject project = frames.open(id);
+        GatheredBasket older = basket(project, basket);
+        OpenProject.Gathered gathered = project.renew(basket, newer.getBytes());
+        if (gathered.basket().isEmpty()) {
+            return answer(id, basket, redirect, gathered.outcome());
+        }
+        long by = gathered.basket().get();
+        Versions versions = Versions.compare(older.lines(), basket(project, by).lines());
+        redirect.addFlashAttribute(
+                "notice",
+                "Gathered " + older.name() + " again: " + Show.count(versions.fresh()) + " new, "
+                        + Show.count(versions.gone()) + " gone, " + Show.count(versions.changed())
+                        + " with other figures. Undo brings the older version back.");
+        return "redirect:/projects/" + id + "/gather?basket=" + by;
+    }
+
+    @PostMapping("/projects/{id}/merge")
+    String merge(
+            @PathVariable long id,
+            @RequestParam Figure figure,
+            @RequestParam Merge merge,
+            @RequestParam long version,
+            RedirectAttributes redirect) {
+        Function<Recipe, Entry> make = recipe -> new Entry.MergeChosen(figure, merge);
+        Outcome outcome = frames.open(id).act(version, make);
+        Frames.notice(outcome).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
+        return "redirect:/projects/" + id + "/gather";
+    }
+}

@@ -1,0 +1,244 @@
+package smorgas.app.web.gather;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.unit.DataSize;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.demo.DemoLists;
+import smorgas.app.store.Baskets;
+import smorgas.app.store.Project;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.GatheredBasket;
+import smorgas.app.work.Gatherings;
+import smorgas.app.work.Gatherings.Job;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Snapshot;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Merge;
+import smorgas.core.fold.Overlap;
+import smorgas.core.gather.Packed;
+import smorgas.core.gather.Problem;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.History;
+
+/** Gather: lists in, read in the background; baskets, how they were understood and how they overlap. */
+@Controller
+class GatherController {
+
+    /** So long the answer waits for lists that are read quickly, before it shows them under way. */
+    private static final long PATIENCE_MILLIS = 1_500;
+
+    /** A list under way. */
+    record Reading(long number, String name, String told) {}
+
+    /** How a figure is merged, and why at first. */
+    record MergeView(Figure figure, Merge merge, String because) {}
+
+    private final Frames frames;
+    private final Baskets baskets;
+    private final Gatherings gatherings;
+    private final long mostUnpacked;
+
+    GatherController(
+            Frames frames,
+            Baskets baskets,
+            Gatherings gatherings,
+            @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
+        this.frames = frames;
+        this.baskets = baskets;
+        this.gatherings = gatherings;
+        this.mostUnpacked = mostUnpacked.toBytes();
+    }
+
+    @GetMapping("/projects/{id}/gather")
+    String page(@PathVariable long id, @RequestParam(required = false) @Nullable Long basket, Model model) {
+        OpenProject open = frames.open(id);
+        Optional<Long> last = told(id, open.snapshot(), model);
+        Snapshot snapshot = open.snapshot();
+        Project project = frames.project(id);
+        Overlap overlap = snapshot.board().overlap();
+        model.addAttribute("baskets", BasketView.of(snapshot, overlap, project.market(), project.currency()));
+        Optional<GatheredBasket> opened = opened(snapshot, basket).or(() -> opened(snapshot, last.orElse(null)));
+        GatheredBasket shown = opened.orElse(
+                snapshot.baskets().isEmpty() ? null : snapshot.baskets().getFirst());
+        model.addAttribute("opened", shown == null ? null : OpenedView.of(shown, baskets));
+        model.addAttribute(
+                "overlap",
+                snapshot.board().keywords().baskets().size() < 2
+                        ? null
+                        : OverlapView.of(snapshot.board().keywords(), overlap));
+        model.addAttribute("merges", merges(snapshot));
+        model.addAttribute("mergeKinds", Merge.values());
+        readings(id, model);
+        frames.frame(model, id, snapshot, Step.GATHER);
+        return "gather/page";
+    }
+
+    private static Optional<GatheredBasket> opened(Snapshot snapshot, @Nullable Long wanted) {
+        return snapshot.baskets().stream()
+                .filter(basket -> wanted != null && basket.id() == wanted)
+                .findFirst();
+    }
+
+    /** Puts what became of lists read meanwhile into the notice; the basket that came last. */
+    private Optional<Long> told(long id, Snapshot snapshot, Model model) {
+        List<Job> over = gatherings.over(id, gatheredLast(snapshot));
+        List<String> sentences = new ArrayList<>();
+        if (model.getAttribute("notice") != null) {
+            sentences.add(String.valueOf(model.getAttribute("notice")));
+        }
+        over.stream().map(Job::sentence).filter(s -> !s.isEmpty()).forEach(sentences::add);
+        if (!sentences.isEmpty()) {
+            model.addAttribute("notice", String.join(" ", sentences));
+        }
+        return over.stream().map(Job::basket).filter(basket -> basket > 0).reduce((first, second) -> second);
+    }
+
+    /** Whether nothing was done since the last list came in: an act has a message of its own. */
+    private static boolean gatheredLast(Snapshot snapshot) {
+        return snapshot.history().steps().stream()
+                .max(Comparator.comparingLong(History.Step::version))
+                .map(last -> last.state() == History.State.DONE && last.entry() instanceof Entry.BasketAdded)
+                .orElse(true);
+    }
+
+    private static List<MergeView> merges(Snapshot snapshot) {
+        return Arrays.stream(Figure.values())
+                .filter(figure -> snapshot.board().keywords().figure(figure).isPresent())
+                .map(figure ->
+                        new MergeView(figure, snapshot.board().recipe().merges().get(figure), figure.because()))
+                .toList();
+    }
+
+    private void readings(long id, Model model) {
+        model.addAttribute("id", id);
+        model.addAttribute(
+                "readings",
+                gatherings.pending(id).stream()
+                        .map(job -> new Reading(
+                                job.number(),
+                                job.name(),
+                                job.state() == Gatherings.State.WAITING
+                                        ? "waits its turn"
+                                        : Show.count(job.rows(), "row", "rows") + " of "
+                                                + Show.count(job.bytes() / 1_000) + " kB so far"))
+                        .toList());
+    }
+
+    /** How far the readings are; when all are over the page is asked for anew. */
+    @GetMapping("/projects/{id}/gather/progress")
+    String progress(@PathVariable long id, Model model, HttpServletResponse response) {
+        frames.open(id);
+        readings(id, model);
+        if (gatherings.pending(id).isEmpty()) {
+            response.setHeader("HX-Refresh", "true");
+        }
+        return "gather/readings :: readings";
+    }
+
+    @PostMapping("/projects/{id}/gather")
+    String gather(
+            @PathVariable long id,
+            @RequestParam(required = false) @Nullable List<MultipartFile> files,
+            @RequestParam(defaultValue = "") String pasted,
+            @RequestParam(defaultValue = "") String name,
+            RedirectAttributes redirect)
+            throws IOException {
+        OpenProject project = frames.open(id);
+        List<String> refused = new ArrayList<>();
+        List<Job> jobs = new ArrayList<>();
+        for (MultipartFile file : files == null ? List.<MultipartFile>of() : files) {
+            if (file.getOriginalFilename() != null
+                    && !file.getOriginalFilename().isEmpty()) {
+                Packed.Contents contents =
+                        Packed.open(shown(file.getOriginalFilename()), file.getBytes(), mostUnpacked);
+                contents.problems().stream().map(GatherController::told).forEach(refused::add);
+                contents.lists().forEach(list -> jobs.add(submit(project, list)));
+            }
+        }
+        if (!pasted.isBlank()) {
+            String title = name.isBlank() ? "Pasted list" : name;
+            jobs.add(submit(project, new Packed.NamedBytes(title, pasted.getBytes(StandardCharsets.UTF_8))));
+        }
+        Gatherings.await(jobs, PATIENCE_MILLIS);
+        if (!refused.isEmpty()) {
+            redirect.addFlashAttribute("notice", String.join(" ", refused));
+        } else if (jobs.isEmpty()) {
+            redirect.addFlashAttribute("notice", "Nothing was gathered: choose a file or paste some lines.");
+        }
+        return "redirect:/projects/" + id + "/gather";
+    }
+
+    private static String told(Problem problem) {
+        return problem.file() + ": " + problem.sentence();
+    }
+
+    private Job submit(OpenProject project, Packed.NamedBytes list) {
+        return gatherings.submit(project, new Packed.NamedBytes(shown(list.name()), list.bytes()));
+    }
+
+    /** A name without folders and control characters, of a length that a basket may have. */
+    private static String shown(String name) {
+        String bare = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1)
+                .replaceAll("\\p{Cntrl}", " ")
+                .strip();
+        return bare.isEmpty() ? "List" : bare.substring(0, Math.min(bare.length(), 180));
+    }
+
+    @PostMapping("/projects/{id}/gather/readings/{number}/stop")
+    String stop(@PathVariable long id, @PathVariable long number) {
+        gatherings.stop(frames.open(id).id(), number);
+        Gatherings.await(
+                gatherings.pending(id).stream()
+                        .filter(job -> job.number() == number)
+                        .toList(),
+                PATIENCE_MILLIS);
+        return "redirect:/projects/" + id + "/gather";
+    }
+
+    @PostMapping("/projects/{id}/gather/demo")
+    String demo(@PathVariable long id) {
+        OpenProject project = frames.open(id);
+        List<Job> jobs = new ArrayList<>();
+        DemoLists.make().forEach((name, bytes) -> jobs.add(submit(project, new Packed.NamedBytes(name, bytes))));
+        Gatherings.await(jobs, 10 * PATIENCE_MILLIS);
+        return "redirect:/projects/" + id + "/gather";
+    }
+
+    /** The bytes as they came. */
+    @GetMapping("/projects/{id}/gather/{basket}/original")
+    ResponseEntity<byte[]> original(@PathVariable long id, @PathVariable long basket) {
+        String name = opened(frames.open(id).snapshot(), basket)
+                .orElseThrow(() -> new java.util.NoSuchElementException("There is no basket " + basket))
+                .name();
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(baskets.bytes(id, basket).orElseThrow());
+    }
+}

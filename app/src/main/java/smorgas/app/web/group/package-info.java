@@ -1,0 +1,5 @@
+/** The Group page. */
+@NullMarked
+package smorgas.app.web.group;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,157 @@
+package smorgas.app.web.pantry;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.NoSuchElementException;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.store.Pantry;
+import smorgas.app.web.show.Show;
+import smorgas.core.recipe.WordList;
+
+/** Shows the pantry's lists; makes, changes, imports and exports them. */
+@Controller
+class PantryController {
+
+    /** Longer lists are not put into a field to be changed by hand; they are exchanged as files. */
+    private static final int MOST_IN_FIELD = 5_000;
+
+    /** A list in a few words. */
+    record ListLink(String name, String kind, String language, int version, String words, String url, boolean opened) {}
+
+    private final Pantry pantry;
+
+    PantryController(Pantry pantry) {
+        this.pantry = pantry;
+    }
+
+    @GetMapping("/pantry")
+    String page(
+            @RequestParam(defaultValue = "") String list, @RequestParam(defaultValue = "0") int version, Model model) {
+        List<WordList> all = pantry.all();
+        List<WordList> versions = list.isEmpty() ? List.of() : pantry.versions(list);
+        @Nullable
+        WordList opened = versions.stream()
+                .filter(known -> version == 0 || known.version() == version)
+                .findFirst()
+                .orElse(null);
+        model.addAttribute(
+                "lists",
+                all.stream()
+                        .map(known -> new ListLink(
+                                known.name(),
+                                known.kind().label(),
+                                known.language(),
+                                known.version(),
+                                Show.count(known.words().size()),
+                                url(known.name()),
+                                known.name().equals(list)))
+                        .toList());
+        model.addAttribute("kinds", WordList.Kind.values());
+        model.addAttribute("opened", opened);
+        model.addAttribute("versions", versions.stream().map(WordList::version).toList());
+        model.addAttribute(
+                "newest", versions.isEmpty() ? 0 : versions.getFirst().version());
+        model.addAttribute(
+                "size", opened == null ? "" : Show.count(opened.words().size(), "entry", "entries"));
+        model.addAttribute("inField", opened == null || opened.words().size() <= MOST_IN_FIELD);
+        model.addAttribute(
+                "text",
+                opened == null
+                        ? ""
+                        : String.join(
+                                "\n",
+                                opened.words()
+                                        .subList(0, Math.min(opened.words().size(), MOST_IN_FIELD))));
+        model.addAttribute("removed", pantry.removed());
+        return "pantry/page";
+    }
+
+    private static String url(String name) {
+        return "/pantry?list=" + URLEncoder.encode(name, StandardCharsets.UTF_8);
+    }
+
+    /** A list as it stands in the fields or in a file becomes the newest version of its name. */
+    @PostMapping("/pantry")
+    String save(
+            @RequestParam String name,
+            @RequestParam(defaultValue = "") String language,
+            @RequestParam WordList.Kind kind,
+            @RequestParam(defaultValue = "") String words,
+            @RequestParam(required = false) @Nullable MultipartFile file,
+            RedirectAttributes redirect)
+            throws IOException {
+        boolean uploaded = file != null && !file.isEmpty();
+        String text = uploaded ? new String(file.getBytes(), StandardCharsets.UTF_8) : words;
+        try {
+            WordList list = WordList.of(name, language, kind, text);
+            if (list.words().isEmpty()) {
+                redirect.addFlashAttribute("notice", "Nothing was saved: a list needs a word at least.");
+                return "redirect:/pantry";
+            }
+            WordList saved = pantry.save(list);
+            redirect.addFlashAttribute(
+                    "notice",
+                    "\"" + saved.name() + "\" has " + Show.count(saved.words().size(), "entry", "entries")
+                            + " in version " + saved.version() + ".");
+            return "redirect:" + url(saved.name());
+        } catch (IllegalArgumentException e) {
+            redirect.addFlashAttribute("notice", "Nothing was saved. " + e.getMessage() + ".");
+            return "redirect:/pantry";
+        }
+    }
+
+    /** An older version becomes the newest again. */
+    @PostMapping("/pantry/version")
+    String goBack(@RequestParam String list, @RequestParam int version, RedirectAttributes redirect) {
+        WordList older = pantry.versions(list).stream()
+                .filter(known -> known.version() == version)
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no list " + list));
+        redirect.addFlashAttribute(
+                "notice",
+                "\"" + list + "\" is as it was in version " + version + ", as version "
+                        + pantry.save(older).version() + ".");
+        return "redirect:" + url(list);
+    }
+
+    @PostMapping("/pantry/remove")
+    String remove(@RequestParam String list, RedirectAttributes redirect) {
+        pantry.remove(list);
+        redirect.addFlashAttribute(
+                "notice", "Took \"" + list + "\" away. Projects that use it keep what they have; put it back below.");
+        return "redirect:/pantry";
+    }
+
+    @PostMapping("/pantry/restore")
+    String restore(@RequestParam String list) {
+        pantry.restore(list);
+        return "redirect:" + url(list);
+    }
+
+    /** A list as text, an entry a line. */
+    @GetMapping("/pantry/export")
+    void export(@RequestParam String list, HttpServletResponse response) throws IOException {
+        WordList found = pantry.find(list).orElseThrow(() -> new NoSuchElementException("There is no list " + list));
+        response.setContentType("text/plain;charset=UTF-8");
+        response.setHeader(
+                "Content-Disposition",
+                ContentDisposition.attachment()
+                        .filename(list + ".txt", StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
+        for (String word : found.words()) {
+            response.getWriter().write(word + "\n");
+        }
+    }
+}

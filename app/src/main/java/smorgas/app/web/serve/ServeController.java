@@ -1,0 +1,118 @@
+package smorgas.app.web.serve;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.web.frame.Acts;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Outcome;
+import smorgas.app.work.Snapshot;
+import smorgas.core.column.Figure;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Standing;
+import smorgas.core.serve.Csv;
+import smorgas.core.serve.Plan;
+import smorgas.core.serve.PlanCsv;
+
+/** Serve, export: the choices, the plan as it will leave, the checks, the download. */
+@Controller
+class ServeController {
+
+    private static final int PREVIEW = 200;
+
+    private final Frames frames;
+    private final Acts acts;
+
+    ServeController(Frames frames, Acts acts) {
+        this.frames = frames;
+        this.acts = acts;
+    }
+
+    @GetMapping("/projects/{id}/serve")
+    String page(@PathVariable long id, Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Plan plan = snapshot.board().plan();
+        PlanSettings settings = snapshot.board().recipe().plan();
+        model.addAttribute("settings", settings);
+        model.addAttribute(
+                "bid", settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale()));
+        model.addAttribute("matchTypes", List.of(MatchType.values()));
+        model.addAttribute("rows", plan.rows().stream().limit(PREVIEW).toList());
+        model.addAttribute("rowCount", Show.count(plan.rows().size(), "row", "rows"));
+        model.addAttribute("more", Math.max(0, plan.rows().size() - PREVIEW));
+        model.addAttribute("adGroups", Show.count(plan.adGroups(), "ad group", "ad groups"));
+        model.addAttribute("keywords", Show.count(plan.keywords(), "keyword", "keywords"));
+        model.addAttribute("negatives", plan.negatives());
+        model.addAttribute("heldBack", plan.heldBack().stream().limit(PREVIEW).toList());
+        model.addAttribute("heldBackCount", plan.heldBack().size());
+        model.addAttribute("notes", plan.notes());
+        var standings = snapshot.board().standings();
+        model.addAttribute("kept", Show.count(standings.count(Standing.KEPT)));
+        model.addAttribute("both", Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)));
+        model.addAttribute(
+                "leftoverCount", Show.count(snapshot.board().groups().grouping().leftovers()));
+        frames.frame(model, id, snapshot, Step.SERVE);
+        return "serve/page";
+    }
+
+    @PostMapping("/projects/{id}/serve")
+    String choose(
+            @PathVariable long id,
+            @RequestParam String campaign,
+            @RequestParam String prefix,
+            @RequestParam(required = false) @Nullable Set<MatchType> matchTypes,
+            @RequestParam String bid,
+            @RequestParam(defaultValue = "false") boolean keptOnly,
+            @RequestParam(defaultValue = "false") boolean leftovers,
+            @RequestParam long version,
+            HttpServletRequest request,
+            RedirectAttributes redirect) {
+        Outcome outcome = frames.open(id)
+                .act(
+                        version,
+                        recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
+                                campaign,
+                                prefix,
+                                matchTypes == null ? EnumSet.noneOf(MatchType.class) : matchTypes,
+                                micros(bid),
+                                keptOnly,
+                                leftovers)));
+        return acts.back(request, redirect, id, outcome);
+    }
+
+    private static long micros(String bid) {
+        String text = bid.strip().replace(',', '.');
+        if (text.isEmpty()) {
+            return 0;
+        }
+        if (!text.matches("\\d{1,7}(\\.\\d{1,6})?")) {
+            throw new IllegalArgumentException("\"" + bid.strip() + "\" is no bid; write it as 0.75");
+        }
+        return new BigDecimal(text).movePointRight(6).longValueExact();
+    }
+
+    /** The plan as a file for an ad platform's bulk import. */
+    @GetMapping("/projects/{id}/plan.csv")
+    void download(@PathVariable long id, HttpServletResponse response) throws IOException {
+        Plan plan = frames.open(id).snapshot().board().plan();
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"plan.csv\"");
+        PlanCsv.write(plan, response.getWriter());
+    }
+}

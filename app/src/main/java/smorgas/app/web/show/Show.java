@@ -1,0 +1,52 @@
+package smorgas.app.web.show;
+
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.serve.Csv;
+
+/** How figures are shown: thousands separators, and nothing where nothing is known. */
+public final class Show {
+
+    private Show() {}
+
+    public static String count(long number) {
+        return String.format(Locale.ENGLISH, "%,d", number);
+    }
+
+    /** {@code 1 keyword}, {@code 1,204 keywords}. */
+    public static String count(long number, String one, String many) {
+        return count(number) + " " + (number == 1 ? one : many);
+    }
+
+    /** A whole percentage of a share between 0 and 1. */
+    public static String percent(double share) {
+        return Math.round(share * 100) + "%";
+    }
+
+    /** A figure of a row: empty if unknown, a range with its two ends. */
+    public static String figure(Figure figure, @Nullable FigureColumn column, int row) {
+        if (column == null || !column.known(row)) {
+            return "";
+        }
+        if (figure == Figure.COMPETITION && column.low(row) != column.high(row)) {
+            return word(column.high(row));
+        }
+        String low = part(column.low(row), figure);
+        String high = part(column.high(row), figure);
+        return low.equals(high) ? low : low + "\u2013" + high;
+    }
+
+    /** The word that stood in the list; see {@link Figure#COMPETITION} for the ranges. */
+    private static String word(long highest) {
+        return highest <= 33 ? "low" : highest <= 66 ? "medium" : "high";
+    }
+
+    private static String part(long parts, Figure figure) {
+        if (figure.scale() == 1) {
+            return count(parts);
+        }
+        return Csv.amount(parts, figure.scale());
+    }
+}

@@ -1,0 +1,310 @@
+package smorgas.app.web.sift;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.store.Pantry;
+import smorgas.app.web.frame.Acts;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Outcome;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.board.Orders;
+import smorgas.core.column.Figure;
+import smorgas.core.gather.Lines;
+import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
+import smorgas.core.sift.Matcher;
+
+/** The page on which a condition is built by picking, for a rule or a view, and says what it would do. */
+@Controller
+class BuildController {
+
+    private static final int SAMPLES = 40;
+
+    /**
+     * A row of the form.
+     *
+     * @param at its place among the rows of all parts
+     * @param asks what its fields are: text, numbers, choice or nothing
+     * @param choices label by value, if one is to be chosen
+     */
+    record RowView(int at, Built.Row row, String asks, Map<String, String> choices) {}
+
+    /** A part of the form. */
+    record PartView(Built.How how, List<RowView> rows) {}
+
+    /** Things to choose from under one heading: label by value. */
+    record Choices(String heading, Map<String, String> labels) {}
+
+    private final Frames frames;
+    private final Acts acts;
+    private final Pantry pantry;
+
+    BuildController(Frames frames, Acts acts, Pantry pantry) {
+        this.frames = frames;
+        this.acts = acts;
+        this.pantry = pantry;
+    }
+
+    /** The form, empty, as it was sent, with what is on view, or with a rule to be changed. */
+    @GetMapping("/projects/{id}/rules/build")
+    String page(
+            @PathVariable long id,
+            @RequestParam MultiValueMap<String, String> fields,
+            @RequestParam(defaultValue = "0") int rule,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Board board = snapshot.board();
+        Optional<Rule> changed = board.recipe().rules().stream()
+                .filter(known -> known.number() == rule)
+                .findFirst();
+        Built built = built(fields, changed);
+        Built.Read read = built.read();
+        model.addAttribute("parts", views(built, values(snapshot)));
+        model.addAttribute("rule", changed.map(Rule::number).orElse(0));
+        model.addAttribute("changedRule", changed.map(Rule::sentence).orElse(""));
+        model.addAttribute(
+                "tagName",
+                changed.map(Rule::does)
+                        .filter(Rule.Tags.class::isInstance)
+                        .map(does -> ((Rule.Tags) does).tag())
+                        .orElse(""));
+        model.addAttribute("hows", Built.How.values());
+        model.addAttribute("kinds", kinds(board));
+        model.addAttribute("tags", board.standings().tags().all());
+        model.addAttribute("faults", read.faults());
+        model.addAttribute("condition", read.condition().orElse(null));
+        read.condition().ifPresent(condition -> effect(condition, board, model));
+        frames.frame(model, id, snapshot, Step.SIFT);
+        return "sift/build";
+    }
+
+    private static List<PartView> views(Built built, Map<String, Map<String, String>> values) {
+        List<PartView> parts = new ArrayList<>();
+        int at = 0;
+        for (Built.Part part : built.parts()) {
+            List<RowView> rows = new ArrayList<>();
+            for (Built.Row row : part.rows()) {
+                Map<String, String> choices = values.getOrDefault(row.kind(), Map.of());
+                String asks = Built.Kinds.text(row.kind())
+                        ? "text"
+                        : Built.Kinds.numbers(row.kind())
+                                ? "numbers"
+                                : values.containsKey(row.kind()) ? "choice" : "nothing";
+                rows.add(new RowView(at++, row, asks, choices));
+            }
+            parts.add(new PartView(part.how(), rows));
+        }
+        return parts;
+    }
+
+    private static Built built(MultiValueMap<String, String> fields, Optional<Rule> changed) {
+        if (fields.containsKey("how")) {
+            return Built.of(fields);
+        }
+        if (changed.isPresent()) {
+            return Built.of(changed.get().when());
+        }
+        SiftQuery query = SiftQuery.of(fields.toSingleValueMap());
+        Condition onView = query.condition();
+        return onView.within().isEmpty() ? Built.empty() : Built.of(flat(onView));
+    }
+
+    /** A condition given as such is one of several parts then: its own parts stand beside them. */
+    private static Condition flat(Condition onView) {
+        List<Condition> parts = new ArrayList<>();
+        for (Condition part : onView.within()) {
+            if (part instanceof Condition.AllOf all) {
+                parts.addAll(all.parts());
+            } else {
+                parts.add(part);
+            }
+        }
+        return new Condition.AllOf(parts);
+    }
+
+    private void effect(Condition condition, Board board, Model model) {
+        Matcher matcher = matcher(condition, board);
+        BitSet found = matcher.match(condition, board.standings());
+        model.addAttribute("sentence", condition.sentence());
+        model.addAttribute("counts", Offer.counts(found, board));
+        model.addAttribute("showUrl", SiftQuery.urlOf(condition));
+        model.addAttribute("doubts", matcher.doubts(condition));
+        model.addAttribute("acts", condition.asksForStanding() ? List.of() : Offer.acts(board, matcher, condition));
+        List<String> samples = new ArrayList<>();
+        for (int keyword : board.orders().by(new Orders.By.OfFigure(Figure.SEARCHES), true)) {
+            if (found.get(keyword) && samples.size() < SAMPLES) {
+                samples.add(board.keywords().text(keyword));
+            }
+        }
+        model.addAttribute("samples", samples);
+    }
+
+    /** One that knows the lists of the pantry that the condition names and the project has not taken yet. */
+    private Matcher matcher(Condition condition, Board board) {
+        Map<String, WordList> lists = new LinkedHashMap<>(board.recipe().lists());
+        condition
+                .all()
+                .filter(Condition.OnList.class::isInstance)
+                .map(part -> ((Condition.OnList) part).list())
+                .filter(name -> !lists.containsKey(name))
+                .distinct()
+                .toList()
+                .forEach(name -> pantry.find(name).ifPresent(list -> lists.put(name, list)));
+        return lists.size() == board.recipe().lists().size() ? board.matcher() : new Matcher(board.keywords(), lists);
+    }
+
+    private static List<Choices> kinds(Board board) {
+        Map<String, String> words = new LinkedHashMap<>();
+        words.put("word", "has the word or phrase");
+        words.put("any-word", "has any of the words");
+        words.put("any-order", "has the words in any order");
+        words.put("in-order", "has the words in this order");
+        words.put("exactly", "is exactly");
+        words.put("starts", "starts with");
+        words.put("ends", "ends with");
+        words.put("list", "has a word of the list");
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put("text", "has the text, also inside a word");
+        texts.put("pattern", "matches the pattern");
+        texts.put("script", "has letters of the script");
+        Map<String, String> counts = new LinkedHashMap<>();
+        for (Condition.Counted counted : Condition.Counted.values()) {
+            counts.put(counted.name().toLowerCase(java.util.Locale.ROOT), "number of " + counted.label());
+        }
+        Map<String, String> figures = new LinkedHashMap<>();
+        for (Figure figure : Figure.values()) {
+            if (figure == Figure.SEARCHES || board.keywords().figure(figure).isPresent()) {
+                figures.put("figure:" + figure.name(), figure.label());
+                figures.put("unknown:" + figure.name(), figure.label() + " is not told");
+            }
+        }
+        Map<String, String> places = new LinkedHashMap<>();
+        places.put("basket", "is in the basket");
+        places.put("tag", "has the tag");
+        places.put("standing", "stands as (for views only)");
+        return List.of(
+                new Choices("Words", words),
+                new Choices("Text", texts),
+                new Choices("How many", counts),
+                new Choices("Figures", figures),
+                new Choices("Where and what", places));
+    }
+
+    /** What can be chosen for the kinds that name something of the project: label by value, by kind. */
+    private Map<String, Map<String, String>> values(Snapshot snapshot) {
+        Board board = snapshot.board();
+        Map<String, Map<String, String>> values = new LinkedHashMap<>();
+        TreeSet<String> lists = new TreeSet<>(board.recipe().lists().keySet());
+        pantry.all().forEach(list -> lists.add(list.name()));
+        values.put("list", same(lists));
+        values.put(
+                "basket",
+                same(board.keywords().baskets().stream().map(Lines::name).toList()));
+        values.put("tag", same(board.standings().tags().all()));
+        Map<String, String> scripts = new LinkedHashMap<>();
+        Arrays.stream(Cleaning.Script.values()).forEach(script -> scripts.put(script.name(), script.label()));
+        values.put("script", scripts);
+        Map<String, String> standings = new LinkedHashMap<>();
+        Arrays.stream(Standing.values()).forEach(standing -> standings.put(standing.name(), standing.label()));
+        values.put("standing", standings);
+        return values;
+    }
+
+    private static Map<String, String> same(Iterable<String> names) {
+        Map<String, String> labels = new LinkedHashMap<>();
+        names.forEach(name -> labels.put(name, name));
+        return labels;
+    }
+
+    /** What was built becomes a rule, takes the place of one, or is saved as a view. */
+    @PostMapping("/projects/{id}/rules/build")
+    String make(
+            @PathVariable long id,
+            @RequestParam MultiValueMap<String, String> fields,
+            @RequestParam String act,
+            @RequestParam(defaultValue = "0") int rule,
+            @RequestParam(defaultValue = "") String newTag,
+            @RequestParam(defaultValue = "") String view,
+            @RequestParam long version,
+            HttpServletRequest request,
+            RedirectAttributes redirect) {
+        OpenProject project = frames.open(id);
+        Built.Read read = Built.of(fields).read();
+        if (!read.faults().isEmpty() || read.condition().isEmpty()) {
+            String why = read.faults().isEmpty()
+                    ? "Nothing was done: say first what is asked of the keywords."
+                    : read.faults().getFirst();
+            return acts.back(request, redirect, id, new Outcome.Refused(why));
+        }
+        Condition condition = read.condition().get();
+        Outcome outcome = takeLists(project, condition, version)
+                .orElseGet(() -> act(project, condition, act, rule, newTag, view, version));
+        if (!(outcome instanceof Outcome.Done)) {
+            return acts.back(request, redirect, id, outcome);
+        }
+        return "redirect:/projects/" + id + "/sift" + (act.equals("view") ? SiftQuery.urlOf(condition) : "");
+    }
+
+    /** A rule names lists that the project has: those that it has not yet are taken in first. Empty if that went well. */
+    private Optional<Outcome> takeLists(OpenProject project, Condition condition, long version) {
+        for (Condition part : condition.all().toList()) {
+            if (part instanceof Condition.OnList on
+                    && !project.snapshot().board().recipe().lists().containsKey(on.list())) {
+                Optional<WordList> list = pantry.find(on.list());
+                if (list.isEmpty()) {
+                    return Optional.of(new Outcome.Refused("The pantry has no list \"" + on.list() + "\"."));
+                }
+                Outcome taken = project.act(version, recipe -> new Entry.ListTaken(list.get()));
+                if (!(taken instanceof Outcome.Done)) {
+                    return Optional.of(taken);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Outcome act(
+            OpenProject project, Condition condition, String act, int rule, String newTag, String view, long version) {
+        if (act.equals("view")) {
+            return project.act(version, recipe -> new Entry.ViewSaved(view.strip(), condition));
+        }
+        if (condition.asksForStanding()) {
+            return new Outcome.Refused(
+                    "A rule cannot ask how a keyword stands, for rules decide that. Take that row away, or save a view.");
+        }
+        return project.act(version, recipe -> {
+            Rule.Does does =
+                    switch (act) {
+                        case "drop" -> new Rule.Gives(Standing.DROPPED);
+                        case "keep" -> new Rule.Gives(Standing.KEPT);
+                        case "tag" -> new Rule.Tags(newTag.strip());
+                        default -> throw new IllegalArgumentException("There is no act " + act);
+                    };
+            return rule > 0
+                    ? new Entry.RuleChanged(new Rule(rule, condition, does))
+                    : new Entry.RuleAdded(new Rule(recipe.nextRule(), condition, does));
+        });
+    }
+}

@@ -1,0 +1,305 @@
+package smorgas.app.web.sift;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.util.MultiValueMap;
+import smorgas.core.column.Figure;
+import smorgas.core.recipe.Bounds;
+import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Standing;
+import smorgas.core.text.Tidy;
+
+/**
+ * A condition as it is built by picking: parts of which all, any or none of the rows must hold, and all parts must hold
+ * together. Stands in the fields of a form and in the address of its page.
+ */
+public record Built(List<Part> parts) {
+
+    private static final int MOST_ROWS = 60;
+
+    /** How the rows of a part combine. */
+    public enum How {
+        ALL("All of these hold"),
+        ANY("Any of these holds"),
+        NONE("None of these holds");
+
+        private final String label;
+
+        How(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** Rows that combine in one way. */
+    public record Part(How how, List<Row> rows) {}
+
+    /**
+     * One thing that is asked, as it stands in its fields.
+     *
+     * @param kind see {@link Kinds}
+     */
+    public record Row(String kind, String value, String least, String most) {
+        static final Row EMPTY = new Row("word", "", "", "");
+    }
+
+    /** What came of reading the fields: the condition, if one is asked yet, and what is wrong with rows. */
+    public record Read(Optional<Condition> condition, List<String> faults) {}
+
+    static Built empty() {
+        return new Built(List.of(new Part(How.ALL, List.of(Row.EMPTY))));
+    }
+
+    /** The form as it was sent, with a row or a part added or a row taken away if that was asked. */
+    static Built of(MultiValueMap<String, String> fields) {
+        List<String> hows = fields.getOrDefault("how", List.of("ALL"));
+        List<List<Row>> rows = new ArrayList<>();
+        hows.forEach(how -> rows.add(new ArrayList<>()));
+        List<String> partOf = fields.getOrDefault("part", List.of());
+        String gone = String.valueOf(fields.getFirst("without"));
+        for (int i = 0; i < Math.min(partOf.size(), MOST_ROWS); i++) {
+            int part = number(partOf.get(i));
+            if (part >= 0 && part < rows.size() && !gone.equals(String.valueOf(i))) {
+                rows.get(part)
+                        .add(new Row(
+                                at(fields, "kind", i),
+                                at(fields, "value", i),
+                                at(fields, "least", i),
+                                at(fields, "most", i)));
+            }
+        }
+        int more = number(String.valueOf(fields.getFirst("more")));
+        if (more >= 0 && more < rows.size()) {
+            rows.get(more).add(Row.EMPTY);
+        }
+        List<Part> parts = new ArrayList<>();
+        for (int part = 0; part < rows.size(); part++) {
+            if (!rows.get(part).isEmpty()) {
+                parts.add(new Part(how(hows.get(part)), rows.get(part)));
+            }
+        }
+        if (fields.containsKey("another")) {
+            parts.add(new Part(How.ANY, List.of(Row.EMPTY)));
+        }
+        return parts.isEmpty() ? empty() : new Built(parts);
+    }
+
+    private static String at(MultiValueMap<String, String> fields, String name, int place) {
+        List<String> values = fields.getOrDefault(name, List.of());
+        return place < values.size() ? values.get(place).strip() : "";
+    }
+
+    private static int number(String text) {
+        return text.matches("\\d{1,4}") ? Integer.parseInt(text) : -1;
+    }
+
+    private static How how(String name) {
+        return Arrays.stream(How.values())
+                .filter(how -> how.name().equals(name))
+                .findFirst()
+                .orElse(How.ALL);
+    }
+
+    /** The fields that a condition stands in; what the form cannot show is left out. */
+    static Built of(Condition condition) {
+        List<Part> parts = new ArrayList<>();
+        List<Row> alone = new ArrayList<>();
+        List<Condition> together = condition instanceof Condition.AllOf all ? all.parts() : List.of(condition);
+        for (Condition part : together) {
+            switch (part) {
+                case Condition.AllOf all -> parts.add(new Part(How.ALL, rows(all.parts())));
+                case Condition.AnyOf any -> parts.add(new Part(How.ANY, rows(any.parts())));
+                case Condition.NoneOf none -> parts.add(new Part(How.NONE, rows(none.parts())));
+                default -> Kinds.row(part).ifPresent(alone::add);
+            }
+        }
+        if (!alone.isEmpty()) {
+            parts.addFirst(new Part(How.ALL, alone));
+        }
+        return parts.isEmpty() ? empty() : new Built(parts);
+    }
+
+    private static List<Row> rows(List<Condition> conditions) {
+        return conditions.stream().map(Kinds::row).flatMap(Optional::stream).toList();
+    }
+
+    /** The condition that the fields come to; rows that are not filled in ask nothing. */
+    Read read() {
+        List<String> faults = new ArrayList<>();
+        List<Condition> conditions = new ArrayList<>();
+        for (Part part : parts) {
+            List<Condition> rows = new ArrayList<>();
+            for (Row row : part.rows()) {
+                try {
+                    Kinds.condition(row).ifPresent(rows::add);
+                } catch (IllegalArgumentException e) {
+                    faults.add(e.getMessage() + ".");
+                }
+            }
+            if (!rows.isEmpty()) {
+                conditions.add(
+                        switch (part.how()) {
+                            case ALL -> rows.size() == 1 ? rows.getFirst() : new Condition.AllOf(rows);
+                            case ANY -> rows.size() == 1 ? rows.getFirst() : new Condition.AnyOf(rows);
+                            case NONE -> new Condition.NoneOf(rows);
+                        });
+            }
+        }
+        Optional<Condition> condition = conditions.isEmpty()
+                ? Optional.empty()
+                : Optional.of(conditions.size() == 1 ? conditions.getFirst() : new Condition.AllOf(conditions));
+        return new Read(condition, faults);
+    }
+
+    /** The kinds of rows, by the name that stands in their field. */
+    static final class Kinds {
+
+        private static final String FIGURE = "figure:";
+        private static final String UNKNOWN = "unknown:";
+
+        private Kinds() {}
+
+        /** What is asked of the text of a field. */
+        static boolean text(String kind) {
+            return List.of("word", "any-order", "in-order", "exactly", "starts", "ends", "any-word", "text", "pattern")
+                    .contains(kind);
+        }
+
+        /** Whether two numbers are asked. */
+        static boolean numbers(String kind) {
+            return kind.startsWith(FIGURE)
+                    || List.of("words", "characters", "baskets", "competitors").contains(kind);
+        }
+
+        static Optional<Condition> condition(Row row) {
+            String value = row.value();
+            String kind = row.kind();
+            if (kind.startsWith(FIGURE)) {
+                return figure(kind.substring(FIGURE.length()), row);
+            }
+            if (kind.startsWith(UNKNOWN)) {
+                return figureNamed(kind.substring(UNKNOWN.length())).map(Condition.FigureUnknown::new);
+            }
+            if (numbers(kind)) {
+                Bounds bounds = bounds(row, 1);
+                Condition.Counted what = Condition.Counted.valueOf(kind.toUpperCase(Locale.ROOT));
+                return bounds.open() ? Optional.empty() : Optional.of(new Condition.Count(what, bounds));
+            }
+            return value.isEmpty()
+                            || text(kind)
+                                    && !kind.equals("pattern")
+                                    && Tidy.of(value).isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(named(kind, value));
+        }
+
+        private static Condition named(String kind, String value) {
+            return switch (kind) {
+                case "word" -> new Condition.HasWord(Tidy.of(value));
+                case "any-order" -> new Condition.Worded(Condition.Placing.ANY_ORDER, Tidy.of(value));
+                case "in-order" -> new Condition.Worded(Condition.Placing.IN_ORDER, Tidy.of(value));
+                case "exactly" -> new Condition.Worded(Condition.Placing.EXACTLY, Tidy.of(value));
+                case "starts" -> new Condition.Worded(Condition.Placing.STARTS, Tidy.of(value));
+                case "ends" -> new Condition.Worded(Condition.Placing.ENDS, Tidy.of(value));
+                case "any-word" ->
+                    new Condition.HasAnyWord(Arrays.stream(value.split("[,\\n]"))
+                            .map(Tidy::of)
+                            .filter(word -> !word.isEmpty())
+                            .distinct()
+                            .toList());
+                case "list" -> new Condition.OnList(value);
+                case "text" -> new Condition.HasText(Tidy.of(value));
+                case "pattern" -> new Condition.Matches(value);
+                case "basket" -> new Condition.InBasket(value);
+                case "tag" -> new Condition.HasTag(value);
+                case "script" -> new Condition.HasScript(Cleaning.Script.valueOf(value));
+                case "standing" -> new Condition.Stands(Standing.valueOf(value));
+                default -> throw new IllegalArgumentException("Nothing called \"" + kind + "\" can be asked");
+            };
+        }
+
+        private static Optional<Figure> figureNamed(String name) {
+            return Arrays.stream(Figure.values())
+                    .filter(figure -> figure.name().equals(name))
+                    .findFirst();
+        }
+
+        private static Optional<Condition> figure(String name, Row row) {
+            Figure figure = figureNamed(name)
+                    .orElseThrow(() -> new IllegalArgumentException("There is no figure \"" + name + "\""));
+            Bounds bounds = bounds(row, figure.scale());
+            return bounds.open() ? Optional.empty() : Optional.of(new Condition.FigureWithin(figure, bounds));
+        }
+
+        private static Bounds bounds(Row row, long scale) {
+            return new Bounds(number(row.least(), scale), number(row.most(), scale));
+        }
+
+        private static @Nullable Long number(String text, long scale) {
+            if (text.isEmpty()) {
+                return null;
+            }
+            String plain = text.replace(",", "").replace(" ", "");
+            if (!plain.matches("-?\\d{1,13}(\\.\\d{1,8})?")) {
+                throw new IllegalArgumentException("\"" + text + "\" is no number");
+            }
+            return new BigDecimal(plain).multiply(BigDecimal.valueOf(scale)).longValue();
+        }
+
+        /** The row that a condition stands in; empty for one that combines others, or that the form cannot show. */
+        static Optional<Row> row(Condition condition) {
+            return switch (condition) {
+                case Condition.HasWord has -> valued("word", has.word());
+                case Condition.Worded worded ->
+                    valued(worded.placing().name().toLowerCase(Locale.ROOT).replace('_', '-'), worded.words());
+                case Condition.HasAnyWord any -> valued("any-word", String.join(", ", any.words()));
+                case Condition.OnList on -> valued("list", on.list());
+                case Condition.HasText has -> valued("text", has.text());
+                case Condition.Matches matches -> valued("pattern", matches.pattern());
+                case Condition.Count count -> bounded(count.what().name().toLowerCase(Locale.ROOT), count.bounds(), 1);
+                case Condition.FigureWithin within ->
+                    bounded(
+                            FIGURE + within.figure().name(),
+                            within.bounds(),
+                            within.figure().scale());
+                case Condition.FigureUnknown unknown ->
+                    valued(UNKNOWN + unknown.figure().name(), "");
+                case Condition.InBasket in -> valued("basket", in.name());
+                case Condition.HasScript has -> valued("script", has.script().name());
+                case Condition.HasTag has -> valued("tag", has.tag());
+                case Condition.Stands stands ->
+                    valued("standing", stands.standing().name());
+                case Condition.InExactly in -> Optional.empty();
+                case Condition.AllOf all -> Optional.empty();
+                case Condition.AnyOf any -> Optional.empty();
+                case Condition.NoneOf none -> Optional.empty();
+            };
+        }
+
+        private static Optional<Row> valued(String kind, String value) {
+            return Optional.of(new Row(kind, value, "", ""));
+        }
+
+        private static Optional<Row> bounded(String kind, Bounds bounds, long scale) {
+            return Optional.of(new Row(kind, "", shown(bounds.least(), scale), shown(bounds.most(), scale)));
+        }
+
+        private static String shown(@Nullable Long parts, long scale) {
+            return parts == null
+                    ? ""
+                    : BigDecimal.valueOf(parts)
+                            .divide(BigDecimal.valueOf(scale))
+                            .stripTrailingZeros()
+                            .toPlainString();
+        }
+    }
+}

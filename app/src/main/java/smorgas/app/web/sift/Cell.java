@@ -1,0 +1,41 @@
+package smorgas.app.web.sift;
+
+import java.util.List;
+
+/** What stands in one cell of the keyword table; the template draws each kind in its way. */
+public sealed interface Cell {
+
+    /** A text, or a number as it is shown; empty where nothing is known. */
+    record Text(String text, boolean number) implements Cell {}
+
+    /** Searches with their bar, in thousandths of the most searched keyword on a square-root scale. */
+    record Searches(String text, int bar) implements Cell {}
+
+    /**
+     * The searches of the last months as a line.
+     *
+     * @param points of an SVG polyline in a box of 60 by 14; empty where nothing is known
+     * @param told the first and the last month in words
+     */
+    record Trend(String points, String told) implements Cell {}
+
+    /** The baskets that have it. */
+    record Baskets(List<Dot> dots) implements Cell {}
+
+    /** The names of its tags. */
+    record Tags(List<String> tags) implements Cell {}
+
+    /** A basket as a tinted dot. */
+    record Dot(int tint, String name) {}
+
+    /** The name of its kind, for the template. */
+    default String kind() {
+        return switch (this) {
+            case Text text -> "text";
+            case Searches searches -> "searches";
+            case Trend trend -> "trend";
+            case Baskets baskets -> "baskets";
+            case Tags tags -> "tags";
+        };
+    }
+}

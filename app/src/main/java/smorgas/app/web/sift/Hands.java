@@ -1,0 +1,57 @@
+package smorgas.app.web.sift;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SequencedMap;
+import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Standing;
+
+/** Makes entries of what a hand decides of keywords: each names all tidy texts, so that it finds its keyword later too. */
+final class Hands {
+
+    private Hands() {}
+
+    /** The lead spellings that something is to be said of, and their keywords' other tidy texts. */
+    private record Named(List<String> leads, List<String> also) {}
+
+    /** These keywords get a standing; those that a hand has put there already need no second pin. */
+    static Entry judged(Recipe recipe, Keywords keywords, List<String> texts, Standing to) {
+        Named named = new Named(new ArrayList<>(), new ArrayList<>());
+        for (String text : texts) {
+            List<String> all = spellings(text, keywords);
+            if (all.stream().anyMatch(spelling -> recipe.pins().get(spelling) != to)) {
+                add(text, all, named);
+            }
+        }
+        return named.leads().isEmpty()
+                ? new Entry.Judged(texts, to)
+                : new Entry.Judged(named.leads(), named.also(), to);
+    }
+
+    /** These keywords get a tag, or lose it. */
+    static Entry tagged(Recipe recipe, Keywords keywords, List<String> texts, String tag, boolean on) {
+        SequencedMap<String, Boolean> pins = recipe.tags().get(tag);
+        Named named = new Named(new ArrayList<>(), new ArrayList<>());
+        for (String text : texts) {
+            List<String> all = spellings(text, keywords);
+            if (pins == null
+                    || all.stream().anyMatch(spelling -> !Boolean.valueOf(on).equals(pins.get(spelling)))) {
+                add(text, all, named);
+            }
+        }
+        return named.leads().isEmpty()
+                ? new Entry.Tagged(texts, List.of(), tag, on)
+                : new Entry.Tagged(named.leads(), named.also(), tag, on);
+    }
+
+    private static List<String> spellings(String text, Keywords keywords) {
+        return keywords.find(text).map(keywords::tidyTexts).orElse(List.of(text));
+    }
+
+    private static void add(String text, List<String> all, Named named) {
+        named.leads().add(text);
+        all.stream().filter(spelling -> !spelling.equals(text)).forEach(named.also()::add);
+    }
+}

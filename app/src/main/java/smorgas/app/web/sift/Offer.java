@@ -1,0 +1,88 @@
+package smorgas.app.web.sift;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Locale;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import smorgas.core.sift.Judge;
+import smorgas.core.sift.Matcher;
+import smorgas.core.sift.Standings;
+
+/**
+ * What one can do with a word or phrase, with what each would change before it is done.
+ *
+ * @param counts keywords with the word, and how they stand
+ * @param muted whether the word is muted in Group
+ */
+record Offer(String word, String counts, List<Act> acts, boolean muted) {
+
+    private static final int SAMPLES = 4;
+
+    /**
+     * A rule that could be made.
+     *
+     * @param changes how many keywords would stand otherwise
+     * @param samples some of them
+     */
+    record Act(String standing, String label, String changes, String samples) {}
+
+    static Offer of(String word, Board board) {
+        Condition condition = new Condition.HasWord(word);
+        return new Offer(
+                word,
+                counts(board.matcher().match(condition), board),
+                acts(board, board.matcher(), condition),
+                board.recipe().groups().muted().contains(word));
+    }
+
+    /** Dropping and keeping what fulfils a condition. */
+    static List<Act> acts(Board board, Matcher matcher, Condition condition) {
+        return List.of(act(board, matcher, condition, Standing.DROPPED), act(board, matcher, condition, Standing.KEPT));
+    }
+
+    /** How many keywords there are, and how they stand. */
+    static String counts(BitSet with, Board board) {
+        StringBuilder counts = new StringBuilder(Show.count(with.cardinality(), "keyword", "keywords"));
+        for (Standing standing : Standing.values()) {
+            BitSet standingSo = board.standings().with(standing);
+            standingSo.and(with);
+            if (!standingSo.isEmpty()) {
+                counts.append(" \u00B7 ")
+                        .append(Show.count(standingSo.cardinality()))
+                        .append(' ')
+                        .append(standing.label());
+            }
+        }
+        return counts.toString();
+    }
+
+    /** What a rule put below the others would change. */
+    private static Act act(Board board, Matcher matcher, Condition condition, Standing standing) {
+        Recipe recipe = board.recipe();
+        List<Rule> rules = new ArrayList<>(recipe.rules());
+        rules.add(new Rule(recipe.nextRule(), condition, standing));
+        Standings would = Judge.judge(matcher, recipe.pins(), recipe.tags(), rules);
+        int changes = 0;
+        List<String> samples = new ArrayList<>();
+        for (int k = 0; k < would.size(); k++) {
+            if (would.of(k) != board.standings().of(k)) {
+                changes++;
+                if (samples.size() < SAMPLES) {
+                    samples.add(board.keywords().text(k));
+                }
+            }
+        }
+        String verb = standing == Standing.DROPPED ? "Drop" : "Keep";
+        return new Act(
+                standing.name().toLowerCase(Locale.ROOT),
+                verb,
+                Show.count(changes),
+                String.join(", ", samples) + (changes > SAMPLES ? ", \u2026" : ""));
+    }
+}

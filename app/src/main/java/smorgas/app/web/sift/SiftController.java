@@ -1,0 +1,172 @@
+package smorgas.app.web.sift;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.store.Baskets;
+import smorgas.app.store.Pantry;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.Reading;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.WordList;
+import smorgas.core.serve.Csv;
+import smorgas.core.text.Tidy;
+
+/** Sift: the keyword table, the words, and what stands beside them. */
+@Controller
+class SiftController {
+
+    private final Frames frames;
+    private final Baskets baskets;
+    private final Pantry pantry;
+
+    SiftController(Frames frames, Baskets baskets, Pantry pantry) {
+        this.frames = frames;
+        this.baskets = baskets;
+        this.pantry = pantry;
+    }
+
+    /** The query of every address of this page; what is left out asks for nothing. */
+    @ModelAttribute("query")
+    SiftQuery query(@RequestParam Map<String, String> parameters) {
+        return SiftQuery.of(parameters);
+    }
+
+    @GetMapping("/projects/{id}/sift")
+    String page(
+            @PathVariable long id,
+            @ModelAttribute("query") SiftQuery query,
+            @RequestParam(defaultValue = "") String offer,
+            @RequestParam(defaultValue = "") String story,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Board board = snapshot.board();
+        SiftTable table = new SiftTable(snapshot, query, baskets);
+        rows(table, query, table.page(), model);
+        model.addAttribute("standingHeading", table.heading("standing", "Standing"));
+        model.addAttribute("keywordHeading", table.heading("keyword", "Keyword"));
+        model.addAttribute("headings", table.headings());
+        model.addAttribute("columns", Column.all(snapshot));
+        model.addAttribute(
+                "chosen", Column.shown(snapshot).stream().map(Column::name).toList());
+        model.addAttribute("page", table.page());
+        model.addAttribute("found", Show.count(table.found().cardinality()));
+        model.addAttribute("foundCount", table.found().cardinality());
+        model.addAttribute("all", Show.count(board.keywords().size(), "keyword", "keywords"));
+        model.addAttribute("searches", table.searches());
+        model.addAttribute("parts", query.removable());
+        model.addAttribute("askedWords", query.words());
+        model.addAttribute("wordCounts", WordsPanel.found(board, table.found(), query));
+        model.addAttribute("panel", RulesPanel.of(board, query, pantry));
+        offer(offer, board, model);
+        model.addAttribute(
+                "story",
+                Story.of(Tidy.of(story), board, line -> others(line, snapshot)).orElse(null));
+        frames.frame(model, id, snapshot, Step.SIFT);
+        return "sift/page";
+    }
+
+    /** The rows that follow those that a list shows already. */
+    @GetMapping("/projects/{id}/sift/more")
+    String more(
+            @PathVariable long id,
+            @ModelAttribute("query") SiftQuery query,
+            @RequestParam(defaultValue = "1") int first,
+            Model model) {
+        rows(new SiftTable(frames.open(id).snapshot(), query, baskets), query, first, model);
+        model.addAttribute("base", "/projects/" + id);
+        return "sift/more :: more";
+    }
+
+    /** Rows, and where those behind them are: nowhere if there are none, or if so many are shown that a new list begins. */
+    private static void rows(SiftTable table, SiftQuery query, int first, Model model) {
+        model.addAttribute("rows", table.rows());
+        model.addAttribute("pages", table.pages());
+        model.addAttribute("upto", table.upto());
+        boolean room = table.upto() - first + 1 < SiftTable.MOST_PAGES;
+        model.addAttribute(
+                "nextRows",
+                table.upto() < table.pages() && room ? query.urlOfPage(table.upto() + 1) + "&first=" + first : "");
+    }
+
+    private void offer(String word, Board board, Model model) {
+        model.addAttribute("offer", word.isBlank() ? null : Offer.of(Tidy.of(word), board));
+        model.addAttribute(
+                "lists",
+                word.isBlank()
+                        ? List.of()
+                        : pantry.all().stream().map(WordList::name).toList());
+    }
+
+    /** The likely kinds of words, which are worked out only for those who open them. */
+    @GetMapping("/projects/{id}/sift/families")
+    String families(@PathVariable long id, @ModelAttribute("query") SiftQuery query, Model model) {
+        Board board = frames.open(id).snapshot().board();
+        var view = board.matcher().match(query.condition(), board.standings());
+        model.addAttribute("families", WordsPanel.families(board, view, pantry));
+        model.addAttribute("lists", pantry.all().stream().map(WordList::name).toList());
+        model.addAttribute("base", "/projects/" + id);
+        return "sift/families :: families";
+    }
+
+    /** What dropping or keeping keywords with any of these words would change. */
+    @GetMapping("/projects/{id}/sift/families/effect")
+    String effect(@PathVariable long id, @RequestParam(defaultValue = "") List<String> words, Model model) {
+        Board board = frames.open(id).snapshot().board();
+        List<String> ticked =
+                words.stream().map(Tidy::of).filter(w -> !w.isEmpty()).toList();
+        model.addAttribute(
+                "acts",
+                ticked.isEmpty() ? List.of() : Offer.acts(board, board.matcher(), new Condition.HasAnyWord(ticked)));
+        model.addAttribute("ticked", ticked.size());
+        return "sift/families :: effect";
+    }
+
+    /** The columns of a line that are read as no figure, each with its name. */
+    private String others(Keywords.Occurrence line, Snapshot snapshot) {
+        Optional<Reading> reading = snapshot.baskets().stream()
+                .filter(basket -> basket.id() == line.basket())
+                .map(basket -> basket.stored().reading())
+                .findFirst();
+        if (reading.isEmpty()) {
+            return "";
+        }
+        List<String> cells = baskets.cells(line.basket(), line.lineNumber());
+        List<String> told = new ArrayList<>();
+        for (int i = 0; i < Math.min(cells.size(), reading.get().columns().size()); i++) {
+            ColumnRole role = reading.get().columns().get(i);
+            if (role != ColumnRole.KEYWORD
+                    && role.figure().isEmpty()
+                    && !cells.get(i).isBlank()) {
+                told.add(reading.get().columnName(i) + " " + cells.get(i).strip());
+            }
+        }
+        return String.join(" \u00B7 ", told);
+    }
+
+    /** What is on view, all pages, as CSV for reading. */
+    @GetMapping("/projects/{id}/sift.csv")
+    void download(@PathVariable long id, @ModelAttribute("query") SiftQuery query, HttpServletResponse response)
+            throws IOException {
+        Snapshot snapshot = frames.open(id).snapshot();
+        SiftTable table = new SiftTable(snapshot, query, baskets);
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"keywords.csv\"");
+        KeywordCsv.write(snapshot.board(), table.ordered(), new Csv(response.getWriter()));
+    }
+}

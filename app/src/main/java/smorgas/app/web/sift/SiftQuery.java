@@ -1,0 +1,320 @@
+package smorgas.app.web.sift;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import smorgas.app.store.Json;
+import smorgas.core.board.Orders;
+import smorgas.core.column.Figure;
+import smorgas.core.recipe.Bounds;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Standing;
+import smorgas.core.sift.Phrases;
+import smorgas.core.sift.WordCounts;
+import smorgas.core.text.Tidy;
+
+/** What the Sift page shows, as it stands in the URL; what is not asked for is not in it. */
+public final class SiftQuery {
+
+    /**
+     * What can be asked, in the order of the URL: a text anywhere (q), a word or phrase, a basket's name, a tag, a
+     * standing, searches at least, any condition as JSON (where), the columns sorted by, the first page and the last one
+     * shown; then the words list: a text in them, their lengths, their order, where little words are left out, whether
+     * judged ones are shown, how many.
+     */
+    private static final List<String> NAMES = List.of(
+            "q",
+            "word",
+            "basket",
+            "tag",
+            "standing",
+            "least",
+            "where",
+            "sort",
+            "page",
+            "upto",
+            "wq",
+            "wn",
+            "ws",
+            "wl",
+            "wj",
+            "wm");
+
+    /** The longest value of any of them that is looked at. */
+    private static final int LONGEST = 4_000;
+
+    private static final int LEVELS = 3;
+    private static final String FIRST_SORT = "-searches";
+
+    private final Map<String, String> asked;
+
+    private SiftQuery(Map<String, String> asked) {
+        this.asked = asked;
+    }
+
+    /** What the parameters of a request ask; others are left aside. */
+    public static SiftQuery of(Map<String, String> parameters) {
+        Map<String, String> asked = new LinkedHashMap<>();
+        for (String name : NAMES) {
+            String value = parameters.getOrDefault(name, "").strip();
+            if (!value.isEmpty() && value.length() <= LONGEST) {
+                asked.put(name, value);
+            }
+        }
+        return new SiftQuery(asked);
+    }
+
+    /** A part of what is asked for, which can be taken away: its words, and the URL without it. */
+    record Part(String words, String urlWithout) {}
+
+    /** A column that is sorted by; its name, and whether the greatest come first. */
+    record Sort(String name, boolean desc) {}
+
+    private String get(String name) {
+        return asked.getOrDefault(name, "");
+    }
+
+    public String word() {
+        return Tidy.of(get("word"));
+    }
+
+    /** Searches a month at least; 0 if nothing readable is asked. */
+    public long least() {
+        return number("least", 0, 1_000_000_000_000L);
+    }
+
+    private long number(String name, long otherwise, long most) {
+        String value = get(name);
+        return value.matches("\\d{1,15}") ? Math.min(most, Long.parseLong(value)) : otherwise;
+    }
+
+    /** The first page shown, from 1. */
+    int page() {
+        return (int) Math.max(1, number("page", 1, 1_000_000));
+    }
+
+    /** The last page shown; at least the first, and not so far behind it that the answer gets slow. */
+    int upto() {
+        return (int) Math.clamp(number("upto", page(), 1_000_000), page(), page() + SiftTable.MOST_PAGES - 1L);
+    }
+
+    /** The condition that all keywords on view fulfil. */
+    Condition condition() {
+        return new Condition.AllOf(List.copyOf(conditions().values()));
+    }
+
+    /** The condition without the standing, which a rule cannot ask for. */
+    Condition ruleCondition() {
+        List<Condition> parts = conditions().values().stream()
+                .filter(part -> !part.asksForStanding())
+                .toList();
+        return parts.size() == 1 ? parts.getFirst() : new Condition.AllOf(parts);
+    }
+
+    /** The parts of the condition by the name of what asks for them. */
+    private Map<String, Condition> conditions() {
+        Map<String, Condition> parts = new LinkedHashMap<>();
+        if (!Tidy.of(get("q")).isEmpty()) {
+            parts.put("q", new Condition.HasText(Tidy.of(get("q"))));
+        }
+        if (!word().isEmpty()) {
+            parts.put("word", new Condition.HasWord(word()));
+        }
+        if (!get("basket").isEmpty()) {
+            parts.put("basket", new Condition.InBasket(get("basket")));
+        }
+        if (!get("tag").isEmpty()) {
+            parts.put("tag", new Condition.HasTag(get("tag")));
+        }
+        if (least() > 0) {
+            parts.put("least", Condition.searchesFrom(least()));
+        }
+        where().ifPresent(condition -> parts.put("where", condition));
+        standing().ifPresent(standing -> parts.put("standing", new Condition.Stands(standing)));
+        return parts;
+    }
+
+    /**
+     * The condition given as such.
+     *
+     * @throws IllegalArgumentException if it cannot be read
+     */
+    Optional<Condition> where() {
+        return get("where").isEmpty() ? Optional.empty() : Optional.of(Json.condition(get("where")));
+    }
+
+    Optional<Standing> standing() {
+        for (Standing known : Standing.values()) {
+            if (known.name().equalsIgnoreCase(get("standing"))) {
+                return Optional.of(known);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** What is sorted by, the first first; by searches, falling, if nothing known is asked. */
+    List<Sort> sorts() {
+        List<Sort> sorts = new ArrayList<>();
+        for (String part : (get("sort").isEmpty() ? FIRST_SORT : get("sort")).split(",")) {
+            boolean desc = part.startsWith("-");
+            String name = desc ? part.substring(1) : part;
+            if (sorts.size() < LEVELS && (name.equals("standing") || by(name).isPresent())) {
+                sorts.add(new Sort(name, desc));
+            }
+        }
+        return sorts.isEmpty() ? List.of(new Sort("searches", true)) : sorts;
+    }
+
+    /** What a column's name is sorted by: a figure, or something that every keyword has. */
+    static Optional<Orders.By> by(String name) {
+        for (Orders.By.Plain plain : Orders.By.Plain.values()) {
+            if (plain.name().equalsIgnoreCase(name)) {
+                return Optional.of(plain);
+            }
+        }
+        for (Figure figure : Figure.values()) {
+            if (figure.name().equalsIgnoreCase(name)) {
+                return Optional.of(new Orders.By.OfFigure(figure));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** What is asked of the words list. */
+    WordCounts.Asked words() {
+        String[] lengths = get("wn").matches("[1-5](-[1-5])?") ? get("wn").split("-") : new String[] {"1"};
+        int one = Integer.parseInt(lengths[0]);
+        int other = Integer.parseInt(lengths[lengths.length - 1]);
+        return new WordCounts.Asked(
+                Math.min(one, other),
+                Math.min(Phrases.LONGEST, Math.max(one, other)),
+                choice(WordCounts.By.values(), "ws"),
+                get("wq"),
+                get("wl").isEmpty() ? WordCounts.Little.NOT_AT_EDGES : choice(WordCounts.Little.values(), "wl"),
+                get("wj").equals("true"),
+                Math.clamp(number("wm", 120, 2_000), 1, 2_000));
+    }
+
+    private <E extends Enum<E>> E choice(E[] values, String name) {
+        for (E value : values) {
+            if (value.name().equalsIgnoreCase(get(name))) {
+                return value;
+            }
+        }
+        return values[0];
+    }
+
+    /** The pieces that the line above the table shows. */
+    List<Part> removable() {
+        List<Part> removable = new ArrayList<>();
+        conditions().forEach((name, condition) -> {
+            String words =
+                    switch (name) {
+                        case "q" -> "\"" + Tidy.of(get("q")) + "\" anywhere";
+                        case "word" -> "with " + word();
+                        case "basket" -> "in " + get("basket");
+                        case "standing" -> standing().orElseThrow().label();
+                        case "least" -> String.format(Locale.ENGLISH, "%,d searches and more", least());
+                        default -> condition.sentence();
+                    };
+            removable.add(new Part(words, urlWith(name, "")));
+        });
+        return removable;
+    }
+
+    /**
+     * The same keywords sorted by a column: falling at first, rising when it is falling already. What was sorted by before
+     * parts those that are equal in it.
+     */
+    public String urlSorted(String column) {
+        List<Sort> sorts = new ArrayList<>(sorts());
+        boolean rises = column.equals("keyword") || column.equals("position");
+        boolean desc =
+                sorts.getFirst().name().equals(column) ? !sorts.getFirst().desc() : !rises;
+        sorts.removeIf(sort -> sort.name().equals(column));
+        sorts.addFirst(new Sort(column, desc));
+        List<String> parts = sorts.stream()
+                .limit(LEVELS)
+                .map(sort -> (sort.desc() ? "-" : "") + sort.name())
+                .toList();
+        return urlWith("sort", String.join(",", parts));
+    }
+
+    /** The URL of the same list with one thing asked otherwise; nothing for not at all. It begins on the first page. */
+    public String urlWith(String name, String value) {
+        return with(Map.of(name, value)).url();
+    }
+
+    SiftQuery with(Map<String, String> others) {
+        Map<String, String> next = new LinkedHashMap<>(asked);
+        boolean ofWords = others.keySet().stream().allMatch(name -> name.startsWith("w") && name.length() == 2);
+        if (!ofWords) {
+            next.remove("page");
+            next.remove("upto");
+        }
+        next.putAll(others);
+        return of(next);
+    }
+
+    public String urlOfPage(int other) {
+        return with(Map.of("page", other == 1 ? "" : String.valueOf(other))).url();
+    }
+
+    public String urlWithWord(String other) {
+        return urlWith("word", other);
+    }
+
+    public String urlWithStanding(String other) {
+        return urlWith("standing", other);
+    }
+
+    /** Hidden fields that carry everything asked but what the form asks itself. */
+    public Map<String, String> fieldsBut(String... names) {
+        Map<String, String> fields = new LinkedHashMap<>(asked);
+        fields.keySet().removeAll(List.of(names));
+        fields.remove("page");
+        fields.remove("upto");
+        return fields;
+    }
+
+    public Map<String, String> fields() {
+        return fieldsBut();
+    }
+
+    /** The value of one thing asked, as it stands; empty if it is not asked. */
+    public String value(String name) {
+        return get(name);
+    }
+
+    /** The URL that shows the keywords that exactly these baskets have. */
+    public static String urlOfOnly(Collection<String> baskets) {
+        return urlOf(new Condition.InExactly(new TreeSet<>(baskets)));
+    }
+
+    /** The URL that shows the keywords that lists of so many competitors have. */
+    public static String urlOfCompetitors(int least) {
+        return urlOf(new Condition.Count(Condition.Counted.COMPETITORS, Bounds.from(least)));
+    }
+
+    /** The URL that shows the keywords that fulfil a condition. */
+    public static String urlOf(Condition condition) {
+        return of(Map.of("where", Json.text(condition))).url();
+    }
+
+    /** The query part of the URL, with its question mark. */
+    public String url() {
+        StringBuilder url = new StringBuilder("?");
+        asked.forEach((name, value) -> url.append(url.length() > 1 ? "&" : "")
+                .append(name)
+                .append('=')
+                .append(URLEncoder.encode(value, StandardCharsets.UTF_8)));
+        return url.toString();
+    }
+}

@@ -1,0 +1,252 @@
+package smorgas.app.web.sift;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import smorgas.app.store.Baskets;
+import smorgas.app.web.show.Show;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.board.Orders;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.Lines;
+import smorgas.core.group.Grouping;
+import smorgas.core.recipe.Standing;
+import smorgas.core.text.Words;
+
+/** The keyword table for one query. */
+final class SiftTable {
+
+    static final int ROWS = 200;
+    /** Pages that may follow one another before the next begins a new list. */
+    static final int MOST_PAGES = 5;
+
+    /** A column's heading, and how the table is sorted by it: 0 not at all, 1 first, 2 and more where that leaves equals. */
+    record Heading(String name, String label, String url, String sorted, int level, boolean number) {}
+
+    /** A row; its number counts from the top of the whole list. */
+    record Row(
+            int number,
+            String text,
+            List<Words.Piece> pieces,
+            String standing,
+            String label,
+            String reason,
+            List<Cell> cells) {}
+
+    private final Snapshot snapshot;
+    private final Board board;
+    private final Keywords keywords;
+    private final SiftQuery query;
+    private final Baskets store;
+    private final BitSet found;
+    private final List<Column> columns;
+    private final Map<String, Integer> tints = new HashMap<>();
+    private final @Nullable FigureColumn searches;
+    private final double most;
+
+    SiftTable(Snapshot snapshot, SiftQuery query, Baskets store) {
+        this.snapshot = snapshot;
+        this.board = snapshot.board();
+        this.keywords = board.keywords();
+        this.query = query;
+        this.store = store;
+        this.found = board.matcher().match(query.condition(), board.standings());
+        this.columns = Column.shown(snapshot);
+        this.searches = keywords.figure(Figure.SEARCHES).orElse(null);
+        this.most = most();
+        int tint = 0;
+        for (Lines basket : keywords.baskets()) {
+            tints.put(basket.name(), tint++ % 8 + 1);
+        }
+    }
+
+    private double most() {
+        long found = 0;
+        if (searches != null) {
+            for (int k = 0; k < searches.size(); k++) {
+                found = Math.max(found, searches.twiceMiddle(k));
+            }
+        }
+        return Math.max(1, found);
+    }
+
+    /** The keywords that fulfil the query. */
+    BitSet found() {
+        return found;
+    }
+
+    int pages() {
+        return Math.max(1, (found.cardinality() + ROWS - 1) / ROWS);
+    }
+
+    int page() {
+        return Math.clamp(query.page(), 1, pages());
+    }
+
+    /** The last page shown. */
+    int upto() {
+        return Math.clamp(query.upto(), page(), pages());
+    }
+
+    /** All keywords found, in the order asked for. */
+    int[] ordered() {
+        List<SiftQuery.Sort> sorts = query.sorts();
+        int standing = 0;
+        while (standing < sorts.size() && !sorts.get(standing).name().equals("standing")) {
+            standing++;
+        }
+        if (standing == sorts.size()) {
+            return onView(board.orders().by(levels(sorts)));
+        }
+        // Standings are no part of the orders, which outlast judging: sorted by what comes behind, then parted, then by
+        // what comes before.
+        List<Orders.Level> behind = levels(sorts.subList(standing + 1, sorts.size()));
+        int[] ordered =
+                parted(onView(board.orders().by(behind)), sorts.get(standing).desc());
+        if (standing > 0) {
+            board.orders().sortStably(ordered, levels(sorts.subList(0, standing)));
+        }
+        return ordered;
+    }
+
+    private static List<Orders.Level> levels(List<SiftQuery.Sort> sorts) {
+        return sorts.stream()
+                .map(sort -> new Orders.Level(SiftQuery.by(sort.name()).orElseThrow(), sort.desc()))
+                .toList();
+    }
+
+    private int[] onView(int[] order) {
+        IntArrayList ordered = new IntArrayList(found.cardinality());
+        for (int keyword : order) {
+            if (found.get(keyword)) {
+                ordered.add(keyword);
+            }
+        }
+        return ordered.toIntArray();
+    }
+
+    private int[] parted(int[] order, boolean desc) {
+        IntArrayList ordered = new IntArrayList(order.length);
+        Standing[] standings = Standing.values();
+        for (int i = 0; i < standings.length; i++) {
+            Standing wanted = standings[desc ? standings.length - 1 - i : i];
+            for (int keyword : order) {
+                if (board.standings().of(keyword) == wanted) {
+                    ordered.add(keyword);
+                }
+            }
+        }
+        return ordered.toIntArray();
+    }
+
+    /** The rows of the pages shown. */
+    List<Row> rows() {
+        int[] ordered = ordered();
+        int from = (page() - 1) * ROWS;
+        int[] shown = Arrays.copyOfRange(ordered, from, Math.clamp((long) upto() * ROWS, from, ordered.length));
+        ListCells cells = ListCells.of(snapshot, shown, columns, store);
+        List<Row> rows = new ArrayList<>();
+        for (int i = 0; i < shown.length; i++) {
+            rows.add(row(from + i, shown[i], cells));
+        }
+        return rows;
+    }
+
+    /** The one keyword as the row with this number. */
+    Row row(int number, int keyword) {
+        return row(number, keyword, ListCells.of(snapshot, new int[] {keyword}, columns, store));
+    }
+
+    private Row row(int number, int keyword, ListCells cells) {
+        Standing standing = board.standings().of(keyword);
+        String text = keywords.text(keyword);
+        return new Row(
+                number,
+                text,
+                Words.pieces(text),
+                standing.name().toLowerCase(Locale.ROOT),
+                standing.label(),
+                board.standings().reason(keyword).sentence(),
+                columns.stream().map(column -> cell(column, keyword, cells)).toList());
+    }
+
+    private Cell cell(Column column, int keyword, ListCells cells) {
+        return switch (column.shows()) {
+            case Column.OfFigure of -> figure(of.figure(), keyword);
+            case Column.OfLists of -> new Cell.Text(cells.texts(keyword, of.header()), false);
+            case Column.Plain plain ->
+                switch (plain) {
+                    case TREND -> cells.trend(keyword);
+                    case BASKETS ->
+                        new Cell.Baskets(keywords.basketNames(keyword).stream()
+                                .map(name -> new Cell.Dot(tints.getOrDefault(name, 1), name))
+                                .toList());
+                    case TAGS -> new Cell.Tags(board.standings().tags().of(keyword));
+                    case WORDS -> new Cell.Text(Show.count(keywords.wordCount(keyword)), true);
+                    case CHARACTERS ->
+                        new Cell.Text(Show.count(keywords.text(keyword).length()), true);
+                    case LINES -> new Cell.Text(Show.count(keywords.lineCount(keyword)), true);
+                    case GROUP -> new Cell.Text(group(keyword), false);
+                };
+        };
+    }
+
+    private Cell figure(Figure figure, int keyword) {
+        String text = Show.figure(figure, keywords.figure(figure).orElse(null), keyword);
+        if (figure != Figure.SEARCHES) {
+            return new Cell.Text(text, true);
+        }
+        boolean known = searches != null && searches.known(keyword);
+        return new Cell.Searches(
+                text, known ? (int) Math.round(1_000 * Math.sqrt(searches.twiceMiddle(keyword) / most)) : 0);
+    }
+
+    private String group(int keyword) {
+        int group = board.groups().grouping().groupOf(keyword);
+        return group >= 0 ? board.groups().grouping().theme(group) : group == Grouping.LEFTOVER ? "leftover" : "";
+    }
+
+    /** The headings of the columns shown. */
+    List<Heading> headings() {
+        return columns.stream()
+                .map(column -> heading(column.name(), column.label(), column.sortable(), column.number()))
+                .toList();
+    }
+
+    /** The heading of the standing or of the keyword. */
+    Heading heading(String name, String label) {
+        return heading(name, label, true, false);
+    }
+
+    private Heading heading(String name, String label, boolean sortable, boolean number) {
+        List<SiftQuery.Sort> sorts = query.sorts();
+        for (int level = 0; level < sorts.size(); level++) {
+            if (sorts.get(level).name().equals(name)) {
+                String sorted = sorts.get(level).desc() ? "descending" : "ascending";
+                return new Heading(name, label, query.urlSorted(name), sorted, level + 1, number);
+            }
+        }
+        return new Heading(name, label, sortable ? query.urlSorted(name) : "", "none", 0, number);
+    }
+
+    /** Known searches of what is on view, in words; empty if no basket tells any. */
+    String searches() {
+        if (searches == null) {
+            return "";
+        }
+        long twice = 0;
+        for (int k = found.nextSetBit(0); k >= 0; k = found.nextSetBit(k + 1)) {
+            twice += searches.known(k) ? searches.twiceMiddle(k) : 0;
+        }
+        return Show.count(twice / 2);
+    }
+}

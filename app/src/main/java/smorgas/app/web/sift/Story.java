@@ -1,0 +1,97 @@
+package smorgas.app.web.sift;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouping;
+import smorgas.core.serve.Plan;
+import smorgas.core.text.Tidy;
+
+/** Everything that is known of one keyword: from which lines, why it stands as it does, where it went. */
+record Story(String keyword, String standing, List<Source> sources, String group, String served) {
+
+    private static final int SOURCES = 60;
+
+    /** One line that was folded in, with what brought it there, the figures that its basket gives and its other columns as they stand. */
+    record Source(String text, String basket, String line, String by, String figures, String others) {}
+
+    static Optional<Story> of(String text, Board board, Function<Keywords.Occurrence, String> others) {
+        return board.keywords().find(text).map(keyword -> of(keyword, board, others));
+    }
+
+    private static Story of(int keyword, Board board, Function<Keywords.Occurrence, String> others) {
+        Keywords keywords = board.keywords();
+        List<Source> sources = new ArrayList<>();
+        for (Keywords.Occurrence o : keywords.occurrences(keyword)) {
+            if (sources.size() == SOURCES) {
+                break;
+            }
+            sources.add(new Source(
+                    o.text(),
+                    o.basketName(),
+                    Show.count(o.lineNumber()),
+                    board.foldReport().broughtBy(keyword, Tidy.of(o.text())).label(),
+                    figures(keywords, o),
+                    others.apply(o)));
+        }
+        return new Story(
+                keywords.text(keyword),
+                board.standings().of(keyword).label() + ", "
+                        + board.standings().reason(keyword).sentence(),
+                sources,
+                group(keyword, board),
+                served(keyword, board));
+    }
+
+    private static String figures(Keywords keywords, Keywords.Occurrence occurrence) {
+        List<String> told = new ArrayList<>();
+        for (Figure figure : Figure.values()) {
+            Optional<FigureColumn> column = keywords.figureAt(occurrence, figure);
+            column.ifPresent(c -> told.add(figure.label().toLowerCase(java.util.Locale.ENGLISH) + " "
+                    + Show.figure(figure, c, occurrence.row())));
+        }
+        return String.join(" \u00B7 ", told);
+    }
+
+    private static String group(int keyword, Board board) {
+        Grouping grouping = board.groups().grouping();
+        int group = grouping.groupOf(keyword);
+        return switch (group) {
+            case Grouping.OUTSIDE -> "In no group, because it is Dropped.";
+            case Grouping.LEFTOVER -> "A leftover: no theme with enough keywords has its words.";
+            default ->
+                "In \"" + grouping.theme(group) + "\", because it has these words next to each other; they carry "
+                        + Show.percent(grouping.tightness(keyword)) + " of its weight.";
+        };
+    }
+
+    private static String served(int keyword, Board board) {
+        String text = board.keywords().text(keyword);
+        Plan plan = board.plan();
+        var held =
+                plan.heldBack().stream().filter(h -> h.keyword().equals(text)).findFirst();
+        if (held.isPresent()) {
+            return "Held back from the plan: it " + held.get().why() + ".";
+        }
+        Map<String, List<String>> types = plan.rows().stream()
+                .filter(row -> row.keyword().equals(text))
+                .collect(Collectors.groupingBy(
+                        Plan.Row::adGroup,
+                        LinkedHashMap::new,
+                        Collectors.mapping(Plan.Row::matchType, Collectors.toList())));
+        return types.isEmpty()
+                ? "Not in the plan."
+                : types.entrySet().stream()
+                        .map(e -> "Served in \"" + e.getKey() + "\" as " + String.join(" and ", e.getValue()) + ".")
+                        .collect(Collectors.joining(" "));
+    }
+}

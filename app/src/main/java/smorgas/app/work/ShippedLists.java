@@ -1,0 +1,44 @@
+package smorgas.app.work;
+
+import java.util.List;
+import java.util.Map;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import org.springframework.beans.factory.InitializingBean;
+import org.springframework.stereotype.Component;
+import smorgas.app.store.Pantry;
+import smorgas.core.recipe.WordList;
+import smorgas.core.text.WordLists;
+
+/** Puts the word lists that ship with the application into the pantry; what was changed or taken away there stays so. */
+@Component
+class ShippedLists implements InitializingBean {
+
+    private static final List<String> LANGUAGES =
+            List.of("en", "de", "fr", "es", "it", "pt", "nl", "sv", "da", "no", "fi");
+
+    private final Pantry pantry;
+
+    ShippedLists(Pantry pantry) {
+        this.pantry = pantry;
+    }
+
+    @Override
+    public void afterPropertiesSet() {
+        for (String language : LANGUAGES) {
+            Map<WordList.Kind, SortedSet<String>> lists = new TreeMap<>(Map.of(
+                    WordList.Kind.STOP_WORDS, WordLists.stopWords(language),
+                    WordList.Kind.LITTLE_WORDS, WordLists.littleWords(language),
+                    WordList.Kind.QUESTION_OPENERS, WordLists.questionOpeners(language),
+                    WordList.Kind.BUYING, WordLists.buyingWords(language),
+                    WordList.Kind.PRICE, WordLists.priceWords(language)));
+            lists.forEach((kind, words) -> {
+                if (!words.isEmpty()) {
+                    String label = kind.label();
+                    String name = Character.toUpperCase(label.charAt(0)) + label.substring(1) + " (" + language + ")";
+                    pantry.ship(new WordList(name, language, kind, 1, List.copyOf(words)));
+                }
+            });
+        }
+    }
+}

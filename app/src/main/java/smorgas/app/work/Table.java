@@ -1,0 +1,80 @@
+package smorgas.app.work;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.NoSuchElementException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+import smorgas.app.store.Baskets;
+import smorgas.app.store.Histories;
+import smorgas.app.store.Project;
+import smorgas.app.store.Projects;
+import smorgas.core.board.Board;
+
+/** The projects in use, at most eight; the one not used for longest makes room, and is computed again when wanted. */
+@Component
+public class Table implements DisposableBean {
+
+    private static final int PLACES = 8;
+
+    private final Projects projects;
+    private final Baskets baskets;
+    private final Histories histories;
+    private final Cache<Long, OpenProject> open =
+            Caffeine.newBuilder().maximumSize(PLACES).build();
+    private final ExecutorService ahead = Executors.newSingleThreadExecutor(
+            Thread.ofPlatform().name("groups-", 0).daemon().factory());
+
+    Table(Projects projects, Baskets baskets, Histories histories) {
+        this.projects = projects;
+        this.baskets = baskets;
+        this.histories = histories;
+    }
+
+    /**
+     * The project, loaded if it is not in use yet.
+     *
+     * @throws NoSuchElementException if there is none with this number
+     */
+    public OpenProject open(long id) {
+        OpenProject project = open.get(id, key -> {
+            Project stored = projects.find(key).orElseThrow(() -> new NoSuchElementException("project " + key));
+            return new OpenProject(stored, baskets, histories);
+        });
+        return java.util.Objects.requireNonNull(project);
+    }
+
+    /** Forgets what is in memory of a project; what is stored stays. */
+    public void forget(long id) {
+        open.invalidate(id);
+    }
+
+    /** Whether the board's groups are there, after waiting for them this long; if not they are being computed. */
+    public boolean groupsWithin(Board board, long millis) {
+        if (board.groupsKnown()) {
+            return true;
+        }
+        Future<?> computing = ahead.submit(board::groups);
+        try {
+            computing.get(millis, TimeUnit.MILLISECONDS);
+            return true;
+        } catch (TimeoutException e) {
+            return false;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        } catch (java.util.concurrent.ExecutionException e) {
+            throw new IllegalStateException("the groups could not be computed", e.getCause());
+        }
+    }
+
+    @Override
+    public void destroy() {
+        ahead.shutdownNow();
+    }
+}

@@ -1,0 +1,121 @@
+// What every page needs: the tab's name, the version seen, the token, and files dropped anywhere.
+(() => {
+  "use strict";
+  const tab = sessionStorage.getItem("smorgas-tab") || crypto.getRandomValues(new Uint32Array(2)).join("-");
+  sessionStorage.setItem("smorgas-tab", tab);
+
+  document.addEventListener("htmx:configRequest", (event) => {
+    const { headers, parameters, verb } = event.detail;
+    headers["X-Tab"] = tab;
+    // htmx knows the buttons inside a form only; one form also serves the buttons of many rows.
+    const button = event.detail.triggeringEvent?.submitter;
+    if (button?.name && parameters[button.name] === undefined) parameters[button.name] = button.value;
+    // htmx remembers the button that was pressed last; a form that is sent as it is changed was sent by none.
+    if (!button && event.detail.elt.matches?.("form.live")) {
+      event.detail.elt.querySelectorAll("button[name]").forEach((other) => delete parameters[other.name]);
+    }
+    if (verb !== "get") {
+      headers["X-XSRF-TOKEN"] = document.querySelector("meta[name=csrf]").content;
+      const seen = document.getElementById("version");
+      if (seen) parameters.version = seen.dataset.version;
+    }
+  });
+
+  // htmx refines links of HTML only; those of the band are SVG.
+  document.addEventListener("click", (event) => {
+    const link = event.target.closest("svg a[href]");
+    if (!link || event.button || event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
+    event.preventDefault();
+    const href = link.getAttribute("href");
+    htmx.ajax("GET", href, { target: "body", swap: "morph:innerHTML", push: href });
+  });
+
+  document.addEventListener("htmx:sendError", () => {
+    const line = document.getElementById("message");
+    if (line) line.textContent = "Smorgas does not answer. What was acknowledged is safe; start it again and go on here.";
+  });
+
+  // A list goes back to its top when another page of it is shown.
+  let page = "";
+  const topOfPage = () => {
+    const place = document.getElementById("table-place");
+    const shown = place ? location.pathname + document.getElementById("keyword-table").dataset.query : location.href;
+    if (place && page !== shown) place.scrollTop = 0;
+    page = shown;
+  };
+  document.addEventListener("htmx:afterSettle", topOfPage);
+
+  const gather = (files) => {
+    const form = document.getElementById("drop");
+    if (!form || !files.length) return;
+    const input = document.getElementById("files");
+    input.files = files;
+    document.getElementById("working").classList.add("shown");
+    form.requestSubmit();
+  };
+  document.addEventListener("change", (event) => {
+    if (event.target.id === "files") gather(event.target.files);
+  });
+  // Files that are gathered must not come along with the next paste.
+  document.addEventListener("htmx:afterRequest", (event) => {
+    if (event.target.id !== "drop") return;
+    document.getElementById("working")?.classList.remove("shown");
+    const input = document.getElementById("files");
+    if (input) input.value = "";
+  });
+  for (const kind of ["dragover", "dragleave", "drop"]) {
+    document.addEventListener(kind, (event) => {
+      const form = document.getElementById("drop");
+      if (!form) return;
+      event.preventDefault();
+      form.classList.toggle("over", kind === "dragover");
+      if (kind === "drop") gather(event.dataTransfer.files);
+    });
+  }
+
+  // A choice that stands alone is made at once; its button is for those without scripts.
+  document.documentElement.classList.add("scripted");
+  document.addEventListener("change", (event) => {
+    if (event.target.matches("select.at-once")) event.target.form.requestSubmit();
+  });
+
+  // Forms that only ask are sent as they are changed.
+  document.addEventListener("change", (event) => {
+    const form = event.target.form;
+    if (form?.matches(".live") && !event.target.name.match(/^(newTag|view)$/)) form.requestSubmit();
+  });
+  // What is being typed is not overwritten by an answer to what was asked before.
+  document.addEventListener("DOMContentLoaded", () => { Idiomorph.defaults.ignoreActiveValue = true; });
+  // A menu has done its work when it has acted.
+  document.addEventListener("submit", (event) => {
+    const menu = event.target.closest("details.all-of-these:not(.columns-menu)");
+    if (menu) menu.open = false;
+  });
+  document.addEventListener("keydown", (event) => {
+    if (event.key === "Escape") document.querySelectorAll("details.all-of-these[open]").forEach((menu) => { menu.open = false; });
+  });
+  // One box ticks all of its family.
+  document.addEventListener("change", (event) => {
+    if (!event.target.matches(".tick-all")) return;
+    event.target.closest("details").querySelectorAll("[name=words]").forEach((box) => { box.checked = event.target.checked; });
+  });
+  document.addEventListener("toggle", (event) => {
+    if (event.target.id === "rules") localStorage.setItem("smorgas-rules", event.target.open ? "open" : "shut");
+  }, true);
+  const rules = () => {
+    const panel = document.getElementById("rules");
+    if (!panel) return;
+    const wanted = localStorage.getItem("smorgas-rules") || (innerWidth < 1440 ? "shut" : "open");
+    panel.open = wanted === "open";
+  };
+  document.addEventListener("DOMContentLoaded", rules);
+  document.addEventListener("htmx:afterSwap", rules);
+
+  document.addEventListener("change", (event) => {
+    if (event.target.id === "letters-off") localStorage.setItem("smorgas-letters", event.target.checked ? "off" : "on");
+  });
+  document.addEventListener("htmx:afterSettle", () => {
+    const box = document.getElementById("letters-off");
+    if (box) box.checked = localStorage.getItem("smorgas-letters") === "off";
+  });
+})();

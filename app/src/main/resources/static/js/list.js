@@ -1,0 +1,208 @@
+// The keyword table by key and by hand: move, pick, judge, words, story. No rule of the job is here.
+(() => {
+  "use strict";
+  const base = () => document.body.dataset.base;
+  const rows = () => [...document.querySelectorAll(".keyword-row")];
+  const table = () => document.getElementById("keyword-table");
+  let current = null; // the text of the current row
+  let word = -1; // the place of the current word in it, -1 outside the words
+
+  const at = () => rows().findIndex((row) => row.dataset.k === current);
+  const show = (index, focus = true) => {
+    const all = rows();
+    if (!all.length) return;
+    const row = all[Math.max(0, Math.min(all.length - 1, index))];
+    document.querySelectorAll(".keyword-row.at").forEach((r) => r.classList.remove("at"));
+    document.querySelectorAll(".w.in").forEach((w) => w.classList.remove("in"));
+    row.classList.add("at");
+    current = row.dataset.k;
+    word = -1;
+    if (focus) {
+      row.focus({ preventScroll: true });
+      row.scrollIntoView({ block: "nearest" });
+    }
+  };
+
+  // Acts wait for one another, so that of three keys pressed quickly none is lost and none overtakes.
+  let queue = Promise.resolve();
+  const act = (path, context) => {
+    queue = queue.then(() => htmx.ajax("POST", base() + path, context)).catch(() => {});
+  };
+  const whole = { source: "#head", target: "body", swap: "morph:innerHTML" };
+
+  const query = () => Object.fromEntries(new URLSearchParams(table().dataset.query));
+  const judge = (standing) => {
+    const index = at();
+    if (index < 0) return;
+    const row = rows()[index];
+    const values = { ...query(), keyword: row.dataset.k, to: standing, row: row.dataset.n };
+    act("/judge/row", { source: "#head", values, target: "#head", swap: "none" });
+    show(index + 1);
+  };
+
+  const tray = (way, texts) =>
+    act("/tray/" + way, { source: "#tray", values: { keyword: texts }, target: "#tray", swap: "innerHTML" });
+  const pick = (picked, on) => {
+    picked.forEach((row) => {
+      row.classList.toggle("picked", on);
+      row.querySelector(".pick input").checked = on;
+    });
+    tray(on ? "pick" : "back", picked.map((row) => row.dataset.k));
+  };
+  // The tray knows what is picked; the rows only show it.
+  const markPicked = () => {
+    const texts = document.getElementById("tray-texts");
+    const on = new Set(texts ? texts.value.split("\n") : []);
+    rows().forEach((row) => {
+      row.classList.toggle("picked", on.has(row.dataset.k));
+      row.querySelector(".pick input").checked = on.has(row.dataset.k);
+    });
+  };
+
+  const offer = (text) => {
+    const url = new URL(location.href);
+    url.searchParams.set("offer", text);
+    htmx.ajax("GET", url.pathname + url.search, { target: "#offer", select: "#offer", swap: "outerHTML" })
+      .then(() => document.querySelector("#offer a, #offer button")?.focus());
+  };
+  const closeOffer = () => {
+    document.getElementById("offer")?.replaceChildren();
+    show(at() < 0 ? 0 : at());
+  };
+
+  const intoWord = (step) => {
+    const words = [...rows()[at()].querySelectorAll(".w")];
+    if (!words.length) return;
+    word = Math.max(0, Math.min(words.length - 1, word + step));
+    document.querySelectorAll(".w.in").forEach((w) => w.classList.remove("in"));
+    words[word].classList.add("in");
+  };
+
+  const story = () => {
+    const url = new URL(location.href);
+    url.searchParams.set("story", current);
+    htmx.ajax("GET", url.pathname + url.search, { target: "body", swap: "morph:innerHTML" });
+  };
+
+  // A tag for the current row or for the tray, told in the line above the table.
+  const tag = (scope) => {
+    const line = document.getElementById("tag-line");
+    if (!line || (scope === "row" && at() < 0)) return;
+    line.elements.scope.value = scope;
+    line.elements.keyword.value = current ?? "";
+    document.getElementById("tag-what").textContent = scope === "row" ? current : "what is on the tray";
+    line.hidden = false;
+    line.elements.newTag.focus();
+  };
+  const closeTag = () => {
+    document.getElementById("tag-line").hidden = true;
+    show(Math.max(0, at()));
+  };
+
+  const step = (way) => act("/" + way, whole);
+  const judgeTray = (to) => act("/judge/tray", { ...whole, values: { to } });
+  const standings = { k: "KEPT", x: "DROPPED", u: "UNDECIDED" };
+  const steps = ["gather", "fold", "sift", "group", "serve"];
+
+  const moves = {
+    ArrowDown: () => at() + 1, ArrowUp: () => at() - 1, PageDown: () => at() + 15, PageUp: () => at() - 15,
+    Home: () => 0, End: () => rows().length - 1,
+  };
+
+  const onTable = (event) => {
+    const key = event.key;
+    if (word >= 0 && (key === "ArrowLeft" || key === "ArrowRight")) return intoWord(key === "ArrowLeft" ? -1 : 1);
+    if (word >= 0 && key === "Enter") return offer(document.querySelector(".w.in").textContent);
+    if (key in moves) {
+      const from = at();
+      show(moves[key]());
+      if (event.shiftKey) pick(rows().slice(Math.min(from, at()), Math.max(from, at()) + 1), true);
+      return;
+    }
+    if (key === " ") return pick([rows()[at()]], !rows()[at()].classList.contains("picked"));
+    if (key === "Enter") return story();
+    return false;
+  };
+
+  const letters = (event) => {
+    const key = event.key.toLowerCase();
+    if (event.key === "?") return document.getElementById("help")?.click();
+    if (key === "/") return document.getElementById("find")?.focus();
+    const place = steps[Number(key) - 1];
+    if (place) return document.querySelector(`.station[href$="/${place}"]`)?.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
+    if (key in standings && event.shiftKey) return judgeTray(standings[key]);
+    if (key in standings && at() >= 0) return judge(standings[key]);
+    if (key === "w" && at() >= 0) return intoWord(1);
+    if (key === "t") return tag(event.shiftKey ? "tray" : "row");
+    return false;
+  };
+
+  document.addEventListener("keydown", (event) => {
+    const field = event.target.closest("input:not([type=checkbox]), textarea, select");
+    if (event.key === "Escape" && event.target.closest("#tag-line")) return closeTag();
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z" && !field) {
+      event.preventDefault();
+      return step(event.shiftKey ? "redo" : "undo");
+    }
+    if ((event.ctrlKey || event.metaKey) && event.key === "c" && !field && !String(getSelection())) return copy();
+    if (field || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.key === "Escape" && document.querySelector("#tag-line:not([hidden])")) return closeTag();
+    if (event.key === "Escape") return document.querySelector("#offer > *") ? closeOffer() : document.querySelector(".story .close")?.click();
+    const control = event.target.closest("a, button, summary, input");
+    if (!control && rows().length && onTable(event) !== false) return event.preventDefault();
+    if (localStorage.getItem("smorgas-letters") !== "off" && !(control && event.key === " ") && letters(event) !== false) event.preventDefault();
+  });
+
+  const copy = () => {
+    const texts = document.getElementById("tray-texts");
+    if (texts) navigator.clipboard?.writeText(texts.value);
+  };
+
+  document.addEventListener("click", (event) => {
+    const target = event.target;
+    if (target.closest(".w")) return offer(target.closest(".w").textContent);
+    if (target.closest(".close-offer")) return closeOffer();
+    if (target.closest(".close-tag")) return closeTag();
+    if (target.closest("#tag-tray")) return tag("tray");
+    if (target.closest("#copy-tray")) return copy();
+    if (target.closest("#clear-tray")) return tray("clear", []);
+    if (target.id === "pick-page") return pick(rows(), target.checked);
+    const row = target.closest(".keyword-row");
+    if (!row) return;
+    const from = at();
+    show(rows().indexOf(row));
+    if (target.closest(".pick input")) pick([row], target.checked);
+    else if (event.shiftKey && from >= 0) pick(rows().slice(Math.min(from, at()), Math.max(from, at()) + 1), true);
+    else if (event.ctrlKey || event.metaKey) pick([row], !row.classList.contains("picked"));
+  });
+
+  // The row that one is on goes with what is to be done below it.
+  document.addEventListener("submit", (event) => {
+    if (event.target.id === "below-form") event.target.elements.keyword.value = current ?? "";
+  }, true);
+
+  // Rows that followed are in the address, so that they are there again after the next act.
+  document.addEventListener("htmx:beforeSwap", (event) => {
+    const upto = event.target.dataset?.upto;
+    if (!event.target.matches?.(".more-rows")) return;
+    const url = new URL(location.href);
+    url.searchParams.set("upto", Number(upto) + 1);
+    history.replaceState(history.state, "", url);
+    table().dataset.query = url.search;
+  });
+
+  // A search hands the keys back to the list.
+  document.addEventListener("submit", (event) => {
+    if (event.target.matches(".find, .least")) document.activeElement?.blur();
+  }, true);
+
+  // After the list was drawn anew the current row is found again by its text, or the row at its place is taken.
+  document.addEventListener("htmx:afterSettle", () => {
+    if (!rows().length) return;
+    markPicked();
+    const index = at();
+    const free = document.activeElement === document.body || document.activeElement?.closest(".keyword-row");
+    if (index >= 0 || current === null) show(Math.max(0, index), Boolean(free));
+  });
+  document.addEventListener("DOMContentLoaded", () => show(0, false));
+})();

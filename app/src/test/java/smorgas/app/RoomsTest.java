@@ -1,0 +1,135 @@
+package smorgas.app;
+
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.Dependency;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Which room may know which, as docs/architecture.md tells it. Every violation is listed at once. */
+class RoomsTest {
+
+    /** Each room of ours with the rooms it may know besides itself. */
+    private static final Map<String, Set<String>> MAY_KNOW = Map.ofEntries(
+            Map.entry("core.column", Set.of()),
+            Map.entry("core.text", Set.of("core.column")),
+            Map.entry("core.recipe", Set.of("core.text", "core.column")),
+            Map.entry("core.gather", Set.of("core.text", "core.column", "core.recipe")),
+            // Fold's input is Gather's result, and so on down the one direction; never the other way.
+            Map.entry("core.fold", Set.of("core.text", "core.column", "core.recipe", "core.gather")),
+            Map.entry("core.sift", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
+            Map.entry("core.group", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
+            Map.entry(
+                    "core.serve",
+                    Set.of("core.text", "core.column", "core.recipe", "core.fold", "core.sift", "core.group")),
+            Map.entry(
+                    "core.board",
+                    Set.of(
+                            "core.text",
+                            "core.column",
+                            "core.recipe",
+                            "core.gather",
+                            "core.fold",
+                            "core.sift",
+                            "core.group",
+                            "core.serve")),
+            Map.entry("app.store", Set.of("core")),
+            Map.entry("app.work", Set.of("core", "app.store")),
+            Map.entry("app.web", Set.of("core", "app.store", "app.work", "app.demo")),
+            Map.entry("app.batch", Set.of("core", "app.store")),
+            Map.entry("app.demo", Set.of("core", "app.store", "app.work")),
+            Map.entry("app.config", Set.of("core", "app.store")));
+
+    private static JavaClasses ours;
+
+    @BeforeAll
+    static void read() {
+        ours = new ClassFileImporter()
+                .withImportOption(new ImportOption.DoNotIncludeTests())
+                .importPackages("smorgas.core", "smorgas.app");
+    }
+
+    @Test
+    void everyRoomKnowsOnlyTheRoomsItMay() {
+        List<String> violations = new ArrayList<>();
+        for (JavaClass from : ours) {
+            String room = room(from);
+            if (room.isEmpty()) {
+                continue;
+            }
+            assertThat(MAY_KNOW).as("the room of %s", from.getName()).containsKey(room);
+            for (Dependency dependency : from.getDirectDependenciesFromSelf()) {
+                String to = room(dependency.getTargetClass());
+                boolean allowed = to.isEmpty()
+                        || to.equals(room)
+                        || MAY_KNOW.get(room).contains(to)
+                        || MAY_KNOW.get(room).contains("core") && to.startsWith("core.");
+                if (!allowed) {
+                    violations.add(dependency.getDescription());
+                }
+            }
+        }
+        assertThat(violations).isEmpty();
+    }
+
+    /** The room of a class; empty for classes that are not ours, and for the entry and the generated schema. */
+    private static String room(JavaClass type) {
+        String[] parts = type.getPackageName().split("\\.");
+        boolean ours = parts.length > 2
+                && parts[0].equals("smorgas")
+                && !type.getPackageName().contains(".schema");
+        return ours ? parts[1] + "." + parts[2] : "";
+    }
+
+    @Test
+    void theCoreKnowsNeitherWebNorSqlNorClockNorLog() {
+        List<String> violations = new ArrayList<>();
+        for (JavaClass from : ours) {
+            if (from.getPackageName().startsWith("smorgas.core")) {
+                for (Dependency dependency : from.getDirectDependenciesFromSelf()) {
+                    String to = dependency.getTargetClass().getName();
+                    if (to.matches(
+                            "(org\\.springframework|java\\.sql|javax\\.(?!xml)|jakarta|org\\.jooq|org\\.slf4j|java\\.time"
+                                    + "|java\\.util\\.logging|java\\.net|java\\.nio\\.file|tools\\.jackson\\.databind)\\b.*")) {
+                        violations.add(dependency.getDescription());
+                    }
+                }
+            }
+        }
+        assertThat(violations).isEmpty();
+    }
+
+    @Test
+    void onlyTheStoreAndTheWiringKnowTheDatabase() {
+        List<String> violations = new ArrayList<>();
+        for (JavaClass from : ours) {
+            boolean allowed = Set.of("app.store", "app.config").contains(room(from))
+                    || from.getPackageName().contains(".schema");
+            for (Dependency dependency : from.getDirectDependenciesFromSelf()) {
+                if (!allowed && dependency.getTargetClass().getPackageName().startsWith("org.jooq")) {
+                    violations.add(dependency.getDescription());
+                }
+            }
+        }
+        assertThat(violations).isEmpty();
+    }
+
+    @Test
+    void noRoomsFormACircle() {
+        slices().matching("smorgas.(*).(*)..")
+                .namingSlices("$1.$2")
+                .should()
+                .beFreeOfCycles()
+                .check(ours);
+        slices().matching("smorgas.app.web.(*)..").should().beFreeOfCycles().check(ours);
+    }
+}

@@ -1,0 +1,184 @@
+package smorgas.app.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+import smorgas.app.demo.DemoLists;
+import smorgas.app.store.RecipeFile;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class BatchCommandTest {
+
+    @TempDir
+    private Path folder;
+
+    private final ByteArrayOutputStream printed = new ByteArrayOutputStream();
+
+    private int run(Object... arguments) {
+        PrintStream out = System.out;
+        PrintStream err = System.err;
+        System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
+        System.setErr(new PrintStream(PrintStream.nullOutputStream(), true, StandardCharsets.UTF_8));
+        try {
+            return new CommandLine(new BatchCommand())
+                    .execute(List.of(arguments).stream().map(Object::toString).toArray(String[]::new));
+        } finally {
+            System.setOut(out);
+            System.setErr(err);
+        }
+    }
+
+    private Path file(String name, String text) throws IOException {
+        return Files.writeString(folder.resolve(name), text);
+    }
+
+    private JsonNode summary() {
+        return JsonMapper.shared().readTree(printed.toString(StandardCharsets.UTF_8));
+    }
+
+    private List<CsvRecord> csv(String name) throws IOException {
+        try (CsvReader<CsvRecord> reader =
+                CsvReader.builder().ofCsvRecord(folder.resolve("out").resolve(name))) {
+            return reader.stream().toList();
+        }
+    }
+
+    private Path out() {
+        return folder.resolve("out");
+    }
+
+    @Test
+    void theDemoListsGoThroughAndEveryCountAddsUp() throws IOException {
+        List<Object> arguments = new ArrayList<>();
+        for (Map.Entry<String, byte[]> list : DemoLists.make().entrySet()) {
+            arguments.add("--in");
+            arguments.add(Files.write(folder.resolve(list.getKey()), list.getValue()));
+        }
+        arguments.add("--out");
+        arguments.add(out());
+
+        assertThat(run(arguments.toArray())).isZero();
+
+        JsonNode summary = summary();
+        List<CsvRecord> keywords = csv("keywords.csv");
+        List<CsvRecord> groups = csv("groups.csv");
+        assertThat(summary.at("/lines/total").intValue()).isBetween(11_000, 13_000);
+        assertThat(keywords).hasSize(summary.path("keywords").intValue() + 1);
+        assertThat(groups).hasSize(summary.path("groups").intValue() + 1);
+        assertThat(summary.path("grouped").intValue()
+                        + summary.path("leftovers").intValue())
+                .isEqualTo(summary.path("kept").intValue()
+                        + summary.path("undecided").intValue());
+        assertThat(Files.readString(out().resolve("summary.json")).strip())
+                .isEqualTo(printed.toString(StandardCharsets.UTF_8).strip());
+
+        Map<String, Integer> members = new HashMap<>();
+        Set<String> distinct = new HashSet<>();
+        for (CsvRecord row : keywords.subList(1, keywords.size())) {
+            assertThat(distinct.add(row.getField(0))).as(row.getField(0)).isTrue();
+            if (!row.getField(3).isEmpty()) {
+                members.merge(row.getField(3), 1, Integer::sum);
+                assertThat(Double.parseDouble(row.getField(4))).isBetween(0.0, 1.0);
+            }
+        }
+        for (CsvRecord row : groups.subList(1, groups.size())) {
+            assertThat(members.get(row.getField(0))).isEqualTo(Integer.parseInt(row.getField(2)));
+        }
+        // Exact and phrase by default: two rows for each keyword served.
+        assertThat(csv("plan.csv").stream().skip(1).map(row -> row.getField(3)).distinct())
+                .containsExactlyInAnyOrder("Phrase", "Exact");
+    }
+
+    @Test
+    void aRecipeOfTheApplicationIsFollowed() throws IOException {
+        Path list = file(
+                "list.csv",
+                "keyword,searches,cpc\nhive stand,1K - 10K,0.5\nfree hive,10,\nhive lid,5,\n"
+                        + "hive roof,,\n\"Hive  stand\",90,0.75\n");
+        Path recipe = file(
+                "recipe.json",
+                RecipeFile.of(
+                                "en",
+                                List.of(new Entry.RuleAdded(
+                                        new Rule(1, new Condition.HasWord("free"), Standing.DROPPED))))
+                        .json());
+
+        assertThat(run("--in", list, "--recipe", recipe, "--out", out())).isZero();
+
+        List<CsvRecord> keywords = csv("keywords.csv");
+        assertThat(keywords.get(0).getFields())
+                .containsExactly(
+                        "keyword",
+                        "standing",
+                        "reason",
+                        "group",
+                        "tightness",
+                        "spellings",
+                        "searches",
+                        "cpc",
+                        "baskets");
+        assertThat(keywords.get(1).getFields())
+                .containsExactly(
+                        "hive stand",
+                        "Undecided",
+                        "not judged yet",
+                        "hive",
+                        keywords.get(1).getField(4),
+                        "hive stand | Hive  stand",
+                        "1000-10000",
+                        "0.75",
+                        "list.csv");
+        assertThat(keywords.get(2).getFields().subList(0, 4))
+                .containsExactly("free hive", "Dropped", "rule 1: Drop keywords with the word \"free\"", "");
+        assertThat(csv("plan.csv").getLast().getFields())
+                .containsExactly("Campaign 1", "", "free", "Negative phrase", "");
+        assertThat(summary().path("dropped").intValue()).isEqualTo(1);
+    }
+
+    @Test
+    void aFileThatCannotBeReadCostsOnlyItself() throws IOException {
+        Path good = file("good.txt", "bee hive\n");
+        Path again = Files.createDirectories(folder.resolve("more")).resolve("good.txt");
+        Files.writeString(again, "bee suit\n");
+
+        assertThat(run("--in", good, "--in", folder.resolve("missing.csv"), "--in", again, "--out", out()))
+                .isEqualTo(1);
+
+        assertThat(summary().at("/lines/total").intValue()).isEqualTo(2);
+        assertThat(summary().at("/lines/files").propertyNames())
+                .containsExactly("good.txt", "missing.csv", "good.txt (2)");
+        assertThat(summary().path("problems").get(0).stringValue()).startsWith("missing.csv: The file cannot be read");
+    }
+
+    @Test
+    void wrongUseIsTwo() throws IOException {
+        Path list = file("list.txt", "bee hive\n");
+        assertThat(run("--out", out())).isEqualTo(2);
+        assertThat(run("--in", list)).isEqualTo(2);
+        assertThat(run("--in", list, "--recipe", file("r.json", "{\"recipe\": 9}"), "--out", out()))
+                .isEqualTo(2);
+        assertThat(run("--in", list, "--out", file("a-file", ""))).isEqualTo(2);
+        assertThat(printed.size()).isZero();
+    }
+}

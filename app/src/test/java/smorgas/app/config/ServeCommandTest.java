@@ -1,0 +1,107 @@
+package smorgas.app.config;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.PrintStream;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+/** What stops the start is one line that says what to do. */
+class ServeCommandTest {
+
+    @TempDir
+    private Path data;
+
+    private final ByteArrayOutputStream told = new ByteArrayOutputStream();
+
+    private int run(Object command, String... arguments) {
+        PrintStream err = System.err;
+        System.setErr(new PrintStream(told, true, StandardCharsets.UTF_8));
+        try {
+            return new CommandLine(command).execute(arguments);
+        } finally {
+            System.setErr(err);
+        }
+    }
+
+    private void assertOneLine(String... parts) {
+        String line = told.toString(StandardCharsets.UTF_8);
+        assertThat(line.lines()).hasSize(1);
+        assertThat(line).startsWith("smorgas: ").contains(parts);
+        told.reset();
+    }
+
+    @Test
+    void aTakenPortIsToldWithTheWayOut() throws IOException {
+        try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            String port = String.valueOf(taken.getLocalPort());
+            assertThat(run(new ServeCommand(), "--data", data.toString(), "--port", port))
+                    .isEqualTo(1);
+            assertOneLine(port, "--port");
+        }
+    }
+
+    @Test
+    void anAddressThatOthersReachNeedsAPasswordFirst() throws IOException {
+        assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", "0.0.0.0"))
+                .isEqualTo(1);
+        assertOneLine("password");
+        assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", "no.such.host.invalid"))
+                .isEqualTo(1);
+        assertOneLine("--address");
+    }
+
+    @Test
+    void aFolderThatCannotBeMadeIsTold() throws IOException {
+        Path file = Files.writeString(data.resolve("file"), "");
+        assertThat(run(new ServeCommand(), "--data", file.resolve("in").toString(), "--port", "0"))
+                .isEqualTo(1);
+        assertOneLine("--data");
+    }
+
+    @Test
+    void aSecondOneOnTheSameFolderIsRefused() throws IOException {
+        try (FileChannel other =
+                FileChannel.open(data.resolve("in-use.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            assertThat(other.lock().isValid()).isTrue();
+            assertThat(run(new ServeCommand(), "--data", data.toString(), "--port", "0"))
+                    .isEqualTo(1);
+            assertOneLine("another Smorgas");
+        }
+    }
+
+    @Test
+    void aPasswordIsKeptAsAHashAndAShortOneIsRefused() throws IOException {
+        assertThat(setPassword("short")).isEqualTo(2);
+        assertOneLine("8 to 70");
+        assertThat(PasswordFile.in(data).isSet()).isFalse();
+
+        assertThat(setPassword("long enough, käse")).isZero();
+        String hash = PasswordFile.in(data).hash();
+        assertThat(hash).doesNotContain("enough");
+        assertThat(PasswordFile.ENCODER.matches("long enough, käse", hash)).isTrue();
+        assertThat(PasswordFile.ENCODER.matches("long enough, kase", hash)).isFalse();
+    }
+
+    private int setPassword(String typed) {
+        InputStream in = System.in;
+        System.setIn(new ByteArrayInputStream((typed + "\n").getBytes(StandardCharsets.UTF_8)));
+        try {
+            return run(new PasswordCommand(), "--data", data.toString());
+        } finally {
+            System.setIn(in);
+        }
+    }
+}

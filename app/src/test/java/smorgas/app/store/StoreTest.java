@@ -1,0 +1,371 @@
+package smorgas.app.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.TreeSet;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Merge;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.ReadingStopped;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.BasketState;
+import smorgas.core.recipe.Bounds;
+import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.History;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.WordPair;
+
+class StoreTest {
+
+    private static final byte[] LIST =
+            "keyword;searches\nbee hive;1.300\n\"a;\"\"b\"\"\";10\n;900\n".getBytes(StandardCharsets.UTF_8);
+
+    /** One of every kind, with every condition. */
+    static final List<Entry> EVERY_KIND = List.of(
+            new Entry.BasketAdded(1, "list"),
+            new Entry.BasketRemoved(1, "list"),
+            new Entry.BasketDescribed(
+                    1, new BasketInfo("list", BasketInfo.Kind.COMPETITOR, "s", "c", "m", "EUR", "2026-05-01", "n")),
+            new Entry.BasketSwitched(1, "list", false),
+            new Entry.BasketReadAs(
+                    1, "list", new ReadAs("KOI8-R", ";", "", 0, List.of(ColumnRole.KEYWORD, ColumnRole.CLICKS))),
+            new Entry.BasketRenewed(1, 2, "list"),
+            new Entry.MergeChosen(Figure.CPC, Merge.AVERAGE),
+            new Entry.FoldKindSwitched(FoldKind.STEMS, true),
+            new Entry.LittleWordsChosen(List.of("for", "of")),
+            new Entry.MisspellingsJudged(List.of(new WordPair("smokr", "smoker")), true),
+            new Entry.SpellingsTakenOut(List.of("jar glass")),
+            new Entry.KeywordsJoined(List.of("bee hive", "skep")),
+            new Entry.LeadChosen("skep"),
+            new Entry.CleaningAdded(1, new Cleaning.Replace(Cleaning.Match.PATTERN, "a|b", "\u00E9")),
+            new Entry.CleaningAdded(2, new Cleaning.Affix("buy", "")),
+            new Entry.CleaningAdded(3, new Cleaning.KeepScripts(List.of(Cleaning.Script.LATIN))),
+            new Entry.CleaningAdded(4, new Cleaning.StripYears()),
+            new Entry.CleaningAdded(5, new Cleaning.StripPhrases(List.of("york"))),
+            new Entry.CleaningRemoved(2),
+            new Entry.Judged(List.of("bee hive", "käse \"x\" \u001F"), List.of("bee hives"), Standing.KEPT),
+            new Entry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+            new Entry.RuleAdded(new Rule(
+                    2,
+                    new Condition.AllOf(List.of(
+                            new Condition.HasText("hive"),
+                            new Condition.InBasket("list"),
+                            new Condition.InExactly(new TreeSet<>(List.of("a", "b"))),
+                            new Condition.Count(Condition.Counted.COMPETITORS, Bounds.from(2)),
+                            new Condition.Worded(Condition.Placing.STARTS, "how to"),
+                            new Condition.AnyOf(List.of(
+                                    new Condition.HasAnyWord(List.of("a", "b c")),
+                                    new Condition.OnList("Rivals"),
+                                    new Condition.Matches("^h.*e$"),
+                                    new Condition.FigureUnknown(Figure.CPC))),
+                            new Condition.NoneOf(List.of(
+                                    new Condition.HasScript(Cleaning.Script.GREEK), new Condition.HasTag("t\"<"))),
+                            new Condition.FigureWithin(Figure.CPC, new Bounds(10L, 500_000L)),
+                            Condition.searchesFrom(500))),
+                    Standing.KEPT)),
+            new Entry.RuleAdded(new Rule(3, new Condition.HasWord("how"), new Rule.Tags("question"))),
+            new Entry.RuleChanged(new Rule(3, new Condition.HasWord("why"), Standing.UNDECIDED)),
+            new Entry.Tagged(List.of("bee hive"), List.of("bee hives"), "a tag", true),
+            new Entry.ViewSaved("kept", new Condition.Stands(Standing.KEPT)),
+            new Entry.ViewRemoved("kept"),
+            new Entry.ListTaken(
+                    new WordList("Rivals", "en", WordList.Kind.BRANDS, 2, List.of("skeplund", "otter wick"))),
+            new Entry.ColumnsChosen(List.of("searches", "other:Notes")),
+            new Entry.RuleMoved(2, 0),
+            new Entry.RuleRemoved(1),
+            new Entry.WordsMuted(List.of("bee"), true),
+            new Entry.GroupSettingsChosen(
+                    new GroupSettings(4, 2, 3, 0.25, new TreeSet<>(List.of("for")), new TreeSet<>(List.of("bee")))),
+            new Entry.PlanSettingsChosen(
+                    new PlanSettings("C 1", "p ", EnumSet.of(MatchType.EXACT), 450_000, true, true)));
+
+    @TempDir
+    private Path folder;
+
+    private StoreUnderTest store;
+
+    @BeforeEach
+    void open() {
+        store = new StoreUnderTest(folder);
+    }
+
+    @AfterEach
+    void close() {
+        store.close();
+    }
+
+    private void reopen() {
+        store.close();
+        store = new StoreUnderTest(folder);
+    }
+
+    private long project() {
+        return store.projects().create("Client", "en", "UK", "GBP");
+    }
+
+    private History act(long project, History before, Entry entry) {
+        long version = store.projects().find(project).orElseThrow().version();
+        History after = before.act(entry, version + 1);
+        store.histories().advance(project, version, before, after);
+        return after;
+    }
+
+    @Test
+    void keepsTheBytesAsTheyCameAndTheLinesOfTheirReading() {
+        long project = project();
+        Baskets.Stored stored = store.baskets().store(project, "list", LIST);
+        reopen();
+
+        Baskets.Basket basket = store.baskets().of(project).getFirst();
+        Lines lines = store.baskets().lines(basket);
+
+        assertThat(store.baskets().bytes(project, stored.basket().orElseThrow()))
+                .hasValue(LIST);
+        assertThat(basket.reading()).isEqualTo(stored.reading());
+        assertThat(List.of(lines.text(0), lines.text(1))).containsExactly("bee hive", "a;\"b\"");
+        assertThat(lines.figure(Figure.SEARCHES).orElseThrow().low(0)).isEqualTo(1300);
+        assertThat(lines.setAside()).isEqualTo(1);
+        assertThat(lines.problems()).singleElement().satisfies(p -> assertThat(p.line())
+                .isEqualTo(4));
+    }
+
+    @Test
+    void readingTheBytesOtherwiseReplacesTheLinesAndComesBackFromTheSameBytes() {
+        long project = project();
+        store.baskets().store(project, "list", LIST);
+        Baskets.Basket found = store.baskets().of(project).getFirst();
+
+        ReadAs plain = new ReadAs("", "\n", "", 0, List.of());
+        Baskets.Basket otherwise = store.baskets().readAs(found, plain);
+        reopen();
+
+        Baskets.Basket stored = store.baskets().of(project).getFirst();
+        assertThat(stored).isEqualTo(otherwise);
+        assertThat(stored.readAs()).isEqualTo(plain);
+        assertThat(store.baskets().lines(stored).text(0)).isEqualTo("keyword;searches");
+        Baskets.Basket back = store.baskets().readAs(stored, ReadAs.FOUND);
+        assertThat(back.reading()).isEqualTo(found.reading());
+        assertThat(store.baskets().lines(back).text(0)).isEqualTo("bee hive");
+        assertThat(store.baskets().cells(back.id(), 2)).containsExactly("bee hive", "1.300");
+        assertThat(store.baskets().cells(back.id(), 99)).isEmpty();
+    }
+
+    @Test
+    void theSameBytesAreFoundAndAStoppedReadingLeavesNothing() {
+        long project = project();
+        long basket = store.baskets().store(project, "list", LIST).basket().orElseThrow();
+        assertThat(store.baskets().withSameBytes(project, LIST)).containsExactly(basket);
+        assertThat(store.baskets().withSameBytes(project(), LIST)).isEmpty();
+        byte[] many = "bee\n".repeat(25_000).getBytes(StandardCharsets.UTF_8);
+        assertThatThrownBy(() -> store.baskets().store(project, "many", many, rows -> {
+                    if (rows >= 20_000) {
+                        throw new ReadingStopped();
+                    }
+                }))
+                .isInstanceOf(ReadingStopped.class);
+        assertThat(store.baskets().of(project)).hasSize(1);
+        assertThat(store.baskets().withSameBytes(project, many)).isEmpty();
+    }
+
+    @Test
+    void aListOfManyLinesKeepsTheirOrder() {
+        StringBuilder text = new StringBuilder("keyword\n");
+        for (int i = 0; i < 25_000; i++) {
+            text.append("hive ").append(i).append('\n');
+        }
+        long project = project();
+        store.baskets().store(project, "long", text.toString().getBytes(StandardCharsets.UTF_8));
+
+        Lines lines = store.baskets().lines(store.baskets().of(project).getFirst());
+
+        assertThat(lines.size()).isEqualTo(25_000);
+        for (int i = 0; i < lines.size(); i++) {
+            assertThat(lines.text(i)).isEqualTo("hive " + i);
+            assertThat(lines.lineNumber(i)).isEqualTo(i + 2);
+        }
+    }
+
+    @Test
+    void whatCannotBeReadIsNotStored() {
+        long project = project();
+        assertThat(store.baskets()
+                        .store(project, "x", new byte[] {1, 0, 0, 7, 0, 9, 9, 0})
+                        .basket())
+                .isEmpty();
+        assertThat(store.baskets().of(project)).isEmpty();
+    }
+
+    @Test
+    void theBytesOfAnotherProjectAreOutOfReach() {
+        long basket = store.baskets().store(project(), "list", LIST).basket().orElseThrow();
+        assertThat(store.baskets().bytes(project(), basket)).isEmpty();
+    }
+
+    @Test
+    void everyKindOfEntryComesBackAsItWasWithItsMark() {
+        long project = project();
+        History history = new History(List.of());
+        for (Entry entry : EVERY_KIND) {
+            history = act(project, history, entry);
+        }
+        long version = EVERY_KIND.size();
+        History undone = history.undo(version + 1);
+        store.histories().advance(project, version, history, undone);
+        History left = act(project, undone.undo(version + 2), new Entry.WordsMuted(List.of("x"), true));
+        reopen();
+
+        assertThat(store.histories().load(project).steps())
+                .extracting(History.Step::entry)
+                .containsExactlyElementsOf(
+                        left.steps().stream().map(History.Step::entry).toList());
+        assertThat(store.histories().load(project).effective()).isEqualTo(left.effective());
+        assertThat(store.histories().times(project)).hasSize(left.steps().size());
+    }
+
+    @Test
+    void whatWasDecidedOnAnOlderVersionIsRefusedAndChangesNothing() {
+        long project = project();
+        History first = act(project, new History(List.of()), EVERY_KIND.getFirst());
+        History other = new History(List.of()).act(EVERY_KIND.getLast(), 1);
+
+        assertThatThrownBy(() -> store.histories().advance(project, 0, new History(List.of()), other))
+                .isInstanceOf(IllegalStateException.class);
+
+        assertThat(store.histories().load(project)).isEqualTo(first);
+        assertThat(store.projects().find(project).orElseThrow().version()).isEqualTo(1);
+    }
+
+    @Test
+    void aStepThatFailsHalfWayLeavesNothingBehind() {
+        long project = project();
+        History once = act(project, new History(List.of()), EVERY_KIND.getFirst());
+        // The second step has the number of the first: the database refuses it after the version was moved.
+        History.Step taken = new History.Step(1, EVERY_KIND.getLast(), History.State.DONE, 2);
+
+        assertThatThrownBy(
+                () -> store.histories().advance(project, 1, new History(List.of()), new History(List.of(taken))));
+
+        assertThat(store.projects().find(project).orElseThrow().version()).isEqualTo(1);
+        assertThat(store.histories().load(project)).isEqualTo(once);
+    }
+
+    @Test
+    void aCopyHasEverythingAndLivesOnItsOwn() {
+        long project = project();
+        long basket = store.baskets().store(project, "list", LIST).basket().orElseThrow();
+        History history = act(project, new History(List.of()), new Entry.BasketAdded(basket, "list"));
+        history = act(project, history, new Entry.Judged(List.of("bee hive"), Standing.KEPT));
+
+        long copy = store.projects().copy(project, "Copy");
+        store.projects().bin(project);
+        assertThat(store.projects().emptyBin()).isEqualTo(1);
+
+        assertThat(store.projects().all()).extracting(Project::name).containsExactly("Copy");
+        Recipe recipe = Recipe.of(store.histories().load(copy).effective(), "en");
+        Baskets.Basket copied = store.baskets().of(copy).getFirst();
+        assertThat(recipe.baskets()).extracting(BasketState::basket).containsExactly(copied.id());
+        assertThat(recipe.pins()).containsEntry("bee hive", Standing.KEPT);
+        assertThat(store.baskets().lines(copied).size()).isEqualTo(2);
+        assertThat(store.baskets().bytes(copy, copied.id())).hasValue(LIST);
+        assertThat(store.baskets().of(project)).isEmpty();
+        assertThat(history.steps()).hasSize(2);
+    }
+
+    @Test
+    void theBinGivesBackWhatWasNotDeleted() {
+        long project = project();
+        store.projects().bin(project);
+        assertThat(store.projects().find(project).orElseThrow().binned()).isTrue();
+        store.projects().restore(project);
+        assertThat(store.projects().emptyBin()).isZero();
+        store.projects().rename(project, "Renamed");
+        assertThat(store.projects().find(project).orElseThrow().name()).isEqualTo("Renamed");
+    }
+
+    @Test
+    void anExportedRecipeIsReadBackWithEveryDefaultWrittenOut() {
+        String json = RecipeFile.of("de", EVERY_KIND).json();
+        RecipeFile read = RecipeFile.parse(json);
+
+        assertThat(read.language()).isEqualTo("de");
+        assertThat(read.entries())
+                .contains(
+                        new Entry.GroupSettingsChosen(GroupSettings.standard("de")),
+                        new Entry.FoldKindSwitched(FoldKind.STEMS, false));
+        assertThat(read.entries())
+                .endsWith(EVERY_KIND.subList(6, EVERY_KIND.size()).toArray(Entry[]::new))
+                .noneMatch(entry -> entry instanceof Entry.OfBasket);
+        assertThat(RecipeFile.parse(json).json()).isEqualTo(json);
+    }
+
+    @Test
+    void aRecipeThatIsNoneTellsWhichEntryIsWrong() {
+        for (String[] wrong : new String[][] {
+            {"{", "no JSON"},
+            {"[]", "no recipe"},
+            {"{\"recipe\": 99}", "no recipe of format"},
+            {"{\"recipe\": 1, \"entries\": [{\"kind\": \"boom\"}]}", "Entry 1: The kind \"boom\""},
+            {"{\"recipe\": 1, \"entries\": [{\"kind\": \"basket-added\", \"format\": 1}]}", "Entry 1"},
+            {"{\"recipe\": 1, \"entries\": [{\"kind\": \"words-muted\", \"format\": 7, \"body\": {}}]}", "format 7"},
+            {
+                "{\"recipe\": 1, \"entries\": [{\"kind\": \"judged\", \"format\": 1, \"body\": {\"texts\": []}}]}",
+                "Entry 1"
+            },
+            {
+                "{\"recipe\": 1, \"entries\": [{\"kind\": \"rule-added\", \"format\": 1, \"body\": {\"rule\": {\"number\": 1,"
+                        + " \"when\": {\"is\": \"java.lang.Object\"}, \"then\": \"KEPT\"}}}]}",
+                "Entry 1"
+            }
+        }) {
+            assertThatThrownBy(() -> RecipeFile.parse(wrong[0]))
+                    .as(wrong[0])
+                    .isInstanceOf(IllegalArgumentException.class)
+                    .hasMessageContaining(wrong[1]);
+        }
+    }
+
+    @Test
+    void everyVersionOfAWordListIsKeptAndAListTakenAwayCanBePutBack() {
+        Pantry pantry = store.pantry();
+        WordList first =
+                WordList.of("Rivals", "en", WordList.Kind.BRANDS, "Skeplund\n# a remark\n\nskeplund\nOtter Wick\n");
+        assertThat(pantry.save(first).version()).isEqualTo(1);
+        assertThat(first.words()).containsExactly("skeplund", "otter wick");
+        assertThat(pantry.save(first).version()).as("the same again").isEqualTo(1);
+        WordList second = WordList.of("Rivals", "en", WordList.Kind.BRANDS, "skeplund");
+        assertThat(pantry.save(second).version()).isEqualTo(2);
+        reopen();
+        assertThat(store.pantry().versions("Rivals"))
+                .extracting(list -> list.words().size())
+                .containsExactly(1, 2);
+        store.pantry().remove("Rivals");
+        assertThat(store.pantry().all()).isEmpty();
+        assertThat(store.pantry().removed()).containsExactly("Rivals");
+        store.pantry().ship(first);
+        assertThat(store.pantry().all())
+                .as("a shipped list does not come back by itself")
+                .isEmpty();
+        store.pantry().restore("Rivals");
+        assertThat(store.pantry().all()).extracting(WordList::version).containsExactly(2);
+    }
+}

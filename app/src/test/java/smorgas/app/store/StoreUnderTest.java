@@ -1,0 +1,98 @@
+package smorgas.app.store;
+
+import com.zaxxer.hikari.HikariDataSource;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Map;
+import java.util.Properties;
+import javax.sql.DataSource;
+import org.flywaydb.core.Flyway;
+import org.jooq.DSLContext;
+import org.jooq.SQLDialect;
+import org.jooq.impl.DSL;
+import org.springframework.context.annotation.AnnotationConfigApplicationContext;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Import;
+import org.springframework.core.env.MapPropertySource;
+import org.springframework.core.env.MutablePropertySources;
+import org.springframework.core.env.PropertiesPropertySource;
+import org.springframework.core.env.PropertySourcesPropertyResolver;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
+import org.springframework.transaction.annotation.EnableTransactionManagement;
+
+/** The store alone, on a database in a folder, opened as the application opens it. */
+public final class StoreUnderTest implements AutoCloseable {
+
+    static final Clock CLOCK = Clock.fixed(Instant.parse("2026-05-01T10:00:00Z"), ZoneOffset.UTC);
+
+    private final AnnotationConfigApplicationContext context = new AnnotationConfigApplicationContext();
+
+    @EnableTransactionManagement
+    @Import({Projects.class, Baskets.class, Histories.class, Pantry.class})
+    static class Wiring {
+        @Bean
+        DataSourceTransactionManager transactions(DataSource database) {
+            return new DataSourceTransactionManager(database);
+        }
+
+        @Bean
+        DSLContext db(DataSource database) {
+            return DSL.using(new TransactionAwareDataSourceProxy(database), SQLDialect.H2);
+        }
+
+        @Bean
+        Clock clock() {
+            return CLOCK;
+        }
+    }
+
+    public StoreUnderTest(Path folder) {
+        HikariDataSource database = new HikariDataSource();
+        database.setJdbcUrl(url(folder));
+        database.setUsername("sa");
+        Flyway.configure().dataSource(database).load().migrate();
+        context.registerBean(DataSource.class, () -> database);
+        context.register(Wiring.class);
+        context.refresh();
+    }
+
+    /** The application's own setting, so that the test cannot be safer than what is delivered. */
+    private static String url(Path folder) {
+        Properties delivered = new Properties();
+        try (InputStream in = StoreUnderTest.class.getResourceAsStream("/application.properties")) {
+            delivered.load(in);
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        MutablePropertySources sources = new MutablePropertySources();
+        sources.addLast(new MapPropertySource("test", Map.of("smorgas.data", folder.toString())));
+        sources.addLast(new PropertiesPropertySource("delivered", delivered));
+        return new PropertySourcesPropertyResolver(sources).getRequiredProperty("spring.datasource.url");
+    }
+
+    public Projects projects() {
+        return context.getBean(Projects.class);
+    }
+
+    public Baskets baskets() {
+        return context.getBean(Baskets.class);
+    }
+
+    public Histories histories() {
+        return context.getBean(Histories.class);
+    }
+
+    public Pantry pantry() {
+        return context.getBean(Pantry.class);
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}

@@ -1,0 +1,330 @@
+package smorgas.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import smorgas.app.demo.DemoLists;
+
+/** The whole job in a browser, by hand and by key. */
+class BrowserIT {
+
+    private static final List<String> VIEWS = List.of(
+            "/projects",
+            "/projects/bin",
+            "/projects/1/gather",
+            "/projects/1/compare?left=standing:KEPT&right=plan",
+            "/projects/1/fold",
+            "/projects/1/sift",
+            "/projects/1/sift?offer=hive&story=bee+hive",
+            "/projects/1/group",
+            "/projects/1/group?smallest=9&shortest=1&longest=3&tightness=0&muted=bee&stop=for",
+            "/projects/1/serve",
+            "/projects/1/history",
+            "/projects/1/keys",
+            "/no/such/page");
+
+    private final Running server = Running.shared();
+    private final List<String> complaints = new ArrayList<>();
+    private BrowserContext context;
+    private Page page;
+
+    @BeforeEach
+    void open() {
+        open(ColorScheme.LIGHT, 1280);
+    }
+
+    private void open(ColorScheme scheme, int width) {
+        context = Browsers.shared()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, 800)
+                        .setColorScheme(scheme));
+        page = context.newPage();
+        page.onConsoleMessage(message -> {
+            // The page that does not exist says so in the console by itself.
+            if (message.type().equals("error") && !message.text().contains("404")) {
+                complaints.add(page.url() + ": " + message.text());
+            }
+        });
+        page.onPageError(fault -> complaints.add(page.url() + ": " + fault));
+        page.onDialog(dialog -> {
+            complaints.add("a dialog: " + dialog.message());
+            dialog.dismiss();
+        });
+    }
+
+    @AfterEach
+    void noScriptComplained() {
+        context.close();
+        assertThat(complaints).isEmpty();
+    }
+
+    private void visit(String path) {
+        page.navigate(server.url(path));
+    }
+
+    /** A project of its own, with these lists in. */
+    private void projectWith(FilePayload... lists) {
+        visit("/projects");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Browser test");
+        page.getByLabel("Currency").fill("GBP");
+        button("Make the project").click();
+        page.locator("#files").setInputFiles(lists);
+        assertThat(page.locator("table.baskets tbody tr")).hasCount(lists.length);
+    }
+
+    private static FilePayload list(String name, String text) {
+        return new FilePayload(name, "text/csv", text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private Locator row(String keyword) {
+        return page.locator("tr.keyword-row[data-k=\"" + keyword + "\"]");
+    }
+
+    private Locator message() {
+        return page.locator("#message");
+    }
+
+    private Locator station(String name) {
+        return page.locator(".station:has-text(\"" + name + "\")");
+    }
+
+    @Test
+    void theWholeJobOnADemoList() {
+        projectWith(new FilePayload(
+                "planner-export-hives.csv", "text/csv", DemoLists.make().get("planner-export-hives.csv")));
+        assertThat(station("Gather")).containsText("1,650 lines");
+        assertThat(page.locator(".opened")).containsText("UTF-16LE");
+
+        station("Sift").click();
+        page.locator(".word-list .w", new Page.LocatorOptions().setHasText("plans"))
+                .first()
+                .click();
+        Locator drop = page.locator("#offer .is-drop");
+        String offered = drop.innerText();
+        int count = Integer.parseInt(offered.replaceAll("\\D", ""));
+        assertThat(count).isPositive();
+        drop.click();
+        assertThat(message()).containsText("New rule: Drop keywords with the word \"plans\"");
+        assertThat(message()).containsText("Dropped 0 → " + count);
+        assertThat(page.locator(".piece.dropped")).hasCount(1);
+
+        button("Undo").click();
+        assertThat(message()).containsText("Undid: New rule");
+        assertThat(page.locator(".piece.dropped")).hasCount(0);
+        button("Redo").click();
+        assertThat(page.locator(".piece.dropped")).hasCount(1);
+
+        station("Group").click();
+        String groups = page.locator(".result-figures b").first().innerText();
+        page.getByLabel("Smallest group").fill("12");
+        page.getByLabel("Smallest group").press("Tab");
+        assertThat(page.locator("#preview")).isVisible();
+        assertThat(page.locator(".result-figures")).containsText("(now " + groups + ")");
+        button("Adopt").click();
+        assertThat(message()).containsText("Set the groups to 12 keywords and more");
+        String adopted = page.locator(".result-figures b").first().innerText();
+
+        station("Serve").click();
+        Download download = page.waitForDownload(() -> page.locator("#download").click());
+        List<CsvRecord> rows;
+        try (var in = download.createReadStream()) {
+            rows = CsvReader.builder().ofCsvRecord(new String(in.readAllBytes(), StandardCharsets.UTF_8)).stream()
+                    .skip(1)
+                    .toList();
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        List<CsvRecord> keywords =
+                rows.stream().filter(r -> !r.getField(3).startsWith("Negative")).toList();
+        assertThat(keywords.stream().map(r -> r.getField(1)).distinct().count())
+                .isEqualTo(Long.parseLong(adopted.replace(",", "")));
+        assertThat(keywords).allSatisfy(r -> {
+            // Folded words: "bee hives" and "beehive" are in the theme "bee hive".
+            for (String word : r.getField(1).split(" ")) {
+                assertThat(r.getField(2).replaceAll("[ -]", "")).contains(word.replaceAll("(e?s|y)$", ""));
+            }
+            assertThat(List.of(r.getField(2).split(" "))).doesNotContain("plans");
+        });
+        assertThat(rows).anySatisfy(r -> assertThat(r.getFields())
+                .containsExactly("Campaign 1", "", "plans", "Negative phrase", ""));
+    }
+
+    @Test
+    void judgingPickingAndUndoingByKeyAlone() {
+        projectWith(list("list.csv", "keyword,searches\nbee hive,900\nbee suit,800\nqueen cage,700\nsmoker,600\n"));
+        page.keyboard().press("3");
+        assertThat(row("bee hive")).hasClass(java.util.regex.Pattern.compile(".*\\bat\\b.*"));
+
+        page.keyboard().press("k");
+        assertThat(row("bee hive")).containsText("Kept");
+        // Judging has moved on to the next keyword.
+        page.keyboard().press("x");
+        assertThat(row("bee suit")).containsText("Dropped");
+        page.keyboard().press("Control+z");
+        assertThat(row("bee suit")).containsText("Undecided");
+
+        // Nobody waits for an answer between two keys.
+        page.keyboard().press("Home");
+        for (String key : List.of("x", "k", "u", "Control+z", "Control+z")) {
+            page.keyboard().press(key);
+        }
+        assertThat(row("bee hive")).containsText("Dropped");
+        assertThat(message()).containsText("Undid: Kept \"bee suit\"");
+        page.keyboard().press("End");
+        page.keyboard().press("Space");
+        page.keyboard().press("Shift+ArrowUp");
+        assertThat(page.locator("#tray")).containsText("2 keywords picked · 1,300 searches");
+        page.keyboard().press("Shift+X");
+        assertThat(row("smoker")).containsText("Dropped");
+        assertThat(row("queen cage")).containsText("Dropped");
+        assertThat(page.locator(".tray")).hasCount(0);
+
+        page.keyboard().press("Home");
+        page.keyboard().press("w");
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#offer .offered")).hasText("hive");
+        page.keyboard().press("Escape");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#story")).containsText("list.csv, line 2");
+
+        page.keyboard().press("/");
+        page.keyboard().type("queen");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("tr.keyword-row")).hasCount(1);
+        page.keyboard().press("5");
+        assertThat(page.locator("#serve")).isVisible();
+        page.keyboard().press("?");
+        assertThat(page.locator("h1")).hasText("Help and keys");
+    }
+
+    @Test
+    void aTrayIsKeptAcrossSearchesAndPages() {
+        projectWith(list("list.txt", "bee hive\nbee suit\nqueen cage\nhive stand\n"));
+        visitStep("sift?q=suit");
+        row("bee suit").locator(".pick input").check();
+        assertThat(page.locator("#tray")).containsText("1 keyword");
+        page.locator(".part").click();
+        assertThat(page.locator("tr.keyword-row")).hasCount(4);
+        assertThat(row("bee suit").locator(".pick input")).isChecked();
+        row("hive stand")
+                .click(new Locator.ClickOptions()
+                        .setModifiers(List.of(com.microsoft.playwright.options.KeyboardModifier.CONTROL)));
+        assertThat(page.locator("#tray")).containsText("2 keywords");
+        assertThat(page.locator("#tray-texts")).hasValue("bee suit\nhive stand");
+    }
+
+    private void visitStep(String step) {
+        page.navigate(page.url().replaceAll("/gather.*", "/" + step));
+    }
+
+    @Test
+    void hostileListsRunNothing() {
+        projectWith(list(
+                "<svg onload=alert(1)>.csv",
+                "keyword,searches\n<script>alert(1)</script> hive,5\n\"\"\"><img src=x onerror=alert(2)> hive\",7\n"
+                        + "javascript:alert(3) hive,9\n"));
+        for (String step : List.of("fold", "sift", "group", "serve", "history")) {
+            visitStepFrom(step);
+            assertThat(page.locator("h1").first()).isAttached();
+        }
+        visitStepFrom("sift");
+        page.locator("tr.keyword-row").nth(1).locator(".w").first().click();
+        assertThat(page.locator("#offer .offered")).isVisible();
+        page.keyboard().press("Escape");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#story")).isVisible();
+    }
+
+    private void visitStepFrom(String step) {
+        page.navigate(page.url().replaceAll("(/projects/\\d+)/.*", "$1/" + step));
+    }
+
+    @Test
+    void pastingAListAndDroppingAWorkbookAreBothAnsweredInWords() {
+        projectWith(list("list.txt", "bee hive\n"));
+        page.getByText("Paste a list").click();
+        page.getByLabel("Keywords, one a line").fill("1. bee hive\n2. bee suit\n");
+        button("Gather the paste").click();
+        assertThat(page.locator("table.baskets tbody tr")).hasCount(2);
+        assertThat(page.locator(".opened")).containsText("Pasted list");
+        page.locator("#files")
+                .setInputFiles(new FilePayload("book.xlsx", "application/zip", new byte[] {'P', 'K', 3, 4, 0, 0}));
+        assertThat(message()).containsText("book.xlsx: The ZIP file is damaged");
+        assertThat(page.locator("table.baskets tbody tr")).hasCount(2);
+    }
+
+    @Test
+    void anEmptyProjectTellsWhatToDoOnEveryPage() {
+        visit("/projects");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Empty");
+        page.getByLabel("Currency").fill("EUR");
+        button("Make the project").click();
+        assertThat(page.locator("h1")).hasText("Gather your first lists");
+        for (String step : List.of("fold", "sift", "group", "serve", "history", "keys")) {
+            visitStepFrom(step);
+            assertThat(page.locator(".next")).hasText("Next: gather your first lists.");
+        }
+        visitStepFrom("gather");
+        button("Try it with the demo lists").click();
+        assertThat(page.locator("table.baskets tbody tr"))
+                .hasCount(DemoLists.make().size());
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = ColorScheme.class,
+            names = {"LIGHT", "DARK"})
+    void axeFindsNothingOnAnyMainView(ColorScheme scheme) {
+        context.close();
+        open(scheme, 1280);
+        List<String> found = new ArrayList<>();
+        for (String view : VIEWS) {
+            visit(view);
+            page.waitForFunction("() => !document.querySelector('.htmx-request')");
+            for (Rule violation :
+                    new AxeBuilder(page).setLegacyMode(true).analyze().getViolations()) {
+                violation.getNodes().forEach(node -> found.add(view + " " + violation.getId() + ": " + node.getHtml()));
+            }
+        }
+        assertThat(found).isEmpty();
+    }
+
+    @Test
+    void noMainViewIsWiderThanTheWindow() {
+        context.close();
+        open(ColorScheme.LIGHT, 1024);
+        for (String view : VIEWS) {
+            visit(view);
+            assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= innerWidth"
+                            + " && [...document.querySelectorAll('#work, #head')]"
+                            + ".every(e => e.scrollWidth <= e.clientWidth + 1)"))
+                    .as(view)
+                    .isTrue();
+        }
+    }
+}

@@ -1,0 +1,40 @@
+package smorgas.app.web;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import org.junit.jupiter.api.Assumptions;
+
+/** Debian's Chromium, started once for all browser tests. */
+final class Browsers {
+
+    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+    private static Browser shared;
+
+    private Browsers() {}
+
+    /** The browser; without one the test is skipped, unless {@code ./smorgas test} runs it and it must be there. */
+    static synchronized Browser shared() {
+        boolean required = "required".equals(System.getProperty("smorgas.browser"));
+        boolean present =
+                Files.isExecutable(CHROMIUM) && Files.isDirectory(Path.of(System.getProperty("playwright.cli.dir")));
+        Assumptions.assumeTrue(required || present, "no Chromium or no driver; ./smorgas test installs both");
+        if (shared == null) {
+            // A shared machine can stand still for seconds; what never comes fails all the same.
+            PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
+            Playwright playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            shared = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(CHROMIUM)
+                            .setChromiumSandbox(false));
+        }
+        return shared;
+    }
+}

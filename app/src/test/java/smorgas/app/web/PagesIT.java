@@ -1,0 +1,328 @@
+package smorgas.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.Socket;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The pages over plain HTTP: who is answered, what is refused, and that nothing typed or uploaded is run. */
+class PagesIT {
+
+    private static final List<String> VIEWS = List.of(
+            "gather",
+            "compare?left=standing:UNDECIDED&right=plan",
+            "fold",
+            "sift",
+            "group",
+            "serve",
+            "history",
+            "keys",
+            "sift?offer=bee&story=bee+hive");
+
+    /** Text that would run, close, or break something if it went anywhere unescaped. */
+    private static final String HOSTILE = "<img src=x onerror=alert(1)> \"'&amp;";
+
+    private final Running server = Running.shared();
+    private final Visitor visitor = new Visitor(server);
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+
+    private long gathered(String list) {
+        long id = visitor.project("Client");
+        HttpResponse<String> page = visitor.upload("/projects/" + id + "/gather", Map.of("list.csv", bytes(list)));
+        assertThat(page.statusCode()).isEqualTo(200);
+        return id;
+    }
+
+    private static List<List<String>> csv(String text) {
+        return CsvReader.builder().ofCsvRecord(text).stream()
+                .map(CsvRecord::getFields)
+                .toList();
+    }
+
+    @Test
+    void aNameThatWasPointedAtTheLoopbackIsNotAnswered() throws IOException {
+        assertThat(raw("GET / HTTP/1.1\r\nHost: rebound.example:" + server.port() + "\r\nConnection: close\r\n\r\n"))
+                .startsWith("HTTP/1.1 421");
+        assertThat(raw("GET /projects HTTP/1.1\r\nHost: localhost:" + server.port() + "\r\nConnection: close\r\n\r\n"))
+                .startsWith("HTTP/1.1 200");
+    }
+
+    private String raw(String request) throws IOException {
+        try (Socket socket = new Socket("127.0.0.1", server.port())) {
+            socket.getOutputStream().write(bytes(request));
+            try (InputStream in = socket.getInputStream()) {
+                return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            }
+        }
+    }
+
+    @Test
+    void anActFromElsewhereOrWithoutTheTokenIsRefusedAndChangesNothing() {
+        Map<String, String> fields = Map.of("name", "Intruder", "language", "en", "market", "", "currency", "GBP");
+        assertThat(new Visitor(server).post("/projects", fields).statusCode()).isEqualTo(403);
+        visitor.get("/projects");
+        assertThat(visitor.post("/projects", fields, "Origin", "http://elsewhere.example")
+                        .statusCode())
+                .isEqualTo(403);
+        assertThat(visitor.post("/projects", fields, "Sec-Fetch-Site", "cross-site")
+                        .statusCode())
+                .isEqualTo(403);
+        assertThat(visitor.get("/projects").body()).doesNotContain("Intruder");
+    }
+
+    @Test
+    void noPageHasScriptOrStyleWithinItAndEachForbidsThem() {
+        for (String view : VIEWS) {
+            HttpResponse<String> page = visitor.get("/projects/1/" + view);
+            assertThat(page.statusCode()).as(view).isEqualTo(200);
+            assertThat(page.headers().firstValue("Content-Security-Policy").orElseThrow())
+                    .contains("default-src 'none'", "script-src 'self';", "style-src 'self';")
+                    .doesNotContain("unsafe");
+            assertThat(page.body())
+                    .as(view)
+                    .doesNotContainPattern("<script(?![^>]*\\ssrc=)")
+                    .doesNotContainPattern("<style")
+                    .doesNotContainPattern("<[a-z][^>]*\\sstyle=")
+                    .doesNotContainPattern("<[a-z][^>]*\\son[a-z]+=")
+                    // Nothing is fetched from anywhere else.
+                    .doesNotContainPattern("(src|href)=\"(https?:)?//");
+        }
+    }
+
+    @Test
+    void hostileTextsAreShownAsTextOnEveryPage() {
+        long id = visitor.project(HOSTILE);
+        String list = "keyword,searches\n\"" + HOSTILE.replace("\"", "\"\"") + "\",<b>\n"
+                + "hive stand,10\nhive lid,5\n" + "hive roof,6\n";
+        visitor.upload("/projects/" + id + "/gather", Map.of(HOSTILE, bytes(list)));
+        visitor.post("/projects/" + id + "/rules/word", Map.of("ruleWord", HOSTILE, "to", "DROPPED"));
+        for (String view : VIEWS) {
+            String page = visitor.get("/projects/" + id + "/" + view).body();
+            assertThat(page).as(view).contains("&lt;img src=x onerror=alert(1)&gt;");
+            assertThat(page).as(view).doesNotContain("<img", "<b>\n");
+        }
+    }
+
+    @Test
+    void aFileThatIsTooLargeIsExplainedWithTheSettingThatBoundsIt() {
+        long id = visitor.project("Client");
+        HttpResponse<String> page =
+                visitor.upload("/projects/" + id + "/gather", Map.of("large.csv", new byte[3 * 1024 * 1024]));
+        assertThat(page.statusCode()).isEqualTo(413);
+        assertThat(page.body()).contains(Running.LARGEST, "max-file-size");
+    }
+
+    @Test
+    void aDropOfGoodAndBadFilesTakesTheGoodAndTellsOfTheBad() {
+        long id = visitor.project("Client");
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        files.put("empty.csv", new byte[0]);
+        files.put("noise.bin", new byte[] {1, 0, 0, 7, 0, 9, 9, 0});
+        files.put("good.txt", bytes("bee hive\nbee suit\n"));
+        files.put("good (1).txt", bytes("bee hive\n"));
+
+        String page = visitor.upload("/projects/" + id + "/gather", files).body();
+
+        assertThat(page).contains("empty.csv: The file is empty", "noise.bin: This is not text", "2 keywords");
+        // The first keyword of the second list was there already.
+        assertThat(page).contains("3 lines");
+    }
+
+    @Test
+    void tablesForReadingAreNeutralisedAndThePlanHoldsFormulasBack() {
+        long id = gathered("keyword,searches\n=1+1 hive,500\nhive stand,400\nhive lid,300\nhive roof,200\n");
+
+        List<List<String>> table =
+                csv(visitor.get("/projects/" + id + "/sift.csv").body());
+        assertThat(table.get(1).getFirst()).isEqualTo("'=1+1 hive");
+
+        List<List<String>> plan =
+                csv(visitor.get("/projects/" + id + "/plan.csv").body());
+        assertThat(plan.getFirst()).containsExactly("Campaign", "Ad group", "Keyword", "Match type", "Max CPC");
+        assertThat(plan.stream().skip(1).map(row -> row.get(1) + "|" + row.get(2) + "|" + row.get(3)))
+                .containsExactly(
+                        "hive|hive stand|Phrase",
+                        "hive|hive stand|Exact",
+                        "hive|hive lid|Phrase",
+                        "hive|hive lid|Exact",
+                        "hive|hive roof|Phrase",
+                        "hive|hive roof|Exact");
+        assertThat(visitor.get("/projects/" + id + "/serve").body()).contains("begins with =");
+    }
+
+    @Test
+    void twoTabsThatTouchOtherThingsBothActAndThoseThatMeetDoNotOverwrite() {
+        long id = gathered("keyword\nbee hive\nbee suit\n");
+        String judge = "/projects/" + id + "/judge/row";
+        String seen = String.valueOf(visitor.version());
+        visitor.post(judge, Map.of("keyword", "bee hive", "to", "KEPT", "row", "0"));
+
+        visitor.post(judge, Map.of("keyword", "bee suit", "to", "DROPPED", "row", "1", "version", seen));
+        String refused = visitor.post(
+                        judge, Map.of("keyword", "bee hive", "to", "DROPPED", "row", "0", "version", seen))
+                .body();
+
+        assertThat(refused).contains("changed in another window");
+        List<List<String>> table =
+                csv(visitor.get("/projects/" + id + "/sift.csv").body());
+        assertThat(table.stream().skip(1).map(row -> row.get(0) + " " + row.get(1)))
+                .containsExactlyInAnyOrder("bee hive Kept", "bee suit Dropped");
+    }
+
+    @Test
+    void anActThatChangesNothingIsNotInTheHistory() {
+        long id = gathered("keyword\nbee hive\n");
+        Map<String, String> fields = Map.of("keyword", "bee hive", "to", "KEPT", "row", "0");
+        visitor.post("/projects/" + id + "/judge/row", fields);
+        long before = visitor.version();
+        assertThat(visitor.post("/projects/" + id + "/judge/row", fields).body())
+                .contains("Nothing to change");
+        assertThat(visitor.version()).isEqualTo(before);
+    }
+
+    @Test
+    void aRuleHoldsForAListGatheredLaterAndUndoTakesItBack() {
+        long id = gathered("keyword\nfree hive plans\nbee suit\n");
+        visitor.post("/projects/" + id + "/rules/word", Map.of("ruleWord", "Free", "to", "DROPPED"));
+        visitor.upload("/projects/" + id + "/gather", Map.of("later.txt", bytes("free smoker\n")));
+        assertThat(dropped(id)).containsExactlyInAnyOrder("free hive plans", "free smoker");
+
+        visitor.get("/projects/" + id + "/sift");
+        visitor.post("/projects/" + id + "/undo", Map.of());
+        visitor.post("/projects/" + id + "/undo", Map.of());
+        assertThat(dropped(id)).isEmpty();
+        visitor.post("/projects/" + id + "/redo", Map.of());
+        assertThat(dropped(id)).containsExactly("free hive plans");
+    }
+
+    private List<String> dropped(long id) {
+        return csv(visitor.get("/projects/" + id + "/sift.csv?standing=dropped").body()).stream()
+                .skip(1)
+                .map(List::getFirst)
+                .toList();
+    }
+
+    @Test
+    void allThatMatchBecomesOnePinOrARule() {
+        long id = gathered("keyword,searches\nhive stand,500\nhive lid,5\nbee suit,700\n");
+        visitor.get("/projects/" + id + "/sift");
+        visitor.post("/projects/" + id + "/judge/view", Map.of("q", "hive", "to", "DROPPED"));
+        assertThat(dropped(id)).containsExactly("hive stand", "hive lid");
+        visitor.post("/projects/" + id + "/rules/view", Map.of("q", "", "least", "600", "to", "DROPPED"));
+        assertThat(dropped(id)).containsExactly("bee suit", "hive stand", "hive lid");
+        assertThat(visitor.get("/projects/" + id + "/history").body())
+                .contains("Dropped 2 keywords", "Drop keywords with 600 searches and more");
+    }
+
+    @Test
+    void theTrayOfOneTabIsNotThatOfAnother() {
+        long id = gathered("keyword\nbee hive\nbee suit\n");
+        String pick = "/projects/" + id + "/tray/pick";
+        assertThat(visitor.post(pick, Map.of("keyword", "bee hive"), "X-Tab", "a")
+                        .body())
+                .contains("1 keyword");
+        assertThat(visitor.get("/projects/" + id + "/tray", "X-Tab", "b").body())
+                .doesNotContain("picked");
+        visitor.post("/projects/" + id + "/judge/tray", Map.of("to", "DROPPED"), "X-Tab", "a");
+        assertThat(dropped(id)).containsExactly("bee hive");
+        assertThat(visitor.get("/projects/" + id + "/tray", "X-Tab", "a").body())
+                .doesNotContain("picked");
+    }
+
+    @Test
+    void dialsAndChoicesThatCannotBeMeantAreRefusedInWords() {
+        long id = gathered("keyword\nbee hive\n");
+        assertThat(visitor.get("/projects/" + id + "/group?smallest=0").body()).contains("1 to 10,000");
+        assertThat(visitor.get("/projects/" + id + "/group?shortest=4&longest=2")
+                        .body())
+                .contains("1 to 5 words");
+        assertThat(visitor.post(
+                                "/projects/" + id + "/serve",
+                                Map.of("campaign", "C", "prefix", "", "bid", "much", "matchTypes", "EXACT"))
+                        .body())
+                .contains("is no bid");
+        assertThat(visitor.get("/projects/" + id + "/serve?x=" + "y".repeat(3000))
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(visitor.get("/projects/nonsense/sift").statusCode()).isEqualTo(400);
+        assertThat(visitor.get("/projects/999999/sift").statusCode()).isEqualTo(404);
+        assertThat(visitor.get("/no/such/page").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aProjectIsCopiedBinnedTakenBackAndReallyDeleted() {
+        long id = gathered("keyword\nbee hive\n");
+        visitor.post("/projects/" + id + "/rename", Map.of("name", "Renamed & kept"));
+        assertThat(visitor.post("/projects/" + id + "/copy", Map.of()).body()).contains("Renamed &amp; kept (copy)");
+        visitor.post("/projects/" + id + "/bin", Map.of());
+        assertThat(visitor.get("/projects/" + id + "/sift").statusCode()).isEqualTo(404);
+        visitor.post("/projects/" + id + "/restore", Map.of());
+        assertThat(visitor.get("/projects/" + id + "/sift").statusCode()).isEqualTo(200);
+        visitor.post("/projects/" + id + "/bin", Map.of());
+        assertThat(visitor.get("/projects/bin").body()).contains("really deletes", "Renamed &amp; kept");
+        visitor.post("/projects/bin/empty", Map.of());
+        assertThat(visitor.post("/projects/" + id + "/restore", Map.of()).body())
+                .doesNotContain("kept</a>");
+        assertThat(visitor.get("/projects/" + id + "/sift").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void theNextActOfAnOpenTabWorksAfterARestart(@TempDir Path data) {
+        Running first = Running.alone(data, 0);
+        Visitor tab = new Visitor(first);
+        tab.get("/projects/1/sift");
+        long version = tab.version();
+        first.close();
+        try (Running second = Running.alone(data, first.port())) {
+            assertThat(second.port()).isEqualTo(first.port());
+            String answer = tab.post("/projects/1/judge/row", Map.of("keyword", "bee brush", "to", "KEPT", "row", "3"))
+                    .body();
+            assertThat(answer).contains("Kept &quot;bee brush&quot;");
+            assertThat(tab.version()).isEqualTo(version + 1);
+            tab.post("/projects/1/undo", Map.of());
+            assertThat(tab.version()).isEqualTo(version + 2);
+        }
+    }
+
+    @Test
+    void withAPasswordSetNobodyElseGetsIn(@TempDir Path data) {
+        InputStream in = System.in;
+        System.setIn(new java.io.ByteArrayInputStream(bytes("swarm in may\n")));
+        try {
+            assertThat(new picocli.CommandLine(new smorgas.app.config.PasswordCommand())
+                            .execute("--data", data.toString()))
+                    .isZero();
+        } finally {
+            System.setIn(in);
+        }
+        try (Running guarded = Running.alone(data, 0)) {
+            Visitor somebody = new Visitor(guarded);
+            assertThat(somebody.get("/projects").statusCode()).isEqualTo(401);
+            assertThat(somebody.get("/assets/css/tokens.css").statusCode()).isEqualTo(401);
+            assertThat(somebody.get("/projects", "Authorization", basic("smorgas:swarm in june"))
+                            .statusCode())
+                    .isEqualTo(401);
+            HttpResponse<String> page = somebody.get("/projects", "Authorization", basic("smorgas:swarm in may"));
+            assertThat(page.statusCode()).isEqualTo(200);
+            assertThat(page.body()).contains("Beekeeping shop");
+        }
+    }
+
+    private static String basic(String userAndPassword) {
+        return "Basic " + java.util.Base64.getEncoder().encodeToString(bytes(userAndPassword));
+    }
+}

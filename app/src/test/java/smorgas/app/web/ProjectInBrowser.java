@@ -1,0 +1,32 @@
+package smorgas.app.web;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+
+/** A new project on the page of Gather, in a browser window of its own. */
+abstract class ProjectInBrowser {
+
+    private static final Running server = Running.shared();
+
+    private BrowserContext context;
+    protected Page page;
+
+    @BeforeEach
+    void openProject() {
+        context = Browsers.shared().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        page = context.newPage();
+        page.navigate(server.url("/projects"));
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("In a browser");
+        page.getByLabel("Currency").fill("GBP");
+        page.getByLabel("Market").fill("United Kingdom");
+        page.getByText("Make the project").click();
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+    }
+}

@@ -1,0 +1,260 @@
+package smorgas.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Sift in a browser: keys, words, rules that are built, families, columns, trims, tags, two tabs, the pantry. */
+class SiftIT extends ProjectInBrowser {
+
+    @BeforeEach
+    void open() {
+        StringBuilder list = new StringBuilder("Keyword,Search volume,Notes,Jan 2026,Feb 2026\n");
+        list.append("bee hive,900,ours,10,20\nwooden hives,800,,,\nfree hive plans,700,<b>no</b>,1,2\n");
+        list.append("how to use a smoker,600,,,\nskeplund smoker,500,,,\nfree smoker,400,,,\n");
+        for (int i = 0; i < 500; i++) {
+            list.append("jar ")
+                    .append(1_000 + i)
+                    .append(",")
+                    .append(300 - i / 2)
+                    .append(",,,\n");
+        }
+        page.locator("#files")
+                .setInputFiles(
+                        new FilePayload("list.csv", "text/csv", list.toString().getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.locator("table.baskets tbody tr")).hasCount(1);
+        page.navigate(page.url().replaceAll("/gather.*", "/sift"));
+        assertThat(rows()).hasCount(200);
+    }
+
+    private Locator rows() {
+        return page.locator(".keyword-row");
+    }
+
+    private Locator row(String keyword) {
+        return page.locator(".keyword-row[data-k='" + keyword + "']");
+    }
+
+    private Locator message() {
+        return page.locator("#message");
+    }
+
+    private void keys(String... keys) {
+        for (String key : keys) {
+            page.keyboard().press(key);
+        }
+    }
+
+    private void press(String label) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(label).setExact(true))
+                .click();
+    }
+
+    private void standing(String keyword, String standing) {
+        assertThat(row(keyword)).hasClass(Pattern.compile(".*" + standing + ".*"));
+    }
+
+    @Test
+    void keysAloneAreEnoughAndNothingJudgedIsLostByAReload() {
+        page.locator("#table-place").focus();
+        keys("Home", "k", "k");
+        standing("bee hive", "kept");
+        standing("wooden hives", "kept");
+        // Judging moved on to the third: into its words, and drop all with the first.
+        keys("w");
+        assertThat(page.locator(".w.in")).hasText("free");
+        keys("Enter");
+        assertThat(page.locator("#offer")).containsText("2 keywords");
+        Locator drop = page.getByText("Drop all with this word: changes 2");
+        drop.focus();
+        keys("Enter");
+        assertThat(message()).containsText("New rule: Drop keywords with the word \"free\"");
+        standing("free hive plans", "dropped");
+        standing("free smoker", "dropped");
+        page.locator("#table-place").focus();
+        keys("ArrowDown", "t");
+        page.keyboard().type("question");
+        keys("Enter");
+        assertThat(message()).containsText("Tagged \"how to use a smoker\" \"question\"");
+        assertThat(row("how to use a smoker").locator(".a-tag")).hasText("question");
+        page.reload();
+        standing("bee hive", "kept");
+        standing("free smoker", "dropped");
+        assertThat(row("how to use a smoker").locator(".a-tag")).hasText("question");
+        keys("Control+z", "Control+z");
+        assertThat(message()).containsText("Undid: New rule");
+        standing("free smoker", "undecided");
+    }
+
+    @Test
+    void aRuleIsBuiltByPickingAndTellsWhatItWouldDoBeforeItDoes() {
+        page.locator("#rules").evaluate("d => d.open = true");
+        page.locator("#new-rule").click();
+        page.locator("#value-0").fill("smoker");
+        page.locator("#value-0").press("Tab");
+        assertThat(page.locator(".build-sentence")).hasText("Keywords with the word \"smoker\"");
+        assertThat(page.locator("[aria-labelledby=h-effect]")).containsText("Dropping them changes 3");
+        press("Add a row");
+        page.locator("#kind-1").selectOption("figure:SEARCHES");
+        page.locator("#least-1").fill("450");
+        page.locator("#least-1").press("Tab");
+        assertThat(page.locator(".build-sentence")).containsText("and with 450 searches and more");
+        press("Add a part that must hold too");
+        page.locator("#how-1").selectOption("NONE");
+        page.locator("#kind-2").selectOption("starts");
+        page.locator("#value-2").fill("how to");
+        page.locator("#value-2").press("Tab");
+        assertThat(page.locator(".build-sentence")).containsText("but not that start with \"how to\"");
+        assertThat(page.locator(".samples-list li")).hasText(new String[] {"skeplund smoker"});
+        press("Drop such keywords");
+        assertThat(page.locator("h1")).hasText("Sift");
+        standing("skeplund smoker", "dropped");
+        standing("how to use a smoker", "undecided");
+
+        page.locator("#rules").evaluate("d => d.open = true");
+        page.locator(".rule-list a[title='Change it']").click();
+        page.locator("#least-1").fill("300");
+        page.locator("#least-1").press("Tab");
+        press("It drops");
+        assertThat(message()).containsText("Rule 1 is now");
+        standing("free smoker", "dropped");
+
+        page.locator("a", new Page.LocatorOptions().setHasText("More …")).click();
+        page.locator("#kind-0").selectOption("pattern");
+        page.locator("#value-0").fill("bee (hive");
+        page.locator("#value-0").press("Tab");
+        assertThat(page.locator("#build .doubt")).containsText("missing closing )");
+        page.locator("#value-0").fill("^b.*e$");
+        page.locator("#value-0").press("Tab");
+        page.locator("#build-view").fill("Bees");
+        press("Save as view");
+        assertThat(rows()).hasCount(1);
+        assertThat(page.locator(".part")).containsText("match the pattern");
+    }
+
+    @Test
+    void wordsAreCountedByLengthAndFamiliesAreTickedOffInOneGo() {
+        assertThat(page.locator(".word-list li").first()).containsText("jar");
+        page.locator("#wn").selectOption("2");
+        assertThat(page.locator(".word-list li").first()).containsText("bee hive");
+        page.locator("#wn").selectOption("1");
+        page.locator("#wq").fill("smok");
+        page.locator("#wq").press("Enter");
+        assertThat(page.locator(".word-list li")).hasCount(1);
+        page.locator("#families > summary").click();
+        page.locator("#family-THINGS, #family-MODIFIERS, #family-BRANDS")
+                .first()
+                .waitFor();
+        page.locator(".family").first().locator("summary").click();
+        page.locator(".family").first().locator("input[name=words]").first().check();
+        assertThat(page.locator("#family-effect")).containsText("Drop: changes");
+        press("Drop all with them");
+        assertThat(message()).containsText("New rule: Drop keywords with the word");
+    }
+
+    @Test
+    void columnsAreChosenSortedBySeveralAndRowsFollowAsOneScrolls() {
+        assertThat(page.locator(".trend polyline")).hasCount(2);
+        page.locator(".columns-menu summary").click();
+        page.locator(".columns-menu input[value='other:Notes']").check();
+        press("Show these");
+        assertThat(row("bee hive")).containsText("ours");
+        assertThat(row("free hive plans")).containsText("<b>no</b>");
+        page.locator(".columns-menu summary").click();
+        press("Notes to the left");
+        assertThat(message()).containsText("Chose");
+        page.locator("th.keyword a").click();
+        assertThat(page.locator("th.keyword")).hasAttribute("aria-sort", "ascending");
+        page.locator("th.mark a").click();
+        assertThat(page.locator("th.keyword sup")).hasText("2");
+        assertThat(rows().first()).hasAttribute("data-k", "bee hive");
+
+        page.locator("th.number a").first().click();
+        page.locator(".more-rows").scrollIntoViewIfNeeded();
+        assertThat(rows()).hasCount(400);
+        page.locator(".more-rows").scrollIntoViewIfNeeded();
+        assertThat(rows()).hasCount(506);
+        rows().nth(450).click();
+        keys("x");
+        assertThat(rows().nth(450)).hasClass(Pattern.compile(".*dropped.*"));
+        keys("Control+z");
+        assertThat(message()).containsText("Undid");
+        assertThat(rows()).hasCount(506);
+    }
+
+    @Test
+    void aListIsTrimmedAndWhatAHandHasKeptStays() {
+        row("free smoker").click();
+        keys("k");
+        row("how to use a smoker").click();
+        page.locator(".all-of-these summary").first().click();
+        press("Drop everything below the row I am on");
+        assertThat(message()).containsText("Dropped 501 keywords");
+        standing("free smoker", "kept");
+        standing("how to use a smoker", "undecided");
+        keys("Control+z");
+        assertThat(message()).containsText("Undid");
+        page.locator(".all-of-these summary").first().click();
+        page.getByLabel("Keep the first").fill("10");
+        press("Drop what follows");
+        assertThat(message()).containsText("Dropped 496 keywords");
+    }
+
+    @Test
+    void aSecondTabIsToldAndBothMerge() {
+        Page other = page.context().newPage();
+        other.navigate(page.url());
+        page.locator("#table-place").focus();
+        keys("Home", "k");
+        standing("bee hive", "kept");
+        // The other tab has not seen that: another keyword goes through, the same one does not.
+        other.locator(".keyword-row[data-k='wooden hives']").click();
+        other.keyboard().press("x");
+        assertThat(other.locator("#message")).containsText("Dropped \"wooden hives\"");
+        page.locator(".keyword-row[data-k='wooden hives']").click();
+        keys("k");
+        assertThat(message()).containsText("the same was changed in another window");
+        standing("wooden hives", "dropped");
+        page.reload();
+        standing("bee hive", "kept");
+        standing("wooden hives", "dropped");
+    }
+
+    @Test
+    void aListOfThePantryThatHasChangedIsOfferedToTheProjectThatUsesIt() {
+        String project = page.url();
+        String name = "Rivals " + System.nanoTime();
+        save(name, "skeplund\n");
+        page.navigate(project.replaceAll("/sift.*", "/rules/build"));
+        page.locator("#kind-0").selectOption("list");
+        page.locator("select#value-0").selectOption(name);
+        assertThat(page.locator("[aria-labelledby=h-effect]")).containsText("1 keyword");
+        press("Drop such keywords");
+        standing("skeplund smoker", "dropped");
+        save(name, "skeplund\nwooden\n");
+        page.navigate(project);
+        standing("wooden hives", "undecided");
+        page.locator("#rules").evaluate("d => d.open = true");
+        assertThat(page.locator(".list-news")).containsText("+1");
+        press("Take it");
+        standing("wooden hives", "dropped");
+        assertThat(page.locator(".list-news")).hasCount(0);
+    }
+
+    private void save(String name, String words) {
+        page.navigate(page.url().replaceAll("(http://[^/]+).*", "$1/pantry"));
+        page.locator("[name=name]").fill(name);
+        page.locator("[name=words]").fill(words);
+        page.locator(".pantry .is-primary").click();
+        assertThat(message()).containsText("in version");
+    }
+}

@@ -1,0 +1,293 @@
+package smorgas.core.board;
+
+import java.util.BitSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import smorgas.core.fold.FoldReport;
+import smorgas.core.fold.Folder;
+import smorgas.core.fold.Keywords;
+import smorgas.core.fold.Misspellings;
+import smorgas.core.fold.Overlap;
+import smorgas.core.fold.Prepared;
+import smorgas.core.fold.Spellings;
+import smorgas.core.gather.Lines;
+import smorgas.core.group.Grouper;
+import smorgas.core.group.Groups;
+import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.WordList;
+import smorgas.core.serve.Plan;
+import smorgas.core.serve.Planner;
+import smorgas.core.sift.Judge;
+import smorgas.core.sift.Matcher;
+import smorgas.core.sift.Phrases;
+import smorgas.core.sift.Standings;
+import smorgas.core.text.Words;
+
+/**
+ * Everything that follows from some baskets and a recipe. Each stage is computed when it is first asked for, once, and is
+ * taken over from the board before if nothing that it depends on has changed. Safe for many threads.
+ */
+public final class Board {
+
+    private final List<Lines> baskets;
+    private final Recipe recipe;
+    private final Folded folded;
+    private final Stage<Matcher> matcher;
+    private final Stage<Standings> standings;
+    private final Stage<Groups> groups;
+    private final Stage<Plan> plan;
+
+    private Board(
+            List<Lines> baskets,
+            Recipe recipe,
+            Folded folded,
+            Stage<Matcher> matcher,
+            Stage<Standings> standings,
+            Stage<Groups> groups,
+            Stage<Plan> plan) {
+        this.baskets = baskets;
+        this.recipe = recipe;
+        this.folded = folded;
+        this.matcher = matcher;
+        this.standings = standings;
+        this.groups = groups;
+        this.plan = plan;
+    }
+
+    /** What follows from folding alone. */
+    private record Folded(
+            Stage<Spellings> spellings,
+            Stage<Prepared> prepared,
+            Stage<Keywords> keywords,
+            Stage<Phrases> phrases,
+            Stage<Orders> orders,
+            Stage<Overlap> overlap,
+            Stage<FoldReport> report,
+            Stage<List<Misspellings.Proposal>> misspellings) {
+
+        static Folded of(List<Lines> baskets, Recipe recipe) {
+            return of(new Stage<>(() -> Spellings.of(baskets)), recipe);
+        }
+
+        static Folded of(Stage<Spellings> spellings, Recipe recipe) {
+            Stage<Prepared> prepared = new Stage<>(() -> Prepared.of(spellings.get(), recipe.folding()));
+            return of(spellings, prepared, misspelt(prepared, recipe), recipe);
+        }
+
+        static Folded of(
+                Stage<Spellings> spellings,
+                Stage<Prepared> prepared,
+                Stage<List<Misspellings.Proposal>> misspellings,
+                Recipe recipe) {
+            Stage<Keywords> keywords =
+                    new Stage<>(() -> Folder.fold(prepared.get(), recipe.folding(), recipe.merges()));
+            return new Folded(
+                    spellings,
+                    prepared,
+                    keywords,
+                    new Stage<>(() -> new Phrases(keywords.get())),
+                    new Stage<>(() -> new Orders(keywords.get())),
+                    new Stage<>(() -> Overlap.of(keywords.get())),
+                    new Stage<>(() -> FoldReport.of(keywords.get())),
+                    misspellings);
+        }
+
+        private static Stage<List<Misspellings.Proposal>> misspelt(Stage<Prepared> prepared, Recipe recipe) {
+            return new Stage<>(() -> Misspellings.of(prepared.get(), recipe.folding(), brands(recipe)));
+        }
+
+        /** Other words are spared as no misspellings; everything else stays. */
+        Folded sparing(Recipe recipe) {
+            return new Folded(
+                    spellings, prepared, keywords, phrases, orders, overlap, report, misspelt(prepared, recipe));
+        }
+
+        /** The same baskets folded otherwise: only what comes out otherwise is done again. */
+        Folded again(Recipe old, Recipe recipe) {
+            Folding before = old.folding();
+            Folding after = recipe.folding();
+            if (!before.cleanings().equals(after.cleanings())) {
+                return of(spellings, recipe);
+            }
+            boolean sameWords = before.misspellings().equals(after.misspellings())
+                    && before.refused().equals(after.refused())
+                    && brands(old).equals(brands(recipe));
+            return of(spellings, prepared, sameWords ? misspellings : misspelt(prepared, recipe), recipe);
+        }
+    }
+
+    /** The board of these baskets, in this order, under this recipe; nothing is computed yet. */
+    public static Board of(List<Lines> baskets, Recipe recipe) {
+        List<Lines> inputs = List.copyOf(baskets);
+        return sifted(inputs, recipe, Folded.of(inputs, recipe));
+    }
+
+    /** Words that lists of brands have. */
+    private static Set<String> brands(Recipe recipe) {
+        return recipe.lists().values().stream()
+                .filter(list -> list.kind() == WordList.Kind.BRANDS)
+                .flatMap(list -> list.words().stream())
+                .flatMap(entry -> Words.of(entry).stream())
+                .collect(Collectors.toSet());
+    }
+
+    private static Board sifted(List<Lines> inputs, Recipe recipe, Folded folded) {
+        Stage<Matcher> matcher = matching(folded, recipe);
+        Stage<Standings> standings = judging(matcher, recipe);
+        return grouped(inputs, recipe, folded, matcher, standings);
+    }
+
+    private static Stage<Matcher> matching(Folded folded, Recipe recipe) {
+        return new Stage<>(() -> new Matcher(folded.keywords().get(), recipe.lists()));
+    }
+
+    private static Stage<Standings> judging(Stage<Matcher> matcher, Recipe recipe) {
+        return new Stage<>(() -> Judge.judge(matcher.get(), recipe.pins(), recipe.tags(), recipe.rules()));
+    }
+
+    private static Board grouped(
+            List<Lines> inputs, Recipe recipe, Folded folded, Stage<Matcher> matcher, Stage<Standings> standings) {
+        Stage<Groups> groups = new Stage<>(() -> group(folded.keywords().get(), standings.get(), recipe.groups()));
+        return served(inputs, recipe, folded, matcher, standings, groups);
+    }
+
+    private static Board served(
+            List<Lines> inputs,
+            Recipe recipe,
+            Folded folded,
+            Stage<Matcher> matcher,
+            Stage<Standings> standings,
+            Stage<Groups> groups) {
+        Stage<Plan> plan = new Stage<>(() ->
+                Planner.plan(folded.keywords().get(), standings.get(), groups.get(), recipe.rules(), recipe.plan()));
+        return new Board(inputs, recipe, folded, matcher, standings, groups, plan);
+    }
+
+    /**
+     * The board of other inputs, which takes over every stage of this one that would come out the same.
+     *
+     * @param next the baskets; a basket that has not changed must be the same object
+     */
+    public Board next(List<Lines> next, Recipe changed) {
+        if (!sameObjects(next)) {
+            return of(next, changed);
+        }
+        if (!changed.merges().equals(recipe.merges()) || !changed.folding().equals(recipe.folding())) {
+            return sifted(baskets, changed, folded.again(recipe, changed));
+        }
+        if (!changed.judgesAs(recipe)) {
+            return siftedAgain(changed);
+        }
+        if (!changed.groups().equals(recipe.groups())) {
+            return grouped(baskets, changed, folded, matcher, standings);
+        }
+        if (!changed.plan().equals(recipe.plan())) {
+            return served(baskets, changed, folded, matcher, standings, groups);
+        }
+        return new Board(baskets, changed, folded, matcher, standings, groups, plan);
+    }
+
+    /** Judged anew; the groups stay if the same keywords are left, as after keeping what was undecided. */
+    private Board siftedAgain(Recipe changed) {
+        Folded kept = brands(changed).equals(brands(recipe)) ? folded : folded.sparing(changed);
+        // What conditions have found is remembered there: it holds as long as the lists are the same.
+        Stage<Matcher> matching = changed.lists().equals(recipe.lists()) ? matcher : matching(kept, changed);
+        Stage<Standings> judged = judging(matching, changed);
+        boolean sameDials = changed.groups().equals(recipe.groups());
+        Stage<Groups> regrouped = new Stage<>(() -> {
+            if (sameDials
+                    && groups.known()
+                    && judged.get().remaining().equals(standings.get().remaining())) {
+                return groups.get();
+            }
+            return group(folded.keywords().get(), judged.get(), changed.groups());
+        });
+        return served(baskets, changed, kept, matching, judged, regrouped);
+    }
+
+    private boolean sameObjects(List<Lines> others) {
+        if (others.size() != baskets.size()) {
+            return false;
+        }
+        for (int i = 0; i < others.size(); i++) {
+            if (others.get(i) != baskets.get(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static Groups group(Keywords keywords, Standings standings, GroupSettings settings) {
+        BitSet remaining = standings.remaining();
+        return new Groups(
+                Grouper.group(keywords.folded(), remaining, settings),
+                keywords.figure(smorgas.core.column.Figure.SEARCHES));
+    }
+
+    public Recipe recipe() {
+        return recipe;
+    }
+
+    /** The keywords, folded now if they are not yet. */
+    public Keywords keywords() {
+        return folded.keywords().get();
+    }
+
+    /** What each kind of folding takes away, worked out now if it is not yet. */
+    public FoldReport foldReport() {
+        return folded.report().get();
+    }
+
+    /** Words that look misspelt, worked out now if they are not yet. */
+    public List<Misspellings.Proposal> misspellings() {
+        return folded.misspellings().get();
+    }
+
+    /** The spellings before anything but tidying, tidied now if they are not yet. */
+    public Spellings spellings() {
+        return folded.spellings().get();
+    }
+
+    /** How the baskets overlap, worked out now if it is not yet. */
+    public Overlap overlap() {
+        return folded.overlap().get();
+    }
+
+    /** The words and phrases of the keywords. */
+    public Phrases phrases() {
+        return folded.phrases().get();
+    }
+
+    /** Runs conditions over the keywords. */
+    public Matcher matcher() {
+        return matcher.get();
+    }
+
+    /** The orders in which tables can show the keywords. */
+    public Orders orders() {
+        return folded.orders().get();
+    }
+
+    /** The standings, judged now if they are not yet. */
+    public Standings standings() {
+        return standings.get();
+    }
+
+    /** The groups, found now if they are not yet. */
+    public Groups groups() {
+        return groups.get();
+    }
+
+    /** Whether {@link #groups()} would answer at once. */
+    public boolean groupsKnown() {
+        return groups.known();
+    }
+
+    /** The plan, made now if it is not yet. */
+    public Plan plan() {
+        return plan.get();
+    }
+}

@@ -1,0 +1,127 @@
+package smorgas.core.board;
+
+import it.unimi.dsi.fastutil.ints.IntArrays;
+import it.unimi.dsi.fastutil.ints.IntComparator;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.IntToLongFunction;
+import java.util.stream.IntStream;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+
+/**
+ * The keywords in any order that a table can show; each order is worked out once. What is unknown comes last in both
+ * directions, and ties go by searches, then by text. Safe for many threads.
+ */
+public final class Orders {
+
+    /** What a table of keywords can be sorted by. */
+    public sealed interface By {
+
+        /** One of the figures. */
+        record OfFigure(Figure figure) implements By {}
+
+        /** Something that every keyword has. */
+        enum Plain implements By {
+            KEYWORD,
+            WORDS,
+            CHARACTERS,
+            BASKETS,
+            LINES
+        }
+    }
+
+    /** One of several things that a table is sorted by. */
+    public record Level(By by, boolean descending) {}
+
+    private final Keywords keywords;
+    private final Map<List<Level>, int[]> known = new ConcurrentHashMap<>();
+    private final int[] textRank;
+    private final int[] fallback;
+
+    Orders(Keywords keywords) {
+        this.keywords = keywords;
+        int[] byText = all();
+        IntArrays.parallelQuickSort(byText, (a, b) -> keywords.text(a).compareTo(keywords.text(b)));
+        textRank = new int[byText.length];
+        for (int i = 0; i < byText.length; i++) {
+            textRank[byText[i]] = i;
+        }
+        IntToLongFunction searches = value(new By.OfFigure(Figure.SEARCHES));
+        int[] bySearches = all();
+        IntArrays.parallelQuickSort(
+                bySearches, comparing(searches, true, (a, b) -> Integer.compare(textRank[a], textRank[b])));
+        fallback = new int[bySearches.length];
+        for (int i = 0; i < bySearches.length; i++) {
+            fallback[bySearches[i]] = i;
+        }
+    }
+
+    private int[] all() {
+        return IntStream.range(0, keywords.size()).toArray();
+    }
+
+    /** All keywords in this order. The array is shared: do not change it. */
+    public int[] by(By by, boolean descending) {
+        return by(List.of(new Level(by, descending)));
+    }
+
+    /** All keywords by the first of these, those equal in it by the second, and so on. The array is shared: do not change it. */
+    public int[] by(List<Level> levels) {
+        return known.computeIfAbsent(List.copyOf(levels), key -> {
+            int[] order = all();
+            IntArrays.parallelQuickSort(order, comparing(key, fallback));
+            return order;
+        });
+    }
+
+    /** Sorts some keywords by these; those equal in all of them stay as they are. */
+    public void sortStably(int[] keywords, List<Level> levels) {
+        int[] equal = new int[textRank.length];
+        IntArrays.mergeSort(keywords, comparing(levels, equal));
+    }
+
+    private IntComparator comparing(List<Level> levels, int[] then) {
+        IntComparator comparator = (a, b) -> Integer.compare(then[a], then[b]);
+        for (Level level : levels.reversed()) {
+            comparator = comparing(value(level.by()), level.descending(), comparator);
+        }
+        return comparator;
+    }
+
+    private static IntComparator comparing(IntToLongFunction value, boolean descending, IntComparator then) {
+        return (a, b) -> {
+            long left = value.applyAsLong(a);
+            long right = value.applyAsLong(b);
+            if (left != right) {
+                if (left == FigureColumn.UNKNOWN) {
+                    return 1;
+                }
+                if (right == FigureColumn.UNKNOWN) {
+                    return -1;
+                }
+                return descending ? Long.compare(right, left) : Long.compare(left, right);
+            }
+            return then.compare(a, b);
+        };
+    }
+
+    private IntToLongFunction value(By by) {
+        return switch (by) {
+            case By.OfFigure of ->
+                keywords.figure(of.figure())
+                        .<IntToLongFunction>map(column -> column::twiceMiddle)
+                        .orElse(keyword -> FigureColumn.UNKNOWN);
+            case By.Plain plain ->
+                switch (plain) {
+                    case KEYWORD -> keyword -> textRank[keyword];
+                    case WORDS -> keywords::wordCount;
+                    case CHARACTERS -> keyword -> keywords.text(keyword).length();
+                    case BASKETS -> keywords::basketCount;
+                    case LINES -> keywords::lineCount;
+                };
+        };
+    }
+}

@@ -1,0 +1,66 @@
+package smorgas.core.column;
+
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What a column of a list is understood to hold. Every column is kept with the lines; only some are read as figures. */
+public enum ColumnRole {
+    KEYWORD("keyword", null),
+    SEARCHES(Figure.SEARCHES),
+    CPC(Figure.CPC),
+    LOW_BID(Figure.LOW_BID),
+    HIGH_BID(Figure.HIGH_BID),
+    POSITION(Figure.POSITION),
+    COMPETITION(Figure.COMPETITION),
+    PREVIOUS_POSITION(Figure.PREVIOUS_POSITION),
+    CHANGE(Figure.CHANGE),
+    TRAFFIC(Figure.TRAFFIC),
+    DIFFICULTY(Figure.DIFFICULTY),
+    CLICKS(Figure.CLICKS),
+    IMPRESSIONS(Figure.IMPRESSIONS),
+    CTR(Figure.CTR),
+    COST(Figure.COST),
+    CONVERSIONS(Figure.CONVERSIONS),
+    LANDING_PAGE("landing page", null),
+    MATCH_TYPE("match type", null),
+    CAMPAIGN("campaign", null),
+    AD_GROUP("ad group", null),
+    STATUS("status", null),
+    TAGS("tags", null),
+    TARGET_LOCATION("target location", null),
+    /** Searches of one month, of which lists have a column for each. */
+    MONTH("searches of a month", null),
+    OTHER("other", null);
+
+    private final String label;
+    private final @Nullable Figure figure;
+
+    ColumnRole(String label, @Nullable Figure figure) {
+        this.label = label;
+        this.figure = figure;
+    }
+
+    ColumnRole(Figure figure) {
+        this(
+                figure == Figure.CPC || figure == Figure.CTR
+                        ? figure.label()
+                        : figure.label().toLowerCase(Locale.ENGLISH),
+                figure);
+    }
+
+    /** What it holds, in the trade's words. */
+    public String label() {
+        return label;
+    }
+
+    /** The figure that the column's cells are read as; empty for the keyword and for what is kept as text. */
+    public Optional<Figure> figure() {
+        return Optional.ofNullable(figure);
+    }
+
+    /** Whether a list may have several columns of it. */
+    public boolean repeats() {
+        return this == MONTH || this == OTHER;
+    }
+}

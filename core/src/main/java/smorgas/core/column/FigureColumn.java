@@ -1,0 +1,109 @@
+package smorgas.core.column;
+
+import java.util.Arrays;
+
+/**
+ * One figure for each of many rows, as a range from low to high (both inclusive; equal for a plain number), in parts of
+ * the figure's unit. Unknown is {@link #UNKNOWN}, never zero.
+ */
+public final class FigureColumn {
+
+    public static final long UNKNOWN = Long.MIN_VALUE;
+
+    private final long[] low;
+    private final long[] high;
+
+    private FigureColumn(long[] low, long[] high) {
+        this.low = low;
+        this.high = high;
+    }
+
+    public int size() {
+        return low.length;
+    }
+
+    public boolean known(int row) {
+        return low[row] != UNKNOWN;
+    }
+
+    public long low(int row) {
+        return low[row];
+    }
+
+    public long high(int row) {
+        return high[row];
+    }
+
+    /** Twice the arithmetic middle, so that it stays a whole number; {@link #UNKNOWN} if unknown. */
+    public long twiceMiddle(int row) {
+        return known(row) ? low[row] + high[row] : UNKNOWN;
+    }
+
+    /** Grows row by row, or is filled in any order after {@link #ofSize}. */
+    public static final class Builder {
+        private long[] low;
+        private long[] high;
+        private int size;
+
+        public Builder() {
+            low = new long[16];
+            high = low;
+        }
+
+        /** A builder that already has this many rows, all unknown. */
+        public static Builder ofSize(int rows) {
+            Builder builder = new Builder();
+            builder.low = new long[rows];
+            Arrays.fill(builder.low, UNKNOWN);
+            builder.high = builder.low;
+            builder.size = rows;
+            return builder;
+        }
+
+        public void add(long lowPart, long highPart) {
+            if (size == low.length) {
+                boolean ranges = high != low;
+                low = Arrays.copyOf(low, size * 2);
+                high = ranges ? Arrays.copyOf(high, size * 2) : low;
+            }
+            size++;
+            set(size - 1, lowPart, highPart);
+        }
+
+        public void set(int row, long lowPart, long highPart) {
+            if (lowPart != highPart && high == low) {
+                // Most columns hold no range: the second array exists from the first range on.
+                high = low.clone();
+            }
+            low[row] = lowPart;
+            high[row] = highPart;
+        }
+
+        public long low(int row) {
+            return low[row];
+        }
+
+        public long high(int row) {
+            return high[row];
+        }
+
+        public long twiceMiddle(int row) {
+            return low[row] == UNKNOWN ? UNKNOWN : low[row] + high[row];
+        }
+
+        public int size() {
+            return size;
+        }
+
+        /** Forgets the rows from this one on. */
+        public void truncate(int rows) {
+            size = rows;
+        }
+
+        public FigureColumn seal() {
+            boolean ranges = high != low;
+            long[] sealedLow = Arrays.copyOf(low, size);
+            return new FigureColumn(sealedLow, ranges ? Arrays.copyOf(high, size) : sealedLow);
+        }
+    }
+}

@@ -1,0 +1,121 @@
+package smorgas.core.column;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import java.util.Arrays;
+import java.util.function.IntConsumer;
+
+/** Rows of ints of unequal length in two arrays; cannot change. Row numbers run from 0 to {@link #size()} - 1. */
+public final class RaggedInts {
+
+    private final int[] starts;
+    private final int[] values;
+
+    private RaggedInts(int[] starts, int[] values) {
+        this.starts = starts;
+        this.values = values;
+    }
+
+    public int size() {
+        return starts.length - 1;
+    }
+
+    public int length(int row) {
+        return starts[row + 1] - starts[row];
+    }
+
+    public int get(int row, int place) {
+        return values[starts[row] + place];
+    }
+
+    /** A copy of the row. */
+    public int[] row(int row) {
+        return Arrays.copyOfRange(values, starts[row], starts[row + 1]);
+    }
+
+    public void forEach(int row, IntConsumer action) {
+        for (int i = starts[row]; i < starts[row + 1]; i++) {
+            action.accept(values[i]);
+        }
+    }
+
+    /**
+     * Rows turned into their inverse by counting: row v of the result lists, in rising order, the places i where {@code
+     * keys[i] == v}. Negative keys are left out.
+     */
+    public static RaggedInts byKey(int[] keys, int rows) {
+        int[] starts = new int[rows + 1];
+        for (int key : keys) {
+            if (key >= 0) {
+                starts[key + 1]++;
+            }
+        }
+        for (int r = 0; r < rows; r++) {
+            starts[r + 1] += starts[r];
+        }
+        int[] next = Arrays.copyOf(starts, rows);
+        int[] values = new int[starts[rows]];
+        for (int i = 0; i < keys.length; i++) {
+            if (keys[i] >= 0) {
+                values[next[keys[i]]++] = i;
+            }
+        }
+        return new RaggedInts(starts, values);
+    }
+
+    /**
+     * The inverse of this: row v of the result lists, in rising order and once each, the rows of this that hold the value
+     * v.
+     */
+    public RaggedInts inverse(int valueCount) {
+        int[] starts = new int[valueCount + 1];
+        int[] lastSeen = new int[valueCount];
+        Arrays.fill(lastSeen, -1);
+        for (int row = 0; row < size(); row++) {
+            for (int i = this.starts[row]; i < this.starts[row + 1]; i++) {
+                int value = values[i];
+                if (lastSeen[value] != row) {
+                    lastSeen[value] = row;
+                    starts[value + 1]++;
+                }
+            }
+        }
+        for (int v = 0; v < valueCount; v++) {
+            starts[v + 1] += starts[v];
+        }
+        int[] next = Arrays.copyOf(starts, valueCount);
+        int[] inverted = new int[starts[valueCount]];
+        Arrays.fill(lastSeen, -1);
+        for (int row = 0; row < size(); row++) {
+            for (int i = this.starts[row]; i < this.starts[row + 1]; i++) {
+                int value = values[i];
+                if (lastSeen[value] != row) {
+                    lastSeen[value] = row;
+                    inverted[next[value]++] = row;
+                }
+            }
+        }
+        return new RaggedInts(starts, inverted);
+    }
+
+    /** Collects rows one after the other. */
+    public static final class Builder {
+        private final IntArrayList starts = new IntArrayList();
+        private final IntArrayList values = new IntArrayList();
+
+        public Builder() {
+            starts.add(0);
+        }
+
+        public void add(int value) {
+            values.add(value);
+        }
+
+        public void endRow() {
+            starts.add(values.size());
+        }
+
+        public RaggedInts seal() {
+            return new RaggedInts(starts.toIntArray(), values.toIntArray());
+        }
+    }
+}

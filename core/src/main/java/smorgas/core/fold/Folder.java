@@ -1,0 +1,67 @@
+package smorgas.core.fold;
+
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Merge;
+import smorgas.core.column.RaggedInts;
+import smorgas.core.column.TextDictionary;
+import smorgas.core.gather.Lines;
+import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.text.Words;
+
+/** Folds lines into keywords: one for each meaning, as far as the settings go. */
+public final class Folder {
+
+    private Folder() {}
+
+    /** The keywords of these baskets, folded and merged as an English project does at first. */
+    public static Keywords fold(List<Lines> baskets) {
+        Recipe first = Recipe.empty("en");
+        return fold(baskets, first.folding(), first.merges());
+    }
+
+    /** The keywords of these baskets. */
+    public static Keywords fold(List<Lines> baskets, Folding folding, Map<Figure, Merge> merges) {
+        return fold(Prepared.of(Spellings.of(baskets), folding), folding, merges);
+    }
+
+    /**
+     * The keywords of spellings that were prepared for these cleanings. Which keywords there are does not depend on the
+     * order of the baskets; what is unknown never wins over what is known.
+     *
+     * @param figures how each figure is merged when lines disagree
+     */
+    public static Keywords fold(Prepared prepared, Folding folding, Map<Figure, Merge> figures) {
+        Tokens tokens = prepared.tokens();
+        Merges merges = Merges.of(tokens, folding, prepared.keys(folding, folding.on()));
+        Spellings spellings = tokens.spellings();
+        int[] keywordOfLine = new int[spellings.ofLine().length];
+        for (int line = 0; line < keywordOfLine.length; line++) {
+            int spelling = spellings.ofLine()[line];
+            keywordOfLine[line] = spelling == Spellings.NONE ? Spellings.NONE : merges.keywordOf()[spelling];
+        }
+        // Words depend on the texts, figures on the lines: neither on the other.
+        var merged = CompletableFuture.supplyAsync(() ->
+                FigureMerger.merged(spellings.baskets(), spellings.starts(), keywordOfLine, merges.size(), figures));
+        String[] leads = new String[merges.size()];
+        TextDictionary vocabulary = new TextDictionary();
+        RaggedInts.Builder words = new RaggedInts.Builder();
+        for (int keyword = 0; keyword < leads.length; keyword++) {
+            leads[keyword] = tokens.text(merges.leads()[keyword]);
+            Words.intern(leads[keyword], vocabulary, words);
+            words.endRow();
+        }
+        return new Keywords(
+                prepared,
+                folding,
+                merges,
+                leads,
+                vocabulary,
+                words.seal(),
+                RaggedInts.byKey(keywordOfLine, leads.length),
+                merged.join());
+    }
+}

@@ -1,0 +1,186 @@
+package smorgas.core.gather;
+
+import java.nio.charset.Charset;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.gather.Encodings.Decoded;
+import smorgas.core.gather.Reading.Format;
+import smorgas.core.recipe.ReadAs;
+
+/**
+ * Reads the bytes of a list: finds its format, encoding, delimiter, header and columns by content, and hands each row
+ * below the header to a sink. Never throws for anything in the bytes; faults are problems of the {@link Reading}.
+ */
+public final class BasketReader {
+
+    private final byte[] bytes;
+    private final ReadAs readAs;
+    private final Problems problems;
+    private final Opening opening;
+
+    private BasketReader(String name, byte[] bytes, ReadAs readAs, Function<Layout.Columns, RowSink> sinks) {
+        this.bytes = bytes;
+        this.readAs = readAs;
+        this.problems = new Problems(name);
+        this.opening = new Opening(readAs, problems, sinks);
+    }
+
+    /** Reads a list, finding everything by itself. */
+    public static Reading read(String name, byte[] bytes, RowSink sink) {
+        return read(name, bytes, ReadAs.FOUND, sink);
+    }
+
+    /**
+     * Reads a list.
+     *
+     * @param name the basket's name, used in the problems only
+     * @param bytes what was gathered; any bytes
+     * @param readAs what a hand has put right
+     * @param sink takes the rows below the header, in order; it may throw {@link ReadingStopped}
+     */
+    public static Reading read(String name, byte[] bytes, ReadAs readAs, RowSink sink) {
+        return new BasketReader(name, bytes, readAs, columns -> sink).run();
+    }
+
+    /** A reading with the lines that it comes to; none if nothing could be read. */
+    public record Read(Reading reading, Optional<Lines> lines) {}
+
+    /** Reads a list and interprets its rows as they come, without keeping them. */
+    public static Read lines(long basket, String name, byte[] bytes) {
+        return lines(basket, name, bytes, ReadAs.FOUND, (line, cells) -> {});
+    }
+
+    /** Reads a list as {@link #read} does and interprets each row when the sink has taken it. */
+    public static Read lines(long basket, String name, byte[] bytes, ReadAs readAs, RowSink sink) {
+        AtomicReference<@Nullable Interpreter> interpreter = new AtomicReference<>();
+        Reading reading = new BasketReader(name, bytes, readAs, columns -> {
+                    Interpreter fresh = new Interpreter(basket, name, columns.headers(), columns.roles());
+                    interpreter.set(fresh);
+                    return (line, cells) -> {
+                        sink.row(line, cells);
+                        fresh.row(line, cells);
+                    };
+                })
+                .run();
+        Interpreter used = interpreter.get();
+        return new Read(
+                reading, used == null || reading.refused() ? Optional.empty() : Optional.of(used.lines(reading)));
+    }
+
+    private Reading run() {
+        if (bytes.length == 0) {
+            return refused("The file is empty", "Nothing was read; gather it again when it has lines.");
+        }
+        if (Packed.isZip(bytes)) {
+            return workbook();
+        }
+        if (starts(0xD0, 0xCF, 0x11, 0xE0)) {
+            return refused(
+                    "This is a workbook of an old format, or one with a password",
+                    "Save it without a password as XLSX or CSV and gather that.");
+        }
+        Decoded decoded = decoded();
+        return decoded == null
+                ? refused("This is not text: it holds NUL bytes", "Nothing was read; gather a text file such as CSV.")
+                : text(decoded);
+    }
+
+    private boolean starts(int... mark) {
+        for (int i = 0; i < mark.length; i++) {
+            if (i >= bytes.length || (bytes[i] & 0xFF) != mark[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private Reading workbook() {
+        Optional<Workbook> workbook;
+        try {
+            workbook = Workbook.open(bytes, problems);
+        } catch (Workbook.Unreadable e) {
+            return refused(e.what(), e.todo());
+        }
+        if (workbook.isEmpty()) {
+            return refused(
+                    "This is a packed file without a workbook in it", "Unpack it and gather the lists that are in it.");
+        }
+        try (Workbook opened = workbook.get()) {
+            List<String> sheets = opened.sheets();
+            String sheet = sheets.contains(readAs.sheet()) ? readAs.sheet() : opened.firstFilled();
+            return rows(opened.format(), "", Reading.PLAIN, sheets, sheet, opened.rows(sheet));
+        }
+    }
+
+    private @Nullable Decoded decoded() {
+        if (!readAs.encoding().isEmpty() && Charset.isSupported(readAs.encoding())) {
+            return Encodings.decode(bytes, Charset.forName(readAs.encoding()));
+        }
+        return Encodings.decode(bytes);
+    }
+
+    private Reading text(Decoded decoded) {
+        String text = decoded.text();
+        String encoding = decoded.charset().name();
+        boolean cellsChosen = !readAs.delimiter().isEmpty();
+        if (!cellsChosen && JsonRows.looksLike(text)) {
+            return rows(Format.JSON, encoding, Reading.PLAIN, List.of(), "", new JsonRows(text, problems));
+        }
+        if (!cellsChosen && HtmlRows.looksLike(text)) {
+            return rows(Format.HTML, encoding, Reading.PLAIN, List.of(), "", new HtmlRows(text, problems));
+        }
+        char delimiter = cellsChosen ? readAs.delimiter().charAt(0) : Layout.delimiter(text);
+        return delimiter == Reading.PLAIN
+                ? rows(Format.PLAIN, encoding, delimiter, List.of(), "", sink -> PlainRows.forEach(text, sink))
+                : rows(
+                        Format.DELIMITED,
+                        encoding,
+                        delimiter,
+                        List.of(),
+                        "",
+                        new DelimitedRows(text, delimiter, problems));
+    }
+
+    private Reading rows(
+            Format format, String encoding, char delimiter, List<String> sheets, String sheet, RowSource source) {
+        try {
+            source.forEach(opening);
+        } catch (Opening.Full e) {
+            problems.add(
+                    e.line(),
+                    "The list has more than " + String.format(java.util.Locale.ENGLISH, "%,d", Opening.MOST_ROWS)
+                            + " rows",
+                    "The rest is not read; split the file and gather the parts.");
+        }
+        opening.decide();
+        if (opening.empty()) {
+            return problems.count() > 0
+                    ? refusedAsTold()
+                    : refused("The file has only blank lines", "Nothing was read.");
+        }
+        Layout.Columns columns = opening.columns();
+        return new Reading(
+                format,
+                encoding,
+                delimiter,
+                sheets,
+                sheet,
+                opening.headerLine(),
+                columns.headers(),
+                columns.roles(),
+                problems.rows(),
+                problems.first());
+    }
+
+    private Reading refused(String what, String todo) {
+        problems.add(0, what, todo);
+        return refusedAsTold();
+    }
+
+    private Reading refusedAsTold() {
+        return new Reading(Format.NONE, "", Reading.PLAIN, List.of(), "", 0, List.of(), List.of(), 0, problems.first());
+    }
+}

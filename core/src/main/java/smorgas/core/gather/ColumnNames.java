@@ -1,0 +1,70 @@
+package smorgas.core.gather;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Properties;
+import java.util.Set;
+import java.util.regex.Pattern;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.text.Tidy;
+import smorgas.core.text.Words;
+
+/** The names by which lists call their columns, in English and the main European languages, and other words of lists. */
+final class ColumnNames {
+
+    private static final Map<String, ColumnRole> ROLES = new HashMap<>();
+    private static final Set<String> TOTALS;
+
+    /** "Searches: Mar 2026", "2026-03", "March 2026": a month's column. */
+    private static final Pattern MONTH = Pattern.compile("(searches |volume )?("
+            + "(19|20)\\d\\d (0?[1-9]|1[0-2])|(0?[1-9]|1[0-2]) (19|20)\\d\\d"
+            + "|(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]* (19|20)?\\d\\d)");
+
+    /** Longer cells are no column names. */
+    private static final int LONGEST = 80;
+
+    static {
+        Properties names = new Properties();
+        try (InputStream in = ColumnNames.class.getResourceAsStream("column-names.properties")) {
+            names.load(new java.io.InputStreamReader(java.util.Objects.requireNonNull(in), StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        TOTALS = Set.of(names.getProperty("TOTALS").split(", "));
+        names.remove("TOTALS");
+        names.forEach((role, list) -> {
+            for (String name : list.toString().split(", ")) {
+                ROLES.put(bare(name), ColumnRole.valueOf(role.toString()));
+            }
+        });
+    }
+
+    private ColumnNames() {}
+
+    /** The role that a header cell names, by its words alone: case, dots and brackets do not matter. */
+    static ColumnRole role(String headerCell) {
+        if (headerCell.length() > LONGEST) {
+            return ColumnRole.OTHER;
+        }
+        // Units and remarks stand in brackets: "CPC (EUR)", "Searches (monthly)".
+        String name = bare(headerCell.replaceAll("[(\\[].*?[)\\]]", " "));
+        ColumnRole named = ROLES.get(name);
+        if (named != null) {
+            return named;
+        }
+        return MONTH.matcher(name).matches() ? ColumnRole.MONTH : ColumnRole.OTHER;
+    }
+
+    /** Whether a cell is the word with which lists begin their line of totals. */
+    static boolean total(String cell) {
+        return cell.length() <= LONGEST && TOTALS.contains(bare(cell));
+    }
+
+    private static String bare(String text) {
+        return String.join(" ", Words.of(Tidy.of(text)));
+    }
+}

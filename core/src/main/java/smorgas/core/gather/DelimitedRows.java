@@ -1,0 +1,142 @@
+package smorgas.core.gather;
+
+import de.siegmar.fastcsv.reader.CommentStrategy;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import java.util.Arrays;
+import java.util.Iterator;
+
+/**
+ * The rows of a delimited text (RFC 4180, any delimiter). A quote that is opened and not closed within {@value
+ * #LONGEST_CELL_LINES} lines is taken for a slip: that one line is set aside and reading goes on with the next, instead of
+ * swallowing the rest of the file.
+ */
+final class DelimitedRows implements RowSource {
+
+    static final int LONGEST_CELL_LINES = 20;
+
+    private final String text;
+    private final char delimiter;
+    private final Problems problems;
+    /** Where reading stands after a slip: offset in the text, and lines before it. */
+    private int from;
+
+    private int linesBefore;
+
+    DelimitedRows(String text, char delimiter, Problems problems) {
+        this.text = text;
+        this.delimiter = delimiter;
+        this.problems = problems;
+    }
+
+    @Override
+    public void forEach(RowSink sink) {
+        boolean more = true;
+        while (more) {
+            more = readUntilSlip(sink);
+        }
+    }
+
+    /** Reads up to the end or to a slip; true if there is a rest to read after a slip. */
+    private boolean readUntilSlip(RowSink sink) {
+        int base = linesBefore;
+        int line = 0;
+        try (CsvReader<CsvRecord> reader = reader(from == 0 ? text : text.substring(from), delimiter)) {
+            Iterator<CsvRecord> records = reader.iterator();
+            while (records.hasNext()) {
+                CsvRecord record = records.next();
+                line = base + (int) record.getStartingLineNumber();
+                String[] cells = cells(record);
+                if (longestCell(cells) > LONGEST_CELL_LINES || !records.hasNext() && unclosed(line, cells)) {
+                    return slip(line);
+                }
+                sink.row(line, cells);
+            }
+            return false;
+        } catch (CsvParseException e) {
+            // The library gives up on a cell of more than 16 million characters.
+            return slip(line + 1);
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    // The lenient switch has no successor yet, and lists do hold cells such as "bee" hive.
+    @SuppressWarnings("removal")
+    static CsvReader<CsvRecord> reader(String text, char delimiter) {
+        return CsvReader.builder()
+                .fieldSeparator(delimiter)
+                .commentStrategy(CommentStrategy.NONE)
+                .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .allowExtraCharsAfterClosingQuote(true)
+                .skipEmptyLines(true)
+                .ofCsvRecord(text);
+    }
+
+    static String[] cells(CsvRecord record) {
+        String[] cells = new String[record.getFieldCount()];
+        for (int i = 0; i < cells.length; i++) {
+            cells[i] = record.getField(i);
+        }
+        return cells;
+    }
+
+    private static int longestCell(String[] cells) {
+        int longest = 0;
+        for (String cell : cells) {
+            if (cell.length() > LONGEST_CELL_LINES) {
+                int breaks = 0;
+                for (int i = 0; i < cell.length(); i++) {
+                    breaks += cell.charAt(i) == '\n' ? 1 : 0;
+                }
+                longest = Math.max(longest, breaks);
+            }
+        }
+        return longest;
+    }
+
+    /** Whether the last row, which begins on this line, runs over several lines because a quote was never closed. */
+    private boolean unclosed(int line, String[] cells) {
+        if (Arrays.stream(cells).noneMatch(cell -> cell.indexOf('\n') >= 0 || cell.indexOf('\r') >= 0)) {
+            return false;
+        }
+        int start = from;
+        for (int at = linesBefore + 1; at < line && start >= 0; at++) {
+            start = lineEnd(start);
+        }
+        return start >= 0 && text.chars().skip(start).filter(c -> c == '"').count() % 2 == 1;
+    }
+
+    private boolean slip(int line) {
+        problems.addRow(
+                line,
+                "A quote is opened and not closed, neither in the next " + LONGEST_CELL_LINES + " lines nor at the end",
+                "This line is set aside and reading goes on with the next; close the quote and gather it again.");
+        while (linesBefore < line) {
+            int end = lineEnd(from);
+            if (end < 0) {
+                return false;
+            }
+            from = end;
+            linesBefore++;
+        }
+        return from < text.length();
+    }
+
+    /** The offset behind the line that begins at the offset (line feed, carriage return, or both); -1 if it is the last. */
+    private int lineEnd(int start) {
+        for (int i = start; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c == '\n') {
+                return i + 1;
+            }
+            if (c == '\r') {
+                return i + 1 < text.length() && text.charAt(i + 1) == '\n' ? i + 2 : i + 1;
+            }
+        }
+        return -1;
+    }
+}

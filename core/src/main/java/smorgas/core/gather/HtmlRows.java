@@ -1,0 +1,58 @@
+package smorgas.core.gather;
+
+import java.util.List;
+import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.parser.Parser;
+
+/** The rows of the largest table of an HTML page. */
+final class HtmlRows implements RowSource {
+
+    private static final Pattern TABLE = Pattern.compile("<table[\\s>]", Pattern.CASE_INSENSITIVE);
+
+    private final String text;
+    private final Problems problems;
+
+    HtmlRows(String text, Problems problems) {
+        this.text = text;
+        this.problems = problems;
+    }
+
+    /** Whether it begins as markup does and has a table near its beginning or anywhere in a page. */
+    static boolean looksLike(String text) {
+        String begin = text.stripLeading();
+        return begin.startsWith("<") && TABLE.matcher(begin).find();
+    }
+
+    @Override
+    public void forEach(RowSink sink) {
+        Document page = Parser.htmlParser().setTrackPosition(true).parseInput(text, "");
+        Element largest = null;
+        int most = 0;
+        for (Element table : page.select("table")) {
+            int rows = table.select("tr").size();
+            if (rows > most) {
+                most = rows;
+                largest = table;
+            }
+        }
+        if (largest == null) {
+            problems.add(0, "The page has no table with rows", "Nothing was read.");
+            return;
+        }
+        for (Element row : largest.select("tr")) {
+            List<String> cells =
+                    row.select("> th, > td").stream().map(Element::text).toList();
+            if (cells.stream().anyMatch(cell -> !cell.isBlank())) {
+                sink.row(Math.max(1, row.sourceRange().start().lineNumber()), cells.toArray(String[]::new));
+            }
+        }
+    }
+
+    static {
+        // Loaded here once, so that the first page of a run is not slower than the others.
+        Jsoup.parse("");
+    }
+}

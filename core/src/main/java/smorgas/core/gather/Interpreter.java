@@ -1,0 +1,185 @@
+package smorgas.core.gather;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+
+/**
+ * Turns the stored cells of one basket into {@link Lines} by the columns of its reading. Rows are given one after the
+ * other as a {@link RowSink}; the same cells and columns always give the same lines.
+ */
+public final class Interpreter implements RowSink {
+
+    /** A keyword of more characters than this is none, but a paragraph that slipped in. */
+    public static final int LONGEST_KEYWORD = 400;
+
+    private final long basket;
+    private final String name;
+    private final List<String> headers;
+    private final int keywordColumn;
+    private final List<Column> columns = new ArrayList<>();
+    private final Problems problems;
+    private final Numbers numbers = new Numbers();
+    private final List<String> texts = new ArrayList<>();
+    private final IntArrayList lineNumbers = new IntArrayList();
+    private int setAside;
+
+    private static final class Column {
+        private final int place;
+        private final Figure figure;
+        private final FigureColumn.Builder builder = new FigureColumn.Builder();
+        private boolean filled;
+
+        Column(int place, Figure figure) {
+            this.place = place;
+            this.figure = figure;
+        }
+    }
+
+    /** Interprets the stored rows of a reading. */
+    public Interpreter(long basket, String name, Reading reading) {
+        this(basket, name, reading.headers(), reading.columns());
+    }
+
+    Interpreter(long basket, String name, List<String> headers, List<ColumnRole> roles) {
+        this.basket = basket;
+        this.name = name;
+        this.headers = headers;
+        this.problems = new Problems(name);
+        this.keywordColumn = roles.indexOf(ColumnRole.KEYWORD);
+        for (int i = 0; i < roles.size(); i++) {
+            int place = i;
+            roles.get(i).figure().ifPresent(figure -> columns.add(new Column(place, figure)));
+        }
+    }
+
+    @Override
+    public void row(int line, String[] cells) {
+        String text = keywordColumn >= 0 && keywordColumn < cells.length ? cells[keywordColumn].strip() : "";
+        if (text.isEmpty()) {
+            setAside++;
+            if (columns.stream().anyMatch(c -> c.place < cells.length && !cells[c.place].isBlank())) {
+                problems.add(line, "There are figures but no keyword", "The line is set aside, as a total would be.");
+            }
+        } else if (text.length() > LONGEST_KEYWORD) {
+            setAside++;
+            problems.add(
+                    line,
+                    "The keyword has " + text.length() + " characters, more than " + LONGEST_KEYWORD,
+                    "The line is set aside; check that the file's quotes are closed.");
+        } else if (isHeader(text, cells)) {
+            setAside++;
+            problems.add(
+                    line,
+                    "The column names stand here again, as in files that were pasted under each other",
+                    "The line is set aside.");
+        } else if (texts.isEmpty() && isTotal(text)) {
+            setAsideTotal(line, text);
+        } else {
+            add(line, text, cells);
+        }
+    }
+
+    private boolean isHeader(String text, String[] cells) {
+        if (keywordColumn >= headers.size()
+                || headers.isEmpty()
+                || !text.equalsIgnoreCase(headers.get(keywordColumn).strip())) {
+            return false;
+        }
+        for (int i = 0; i < Math.min(cells.length, headers.size()); i++) {
+            if (!cells[i].strip().equalsIgnoreCase(headers.get(i).strip())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** A total stands right below the column names or at the end; elsewhere it is a keyword that reads like one. */
+    private boolean isTotal(String text) {
+        return !columns.isEmpty() && ColumnNames.total(text);
+    }
+
+    private void setAsideTotal(int line, String text) {
+        setAside++;
+        problems.add(
+                line, "This looks like a line of totals: \"" + text + "\"", "It is set aside, not read as a keyword.");
+    }
+
+    private void takeTotalsOffTheEnd() {
+        int end = texts.size();
+        while (end > 0 && isTotal(texts.get(end - 1))) {
+            end--;
+            setAsideTotal(lineNumbers.getInt(end), texts.get(end));
+        }
+        texts.subList(end, texts.size()).clear();
+        lineNumbers.size(end);
+        for (Column column : columns) {
+            column.builder.truncate(end);
+        }
+    }
+
+    private void add(int line, String text, String[] cells) {
+        texts.add(text);
+        lineNumbers.add(line);
+        for (Column column : columns) {
+            readFigure(column, column.place < cells.length ? cells[column.place] : "", line);
+        }
+    }
+
+    private void readFigure(Column column, String cell, int line) {
+        switch (numbers.read(cell, column.figure)) {
+            case READ -> {
+                column.filled = true;
+                column.builder.add(numbers.low, numbers.high);
+            }
+            case EMPTY -> column.builder.add(FigureColumn.UNKNOWN, FigureColumn.UNKNOWN);
+            case FAULT -> {
+                column.filled = true;
+                column.builder.add(FigureColumn.UNKNOWN, FigureColumn.UNKNOWN);
+                problems.add(
+                        line,
+                        column.figure.label() + " \"" + shortened(cell) + "\" is no number that we know",
+                        "The keyword is in, this figure is left empty.");
+            }
+        }
+    }
+
+    private static String shortened(String cell) {
+        return cell.length() <= 40 ? cell : cell.substring(0, 40) + "...";
+    }
+
+    /**
+     * The lines of all rows given.
+     *
+     * @param reading the reading that the rows are of, whose problems come first
+     */
+    public Lines lines(Reading reading) {
+        takeTotalsOffTheEnd();
+        Map<Figure, FigureColumn> figures = new EnumMap<>(Figure.class);
+        for (Column column : columns) {
+            if (!column.filled && !texts.isEmpty()) {
+                problems.add(
+                        0,
+                        "The column \"" + reading.columnName(column.place) + "\" holds no figure",
+                        "If it should, choose what the columns hold.");
+            }
+            figures.putIfAbsent(column.figure, column.builder.seal());
+        }
+        Problems all = new Problems(name);
+        reading.problems().forEach(p -> all.add(p.line(), p.what(), p.todo()));
+        all.addAll(problems);
+        return new Lines(
+                basket,
+                Kinds.guessed(name, reading),
+                texts.toArray(String[]::new),
+                lineNumbers.toIntArray(),
+                figures,
+                all,
+                setAside + reading.setAside());
+    }
+}

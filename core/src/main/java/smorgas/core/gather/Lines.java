@@ -1,0 +1,108 @@
+package smorgas.core.gather;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.recipe.BasketInfo;
+
+/**
+ * The lines of one basket with their figures; cannot change. Rows run from 0 to {@link #size()} - 1 in the order of the
+ * file; what was set aside is not among them.
+ */
+public final class Lines {
+
+    private final long basket;
+    private final BasketInfo info;
+    private final String[] texts;
+    private final int[] lineNumbers;
+    private final Map<Figure, FigureColumn> figures;
+    private final List<Problem> problems;
+    private final int problemCount;
+    private final int setAside;
+
+    Lines(
+            long basket,
+            BasketInfo info,
+            String[] texts,
+            int[] lineNumbers,
+            Map<Figure, FigureColumn> figures,
+            Problems problems,
+            int setAside) {
+        this.basket = basket;
+        this.info = info;
+        this.texts = texts;
+        this.lineNumbers = lineNumbers;
+        this.figures = new EnumMap<>(Figure.class);
+        this.figures.putAll(figures);
+        this.problems = problems.first();
+        this.problemCount = problems.count();
+        this.setAside = setAside;
+    }
+
+    private Lines(Lines other, BasketInfo info) {
+        this.basket = other.basket;
+        this.info = info;
+        this.texts = other.texts;
+        this.lineNumbers = other.lineNumbers;
+        this.figures = other.figures;
+        this.problems = other.problems;
+        this.problemCount = other.problemCount;
+        this.setAside = other.setAside;
+    }
+
+    /** The same lines of a basket of which something else is written down. */
+    public Lines described(BasketInfo written) {
+        return written.equals(info) ? this : new Lines(this, written);
+    }
+
+    /** What is known of the basket; until a hand has written it, its name and a guess of its kind. */
+    public BasketInfo info() {
+        return info;
+    }
+
+    /** The number of the basket, unique among those that are folded together. */
+    public long basket() {
+        return basket;
+    }
+
+    public String name() {
+        return info.name();
+    }
+
+    public int size() {
+        return texts.length;
+    }
+
+    /** The keyword cell as it stands in the file, but for its list number or bullet. */
+    public String text(int row) {
+        return texts[row];
+    }
+
+    /** The line of the file on which the row begins, from 1. */
+    public int lineNumber(int row) {
+        return lineNumbers[row];
+    }
+
+    /** The column of a figure; empty if the list has none. */
+    public Optional<FigureColumn> figure(Figure figure) {
+        return Optional.ofNullable(figures.get(figure));
+    }
+
+    /** The first thousand problems by line number. */
+    public List<Problem> problems() {
+        return problems;
+    }
+
+    /** All problems, also those past the first thousand. */
+    public int problemCount() {
+        return problemCount;
+    }
+
+    /** Rows that are no lines: without a keyword, or with one too long to be one. */
+    public int setAside() {
+        return setAside;
+    }
+}

@@ -1,0 +1,159 @@
+package smorgas.core.gather;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import javax.xml.stream.XMLInputFactory;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+import smorgas.core.gather.Reading.Format;
+
+/** A workbook in OpenDocument (ISO/IEC 26300), read row by row from its content.xml. */
+final class OdsWorkbook implements Workbook {
+
+    /** Repeated rows and cells that hold something are written out this often at most. */
+    private static final int MOST_REPEATS = 1_000;
+
+    private static final String TABLE = "urn:oasis:names:tc:opendocument:xmlns:table:1.0";
+    private static final String OFFICE = "urn:oasis:names:tc:opendocument:xmlns:office:1.0";
+
+    private final byte[] bytes;
+    private final Problems problems;
+    private final List<String> sheets = new ArrayList<>();
+    private String firstFilled = "";
+
+    OdsWorkbook(byte[] bytes, Problems problems) throws Unreadable {
+        this.bytes = bytes;
+        this.problems = problems;
+        try {
+            read((sheet, line, cells) -> firstFilled = firstFilled.isEmpty() ? sheet : firstFilled, "");
+        } catch (XMLStreamException | IOException e) {
+            throw Unreadable.damaged();
+        }
+        if (sheets.isEmpty()) {
+            throw new Unreadable("The workbook has no sheet", "Nothing was read; it may have a password.");
+        }
+    }
+
+    @FunctionalInterface
+    private interface SheetSink {
+        void row(String sheet, int line, String[] cells);
+    }
+
+    @Override
+    public Format format() {
+        return Format.ODS;
+    }
+
+    @Override
+    public List<String> sheets() {
+        return sheets;
+    }
+
+    @Override
+    public String firstFilled() {
+        return firstFilled.isEmpty() ? sheets.getFirst() : firstFilled;
+    }
+
+    @Override
+    public void close() {
+        // Nothing is kept open between two readings.
+    }
+
+    @Override
+    public RowSource rows(String wanted) {
+        return sink -> {
+            try {
+                read((sheet, line, cells) -> sink.row(line, cells), wanted);
+            } catch (XMLStreamException | IOException e) {
+                problems.add(0, "The workbook is damaged", "What could be read is gathered; save it anew, or as CSV.");
+            }
+        };
+    }
+
+    /** Reads the sheet wanted, or all if none is named. */
+    private void read(SheetSink sink, String wanted) throws XMLStreamException, IOException {
+        sheets.clear();
+        try (ZipParts zip = new ZipParts(bytes);
+                InputStream in = zip.open("content.xml")) {
+            XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
+            // No document type, so no entities from elsewhere and none that multiply.
+            factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
+            factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+            XMLStreamReader xml = factory.createXMLStreamReader(in);
+            String sheet = "";
+            int line = 1;
+            while (xml.hasNext()) {
+                if (xml.next() == XMLStreamConstants.START_ELEMENT && TABLE.equals(xml.getNamespaceURI())) {
+                    if (xml.getLocalName().equals("table")) {
+                        sheet = String.valueOf(xml.getAttributeValue(TABLE, "name"));
+                        sheets.add(sheet);
+                        line = 1;
+                    } else if (xml.getLocalName().equals("table-row")) {
+                        int repeated = repeated(xml, "number-rows-repeated");
+                        String[] cells = row(xml);
+                        for (int i = 0; i < Math.min(repeated, MOST_REPEATS) && cells.length > 0; i++) {
+                            if (wanted.isEmpty() || wanted.equals(sheet)) {
+                                sink.row(sheet, line + i, cells);
+                            }
+                        }
+                        line += repeated;
+                    }
+                }
+            }
+        }
+    }
+
+    private static int repeated(XMLStreamReader xml, String attribute) {
+        String repeated = xml.getAttributeValue(TABLE, attribute);
+        try {
+            return repeated == null ? 1 : Math.max(1, Integer.parseInt(repeated));
+        } catch (NumberFormatException e) {
+            return 1;
+        }
+    }
+
+    /** The cells of the row that the reader stands on, up to the last that holds something. */
+    private static String[] row(XMLStreamReader xml) throws XMLStreamException {
+        List<String> cells = new ArrayList<>();
+        int filled = 0;
+        while (xml.hasNext()) {
+            int event = xml.next();
+            if (event == XMLStreamConstants.END_ELEMENT && xml.getLocalName().equals("table-row")) {
+                break;
+            }
+            if (event == XMLStreamConstants.START_ELEMENT
+                    && (xml.getLocalName().equals("table-cell")
+                            || xml.getLocalName().equals("covered-table-cell"))) {
+                int repeated = Math.min(repeated(xml, "number-columns-repeated"), MOST_REPEATS);
+                String text = cell(xml);
+                for (int i = 0; i < repeated && cells.size() < MOST_REPEATS; i++) {
+                    cells.add(text);
+                }
+                filled = text.isBlank() ? filled : cells.size();
+            }
+        }
+        return cells.subList(0, filled).toArray(String[]::new);
+    }
+
+    private static String cell(XMLStreamReader xml) throws XMLStreamException {
+        String name = xml.getLocalName();
+        String value = xml.getAttributeValue(OFFICE, "value");
+        StringBuilder text = new StringBuilder();
+        while (xml.hasNext()) {
+            int event = xml.next();
+            if (event == XMLStreamConstants.END_ELEMENT && xml.getLocalName().equals(name)) {
+                break;
+            }
+            if (event == XMLStreamConstants.CHARACTERS || event == XMLStreamConstants.CDATA) {
+                text.append(xml.getText());
+            } else if (event == XMLStreamConstants.START_ELEMENT
+                    && xml.getLocalName().equals("s")) {
+                text.append(' ');
+            }
+        }
+        return value == null ? text.toString() : value;
+    }
+}

@@ -1,0 +1,152 @@
+package smorgas.core.gather;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.zip.GZIPInputStream;
+
+/**
+ * Takes lists out of ZIP and gzip files. What is unpacked is bounded, for a small packed file can claim to hold more than
+ * any machine has.
+ */
+public final class Packed {
+
+    /** A list with its name. */
+    public record NamedBytes(String name, byte[] bytes) {
+        /** Without folders. */
+        static NamedBytes of(String path, byte[] bytes) {
+            String name = path.substring(Math.max(path.lastIndexOf('/'), path.lastIndexOf('\\')) + 1);
+            return new NamedBytes(name.isBlank() ? "list" : name, bytes);
+        }
+    }
+
+    /** What was in a file: itself if it is not packed. */
+    public record Contents(List<NamedBytes> lists, List<Problem> problems) {
+        public Contents {
+            lists = List.copyOf(lists);
+            problems = List.copyOf(problems);
+        }
+    }
+
+    private static final class TooMuch extends IOException {
+        private static final long serialVersionUID = 1;
+    }
+
+    /** Packed files within packed files are opened this deep. */
+    private static final int DEEPEST = 3;
+
+    private static final int MOST_FILES = 200;
+
+    private final long most;
+    private final List<NamedBytes> lists = new ArrayList<>();
+    private final List<Problem> problems = new ArrayList<>();
+    private long unpacked;
+
+    private Packed(long most) {
+        this.most = most;
+    }
+
+    /**
+     * Opens a file, also files packed in it. Workbooks, which are ZIP files themselves, stay whole.
+     *
+     * @param most bytes that all of it together may have when unpacked
+     */
+    public static Contents open(String name, byte[] bytes, long most) {
+        Packed packed = new Packed(most);
+        try {
+            packed.open(name, bytes, 0);
+        } catch (TooMuch e) {
+            packed.problem(
+                    name,
+                    "It holds more than " + most / 1_000_000 + " MB or " + MOST_FILES + " files when it is unpacked",
+                    "What came before that is gathered; unpack it and gather its lists by themselves.");
+        }
+        return new Contents(packed.lists, packed.problems);
+    }
+
+    private void problem(String file, String what, String todo) {
+        problems.add(new Problem(file, 0, what, todo));
+    }
+
+    private void open(String name, byte[] bytes, int depth) throws TooMuch {
+        if (isGzip(bytes) && depth < DEEPEST) {
+            try (InputStream in = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
+                open(name.endsWith(".gz") ? name.substring(0, name.length() - 3) : name, inflate(in), depth + 1);
+            } catch (TooMuch e) {
+                throw e;
+            } catch (IOException e) {
+                problem(name, "The gzip file is damaged", "Nothing of it was gathered; fetch it again.");
+            }
+        } else if (isZip(bytes) && depth < DEEPEST && !isWorkbook(bytes)) {
+            openZip(name, bytes, depth);
+        } else {
+            if (lists.size() == MOST_FILES) {
+                throw new TooMuch();
+            }
+            lists.add(NamedBytes.of(name, bytes));
+        }
+    }
+
+    private void openZip(String name, byte[] bytes, int depth) throws TooMuch {
+        int found = 0;
+        try (ZipParts zip = new ZipParts(bytes)) {
+            for (String part : zip.names()) {
+                // Programs put their own files beside the lists.
+                boolean hidden = part.startsWith("__MACOSX") || part.contains("/.") || part.startsWith(".");
+                if (zip.locked(part)) {
+                    problem(part, "It has a password", "Unpack it by hand and gather what is in it.");
+                } else if (!hidden) {
+                    try (InputStream in = zip.open(part)) {
+                        open(part, inflate(in), depth + 1);
+                    }
+                }
+                found++;
+            }
+        } catch (TooMuch e) {
+            throw e;
+        } catch (IOException | IllegalArgumentException e) {
+            problem(
+                    name,
+                    "The ZIP file is damaged",
+                    "What could be unpacked is gathered; unpack it by hand and gather the rest.");
+            return;
+        }
+        if (found == 0) {
+            problem(name, "There is no list in the ZIP file", "Nothing was gathered.");
+        }
+    }
+
+    private byte[] inflate(InputStream in) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        byte[] buffer = new byte[1 << 16];
+        for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
+            unpacked += read;
+            if (unpacked > most) {
+                throw new TooMuch();
+            }
+            out.write(buffer, 0, read);
+        }
+        return out.toByteArray();
+    }
+
+    static boolean isZip(byte[] bytes) {
+        return bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K' && bytes[2] < 9 && bytes[3] < 9;
+    }
+
+    private static boolean isGzip(byte[] bytes) {
+        return bytes.length > 2 && (bytes[0] & 0xFF) == 0x1F && (bytes[1] & 0xFF) == 0x8B && bytes[2] == 8;
+    }
+
+    private static boolean isWorkbook(byte[] bytes) {
+        try (ZipParts zip = new ZipParts(bytes)) {
+            return zip.names().stream()
+                    .anyMatch(part ->
+                            part.equals("[Content_Types].xml") || part.startsWith("xl/") || part.equals("content.xml"));
+        } catch (IOException | IllegalArgumentException e) {
+            return false;
+        }
+    }
+}

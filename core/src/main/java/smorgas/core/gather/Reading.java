@@ -1,0 +1,94 @@
+package smorgas.core.gather;
+
+import java.util.List;
+import java.util.stream.IntStream;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+
+/**
+ * How the bytes of a basket were understood. Lines belong to one reading; another reading of the same bytes replaces
+ * them.
+ *
+ * @param format what kind of file it is
+ * @param encoding the IANA name of the character encoding; empty for a workbook
+ * @param delimiter the character between cells; {@link #PLAIN} for a list with one keyword a line, and where cells are
+ *     parted otherwise
+ * @param sheets the names of a workbook's sheets; empty for other files
+ * @param sheet the sheet that was read; empty for other files
+ * @param headerLine the line of the column names, from 1; 0 if there is none
+ * @param headers the column names as they stand in the file; empty if there is no header
+ * @param columns the role of each column, from the left
+ * @param setAside rows that never became lines: titles above the column names, and rows with a slip in their quotes
+ * @param problems faults met while reading the bytes (not while reading their figures), the first thousand
+ */
+public record Reading(
+        Format format,
+        String encoding,
+        char delimiter,
+        List<String> sheets,
+        String sheet,
+        int headerLine,
+        List<String> headers,
+        List<ColumnRole> columns,
+        int setAside,
+        List<Problem> problems) {
+
+    /** The delimiter of a plain list. */
+    public static final char PLAIN = '\n';
+
+    /** Kinds of files, told by their content. */
+    public enum Format {
+        DELIMITED("cells parted by a delimiter"),
+        PLAIN("a plain list"),
+        XLSX("a workbook (XLSX)"),
+        ODS("a workbook (ODS)"),
+        JSON("JSON"),
+        HTML("a table of an HTML page"),
+        /** Nothing could be read. */
+        NONE("nothing that can be read");
+
+        private final String label;
+
+        Format(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    public Reading {
+        sheets = List.copyOf(sheets);
+        headers = List.copyOf(headers);
+        columns = List.copyOf(columns);
+        problems = List.copyOf(problems);
+    }
+
+    /** Whether nothing of the bytes could be read at all. */
+    public boolean refused() {
+        return columns.isEmpty();
+    }
+
+    /** What to call a column: its name in the file, else its place from 1. */
+    public String columnName(int column) {
+        return column < headers.size() && !headers.get(column).isBlank()
+                ? headers.get(column)
+                : "column " + (column + 1);
+    }
+
+    /**
+     * The searches of each month that a row tells, from the left, as the double of their middle; {@link
+     * FigureColumn#UNKNOWN} where the cell tells nothing. Empty if the list has no columns of months.
+     */
+    public long[] months(List<String> cells) {
+        Numbers numbers = new Numbers();
+        return IntStream.range(0, Math.min(columns.size(), cells.size()))
+                .filter(column -> columns.get(column) == ColumnRole.MONTH)
+                .mapToLong(column -> numbers.read(cells.get(column), Figure.SEARCHES) == Numbers.Outcome.READ
+                        ? numbers.low + numbers.high
+                        : FigureColumn.UNKNOWN)
+                .toArray();
+    }
+}

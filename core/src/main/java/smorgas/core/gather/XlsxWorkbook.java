@@ -1,0 +1,131 @@
+package smorgas.core.gather;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.dhatim.fastexcel.reader.Cell;
+import org.dhatim.fastexcel.reader.CellType;
+import org.dhatim.fastexcel.reader.ExcelReaderException;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.Row;
+import org.dhatim.fastexcel.reader.Sheet;
+import smorgas.core.gather.Reading.Format;
+
+/** A workbook in Office Open XML (ECMA-376), read row by row. */
+final class XlsxWorkbook implements Workbook {
+
+    /** Kept open: each opening reads all shared texts anew. */
+    private final ReadableWorkbook workbook;
+
+    private final Problems problems;
+    private final List<String> sheets = new ArrayList<>();
+    private String firstFilled = "";
+
+    XlsxWorkbook(byte[] bytes, Problems problems) throws Unreadable {
+        this.problems = problems;
+        try {
+            workbook = new ReadableWorkbook(new ByteArrayInputStream(bytes));
+        } catch (IOException | RuntimeException e) {
+            throw Unreadable.damaged();
+        }
+        try {
+            for (Sheet sheet : workbook.getSheets().toList()) {
+                sheets.add(sheet.getName());
+                if (firstFilled.isEmpty() && filled(sheet)) {
+                    firstFilled = sheet.getName();
+                }
+            }
+        } catch (IOException | RuntimeException e) {
+            close();
+            throw Unreadable.damaged();
+        }
+        if (sheets.isEmpty()) {
+            close();
+            throw new Unreadable("The workbook has no sheet", "Nothing was read.");
+        }
+    }
+
+    @Override
+    public void close() {
+        try {
+            workbook.close();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private static boolean filled(Sheet sheet) throws IOException {
+        try (Stream<Row> rows = sheet.openStream()) {
+            return rows.limit(100).anyMatch(row -> cells(row).length > 0);
+        }
+    }
+
+    @Override
+    public Format format() {
+        return Format.XLSX;
+    }
+
+    @Override
+    public List<String> sheets() {
+        return sheets;
+    }
+
+    @Override
+    public String firstFilled() {
+        return firstFilled.isEmpty() ? sheets.getFirst() : firstFilled;
+    }
+
+    @Override
+    public RowSource rows(String name) {
+        return sink -> {
+            int line = 0;
+            try (Stream<Row> rows = workbook.findSheet(name).orElseThrow().openStream()) {
+                for (var each = rows.iterator(); each.hasNext(); ) {
+                    Row row = each.next();
+                    line = row.getRowNum();
+                    String[] cells = cells(row);
+                    if (cells.length > 0) {
+                        sink.row(line, cells);
+                    }
+                }
+            } catch (ReadingStopped | Opening.Full e) {
+                throw e;
+            } catch (IOException | ExcelReaderException | IllegalStateException | IllegalArgumentException e) {
+                problems.add(
+                        line + 1,
+                        "The workbook is damaged from here on",
+                        "What stands before is gathered; save it anew, or as CSV.");
+            }
+        };
+    }
+
+    /** The cells up to the last that holds something; none if all are empty. */
+    private static String[] cells(Row row) {
+        int last = 0;
+        String[] cells = new String[row.getCellCount()];
+        for (int i = 0; i < cells.length; i++) {
+            Cell cell = row.getOptionalCell(i).orElse(null);
+            cells[i] = cell == null ? "" : text(cell);
+            last = cells[i].isBlank() ? last : i + 1;
+        }
+        return java.util.Arrays.copyOf(cells, last);
+    }
+
+    private static String text(Cell cell) {
+        if (cell.getType() == CellType.NUMBER && cell.getRawValue() != null) {
+            // As decimals, not as a date or with the machine's noise: 0.1 + 0.2 is stored as 0.30000000000000004.
+            try {
+                return new java.math.BigDecimal(cell.getRawValue())
+                        .round(new java.math.MathContext(15))
+                        .stripTrailingZeros()
+                        .toPlainString();
+            } catch (NumberFormatException e) {
+                return cell.getRawValue();
+            }
+        }
+        String text = cell.getText();
+        return text == null ? "" : text;
+    }
+}

@@ -1,0 +1,31 @@
+package smorgas.core.recipe;
+
+import java.util.Optional;
+
+/**
+ * A basket of a project as the entries in force leave it.
+ *
+ * @param basket its number
+ * @param name the name it has in the project
+ * @param info what a hand has written of it; empty if nothing yet
+ * @param readAs how its bytes are read
+ * @param on whether its lines are in the project
+ */
+public record BasketState(long basket, String name, Optional<BasketInfo> info, ReadAs readAs, boolean on) {
+
+    BasketState described(BasketInfo written) {
+        return new BasketState(basket, written.name(), Optional.of(written), readAs, on);
+    }
+
+    BasketState read(ReadAs other) {
+        return new BasketState(basket, name, info, other, on);
+    }
+
+    BasketState switched(boolean toOn) {
+        return new BasketState(basket, name, info, readAs, toOn);
+    }
+
+    BasketState renewed(long by) {
+        return new BasketState(by, name, info, ReadAs.FOUND, on);
+    }
+}

@@ -1,0 +1,57 @@
+package smorgas.core.recipe;
+
+import java.util.OptionalLong;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a number must lie between, both ends included; an end that is null is open.
+ *
+ * @param least at most {@code most}
+ */
+public record Bounds(@Nullable Long least, @Nullable Long most) {
+
+    public Bounds {
+        if (least != null && most != null && least > most) {
+            throw new IllegalArgumentException("From " + least + " to " + most + " there is nothing: swap the two");
+        }
+    }
+
+    /** This number and more. */
+    public static Bounds from(long least) {
+        return new Bounds(least, null);
+    }
+
+    /** At most this number. */
+    public static Bounds upTo(long most) {
+        return new Bounds(null, most);
+    }
+
+    /** Nothing but this number. */
+    public static Bounds of(long number) {
+        return new Bounds(number, number);
+    }
+
+    /** Whether a number given as its double lies between the ends; a range is asked by twice its middle. */
+    public boolean holdTwice(long twice) {
+        return (least == null || twice >= 2 * least) && (most == null || twice <= 2 * most);
+    }
+
+    public boolean hold(long number) {
+        return (least == null || number >= least) && (most == null || number <= most);
+    }
+
+    /** Whether nothing is asked. */
+    public boolean open() {
+        return least == null && most == null;
+    }
+
+    /** The lower end; empty if it is open. */
+    public OptionalLong lower() {
+        return least == null ? OptionalLong.empty() : OptionalLong.of(least);
+    }
+
+    /** The upper end; empty if it is open. */
+    public OptionalLong upper() {
+        return most == null ? OptionalLong.empty() : OptionalLong.of(most);
+    }
+}

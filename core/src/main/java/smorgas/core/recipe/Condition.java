@@ -1,0 +1,362 @@
+package smorgas.core.recipe;
+
+import java.math.BigDecimal;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.function.LongFunction;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import smorgas.core.column.Figure;
+
+/**
+ * What a keyword must fulfil for a rule or a view to take it. Conditions are values; the sift room runs them. Each
+ * prints itself as the sentence that pages show. Words are compared as the project folds them: where singular and plural
+ * are folded, "hives" is the word "hive" too.
+ */
+public sealed interface Condition {
+
+    /** The most characters of a text that is looked for. */
+    int LONGEST_TEXT = 500;
+
+    /** The condition in words, to follow "keywords": {@code with the word "hive"}. */
+    String sentence();
+
+    /** The keyword has this word, or these words next to each other in this order. */
+    record HasWord(String word) implements Condition {
+        public HasWord {
+            bounded(word);
+        }
+
+        @Override
+        public String sentence() {
+            return (word.strip().contains(" ") ? "with the words \"" : "with the word \"") + word + "\"";
+        }
+    }
+
+    /** Where the words of a {@link Worded} condition stand in the keyword. */
+    enum Placing {
+        ANY_ORDER("with the words", "in any order"),
+        IN_ORDER("with the words", "in this order"),
+        EXACTLY("that are exactly", ""),
+        STARTS("that start with", ""),
+        ENDS("that end with", "");
+
+        private final String before;
+        private final String behind;
+
+        Placing(String before, String behind) {
+            this.before = before;
+            this.behind = behind;
+        }
+
+        /** What stands before the words in the sentence. */
+        public String before() {
+            return before;
+        }
+
+        /** What stands behind the words in the sentence; empty if nothing does. */
+        public String behind() {
+            return behind;
+        }
+    }
+
+    /** The keyword has these words in a certain place; others may stand between them where an order is asked for. */
+    record Worded(Placing placing, String words) implements Condition {
+        public Worded {
+            bounded(words);
+        }
+
+        @Override
+        public String sentence() {
+            String behind = placing.behind().isEmpty() ? "" : " " + placing.behind();
+            return placing.before() + " \"" + words + "\"" + behind;
+        }
+    }
+
+    /** The keyword has one of these words or phrases at least. */
+    record HasAnyWord(List<String> words) implements Condition {
+        public HasAnyWord {
+            words = List.copyOf(words);
+            if (words.isEmpty()) {
+                throw new IllegalArgumentException("Choose a word at least");
+            }
+            words.forEach(Condition::bounded);
+        }
+
+        @Override
+        public String sentence() {
+            int shown = Math.min(4, words.size());
+            String more =
+                    words.size() > shown ? String.format(Locale.ENGLISH, " and %,d more", words.size() - shown) : "";
+            return "with any of the words \"" + String.join("\", \"", words.subList(0, shown)) + "\"" + more;
+        }
+    }
+
+    /** The keyword has a word or phrase of this word list, in the version that the project has taken. */
+    record OnList(String list) implements Condition {
+        @Override
+        public String sentence() {
+            return "with a word of the list \"" + list + "\"";
+        }
+    }
+
+    /** The lead spelling has this tidy text anywhere in it, also inside a word; the empty text is in every keyword. */
+    record HasText(String text) implements Condition {
+        public HasText {
+            bounded(text);
+        }
+
+        @Override
+        public String sentence() {
+            return "with \"" + text + "\" in them";
+        }
+    }
+
+    /** The lead spelling has a part that this regular expression describes; it is run in linear time. */
+    record Matches(String pattern) implements Condition {
+        public Matches {
+            bounded(pattern);
+            Patterns.compile(pattern);
+        }
+
+        @Override
+        public String sentence() {
+            return "that match the pattern \"" + pattern + "\"";
+        }
+    }
+
+    /** What a keyword has a number of. */
+    enum Counted {
+        /** As ad platforms count them: what stands between spaces. */
+        WORDS("words"),
+        /** Code points of the lead spelling. */
+        CHARACTERS("characters"),
+        BASKETS("baskets"),
+        /** Different competitors of whom a list has it. */
+        COMPETITORS("competitors that have it");
+
+        private final String label;
+
+        Counted(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** The keyword has so many of something. */
+    record Count(Counted what, Bounds bounds) implements Condition {
+        @Override
+        public String sentence() {
+            return "with "
+                    + between(
+                            bounds,
+                            number -> String.format(Locale.ENGLISH, "%,d", number),
+                            what.label(),
+                            "any number of ");
+        }
+    }
+
+    /**
+     * A figure of the keyword is known, and its middle lies between the bounds.
+     *
+     * @param bounds in parts of the figure's unit, see {@link Figure#scale()}
+     */
+    record FigureWithin(Figure figure, Bounds bounds) implements Condition {
+        @Override
+        public String sentence() {
+            if (figure == Figure.SEARCHES && !bounds.open()) {
+                return "with " + between(bounds, this::amount, "searches", "");
+            }
+            String label = figure == Figure.CPC || figure == Figure.CTR
+                    ? figure.label()
+                    : figure.label().toLowerCase(Locale.ENGLISH);
+            return bounds.open()
+                    ? "of which the " + label + " is known"
+                    : "with a " + label + " of " + between(bounds, this::amount, "", "");
+        }
+
+        private String amount(long parts) {
+            BigDecimal amount = BigDecimal.valueOf(parts)
+                    .divide(BigDecimal.valueOf(figure.scale()))
+                    .stripTrailingZeros();
+            return amount.scale() <= 0
+                    ? String.format(Locale.ENGLISH, "%,d", amount.toBigInteger())
+                    : amount.toPlainString();
+        }
+    }
+
+    /** No list tells this figure of the keyword. */
+    record FigureUnknown(Figure figure) implements Condition {
+        @Override
+        public String sentence() {
+            return "of which no list tells the " + figure.label();
+        }
+    }
+
+    /** Some line of the keyword is in a basket of this name. */
+    record InBasket(String name) implements Condition {
+        @Override
+        public String sentence() {
+            return "in basket \"" + name + "\"";
+        }
+    }
+
+    /** The keyword's baskets are exactly these, by their names; no other has it. */
+    record InExactly(SortedSet<String> names) implements Condition {
+        public InExactly {
+            names = Collections.unmodifiableSortedSet(new TreeSet<>(names));
+        }
+
+        @Override
+        public String sentence() {
+            return names.size() == 1
+                    ? "only in basket \"" + names.first() + "\""
+                    : "exactly in the baskets \"" + String.join("\", \"", names) + "\"";
+        }
+    }
+
+    /** The keyword has a letter of this script. */
+    record HasScript(Cleaning.Script script) implements Condition {
+        @Override
+        public String sentence() {
+            return "with " + script.label() + " letters";
+        }
+    }
+
+    /** The keyword has this tag, given by hand or by a rule above the one that asks. */
+    record HasTag(String tag) implements Condition {
+        @Override
+        public String sentence() {
+            return "tagged \"" + tag + "\"";
+        }
+    }
+
+    /** The keyword's standing is this one. A view may ask for it; a rule must not, for rules make standings. */
+    record Stands(Standing standing) implements Condition {
+        @Override
+        public String sentence() {
+            return "that are " + standing.label();
+        }
+    }
+
+    /** All of the parts hold; with no parts it holds always. */
+    record AllOf(List<Condition> parts) implements Condition {
+        public AllOf {
+            parts = List.copyOf(parts);
+        }
+
+        @Override
+        public String sentence() {
+            return parts.isEmpty() ? "of any kind" : joined(parts, " and ");
+        }
+    }
+
+    /** One of the parts holds at least; with no parts it never holds. */
+    record AnyOf(List<Condition> parts) implements Condition {
+        public AnyOf {
+            parts = List.copyOf(parts);
+        }
+
+        @Override
+        public String sentence() {
+            return parts.isEmpty() ? "of no kind" : joined(parts, " or ");
+        }
+    }
+
+    /** None of the parts holds; with no parts it holds always. */
+    record NoneOf(List<Condition> parts) implements Condition {
+        public NoneOf {
+            parts = List.copyOf(parts);
+        }
+
+        @Override
+        public String sentence() {
+            return parts.isEmpty() ? "of any kind" : "not " + joined(parts, " nor ");
+        }
+    }
+
+    /** Searches a month are known and their middle is at least this. */
+    static Condition searchesFrom(long searches) {
+        return new FigureWithin(Figure.SEARCHES, Bounds.from(searches));
+    }
+
+    /** The parts of a condition that combines others; empty for one that stands alone. */
+    default List<Condition> within() {
+        return switch (this) {
+            case AllOf all -> all.parts();
+            case AnyOf any -> any.parts();
+            case NoneOf none -> none.parts();
+            case HasWord word -> List.of();
+            case Worded words -> List.of();
+            case HasAnyWord words -> List.of();
+            case OnList list -> List.of();
+            case HasText text -> List.of();
+            case Matches pattern -> List.of();
+            case Count count -> List.of();
+            case FigureWithin figure -> List.of();
+            case FigureUnknown figure -> List.of();
+            case InBasket basket -> List.of();
+            case InExactly baskets -> List.of();
+            case HasScript script -> List.of();
+            case HasTag tag -> List.of();
+            case Stands standing -> List.of();
+        };
+    }
+
+    /** Itself and everything in it. */
+    default Stream<Condition> all() {
+        return Stream.concat(Stream.of(this), within().stream().flatMap(Condition::all));
+    }
+
+    /** Whether it asks for a standing anywhere in it, which no rule may. */
+    default boolean asksForStanding() {
+        return asks(part -> part instanceof Stands);
+    }
+
+    /** Whether it asks for a tag anywhere in it. */
+    default boolean asksForTag() {
+        return asks(part -> part instanceof HasTag);
+    }
+
+    private boolean asks(Predicate<Condition> kind) {
+        return all().anyMatch(kind);
+    }
+
+    private static void bounded(String text) {
+        if (text.length() > LONGEST_TEXT) {
+            throw new IllegalArgumentException("A text to look for has " + LONGEST_TEXT + " characters at most");
+        }
+    }
+
+    private static String joined(List<Condition> parts, String by) {
+        StringBuilder sentence = new StringBuilder();
+        for (Condition part : parts) {
+            boolean excludes = part instanceof NoneOf;
+            if (!sentence.isEmpty()) {
+                sentence.append(excludes ? " but " : by);
+            }
+            boolean several = part.within().size() > 1 && !excludes;
+            sentence.append(several ? "(" + part.sentence() + ")" : part.sentence());
+        }
+        return sentence.toString();
+    }
+
+    private static String between(Bounds bounds, LongFunction<String> shown, String unit, String open) {
+        String what = unit.isEmpty() ? "" : " " + unit;
+        if (bounds.least() != null && bounds.most() != null) {
+            return bounds.least().equals(bounds.most())
+                    ? shown.apply(bounds.least()) + what
+                    : shown.apply(bounds.least()) + " to " + shown.apply(bounds.most()) + what;
+        }
+        if (bounds.least() != null) {
+            return shown.apply(bounds.least()) + what + " and more";
+        }
+        return bounds.most() != null ? "at most " + shown.apply(bounds.most()) + what : open + unit;
+    }
+}

@@ -1,0 +1,63 @@
+package smorgas.core.recipe;
+
+import java.util.Optional;
+
+/**
+ * A condition and what it does with the keywords that fulfil it.
+ *
+ * @param number tells the rule apart within its project, from 1; never given twice
+ * @param when must not ask for a standing
+ */
+public record Rule(int number, Condition when, Does does) {
+
+    /** What a rule does. */
+    public sealed interface Does {
+
+        /** The order that the rule gives, to come before what it is about: {@code Drop keywords}. */
+        String order();
+    }
+
+    /** Gives a standing, unless a hand or a rule above has. */
+    public record Gives(Standing standing) implements Does {
+        @Override
+        public String order() {
+            String act = standing.act();
+            return Character.toUpperCase(act.charAt(0)) + act.substring(1) + " keywords";
+        }
+    }
+
+    /** Gives a tag; other rules judge on. */
+    public record Tags(String tag) implements Does {
+        public Tags {
+            if (tag.isBlank() || tag.length() > 60) {
+                throw new IllegalArgumentException("A tag has 1 to 60 characters");
+            }
+        }
+
+        @Override
+        public String order() {
+            return "Tag \"" + tag + "\" keywords";
+        }
+    }
+
+    public Rule {
+        if (when.asksForStanding()) {
+            throw new IllegalArgumentException("A rule cannot ask for a standing: " + when.sentence());
+        }
+    }
+
+    /** A rule that gives a standing. */
+    public Rule(int number, Condition when, Standing then) {
+        this(number, when, new Gives(then));
+    }
+
+    /** The standing it gives; empty if it gives none. */
+    public Optional<Standing> standing() {
+        return does instanceof Gives gives ? Optional.of(gives.standing()) : Optional.empty();
+    }
+
+    /** The rule as a sentence without a full stop: {@code Drop keywords with the word "free"}. */
+    public String sentence() {
+        return does.order() + " " + when.sentence();
+    }
+}

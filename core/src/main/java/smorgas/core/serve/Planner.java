@@ -1,0 +1,187 @@
+package smorgas.core.serve;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import it.unimi.dsi.fastutil.ints.IntArrays;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.Groups;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import smorgas.core.sift.Standings;
+
+/** Makes the ad plan of a board. */
+public final class Planner {
+
+    /** The ad group of the leftovers, if they are served. */
+    public static final String LEFTOVERS = "Leftovers";
+
+    /** Limits common to ad platforms (from memory): a keyword has at most 80 characters and 10 words. */
+    static final int LONGEST_KEYWORD = 80;
+
+    static final int MOST_WORDS = 10;
+    /** Characters that ad platforms refuse in a keyword (common practice). */
+    private static final String REFUSED = ",!@%^()={};~`<>?\\|*\"[]";
+
+    private final Keywords keywords;
+    private final Standings standings;
+    private final Groups groups;
+    private final List<Rule> rules;
+    private final PlanSettings settings;
+
+    private final List<Plan.Row> rows = new ArrayList<>();
+    private final List<Plan.HeldBack> heldBack = new ArrayList<>();
+    private final BitSet served = new BitSet();
+    private int adGroups;
+
+    private Planner(Keywords keywords, Standings standings, Groups groups, List<Rule> rules, PlanSettings settings) {
+        this.keywords = keywords;
+        this.standings = standings;
+        this.groups = groups;
+        this.rules = rules;
+        this.settings = settings;
+    }
+
+    /** The plan: ad groups in the order of the groups, keywords by searches, each in every match type chosen. */
+    public static Plan plan(
+            Keywords keywords, Standings standings, Groups groups, List<Rule> rules, PlanSettings settings) {
+        return new Planner(keywords, standings, groups, rules, settings).run();
+    }
+
+    private Plan run() {
+        Grouping grouping = groups.grouping();
+        for (int group : groups.order()) {
+            adGroup(
+                    settings.prefix() + grouping.theme(group),
+                    grouping.members().row(group));
+        }
+        if (settings.leftovers()) {
+            IntArrayList left = new IntArrayList();
+            for (int keyword = 0; keyword < keywords.size(); keyword++) {
+                if (grouping.groupOf(keyword) == Grouping.LEFTOVER) {
+                    left.add(keyword);
+                }
+            }
+            // A theme is in tidy text, so in lower case: the name cannot meet one of them, unless the prefix differs.
+            adGroup(settings.prefix() + LEFTOVERS, left.toIntArray());
+        }
+        Set<String> negatives = negatives();
+        return new Plan(
+                rows,
+                negatives.stream()
+                        .map(word -> new Plan.Negative(settings.campaign(), word))
+                        .toList(),
+                heldBack,
+                notes(negatives),
+                adGroups,
+                served.cardinality());
+    }
+
+    private void adGroup(String name, int[] members) {
+        Optional<FigureColumn> searches = keywords.figure(Figure.SEARCHES);
+        int[] sorted = members.clone();
+        IntArrays.quickSort(sorted, (a, b) -> {
+            int bySearches = searches.map(s -> Long.compare(s.twiceMiddle(b), s.twiceMiddle(a)))
+                    .orElse(0);
+            return bySearches != 0 ? bySearches : keywords.text(a).compareTo(keywords.text(b));
+        });
+        boolean any = false;
+        String bid = settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale());
+        for (int keyword : sorted) {
+            if (settings.keptOnly() && standings.of(keyword) != Standing.KEPT) {
+                continue;
+            }
+            String text = keywords.text(keyword);
+            Optional<String> why = name.length() > PlanSettings.LONGEST_NAME
+                    ? Optional.of("is in an ad group with a name of more than 255 characters")
+                    : fault(keyword, text);
+            if (why.isPresent()) {
+                heldBack.add(new Plan.HeldBack(text, why.get()));
+                continue;
+            }
+            any = true;
+            served.set(keyword);
+            for (MatchType type : settings.matchTypes()) {
+                rows.add(new Plan.Row(settings.campaign(), name, text, type.label(), bid));
+            }
+        }
+        adGroups += any ? 1 : 0;
+    }
+
+    private Optional<String> fault(int keyword, String text) {
+        if (Csv.looksLikeFormula(text)) {
+            return Optional.of("begins with " + text.charAt(0) + ", which a spreadsheet would run as a formula");
+        }
+        if (text.length() > LONGEST_KEYWORD) {
+            return Optional.of("has more than " + LONGEST_KEYWORD + " characters, which ad platforms refuse");
+        }
+        if (keywords.wordCount(keyword) > MOST_WORDS) {
+            return Optional.of("has more than " + MOST_WORDS + " words, which ad platforms refuse");
+        }
+        for (int i = 0; i < text.length(); i++) {
+            if (REFUSED.indexOf(text.charAt(i)) >= 0) {
+                return Optional.of("has a " + text.charAt(i) + " in it, which ad platforms refuse");
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The words that rules drop, each as the keywords write it: platforms match negatives to the letter (common practice). */
+    private Set<String> negatives() {
+        Set<String> words = new LinkedHashSet<>();
+        for (Rule rule : rules) {
+            if (rule.standing().orElse(Standing.KEPT) == Standing.DROPPED) {
+                dropped(rule.when()).forEach(word -> words.addAll(written(word)));
+            }
+        }
+        words.removeIf(Csv::looksLikeFormula);
+        return words;
+    }
+
+    private static List<String> dropped(Condition when) {
+        return switch (when) {
+            case Condition.HasWord has -> List.of(has.word());
+            case Condition.HasAnyWord any -> any.words();
+            default -> List.of();
+        };
+    }
+
+    private List<String> written(String word) {
+        List<String> written = new ArrayList<>(List.of(word));
+        keywords.folded()
+                .find(word)
+                .filter(found -> found.length == 1)
+                .ifPresent(found -> keywords.folded().surfaces(found[0]).stream()
+                        .filter(surface -> !surface.equals(word))
+                        .sorted()
+                        .forEach(written::add));
+        return written;
+    }
+
+    private List<String> notes(Set<String> negatives) {
+        List<String> notes = new ArrayList<>();
+        for (String word : negatives) {
+            BitSet blocked = keywords.withWord(word);
+            blocked.and(served);
+            if (!blocked.isEmpty()) {
+                notes.add(String.format(
+                        java.util.Locale.ENGLISH,
+                        "The negative \"%s\" would block %,d keywords that the plan serves, such as \"%s\"",
+                        word,
+                        blocked.cardinality(),
+                        keywords.text(blocked.nextSetBit(0))));
+            }
+        }
+        return notes;
+    }
+}

@@ -1,0 +1,316 @@
+package smorgas.core.sift;
+
+import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import smorgas.core.column.RaggedInts;
+import smorgas.core.fold.FoldedWords;
+import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
+import smorgas.core.text.WordLists;
+import smorgas.core.text.Words;
+
+/**
+ * Works out what kinds of words some keywords have. Lists tell openers, buying words, price words, places and brands;
+ * the rest is read off the keywords. Each keyword is laid to the word in it that says most: words weigh ln(1 + N/df) at
+ * first, and then anew by how unevenly they are spread over the words that keywords are laid to (one minus the entropy
+ * of that spread, divided by its greatest value). A word that occurs with few others is a thing, one that occurs with
+ * everything a modifier.
+ */
+public final class Families {
+
+    /** A likely kind of word. */
+    public enum Family {
+        OPENERS("Question openers", "words that open a question"),
+        BUYING("Buying words", "words of those who are about to buy"),
+        PRICE("Price words", "words that ask for a price"),
+        PLACES("Places", "on a list of places, or behind in, near and the like"),
+        NUMBERS("Sizes and numbers", "with a digit in them"),
+        BRANDS("Brand-like words", "on a list of brands, in no dictionary, or with a capital in some spelling"),
+        OTHER_MEANINGS("In company of dropped words", "most judged keywords with them are dropped"),
+        MODIFIERS("Modifiers", "occur with everything"),
+        THINGS("Things", "occur with few others");
+
+        private final String label;
+        private final String because;
+
+        Family(String label, String because) {
+            this.label = label;
+            this.because = because;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        /** What its words have in common. */
+        public String because() {
+            return because;
+        }
+    }
+
+    /** A word of a family, and how the keywords with it stand. */
+    public record Member(String word, int count, int kept, int undecided, int dropped) {}
+
+    private static final int FEWEST = 3;
+    /** Fewer keywords say nothing about what a word occurs with. */
+    private static final int ENOUGH = 8;
+
+    private static final int ROUNDS = 3;
+    /** Shares of a keyword's weight that lie in one of so many equal steps count as nearly equal. */
+    private static final int STEPS = 6;
+
+    private static final double CONCENTRATED = .55;
+    private static final double SPREAD = .3;
+    private static final double MOSTLY = .6;
+    private static final Set<String> BEFORE_PLACES = Set.of("in", "near", "around", "at");
+
+    private final BitSet view;
+    private final FoldedWords folded;
+    private final RaggedInts rows;
+    private final Keywords keywords;
+    private final int[] count;
+    private final int[][] byStanding;
+    private final Map<WordList.Kind, Set<String>> lists;
+    private final Set<String> little;
+
+    private Families(
+            BitSet view,
+            Keywords keywords,
+            Standings standings,
+            Map<WordList.Kind, Set<String>> lists,
+            Set<String> little) {
+        this.view = view;
+        this.keywords = keywords;
+        this.folded = keywords.folded();
+        this.rows = folded.rows();
+        this.lists = lists;
+        this.little = little;
+        this.count = new int[folded.size()];
+        this.byStanding = new int[Standing.values().length][folded.size()];
+        int[] lastSeen = new int[folded.size()];
+        Arrays.fill(lastSeen, -1);
+        for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
+            int standing = standings.of(k).ordinal();
+            for (int place = 0; place < rows.length(k); place++) {
+                int word = rows.get(k, place);
+                if (lastSeen[word] != k) {
+                    lastSeen[word] = k;
+                    count[word]++;
+                    byStanding[standing][word]++;
+                }
+            }
+        }
+    }
+
+    /**
+     * The families of these keywords' words, each word in one of them at most; words that fewer than three keywords have
+     * are left out. Most common first, ties by the text.
+     *
+     * @param lists words and phrases by kind of list, tidy
+     * @param little words that say little by themselves; they are in no family unless a list has them
+     */
+    public static Map<Family, List<Member>> of(
+            BitSet view,
+            Keywords keywords,
+            Standings standings,
+            Map<WordList.Kind, Set<String>> lists,
+            Set<String> little) {
+        return new Families(view, keywords, standings, lists, little).run();
+    }
+
+    private Map<Family, List<Member>> run() {
+        Map<Family, List<Member>> found = new EnumMap<>(Family.class);
+        for (Family family : Family.values()) {
+            found.put(family, new ArrayList<>());
+        }
+        Set<String> dictionary = WordLists.dictionary(keywords.folding().language());
+        int[] behindPlacing = behindPlacing();
+        BitSet capitals = capitals();
+        double[] spread = spread();
+        for (int word = 0; word < count.length; word++) {
+            if (count[word] >= FEWEST) {
+                Family family = family(word, dictionary, behindPlacing, capitals, spread[word]);
+                if (family != null) {
+                    found.get(family).add(member(word));
+                }
+            }
+        }
+        found.values()
+                .forEach(members -> members.sort(
+                        Comparator.comparingInt(Member::count).reversed().thenComparing(Member::word)));
+        return found;
+    }
+
+    private Member member(int word) {
+        return new Member(
+                folded.text(word),
+                count[word],
+                byStanding[Standing.KEPT.ordinal()][word],
+                byStanding[Standing.UNDECIDED.ordinal()][word],
+                byStanding[Standing.DROPPED.ordinal()][word]);
+    }
+
+    private @org.jspecify.annotations.Nullable Family family(
+            int word, Set<String> dictionary, int[] behindPlacing, BitSet capitals, double spread) {
+        String text = folded.text(word);
+        for (Map.Entry<WordList.Kind, Family> listed : LISTED.entrySet()) {
+            if (lists.getOrDefault(listed.getKey(), Set.of()).contains(text)) {
+                return listed.getValue();
+            }
+        }
+        if (little.contains(text) || text.length() < 2) {
+            return null;
+        }
+        int kept = byStanding[Standing.KEPT.ordinal()][word];
+        int dropped = byStanding[Standing.DROPPED.ordinal()][word];
+        if (text.chars().anyMatch(Character::isDigit)) {
+            return Family.NUMBERS;
+        }
+        if (behindPlacing[word] >= FEWEST && behindPlacing[word] >= MOSTLY * count[word]) {
+            return Family.PLACES;
+        }
+        boolean unknown = !dictionary.isEmpty() && !dictionary.contains(text);
+        if (unknown || capitals.get(word)) {
+            return Family.BRANDS;
+        }
+        if (dropped >= FEWEST
+                && byStanding[Standing.UNDECIDED.ordinal()][word] > 0
+                && dropped >= MOSTLY * (dropped + kept)) {
+            return Family.OTHER_MEANINGS;
+        }
+        if (count[word] < ENOUGH) {
+            return null;
+        }
+        return spread <= SPREAD ? Family.MODIFIERS : spread >= CONCENTRATED ? Family.THINGS : null;
+    }
+
+    private static final Map<WordList.Kind, Family> LISTED = new EnumMap<>(Map.of(
+            WordList.Kind.QUESTION_OPENERS, Family.OPENERS,
+            WordList.Kind.BUYING, Family.BUYING,
+            WordList.Kind.PRICE, Family.PRICE,
+            WordList.Kind.PLACES, Family.PLACES,
+            WordList.Kind.BRANDS, Family.BRANDS));
+
+    /** How often each word stands behind a word that places stand behind. */
+    private int[] behindPlacing() {
+        boolean[] placing = new boolean[folded.size()];
+        for (String word : BEFORE_PLACES) {
+            folded.find(word).filter(found -> found.length == 1).ifPresent(found -> placing[found[0]] = true);
+        }
+        int[] behind = new int[folded.size()];
+        for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
+            for (int place = 1; place < rows.length(k); place++) {
+                behind[rows.get(k, place)] += placing[rows.get(k, place - 1)] ? 1 : 0;
+            }
+        }
+        return behind;
+    }
+
+    /** Words that some line writes with a capital behind a word that has none. */
+    private BitSet capitals() {
+        BitSet found = new BitSet(folded.size());
+        keywords.forEachLine(text -> {
+            if (!text.isEmpty() && Character.isLowerCase(text.charAt(0)) && hasCapital(text)) {
+                for (String word : Words.of(text)) {
+                    if (Character.isUpperCase(word.charAt(0))
+                            && word.chars().skip(1).anyMatch(Character::isLowerCase)) {
+                        folded.find(word).filter(w -> w.length == 1).ifPresent(w -> found.set(w[0]));
+                    }
+                }
+            }
+        });
+        return found;
+    }
+
+    private static boolean hasCapital(String text) {
+        for (int i = 1; i < text.length(); i++) {
+            if (Character.isUpperCase(text.charAt(i))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** How unevenly each word is spread over the words that keywords are laid to: 0 evenly, 1 all with one. */
+    private double[] spread() {
+        double[] rarity = new double[count.length];
+        int all = view.cardinality();
+        for (int word = 0; word < count.length; word++) {
+            boolean counts = count[word] >= FEWEST && !little.contains(folded.text(word));
+            rarity[word] = counts ? Math.log(1 + all / (double) count[word]) : 0;
+        }
+        double[] weights = rarity.clone();
+        double[] spread = new double[count.length];
+        int[] laidTo = new int[rows.size()];
+        for (int round = 0; round <= ROUNDS; round++) {
+            lay(weights, laidTo);
+            Arrays.fill(spread, 0);
+            for (int word = 0; word < count.length; word++) {
+                if (rarity[word] > 0) {
+                    spread[word] = unevenness(word, laidTo);
+                    weights[word] = rarity[word] * Math.max(.02, spread[word]);
+                }
+            }
+        }
+        return spread;
+    }
+
+    private void lay(double[] weights, int[] laidTo) {
+        for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
+            double total = 0;
+            for (int place = 0; place < rows.length(k); place++) {
+                total += weights[rows.get(k, place)];
+            }
+            int best = -1;
+            for (int place = 0; place < rows.length(k); place++) {
+                int word = rows.get(k, place);
+                if (weights[word] > 0 && (best < 0 || better(word, best, weights, total))) {
+                    best = word;
+                }
+            }
+            laidTo[k] = best;
+        }
+    }
+
+    /** Of nearly equal weight the commoner word, then by the text, so that the order of input does not count. */
+    private boolean better(int word, int other, double[] weights, double total) {
+        long step = Math.round(STEPS * weights[word] / total);
+        long otherStep = Math.round(STEPS * weights[other] / total);
+        if (step != otherStep) {
+            return step > otherStep;
+        }
+        return count[word] != count[other]
+                ? count[word] > count[other]
+                : folded.text(word).compareTo(folded.text(other)) < 0;
+    }
+
+    private double unevenness(int word, int[] laidTo) {
+        Int2IntOpenHashMap with = new Int2IntOpenHashMap();
+        int total = 0;
+        RaggedInts keywordsOf = folded.keywordsOf();
+        for (int i = 0; i < keywordsOf.length(word); i++) {
+            int keyword = keywordsOf.get(word, i);
+            if (view.get(keyword) && laidTo[keyword] >= 0) {
+                with.addTo(laidTo[keyword], 1);
+                total++;
+            }
+        }
+        if (total < 2) {
+            return 1;
+        }
+        double entropy = 0;
+        for (int part : with.values()) {
+            double share = part / (double) total;
+            entropy -= share * Math.log(share);
+        }
+        return 1 - entropy / Math.log(total);
+    }
+}

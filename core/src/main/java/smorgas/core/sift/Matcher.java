@@ -1,0 +1,282 @@
+package smorgas.core.sift;
+
+import com.google.re2j.Pattern;
+import com.ibm.icu.lang.UScript;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.IntPredicate;
+import java.util.function.IntToLongFunction;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.FoldedWords;
+import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Bounds;
+import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Patterns;
+import smorgas.core.recipe.WordList;
+import smorgas.core.text.Tidy;
+
+/**
+ * Runs conditions over the keywords of one fold. What depends on nothing else is remembered for the conditions asked for
+ * last, as rules and views ask the same again and again. Safe for many threads.
+ */
+public final class Matcher {
+
+    private static final int REMEMBERED = 200;
+
+    private final Keywords keywords;
+    private final Map<String, WordList> lists;
+    private final Map<Condition, BitSet> known = new LinkedHashMap<>(64, .75f, true);
+
+    /** For keywords of a project that has taken these word lists, by name. */
+    public Matcher(Keywords keywords, Map<String, WordList> lists) {
+        this.keywords = keywords;
+        this.lists = Map.copyOf(lists);
+    }
+
+    /** For a project without word lists. */
+    public Matcher(Keywords keywords) {
+        this(keywords, Map.of());
+    }
+
+    public Keywords keywords() {
+        return keywords;
+    }
+
+    /**
+     * The keywords that fulfil a condition.
+     *
+     * @throws IllegalArgumentException if it asks for a standing or a tag: see {@link #match(Condition, Standings)}
+     */
+    public BitSet match(Condition condition) {
+        return match(condition, null, Tags.NONE);
+    }
+
+    /** The keywords that fulfil a condition, which may ask for standings and tags. */
+    public BitSet match(Condition condition, Standings standings) {
+        return match(condition, standings, standings.tags());
+    }
+
+    /** The keywords that fulfil a condition as far as tags were given yet. */
+    BitSet match(Condition condition, @Nullable Standings standings, Tags tags) {
+        if (condition.asksForTag() || condition.asksForStanding()) {
+            return find(condition, standings, tags);
+        }
+        synchronized (known) {
+            BitSet found = known.get(condition);
+            if (found != null) {
+                return (BitSet) found.clone();
+            }
+        }
+        BitSet found = find(condition, standings, tags);
+        synchronized (known) {
+            known.put(condition, found);
+            if (known.size() > REMEMBERED) {
+                known.remove(known.keySet().iterator().next());
+            }
+        }
+        return (BitSet) found.clone();
+    }
+
+    private BitSet find(Condition condition, @Nullable Standings standings, Tags tags) {
+        return switch (condition) {
+            case Condition.HasWord has -> keywords.withWord(has.word());
+            case Condition.Worded worded -> worded(worded);
+            case Condition.HasAnyWord any -> withAny(any.words());
+            case Condition.OnList on ->
+                lists.containsKey(on.list()) ? withAny(lists.get(on.list()).words()) : new BitSet();
+            case Condition.HasText has -> {
+                String text = Tidy.of(has.text());
+                yield select(keyword -> keywords.text(keyword).contains(text));
+            }
+            case Condition.Matches matches -> {
+                Pattern pattern = Patterns.compile(matches.pattern());
+                yield select(keyword -> pattern.matcher(keywords.text(keyword)).find());
+            }
+            case Condition.Count count -> counted(count);
+            case Condition.FigureWithin within ->
+                keywords.figure(within.figure())
+                        .map(column -> within(column, within.bounds()))
+                        .orElseGet(BitSet::new);
+            case Condition.FigureUnknown unknown ->
+                keywords.figure(unknown.figure())
+                        .map(column -> select(keyword -> !column.known(keyword)))
+                        .orElseGet(this::all);
+            case Condition.InBasket in -> keywords.inBasket(in.name());
+            case Condition.InExactly in -> {
+                BitSet wanted = keywords.places(in.names());
+                yield select(keyword -> keywords.basketPlaces(keyword).equals(wanted));
+            }
+            case Condition.HasScript has -> {
+                int script = script(has.script());
+                yield select(
+                        keyword -> keywords.text(keyword).codePoints().anyMatch(c -> UScript.hasScript(c, script)));
+            }
+            case Condition.HasTag has -> tags.with(has.tag());
+            case Condition.Stands stands -> {
+                if (standings == null) {
+                    throw new IllegalArgumentException("No standings to ask: " + condition.sentence());
+                }
+                yield standings.with(stands.standing());
+            }
+            case Condition.AllOf every -> {
+                BitSet found = all();
+                for (Condition part : every.parts()) {
+                    if (found.isEmpty()) {
+                        break;
+                    }
+                    found.and(match(part, standings, tags));
+                }
+                yield found;
+            }
+            case Condition.AnyOf any -> anyOf(any.parts(), standings, tags);
+            case Condition.NoneOf none -> {
+                BitSet found = anyOf(none.parts(), standings, tags);
+                found.flip(0, keywords.size());
+                yield found;
+            }
+        };
+    }
+
+    private BitSet anyOf(List<Condition> parts, @Nullable Standings standings, Tags tags) {
+        BitSet found = new BitSet(keywords.size());
+        for (Condition part : parts) {
+            found.or(match(part, standings, tags));
+        }
+        return found;
+    }
+
+    private static int script(Cleaning.Script script) {
+        return UScript.getCodeFromName(script.name());
+    }
+
+    private BitSet within(FigureColumn column, Bounds bounds) {
+        return select(keyword -> column.known(keyword) && bounds.holdTwice(column.twiceMiddle(keyword)));
+    }
+
+    private BitSet counted(Condition.Count count) {
+        IntToLongFunction number =
+                switch (count.what()) {
+                    case WORDS -> keywords::wordCount;
+                    case CHARACTERS ->
+                        keyword -> {
+                            String text = keywords.text(keyword);
+                            return text.codePointCount(0, text.length());
+                        };
+                    case BASKETS -> keywords::basketCount;
+                    case COMPETITORS -> keywords::competitors;
+                };
+        return select(keyword -> count.bounds().hold(number.applyAsLong(keyword)));
+    }
+
+    /** By the rarest of the words at first: most words are in few keywords. */
+    private BitSet worded(Condition.Worded worded) {
+        FoldedWords folded = keywords.folded();
+        int[] words = folded.find(worded.words()).orElse(null);
+        if (words == null) {
+            return new BitSet();
+        }
+        BitSet found = new BitSet(keywords.size());
+        folded.keywordsOf().forEach(words[0], found::set);
+        for (int i = 1; i < words.length; i++) {
+            BitSet with = new BitSet(keywords.size());
+            folded.keywordsOf().forEach(words[i], with::set);
+            found.and(with);
+        }
+        found.stream()
+                .filter(keyword -> !placed(keyword, words, worded.placing()))
+                .forEach(found::clear);
+        return found;
+    }
+
+    private boolean placed(int keyword, int[] words, Condition.Placing placing) {
+        FoldedWords folded = keywords.folded();
+        int length = folded.rows().length(keyword);
+        return switch (placing) {
+            case ANY_ORDER -> true;
+            case STARTS -> folded.at(keyword, 0, words);
+            case ENDS -> folded.at(keyword, length - words.length, words);
+            case EXACTLY -> length == words.length && folded.at(keyword, 0, words);
+            case IN_ORDER -> {
+                int next = 0;
+                for (int i = 0; i < length && next < words.length; i++) {
+                    next += folded.rows().get(keyword, i) == words[next] ? 1 : 0;
+                }
+                yield next == words.length;
+            }
+        };
+    }
+
+    private BitSet withAny(List<String> entries) {
+        FoldedWords folded = keywords.folded();
+        BitSet found = new BitSet(keywords.size());
+        for (String entry : entries) {
+            folded.find(entry).ifPresent(words -> {
+                if (words.length == 1) {
+                    folded.keywordsOf().forEach(words[0], found::set);
+                } else {
+                    found.or(folded.together(words));
+                }
+            });
+        }
+        return found;
+    }
+
+    private BitSet all() {
+        BitSet all = new BitSet(keywords.size());
+        all.set(0, keywords.size());
+        return all;
+    }
+
+    private BitSet select(IntPredicate test) {
+        BitSet found = new BitSet(keywords.size());
+        for (int keyword = 0; keyword < keywords.size(); keyword++) {
+            if (test.test(keyword)) {
+                found.set(keyword);
+            }
+        }
+        return found;
+    }
+
+    /** Why a condition, or a part of it, cannot find anything at present: a sentence for each; empty if it may. */
+    public List<String> doubts(Condition condition) {
+        List<String> doubts = new ArrayList<>();
+        condition.all().forEach(part -> {
+            switch (part) {
+                case Condition.FigureWithin within -> figure(within.figure(), doubts);
+                case Condition.OnList on -> {
+                    if (!lists.containsKey(on.list())) {
+                        doubts.add("The project has no list \"" + on.list() + "\": take it in from the pantry.");
+                    }
+                }
+                case Condition.InBasket in -> {
+                    if (keywords.places(java.util.Set.of(in.name())).isEmpty()) {
+                        doubts.add("There is no basket \"" + in.name() + "\" at present.");
+                    }
+                }
+                case Condition.HasWord has -> word(has.word(), doubts);
+                case Condition.Worded worded -> word(worded.words(), doubts);
+                default -> {
+                    // The others can be asked of any keywords.
+                }
+            }
+        });
+        return doubts;
+    }
+
+    private void figure(smorgas.core.column.Figure figure, List<String> doubts) {
+        if (keywords.figure(figure).isEmpty()) {
+            doubts.add("No basket tells the " + figure.label() + " of its keywords.");
+        }
+    }
+
+    private void word(String words, List<String> doubts) {
+        if (keywords.folded().find(words).isEmpty()) {
+            doubts.add("No keyword has \"" + words + "\" at present.");
+        }
+    }
+}

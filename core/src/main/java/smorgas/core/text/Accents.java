@@ -1,0 +1,52 @@
+package smorgas.core.text;
+
+import com.ibm.icu.text.Transliterator;
+import java.util.Map;
+
+/**
+ * Takes accents off letters by ICU's Latin-ASCII transform ({@code é} is {@code e}, {@code ø} is {@code o}, {@code ß} is
+ * {@code ss}), but for letters that a language writes otherwise or holds apart: German {@code ä} is {@code ae}; Spanish
+ * {@code ñ} stays. Letters of other scripts are left as they are.
+ */
+public final class Accents {
+
+    private static final Map<String, String> EXCEPTIONS = Map.of(
+            "de", "\u00E4 > ae; \u00F6 > oe; \u00FC > ue;",
+            "es", "\u00F1 > \u00F1;");
+
+    private final Transliterator transform;
+
+    public Accents(String language) {
+        String own = EXCEPTIONS.getOrDefault(language, "");
+        transform = own.isEmpty()
+                ? Transliterator.getInstance("Latin-ASCII")
+                : Transliterator.createFromRules("smorgas-" + language, own + rest(own), Transliterator.FORWARD);
+    }
+
+    /** Everything that no exception names goes the common way; a rule set cannot call a transform for single letters. */
+    private static String rest(String own) {
+        Transliterator common = Transliterator.getInstance("Latin-ASCII");
+        StringBuilder rules = new StringBuilder();
+        for (int c = 0x80; c < 0x250; c++) {
+            String letter = Character.toString(c);
+            String plain = common.transliterate(letter);
+            if (Character.isLetter(c) && !plain.equals(letter) && own.indexOf(c) < 0) {
+                rules.append(letter)
+                        .append(" > '")
+                        .append(plain.replace("'", "''"))
+                        .append("';");
+            }
+        }
+        return rules.toString();
+    }
+
+    /** The word without accents. */
+    public String plain(String word) {
+        for (int i = 0; i < word.length(); i++) {
+            if (word.charAt(i) > 0x7F) {
+                return transform.transliterate(word);
+            }
+        }
+        return word;
+    }
+}

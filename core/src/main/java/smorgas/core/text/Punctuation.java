@@ -1,0 +1,119 @@
+package smorgas.core.text;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Takes punctuation and symbols out of a token where they mean nothing and keeps them where they do. Between letters a
+ * hyphen, slash or dot parts words and an apostrophe joins them ({@code keeper's}, {@code keepers}); signs at a number stay
+ * with it ({@code 4.5}, {@code #10}, {@code 50/50}, {@code $5}, {@code 20%}), and so do {@code +} and {@code #} behind a
+ * word ({@code c++}); {@code &} alone is the language's "and". Depends on the token and the language only.
+ */
+public final class Punctuation {
+
+    /** What marks a keyword as a negative one when it stands before its first letter; kept as a word of its own. */
+    public static final String NEGATIVE = "-";
+
+    private static final Map<String, String> AND = Map.ofEntries(
+            Map.entry("en", "and"),
+            Map.entry("de", "und"),
+            Map.entry("fr", "et"),
+            Map.entry("es", "y"),
+            Map.entry("it", "e"),
+            Map.entry("pt", "e"),
+            Map.entry("nl", "en"),
+            Map.entry("sv", "och"),
+            Map.entry("da", "og"),
+            Map.entry("no", "og"),
+            Map.entry("fi", "ja"));
+
+    /** Languages in which an apostrophe parts an article from its noun: {@code l'eau}. */
+    private static final Set<String> ELIDING = Set.of("fr", "it");
+
+    private final String language;
+
+    public Punctuation(String language) {
+        this.language = language;
+    }
+
+    /**
+     * The words of a token.
+     *
+     * @param token a piece of a tidy text between two spaces
+     * @param first whether the text begins with it
+     * @return none if it is nothing but punctuation
+     */
+    public List<String> words(String token, boolean first) {
+        if (token.equals("&")) {
+            return AND.containsKey(language) ? List.of(AND.get(language)) : List.of();
+        }
+        List<String> words = new ArrayList<>(2);
+        StringBuilder word = new StringBuilder();
+        int[] points = token.codePoints().toArray();
+        if (first && points.length > 1 && points[0] == '-' && Character.isLetter(points[1])) {
+            words.add(NEGATIVE);
+        }
+        for (int i = 0; i < points.length; i++) {
+            int c = points[i];
+            if (part(c) || means(points, i)) {
+                word.appendCodePoint(c);
+            } else if (!joins(points, i) && !word.isEmpty()) {
+                words.add(word.toString());
+                word.setLength(0);
+            }
+        }
+        if (!word.isEmpty()) {
+            words.add(word.toString());
+        }
+        return words;
+    }
+
+    private static boolean part(int c) {
+        if (Character.isLetterOrDigit(c)) {
+            return true;
+        }
+        return switch (Character.getType(c)) {
+            case Character.NON_SPACING_MARK, Character.COMBINING_SPACING_MARK, Character.ENCLOSING_MARK -> true;
+            // Joiners of Indic and Persian words, and emoji, which are all the keyword some texts have.
+            case Character.FORMAT, Character.OTHER_SYMBOL, Character.SURROGATE, Character.PRIVATE_USE -> true;
+            default -> false;
+        };
+    }
+
+    private boolean joins(int[] points, int i) {
+        int c = points[i];
+        if (c == '\'') {
+            return !ELIDING.contains(language) || !letter(points, i - 1) || !letter(points, i + 1);
+        }
+        // u.s.a
+        return c == '.'
+                && letter(points, i - 1)
+                && !letter(points, i - 2)
+                && (i + 2 >= points.length || !letter(points, i + 2));
+    }
+
+    /** Whether the sign belongs to a number or to the word before it. */
+    private static boolean means(int[] points, int i) {
+        boolean digitBefore = digit(points, i - 1);
+        boolean digitAfter = digit(points, i + 1);
+        return switch (points[i]) {
+            case '.', ',', '/', ':', '\u00D7' -> digitBefore && digitAfter;
+            case '-' -> digitAfter && (digitBefore || i == 0);
+            case '#' -> digitAfter || letter(points, i - 1) && i == points.length - 1;
+            case '+' -> letter(points, i - 1) || i > 0 && points[i - 1] == '+' && letter(points, i - 2);
+            case '%', '\u00B0', '"' -> digitBefore;
+            case '\'' -> digitBefore && i == points.length - 1;
+            default -> Character.getType(points[i]) == Character.CURRENCY_SYMBOL && (digitAfter || digitBefore);
+        };
+    }
+
+    private static boolean letter(int[] points, int i) {
+        return i >= 0 && i < points.length && Character.isLetter(points[i]);
+    }
+
+    private static boolean digit(int[] points, int i) {
+        return i >= 0 && i < points.length && Character.isDigit(points[i]);
+    }
+}

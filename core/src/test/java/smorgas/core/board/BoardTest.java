@@ -1,0 +1,250 @@
+package smorgas.core.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.StringWriter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import smorgas.core.column.Figure;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import smorgas.core.serve.Csv;
+import smorgas.core.serve.Plan;
+import smorgas.core.serve.PlanCsv;
+
+/** The whole way, from lists to plan. */
+class BoardTest {
+
+    private static final Lines PLANNER = TestLists.lines(
+            1,
+            "keyword,searches,cpc,position\nbee hive,100,0.50,4\nBee Hive,90,0.60,2\nfree bee hive,10,,\n"
+                    + "hive stand,1K - 10K,0.20,\nhive stand oak,,,\n=hive stand lift,5,,\n");
+    private static final Lines PASTE = TestLists.lines(2, "[bee hive]\nhive stand tall\nfree hive stand\n");
+
+    private static Entry drop(int number, String word) {
+        return new Entry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
+    }
+
+    private static Board board(List<Entry> entries) {
+        return Board.of(List.of(PLANNER, PASTE), Recipe.of(entries, "en"));
+    }
+
+    private static int find(Board board, String text) {
+        return board.keywords().find(text).orElseThrow();
+    }
+
+    @Test
+    void foldsSpellingsIntoOneKeywordAndKeepsEachOfThem() {
+        Keywords keywords = board(List.of()).keywords();
+        int hive = keywords.find("bee hive").orElseThrow();
+        assertThat(keywords.spellings(hive)).containsExactly("bee hive", "Bee Hive", "[bee hive]");
+        assertThat(keywords.basketCount(hive)).isEqualTo(2);
+        assertThat(keywords.occurrences(hive))
+                .extracting(Keywords.Occurrence::lineNumber)
+                .containsExactly(2, 3, 1);
+        assertThat(keywords.linesInUse()).isEqualTo(9);
+        assertThat(keywords.size()).isEqualTo(7);
+    }
+
+    @Test
+    void searchesTakeTheLargestBidsTheLatestPositionTheBest() {
+        Keywords keywords = board(List.of()).keywords();
+        int hive = keywords.find("bee hive").orElseThrow();
+        assertThat(keywords.figure(Figure.SEARCHES).orElseThrow().low(hive)).isEqualTo(100);
+        assertThat(keywords.figure(Figure.CPC).orElseThrow().low(hive)).isEqualTo(600_000);
+        assertThat(keywords.figure(Figure.POSITION).orElseThrow().low(hive)).isEqualTo(200);
+        int stand = keywords.find("hive stand").orElseThrow();
+        assertThat(Csv.figure(Figure.SEARCHES, keywords.figure(Figure.SEARCHES).orElseThrow(), stand))
+                .isEqualTo("1000-10000");
+        assertThat(keywords.figure(Figure.SEARCHES).orElseThrow().known(find(board(List.of()), "hive stand tall")))
+                .isFalse();
+    }
+
+    @Test
+    void theFirstRuleThatMatchesWinsAndPinsBeatRules() {
+        Board board = board(List.of(
+                drop(1, "free"),
+                new Entry.RuleAdded(new Rule(2, new Condition.HasText("hive"), Standing.KEPT)),
+                new Entry.Judged(List.of("free hive stand", "not here"), Standing.KEPT)));
+        assertThat(board.standings().of(find(board, "free bee hive"))).isEqualTo(Standing.DROPPED);
+        assertThat(board.standings().reason(find(board, "free bee hive")).sentence())
+                .isEqualTo("rule 1: Drop keywords with the word \"free\"");
+        assertThat(board.standings().of(find(board, "free hive stand"))).isEqualTo(Standing.KEPT);
+        assertThat(board.standings().reason(find(board, "free hive stand")).sentence())
+                .isEqualTo("by hand");
+        assertThat(board.standings().lostPins()).isEqualTo(1);
+        assertThat(board.standings().figures().get(0).touched()).isEqualTo(2);
+        assertThat(board.standings().figures().get(0).decided()).isEqualTo(1);
+    }
+
+    @Test
+    void aRuleHoldsForABasketGatheredLater() {
+        Recipe recipe = Recipe.of(List.of(drop(1, "free")), "en");
+        Board before = Board.of(List.of(PLANNER), recipe);
+        Board after = before.next(List.of(PLANNER, PASTE), recipe);
+        assertThat(before.standings().count(Standing.DROPPED)).isEqualTo(1);
+        assertThat(after.standings().count(Standing.DROPPED)).isEqualTo(2);
+    }
+
+    @Test
+    void aStageRunsAgainOnlyIfItsInputsChanged() {
+        Board first = board(List.of(drop(1, "free")));
+        first.plan();
+        Recipe dials = Recipe.of(List.of(drop(1, "free"), new Entry.WordsMuted(List.of("bee"), true)), "en");
+        Board regrouped = first.next(List.of(PLANNER, PASTE), dials);
+        assertThat(regrouped.keywords()).isSameAs(first.keywords());
+        assertThat(regrouped.standings()).isSameAs(first.standings());
+        assertThat(regrouped.groups()).isNotSameAs(first.groups());
+
+        Board kept = first.next(
+                List.of(PLANNER, PASTE),
+                Recipe.of(List.of(drop(1, "free"), new Entry.Judged(List.of("bee hive"), Standing.KEPT)), "en"));
+        assertThat(kept.groups()).as("the same keywords are left").isSameAs(first.groups());
+        assertThat(kept.plan()).isNotSameAs(first.plan());
+    }
+
+    @Test
+    void whatIsOneKeywordAndHowItStandsDoesNotDependOnTheOrderOfBaskets() {
+        Random random = new Random(9);
+        for (int round = 0; round < 30; round++) {
+            List<Lines> baskets = new ArrayList<>();
+            for (int b = 0; b < 4; b++) {
+                StringBuilder text = new StringBuilder("keyword;searches\n");
+                for (int i = 0; i < 30; i++) {
+                    text.append(random.nextBoolean() ? "Hive " : "hive ")
+                            .append(random.nextInt(9))
+                            .append(random.nextInt(4) == 0 ? " free" : "")
+                            .append(';')
+                            .append(random.nextInt(50))
+                            .append('\n');
+                }
+                baskets.add(TestLists.lines(b, text.toString()));
+            }
+            Map<String, String> one = picture(baskets);
+            Collections.shuffle(baskets, random);
+            assertThat(picture(baskets)).isEqualTo(one);
+        }
+    }
+
+    private static Map<String, String> picture(List<Lines> baskets) {
+        Board board = Board.of(baskets, Recipe.of(List.of(drop(1, "free")), "en"));
+        Map<String, String> picture = new TreeMap<>();
+        for (int k = 0; k < board.keywords().size(); k++) {
+            int group = board.groups().grouping().groupOf(k);
+            picture.put(
+                    board.keywords().text(k),
+                    board.standings().of(k) + " "
+                            + board.keywords()
+                                    .figure(Figure.SEARCHES)
+                                    .orElseThrow()
+                                    .low(k) + " "
+                            + (group < 0 ? group : board.groups().grouping().theme(group)));
+        }
+        return picture;
+    }
+
+    @Test
+    void thePlanServesGroupsAndHoldsBackFormulas() {
+        PlanSettings settings =
+                new PlanSettings("Shop", "p ", EnumSet.of(MatchType.EXACT, MatchType.BROAD), 750_000, false, false);
+        Board board = board(List.of(drop(1, "free"), new Entry.PlanSettingsChosen(settings)));
+        Plan plan = board.plan();
+        assertThat(plan.heldBack()).extracting(Plan.HeldBack::keyword).containsExactly("=hive stand lift");
+        assertThat(plan.rows())
+                .contains(new Plan.Row("Shop", "p hive stand", "hive stand", "Broad", "0.75"))
+                .noneMatch(
+                        row -> row.keyword().contains("free") || row.keyword().startsWith("="));
+        assertThat(plan.negatives()).containsExactly(new Plan.Negative("Shop", "free"));
+
+        StringWriter csv = new StringWriter();
+        PlanCsv.write(plan, csv);
+        List<List<String>> back = new ArrayList<>();
+        BasketReader.read(
+                "plan",
+                csv.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8),
+                (l, c) -> back.add(List.of(c)));
+        assertThat(back).hasSize(plan.rows().size() + 1).contains(List.of("Shop", "", "free", "Negative phrase", ""));
+    }
+
+    @Test
+    void keptOnlyLeavesUndecidedOutAndLeftoversComeOnlyIfChosen() {
+        Entry pin = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
+        PlanSettings kept = new PlanSettings("C", "", EnumSet.of(MatchType.EXACT), 0, true, false);
+        assertThat(board(List.of(pin, new Entry.PlanSettingsChosen(kept)))
+                        .plan()
+                        .rows())
+                .extracting(Plan.Row::keyword)
+                .containsExactly("hive stand");
+        PlanSettings all = new PlanSettings("C", "", EnumSet.of(MatchType.EXACT), 0, false, true);
+        Plan plan = board(List.of(new Entry.PlanSettingsChosen(all))).plan();
+        assertThat(plan.keywords() + plan.heldBack().size()).isEqualTo(7);
+    }
+
+    @Test
+    void aNegativeThatWouldBlockAServedKeywordIsTold() {
+        Plan plan = board(List.of(drop(1, "free"), new Entry.Judged(List.of("free hive stand"), Standing.KEPT)))
+                .plan();
+        assertThat(plan.notes()).singleElement().asString().contains("\"free\"").contains("free hive stand");
+    }
+
+    /** OWASP, CSV injection (from memory): what begins with = + - @ TAB CR or their full-width forms is neutralised. */
+    @Test
+    void tablesForReadingNeutraliseFormulas() {
+        StringWriter out = new StringWriter();
+        try (Csv csv = new Csv(out)) {
+            csv.row("=1+1", "+a", "-a", "-4.5", "@x", "\tx", "＝x", "plain");
+        }
+        assertThat(out.toString()).isEqualTo("'=1+1,'+a,'-a,-4.5,'@x,'\tx,'＝x,plain\r\n");
+    }
+
+    @Test
+    void anEmptyProjectIsAnEmptyBoard() {
+        Board board = Board.of(List.of(), Recipe.empty("en"));
+        assertThat(board.keywords().size()).isZero();
+        assertThat(board.groups().grouping().size()).isZero();
+        assertThat(board.plan().rows()).isEmpty();
+    }
+
+    /** What a change of folding leaves as it was is taken over, and what it touches is not. */
+    @Test
+    void anotherKindOfFoldingTidiesNothingAgainAndJudgesAnew() {
+        Entry pin = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
+        Board first = board(List.of(pin));
+        Keywords keywords = first.keywords();
+        Entry noOrder = new Entry.FoldKindSwitched(FoldKind.ORDER, false);
+        Board otherwise = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder), "en"));
+        assertThat(otherwise.spellings()).isSameAs(first.spellings());
+        assertThat(otherwise.misspellings()).isSameAs(first.misspellings());
+        assertThat(otherwise.keywords()).isNotSameAs(keywords);
+        assertThat(otherwise.standings().of(find(otherwise, "hive stand"))).isEqualTo(Standing.KEPT);
+
+        Entry cleaning = new Entry.CleaningAdded(1, new Cleaning.Replace(Cleaning.Match.WORDS, "hive", ""));
+        Board cleaned = otherwise.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder, cleaning), "en"));
+        assertThat(cleaned.spellings()).isSameAs(first.spellings());
+        assertThat(cleaned.keywords().text(find(cleaned, "hive stand"))).isEqualTo("stand");
+        // The pin was made on the spelling of the line and still finds its keyword.
+        assertThat(cleaned.standings().of(find(cleaned, "stand"))).isEqualTo(Standing.KEPT);
+        assertThat(cleaned.foldReport().steps().lines()).isEqualTo(9);
+
+        Board undone = cleaned.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin), "en"));
+        assertThat(undone.keywords().size()).isEqualTo(keywords.size());
+        assertThat(undone.plan().rows()).isEqualTo(first.plan().rows());
+    }
+}

@@ -1,0 +1,75 @@
+package smorgas.core.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import smorgas.core.column.Figure;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Recipe;
+
+class OrdersTest {
+
+    private static Board board(String... lists) {
+        return Board.of(
+                java.util.stream.IntStream.range(0, lists.length)
+                        .mapToObj(i -> TestLists.lines(i + 1, lists[i]))
+                        .toList(),
+                Recipe.empty("en"));
+    }
+
+    private static List<String> texts(Board board, Orders.By by, boolean descending) {
+        return Arrays.stream(board.orders().by(by, descending))
+                .mapToObj(board.keywords()::text)
+                .toList();
+    }
+
+    @Test
+    void unknownComesLastBothWaysAndTiesGoBySearchesThenText() {
+        Board board = board("keyword,searches,position\na,,3\nb,10,3\nc,90,\nd,90,1\ne,,3\nf,5-15,2\n");
+        Orders.By searches = new Orders.By.OfFigure(Figure.SEARCHES);
+        assertThat(texts(board, searches, true)).containsExactly("c", "d", "b", "f", "a", "e");
+        assertThat(texts(board, searches, false)).containsExactly("b", "f", "c", "d", "a", "e");
+        Orders.By position = new Orders.By.OfFigure(Figure.POSITION);
+        assertThat(texts(board, position, false)).containsExactly("d", "f", "b", "a", "e", "c");
+        assertThat(texts(board, position, true)).containsExactly("b", "a", "e", "f", "d", "c");
+    }
+
+    @Test
+    void aFigureThatNoBasketHasLeavesTheOrderOfSearches() {
+        Board board = board("keyword,searches\na,1\nb,2\n");
+        assertThat(texts(board, new Orders.By.OfFigure(Figure.CPC), true)).containsExactly("b", "a");
+    }
+
+    @Test
+    void countsOfWordsLinesAndBasketsSort() {
+        Board board = board("one\ntwo words\nONE\nhere three words\n", "two words\none\n");
+        assertThat(texts(board, Orders.By.Plain.WORDS, true)).containsExactly("here three words", "two words", "one");
+        assertThat(texts(board, Orders.By.Plain.LINES, true)).startsWith("one", "two words");
+        assertThat(texts(board, Orders.By.Plain.BASKETS, false)).startsWith("here three words");
+        assertThat(texts(board, Orders.By.Plain.KEYWORD, false))
+                .containsExactly("here three words", "one", "two words");
+    }
+
+    @Test
+    void everyOrderHoldsEveryKeywordOnce() {
+        Random random = new Random(9);
+        StringBuilder list = new StringBuilder("keyword,searches,cpc\n");
+        for (int i = 0; i < 500; i++) {
+            list.append("k ").append(random.nextInt(300)).append(',');
+            list.append(random.nextBoolean() ? random.nextInt(20) : "").append(',');
+            list.append(random.nextBoolean() ? random.nextInt(9) + ".25" : "").append('\n');
+        }
+        Board board = board(list.toString());
+        Keywords keywords = board.keywords();
+        for (Figure figure : Figure.values()) {
+            for (boolean descending : new boolean[] {true, false}) {
+                int[] order = board.orders().by(new Orders.By.OfFigure(figure), descending);
+                assertThat(Arrays.stream(order).distinct().count()).isEqualTo(keywords.size());
+            }
+        }
+    }
+}

@@ -1,0 +1,205 @@
+package smorgas.core.fold;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Merge;
+import smorgas.core.column.TextDictionary;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.BasketInfo.Kind;
+import smorgas.core.recipe.BasketState;
+import smorgas.core.recipe.Bounds;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.sift.Matcher;
+
+class FoldTest {
+
+    @ParameterizedTest
+    @CsvSource({
+        "LARGEST, 1000, 9000",
+        "BEST, 40, 40",
+        "FIRST, 300, 300",
+        "LATEST, 40, 40",
+        "AVERAGE, 447, 3113",
+        "SUM, 1340, 9340"
+    })
+    void figuresMergeAsChosenAndRangesKeepTheirEnds(Merge merge, long low, long high) {
+        Map<Figure, Merge> merges = new EnumMap<>(Figure.class);
+        for (Figure figure : Figure.values()) {
+            merges.put(figure, merge);
+        }
+        Keywords keywords = Folder.fold(
+                List.of(
+                        TestLists.lines(1, "keyword,searches\nbee hive,300\nbee suit,7\n"),
+                        TestLists.lines(2, "keyword,searches\nbee hive,1K-9K\nbee hive,\n"),
+                        TestLists.lines(3, "keyword,searches\nBee  Hive,40\n")),
+                Folding.standard("en"),
+                merges);
+        FigureColumn searches = keywords.figure(Figure.SEARCHES).orElseThrow();
+        int hive = keywords.find("bee hive").orElseThrow();
+        assertThat(List.of(searches.low(hive), searches.high(hive))).containsExactly(low, high);
+        // One line alone gives what it says, whatever the policy.
+        assertThat(searches.low(keywords.find("bee suit").orElseThrow())).isEqualTo(7);
+    }
+
+    @Test
+    void everyFigureSaysWhyItIsMergedAsItIs() {
+        for (Figure figure : Figure.values()) {
+            assertThat(figure.because()).isNotBlank().doesNotEndWith(".");
+        }
+        Map<Figure, Merge> merges = Recipe.empty("en").merges();
+        assertThat(merges).hasSize(Figure.values().length);
+        assertThat(List.of(
+                        merges.get(Figure.SEARCHES),
+                        merges.get(Figure.CPC),
+                        merges.get(Figure.HIGH_BID),
+                        merges.get(Figure.POSITION)))
+                .containsExactly(Merge.LARGEST, Merge.LATEST, Merge.LATEST, Merge.BEST);
+        Recipe chosen = Recipe.of(List.of(new Entry.MergeChosen(Figure.CPC, Merge.AVERAGE)), "en");
+        assertThat(chosen.merges()).containsEntry(Figure.CPC, Merge.AVERAGE);
+    }
+
+    /** Against counting with sets, on random baskets. */
+    @Test
+    void overlapsAreWhatPlainSetsGive() {
+        Random random = new Random(17);
+        for (int round = 0; round < 30; round++) {
+            int baskets = 1 + random.nextInt(6);
+            List<Lines> lists = new ArrayList<>();
+            List<Set<String>> sets = new ArrayList<>();
+            for (int b = 0; b < baskets; b++) {
+                Set<String> set = new TreeSet<>();
+                StringBuilder text = new StringBuilder("keyword,searches\n");
+                for (int i = 0; i < random.nextInt(30); i++) {
+                    String keyword = "k" + random.nextInt(20);
+                    set.add(keyword);
+                    text.append(keyword)
+                            .append(',')
+                            .append(keyword.substring(1))
+                            .append('\n');
+                }
+                lists.add(TestLists.lines(b, text.toString()));
+                sets.add(set);
+            }
+            Overlap overlap = Overlap.of(Folder.fold(lists));
+            Map<BitSet, Integer> expected = new HashMap<>();
+            Set<String> all = new HashSet<>();
+            sets.forEach(all::addAll);
+            for (String keyword : all) {
+                BitSet in = new BitSet();
+                for (int b = 0; b < baskets; b++) {
+                    in.set(b, sets.get(b).contains(keyword));
+                }
+                expected.merge(in, 1, Integer::sum);
+            }
+            Map<BitSet, Integer> found = new HashMap<>();
+            overlap.combinations().forEach(c -> found.put(c.places(), c.keywords()));
+            assertThat(found).isEqualTo(expected);
+            for (int a = 0; a < baskets; a++) {
+                long searches = sets.get(a).stream()
+                        .mapToLong(k -> Long.parseLong(k.substring(1)))
+                        .sum();
+                assertThat(overlap.added().get(a).searches()).isEqualTo(searches);
+                for (int b = 0; b < baskets; b++) {
+                    Set<String> both = new HashSet<>(sets.get(a));
+                    both.retainAll(sets.get(b));
+                    assertThat(overlap.shared(a, b)).isEqualTo(both.size());
+                }
+            }
+        }
+    }
+
+    private static Lines of(long basket, String competitor, String text) {
+        BasketInfo info = new BasketInfo("list " + basket, Kind.COMPETITOR, "", competitor, "", "", "", "");
+        return TestLists.lines(basket, text).described(info);
+    }
+
+    @Test
+    void twoListsOfOneCompetitorAreOneCompetitor() {
+        Keywords keywords = Folder.fold(List.of(
+                of(1, "Otterwick", "bee hive\nbee suit\nveil\n"),
+                of(2, "Otterwick", "bee hive\nbee suit\n"),
+                of(3, "Brumvale", "bee suit\n"),
+                TestLists.lines(4, "veil\nbee hive\n")));
+        BitSet two = new Matcher(keywords).match(new Condition.Count(Condition.Counted.COMPETITORS, Bounds.from(2)));
+        assertThat(two.stream().mapToObj(keywords::text)).containsExactly("bee suit");
+        BitSet only = new Matcher(keywords).match(new Condition.InExactly(new TreeSet<>(List.of("list 1", "list 4"))));
+        assertThat(only.stream().mapToObj(keywords::text)).containsExactly("veil");
+    }
+
+    @Test
+    void aNewerVersionIsComparedByMeaning() {
+        Lines older = TestLists.lines(1, "keyword,searches\nbee hive,10\nbee suit,20\nveil,5\n");
+        Lines newer = TestLists.lines(2, "keyword,searches,cpc\nBEE HIVE,10,\nbee suit,30,\nsmoker,1,\n[veil],5,0.2\n");
+        assertThat(Versions.compare(older, newer)).isEqualTo(new Versions(1, 0, 2));
+        assertThat(Versions.compare(newer, older)).isEqualTo(new Versions(0, 1, 2));
+        assertThat(Versions.compare(older, older)).isEqualTo(new Versions(0, 0, 0));
+    }
+
+    @Test
+    void entriesAboutBasketsComeToTheirState() {
+        ReadAs read = new ReadAs("KOI8-R", "", "", -1, List.of());
+        Recipe recipe = Recipe.of(
+                List.of(
+                        new Entry.BasketAdded(1, "a"),
+                        new Entry.BasketAdded(2, "b"),
+                        new Entry.BasketAdded(3, "c"),
+                        new Entry.BasketSwitched(2, "b", false),
+                        new Entry.BasketReadAs(3, "c", read),
+                        new Entry.BasketDescribed(2, BasketInfo.of("new name", Kind.PLANNER)),
+                        new Entry.BasketRenewed(1, 9, "a"),
+                        new Entry.BasketRemoved(3, "c"),
+                        new Entry.BasketSwitched(77, "never there", true)),
+                "en");
+        assertThat(recipe.baskets()).extracting(BasketState::basket).containsExactly(9L, 2L);
+        assertThat(recipe.baskets().getLast().on()).isFalse();
+        assertThat(recipe.baskets().getLast().name()).isEqualTo("new name");
+        assertThat(recipe.baskets().getFirst().readAs()).isEqualTo(ReadAs.FOUND);
+    }
+
+    /** The dictionary against a map, with parts of texts, colliding hashes and growth. */
+    @Test
+    void theDictionaryAgreesWithAMap() {
+        Random random = new Random(23);
+        TextDictionary dictionary = new TextDictionary();
+        Map<String, Integer> map = new HashMap<>();
+        // "Aa" and "BB" have one hash, and so have all words made of them.
+        String[] parts = {"Aa", "BB", "x", "y ", "é", ""};
+        for (int i = 0; i < 20_000; i++) {
+            StringBuilder text = new StringBuilder();
+            for (int p = random.nextInt(8); p >= 0; p--) {
+                text.append(parts[random.nextInt(parts.length)]);
+            }
+            int start = random.nextInt(text.length() + 1);
+            String part = text.substring(start);
+            Integer known = map.putIfAbsent(part, map.size());
+            int number = random.nextBoolean()
+                    ? dictionary.intern(part)
+                    : dictionary.intern(text.toString(), start, text.length());
+            assertThat(number).isEqualTo(known == null ? map.size() - 1 : known);
+            assertThat(dictionary.text(number)).isEqualTo(part);
+        }
+        assertThat(dictionary.size()).isEqualTo(map.size());
+        assertThat(dictionary.find("never")).isEqualTo(-1);
+    }
+}

@@ -1,0 +1,99 @@
+package smorgas.core.recipe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class RecipeTest {
+
+    private static Entry keep(String text) {
+        return new Entry.Judged(List.of(text), Standing.KEPT);
+    }
+
+    private static Entry.RuleAdded rule(int number, String word) {
+        return new Entry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
+    }
+
+    @Test
+    void undoTakesBackTheLastActAndRedoBringsItAgain() {
+        History history = new History(List.of()).act(keep("a"), 1).act(keep("b"), 2);
+        assertThat(history.undo(3).effective()).containsExactly(keep("a"));
+        assertThat(history.undo(3).undo(4).redo(5).redo(6).effective()).isEqualTo(history.effective());
+        assertThat(history.undo(3).undo(4).undo(5).effective()).isEmpty();
+    }
+
+    @Test
+    void actingAfterAnUndoLeavesTheUndoneActInTheHistoryButOutOfReach() {
+        History history = new History(List.of())
+                .act(keep("a"), 1)
+                .act(keep("b"), 2)
+                .undo(3)
+                .act(keep("c"), 4);
+        assertThat(history.steps()).hasSize(3);
+        assertThat(history.redoable()).isEmpty();
+        assertThat(history.effective()).containsExactly(keep("a"), keep("c"));
+        assertThat(history.undo(5).undo(6).redo(7).effective()).containsExactly(keep("a"));
+    }
+
+    @Test
+    void anySequenceOfActsUndosAndRedosKeepsUndoAndRedoInverse() {
+        Random random = new Random(2);
+        History history = new History(List.of());
+        for (int i = 1; i < 300; i++) {
+            history = switch (random.nextInt(3)) {
+                case 0 -> history.undo(i);
+                case 1 -> history.redo(i);
+                default -> history.act(keep("k" + i), i);
+            };
+            if (history.undoable().isPresent()) {
+                assertThat(history.undo(i).redo(i).effective()).isEqualTo(history.effective());
+            }
+        }
+    }
+
+    @Test
+    void aLaterPinWinsAndRulesMoveAndGo() {
+        Recipe recipe = Recipe.of(
+                List.of(
+                        keep("a"),
+                        rule(1, "x"),
+                        rule(2, "y"),
+                        rule(3, "z"),
+                        new Entry.Judged(List.of("a", "b"), Standing.DROPPED),
+                        new Entry.RuleMoved(3, 0),
+                        new Entry.RuleRemoved(1),
+                        new Entry.WordsMuted(List.of("bee"), true)),
+                "en");
+        assertThat(recipe.pins()).containsEntry("a", Standing.DROPPED).containsEntry("b", Standing.DROPPED);
+        assertThat(recipe.rules()).extracting(Rule::number).containsExactly(3, 2);
+        assertThat(recipe.nextRule()).isEqualTo(4);
+        assertThat(recipe.groups().muted()).containsExactly("bee");
+        assertThat(recipe.groups().stopWords()).contains("for", "the");
+    }
+
+    @Test
+    void whatTwoTabsTouchTellsWhetherTheyMeet() {
+        History history = new History(List.of()).act(keep("a"), 1).act(rule(1, "x"), 2);
+        assertThat(history.touchedSince(1)).containsExactly("rule:1");
+        assertThat(history.touchedSince(0)).contains("keyword:a");
+        // Undoing in one tab is an act that a page in the other has not seen.
+        assertThat(history.undo(3).touchedSince(2)).containsExactly("rule:1");
+        assertThat(history.undo(3).touchedSince(3)).isEmpty();
+    }
+
+    @Test
+    void settingsRefuseWhatCannotBeMeant() {
+        assertThatThrownBy(() -> new PlanSettings("=cmd()", "", EnumSet.of(MatchType.EXACT), 0, false, false))
+                .hasMessageContaining("formula");
+        assertThatThrownBy(() -> new PlanSettings(" ", "", EnumSet.of(MatchType.EXACT), 0, false, false))
+                .hasMessageContaining("name");
+        assertThatThrownBy(() -> new PlanSettings("C", "", EnumSet.noneOf(MatchType.class), 0, false, false))
+                .hasMessageContaining("match type");
+        assertThatThrownBy(() -> new Rule(1, new Condition.Stands(Standing.KEPT), Standing.DROPPED))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+}

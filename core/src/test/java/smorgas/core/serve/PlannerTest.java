@@ -1,0 +1,140 @@
+package smorgas.core.serve;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.StringWriter;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+
+class PlannerTest {
+
+    private static final String HIVES = "hive stand\nhive lid\nhive roof\n";
+
+    private static Plan plan(String list, Entry... entries) {
+        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(List.of(entries), "en"))
+                .plan();
+    }
+
+    private static Entry settings(String campaign, String prefix, long bid, boolean keptOnly, boolean leftovers) {
+        return new Entry.PlanSettingsChosen(
+                new PlanSettings(campaign, prefix, EnumSet.of(MatchType.EXACT), bid, keptOnly, leftovers));
+    }
+
+    @Test
+    void namesBidsAndMatchTypesAreAsChosen() {
+        Plan plan = plan(
+                HIVES,
+                new Entry.PlanSettingsChosen(
+                        new PlanSettings("Spring", "UK ", EnumSet.allOf(MatchType.class), 1_500_000, false, false)));
+        assertThat(plan.rows()).hasSize(9).first().satisfies(row -> {
+            assertThat(row.campaign()).isEqualTo("Spring");
+            assertThat(row.adGroup()).isEqualTo("UK hive");
+            assertThat(row.maxCpc()).isEqualTo("1.50");
+        });
+        assertThat(plan.rows().stream().map(Plan.Row::matchType).distinct())
+                .containsExactly("Broad", "Phrase", "Exact");
+        assertThat(List.of(plan.adGroups(), plan.keywords())).containsExactly(1, 3);
+    }
+
+    /** Limits common to ad platforms, from memory: 80 characters, 10 words, no such characters. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', textBlock = """
+            hive @ home | has a @
+            hive, painted | has a ,
+            hive (large) | has a (
+            hive 50% | has a %
+            hive a b c d e f g h i j | more than 10 words
+            hive stand with a roof of copper and very long beautiful legs that nobody has ever seen | more than 80
+            -hive | begins with -
+            ＝hive | begins with =
+            """)
+    void whatAPlatformOrASpreadsheetWouldNotTakeIsHeldBackWithTheReason(String keyword, String why) {
+        Plan plan = plan("keyword;searches\n" + HIVES.replace("\n", ";1\n") + "\"" + keyword + "\";9\n");
+        assertThat(plan.heldBack()).singleElement().satisfies(held -> assertThat(held.why())
+                .contains(why));
+        assertThat(plan.keywords()).isEqualTo(3);
+    }
+
+    @Test
+    void groupsOfWhichNothingIsServedAreNoAdGroups() {
+        Plan plan = plan(
+                HIVES + "bee suit\nbee veil\nbee glove\n",
+                new Entry.Judged(List.of("bee suit"), Standing.KEPT),
+                settings("C", "", 0, true, false));
+        assertThat(plan.rows()).extracting(Plan.Row::keyword).containsExactly("bee suit");
+        assertThat(plan.adGroups()).isEqualTo(1);
+        assertThat(plan.rows().getFirst().maxCpc()).isEmpty();
+    }
+
+    @Test
+    void leftoversAreAnAdGroupOfTheirOwnOnlyWhenChosen() {
+        String list = HIVES + "queen cage\n";
+        assertThat(plan(list).rows()).extracting(Plan.Row::keyword).doesNotContain("queen cage");
+        assertThat(plan(list, settings("C", "", 0, false, true)).rows()).last().satisfies(row -> assertThat(
+                        List.of(row.adGroup(), row.keyword()))
+                .containsExactly(Planner.LEFTOVERS, "queen cage"));
+    }
+
+    @Test
+    void onlyRulesThatDropAWordMakeNegatives() {
+        Plan plan = plan(
+                HIVES,
+                new Entry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+                new Entry.RuleAdded(new Rule(2, new Condition.HasWord("lid"), Standing.KEPT)),
+                new Entry.RuleAdded(new Rule(3, new Condition.HasText("job"), Standing.DROPPED)),
+                new Entry.RuleAdded(new Rule(4, new Condition.HasWord("free"), Standing.DROPPED)));
+        assertThat(plan.negatives()).extracting(Plan.Negative::keyword).containsExactly("free");
+    }
+
+    /** Read back with another library than wrote it. */
+    @Test
+    void thePlanIsReadBackByAnotherLibraryAsItWas() throws IOException {
+        Plan plan = plan(
+                "\"hive \"\"a\"\" stand\"\nhive lid\nhive roof\nhive küche\n",
+                new Entry.GroupSettingsChosen(GroupSettings.standard("en")),
+                new Entry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+                settings("Spring, \"early\"", "", 450_000, false, false));
+        StringWriter out = new StringWriter();
+        PlanCsv.write(plan, out);
+        List<List<String>> read = new ArrayList<>();
+        try (CSVParser parser = CSVParser.parse(out.toString(), CSVFormat.RFC4180)) {
+            parser.forEach(row -> read.add(List.of(row.values())));
+        }
+        assertThat(read.getFirst()).containsExactly("Campaign", "Ad group", "Keyword", "Match type", "Max CPC");
+        assertThat(read.subList(1, 1 + plan.rows().size()))
+                .isEqualTo(plan.rows().stream()
+                        .map(r -> List.of(r.campaign(), r.adGroup(), r.keyword(), r.matchType(), r.maxCpc()))
+                        .toList());
+        assertThat(read.getLast()).containsExactly("Spring, \"early\"", "", "free", "Negative phrase", "");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"750000, 0.75", "1000000, 1.00", "1234567, 1.234567", "5, 0.000005", "12500000, 12.50", "0, 0.00"})
+    void moneyHasTwoDecimalsAndMoreOnlyWhereTheyAre(long micros, String written) {
+        assertThat(Csv.amount(micros, Figure.CPC.scale())).isEqualTo(written);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"300, 3", "340, 3.4", "345, 3.45"})
+    void aPositionHasNoNeedlessDecimals(long parts, String written) {
+        assertThat(Csv.amount(parts, Figure.POSITION.scale())).isEqualTo(written);
+    }
+}
