@@ -84,8 +84,11 @@
     const form = event.target.form;
     if (form?.matches(".live") && !event.target.name.match(/^(newTag|view)$/)) form.requestSubmit();
   });
-  // What is being typed is not overwritten by an answer to what was asked before.
-  document.addEventListener("DOMContentLoaded", () => { Idiomorph.defaults.ignoreActiveValue = true; });
+  // What is being typed is not overwritten by an answer to what was asked before. Only fields: of any other element that
+  // has the focus, such as a row, the children would not be drawn anew.
+  document.addEventListener("htmx:beforeSwap", () => {
+    Idiomorph.defaults.ignoreActiveValue = Boolean(document.activeElement?.matches("input:not([type=checkbox]), textarea"));
+  });
   // A menu has done its work when it has acted.
   document.addEventListener("submit", (event) => {
     const menu = event.target.closest("details.all-of-these:not(.columns-menu)");
