@@ -21,6 +21,15 @@
     }
   });
 
+  // What waits for an answer says so, to style sheets and to tests.
+  let waiting = 0;
+  const wait = (more) => {
+    waiting += more;
+    document.documentElement.toggleAttribute("data-waiting", waiting > 0);
+  };
+  document.addEventListener("htmx:beforeSend", () => wait(1));
+  document.addEventListener("htmx:afterRequest", () => wait(-1));
+
   // htmx refines links of HTML only; those of the band are SVG.
   document.addEventListener("click", (event) => {
     const link = event.target.closest("svg a[href]");

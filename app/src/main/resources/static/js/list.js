@@ -202,7 +202,10 @@
     markPicked();
     const index = at();
     const free = document.activeElement === document.body || document.activeElement?.closest(".keyword-row");
+    const into = word;
     if (index >= 0 || current === null) show(Math.max(0, index), Boolean(free));
+    // Who went into the words while the answer was on its way is still there.
+    if (index >= 0 && into >= 0) intoWord(into + 1);
   });
   document.addEventListener("DOMContentLoaded", () => show(0, false));
 })();

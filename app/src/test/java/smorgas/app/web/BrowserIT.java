@@ -176,49 +176,49 @@ class BrowserIT {
     @Test
     void judgingPickingAndUndoingByKeyAlone() {
         projectWith(list("list.csv", "keyword,searches\nbee hive,900\nbee suit,800\nqueen cage,700\nsmoker,600\n"));
-        page.keyboard().press("3");
+        Browsers.keys(page, "3");
         assertThat(row("bee hive")).hasClass(java.util.regex.Pattern.compile(".*\\bat\\b.*"));
 
-        page.keyboard().press("k");
+        Browsers.keys(page, "k");
         assertThat(row("bee hive")).containsText("Kept");
         // Judging has moved on to the next keyword.
-        page.keyboard().press("x");
+        Browsers.keys(page, "x");
         assertThat(row("bee suit")).containsText("Dropped");
-        page.keyboard().press("Control+z");
+        Browsers.keys(page, "Control+z");
         assertThat(row("bee suit")).containsText("Undecided");
 
         // Nobody waits for an answer between two keys.
-        page.keyboard().press("Home");
+        Browsers.keys(page, "Home");
         for (String key : List.of("x", "k", "u", "Control+z", "Control+z")) {
             page.keyboard().press(key);
         }
         assertThat(row("bee hive")).containsText("Dropped");
         assertThat(message()).containsText("Undid: Kept \"bee suit\"");
-        page.keyboard().press("End");
-        page.keyboard().press("Space");
-        page.keyboard().press("Shift+ArrowUp");
+        Browsers.keys(page, "End");
+        Browsers.keys(page, "Space");
+        Browsers.keys(page, "Shift+ArrowUp");
         assertThat(page.locator("#tray")).containsText("2 keywords picked · 1,300 searches");
-        page.keyboard().press("Shift+X");
+        Browsers.keys(page, "Shift+X");
         assertThat(row("smoker")).containsText("Dropped");
         assertThat(row("queen cage")).containsText("Dropped");
         assertThat(page.locator(".tray")).hasCount(0);
 
-        page.keyboard().press("Home");
-        page.keyboard().press("w");
-        page.keyboard().press("ArrowRight");
-        page.keyboard().press("Enter");
+        Browsers.keys(page, "Home");
+        Browsers.keys(page, "w");
+        Browsers.keys(page, "ArrowRight");
+        Browsers.keys(page, "Enter");
         assertThat(page.locator("#offer .offered")).hasText("hive");
-        page.keyboard().press("Escape");
-        page.keyboard().press("Enter");
+        Browsers.keys(page, "Escape");
+        Browsers.keys(page, "Enter");
         assertThat(page.locator("#story")).containsText("list.csv, line 2");
 
-        page.keyboard().press("/");
+        Browsers.keys(page, "/");
         page.keyboard().type("queen");
-        page.keyboard().press("Enter");
+        Browsers.keys(page, "Enter");
         assertThat(page.locator("tr.keyword-row")).hasCount(1);
-        page.keyboard().press("5");
+        Browsers.keys(page, "5");
         assertThat(page.locator("#serve")).isVisible();
-        page.keyboard().press("?");
+        Browsers.keys(page, "?");
         assertThat(page.locator("h1")).hasText("Help and keys");
     }
 
@@ -255,8 +255,8 @@ class BrowserIT {
         visitStepFrom("sift");
         page.locator("tr.keyword-row").nth(1).locator(".w").first().click();
         assertThat(page.locator("#offer .offered")).isVisible();
-        page.keyboard().press("Escape");
-        page.keyboard().press("Enter");
+        Browsers.keys(page, "Escape");
+        Browsers.keys(page, "Enter");
         assertThat(page.locator("#story")).isVisible();
     }
 

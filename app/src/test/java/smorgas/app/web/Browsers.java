@@ -2,6 +2,7 @@ package smorgas.app.web;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Files;
@@ -17,6 +18,20 @@ final class Browsers {
     private static Browser shared;
 
     private Browsers() {}
+
+    /** Presses keys, each after the page has answered the one before. */
+    static void keys(Page page, String... keys) {
+        for (String key : keys) {
+            page.keyboard().press(key);
+            settle(page);
+        }
+    }
+
+    /** Waits until the page waits for no answer. */
+    static void settle(Page page) {
+        page.waitForFunction("() => document.readyState === 'complete'"
+                + " && !document.documentElement.hasAttribute('data-waiting')");
+    }
 
     /** The browser; without one the test is skipped, unless {@code ./smorgas test} runs it and it must be there. */
     static synchronized Browser shared() {

@@ -47,9 +47,7 @@ class SiftIT extends ProjectInBrowser {
     }
 
     private void keys(String... keys) {
-        for (String key : keys) {
-            page.keyboard().press(key);
-        }
+        Browsers.keys(page, keys);
     }
 
     private void press(String label) {
@@ -57,6 +55,18 @@ class SiftIT extends ProjectInBrowser {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName(label).setExact(true))
                 .click();
+        Browsers.settle(page);
+    }
+
+    private void set(String field, String value) {
+        page.locator(field).fill(value);
+        page.locator(field).press("Tab");
+        Browsers.settle(page);
+    }
+
+    private void choose(String field, String option) {
+        page.locator(field).selectOption(option);
+        Browsers.settle(page);
     }
 
     private void standing(String keyword, String standing) {
@@ -99,20 +109,17 @@ class SiftIT extends ProjectInBrowser {
     void aRuleIsBuiltByPickingAndTellsWhatItWouldDoBeforeItDoes() {
         page.locator("#rules").evaluate("d => d.open = true");
         page.locator("#new-rule").click();
-        page.locator("#value-0").fill("smoker");
-        page.locator("#value-0").press("Tab");
+        set("#value-0", "smoker");
         assertThat(page.locator(".build-sentence")).hasText("Keywords with the word \"smoker\"");
         assertThat(page.locator("[aria-labelledby=h-effect]")).containsText("Dropping them changes 3");
         press("Add a row");
-        page.locator("#kind-1").selectOption("figure:SEARCHES");
-        page.locator("#least-1").fill("450");
-        page.locator("#least-1").press("Tab");
+        choose("#kind-1", "figure:SEARCHES");
+        set("#least-1", "450");
         assertThat(page.locator(".build-sentence")).containsText("and with 450 searches and more");
         press("Add a part that must hold too");
-        page.locator("#how-1").selectOption("NONE");
-        page.locator("#kind-2").selectOption("starts");
-        page.locator("#value-2").fill("how to");
-        page.locator("#value-2").press("Tab");
+        choose("#how-1", "NONE");
+        choose("#kind-2", "starts");
+        set("#value-2", "how to");
         assertThat(page.locator(".build-sentence")).containsText("but not that start with \"how to\"");
         assertThat(page.locator(".samples-list li")).hasText(new String[] {"skeplund smoker"});
         press("Drop such keywords");
@@ -122,19 +129,16 @@ class SiftIT extends ProjectInBrowser {
 
         page.locator("#rules").evaluate("d => d.open = true");
         page.locator(".rule-list a[title='Change it']").click();
-        page.locator("#least-1").fill("300");
-        page.locator("#least-1").press("Tab");
+        set("#least-1", "300");
         press("It drops");
         assertThat(message()).containsText("Rule 1 is now");
         standing("free smoker", "dropped");
 
         page.locator("a", new Page.LocatorOptions().setHasText("More …")).click();
-        page.locator("#kind-0").selectOption("pattern");
-        page.locator("#value-0").fill("bee (hive");
-        page.locator("#value-0").press("Tab");
+        choose("#kind-0", "pattern");
+        set("#value-0", "bee (hive");
         assertThat(page.locator("#build .doubt")).containsText("missing closing )");
-        page.locator("#value-0").fill("^b.*e$");
-        page.locator("#value-0").press("Tab");
+        set("#value-0", "^b.*e$");
         page.locator("#build-view").fill("Bees");
         press("Save as view");
         assertThat(rows()).hasCount(1);
@@ -144,11 +148,10 @@ class SiftIT extends ProjectInBrowser {
     @Test
     void wordsAreCountedByLengthAndFamiliesAreTickedOffInOneGo() {
         assertThat(page.locator(".word-list li").first()).containsText("jar");
-        page.locator("#wn").selectOption("2");
+        choose("#wn", "2");
         assertThat(page.locator(".word-list li").first()).containsText("bee hive");
-        page.locator("#wn").selectOption("1");
-        page.locator("#wq").fill("smok");
-        page.locator("#wq").press("Enter");
+        choose("#wn", "1");
+        set("#wq", "smok");
         assertThat(page.locator(".word-list li")).hasCount(1);
         page.locator("#families > summary").click();
         page.locator("#family-THINGS, #family-MODIFIERS, #family-BRANDS")
@@ -235,8 +238,8 @@ class SiftIT extends ProjectInBrowser {
         String name = "Rivals " + System.nanoTime();
         save(name, "skeplund\n");
         page.navigate(project.replaceAll("/sift.*", "/rules/build"));
-        page.locator("#kind-0").selectOption("list");
-        page.locator("select#value-0").selectOption(name);
+        choose("#kind-0", "list");
+        choose("select#value-0", name);
         assertThat(page.locator("[aria-labelledby=h-effect]")).containsText("1 keyword");
         press("Drop such keywords");
         standing("skeplund smoker", "dropped");
