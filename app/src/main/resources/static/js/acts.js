@@ -91,12 +91,17 @@
   // Forms that only ask are sent as they are changed.
   document.addEventListener("change", (event) => {
     const form = event.target.form;
-    if (form?.matches(".live") && !event.target.name.match(/^(newTag|view)$/)) form.requestSubmit();
+    if (form?.matches(".live") && !event.target.name.match(/^(newTag|view|groupName|leftoversOnly)$/)) form.requestSubmit();
   });
   // What is being typed is not overwritten by an answer to what was asked before. Only fields: of any other element that
   // has the focus, such as a row, the children would not be drawn anew.
   document.addEventListener("htmx:beforeSwap", () => {
     Idiomorph.defaults.ignoreActiveValue = Boolean(document.activeElement?.matches("input:not([type=checkbox]), textarea"));
+  });
+  // What the reader has opened stays open when the page is drawn anew.
+  document.addEventListener("DOMContentLoaded", () => {
+    Idiomorph.defaults.callbacks.beforeAttributeUpdated = (name, node, change) =>
+      !(name === "open" && change === "remove" && node.tagName === "DETAILS");
   });
   // A menu has done its work when it has acted.
   document.addEventListener("submit", (event) => {

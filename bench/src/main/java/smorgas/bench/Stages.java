@@ -96,6 +96,7 @@ public class Stages {
 
     @Benchmark
     public Grouping group() {
-        return Grouper.group(keywords.folded(), standings.remaining(), GroupSettings.standard("en"));
+        return Grouper.group(
+                Grouper.Input.of(keywords.folded(), standings.remaining(), "en"), GroupSettings.standard("en"));
     }
 }

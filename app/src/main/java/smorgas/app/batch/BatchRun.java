@@ -24,6 +24,7 @@ import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
+import smorgas.core.group.ThemeTree;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
@@ -191,7 +192,7 @@ final class BatchRun {
                     keywords.text(k),
                     board.standings().of(k).label(),
                     board.standings().reason(k).sentence(),
-                    group < 0 ? "" : grouping.theme(group),
+                    group < 0 ? "" : board.groups().name(group),
                     group < 0 ? "" : decimals(grouping.tightness(k)),
                     String.join(LIST, keywords.spellings(k)),
                     Csv.figure(Figure.SEARCHES, searches, k),
@@ -200,13 +201,25 @@ final class BatchRun {
         }
     }
 
+    /** The themes that a group belongs to, the broadest first. */
+    private static List<String> broader(ThemeTree tree, int group) {
+        List<String> above = new ArrayList<>();
+        for (int node = tree.node(tree.nodeOf(group)).parent();
+                node >= 0;
+                node = tree.node(node).parent()) {
+            above.addFirst(tree.node(node).text());
+        }
+        return above;
+    }
+
     private static void writeGroups(Groups groups, Csv csv) {
-        csv.row("group", "theme phrase", "keywords", "searches", "tightness");
+        csv.row("group", "theme phrase", "broader themes", "keywords", "searches", "tightness");
+        ThemeTree tree = groups.tree();
         for (int group : groups.order()) {
-            String theme = groups.grouping().theme(group);
             csv.row(
-                    theme,
-                    theme,
+                    groups.name(group),
+                    String.join(" ", groups.grouping().theme(group)),
+                    String.join(LIST, broader(tree, group)),
                     String.valueOf(groups.keywords(group)),
                     String.valueOf(groups.searches(group)),
                     decimals(groups.grouping().meanTightness(group)));

@@ -14,8 +14,8 @@ import smorgas.app.work.Table;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
@@ -95,17 +95,20 @@ class DemoProject implements SmartInitializingSingleton {
         judge(project, List.of("hive blockchain news", "wedding suit"), Standing.DROPPED);
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new Entry.GroupSettingsChosen(new GroupSettings(
-                        5,
-                        1,
-                        4,
-                        0,
-                        recipe.groups().stopWords(),
-                        new TreeSet<>(Set.of("bee", "best", "buy", "cheap"))))));
+                recipe -> new Entry.GroupSettingsChosen(recipe.groups()
+                        .withPasses(new Pass(5, Pass.ANY, Pass.ANY, 1, 4, true, 0))
+                        .withMuted(new TreeSet<>(Set.of("bee", "best", "buy", "cheap"))))));
         done(project.act(
                 project.snapshot().version(),
                 recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
-                        "Beekeeping UK", "", Set.of(MatchType.PHRASE, MatchType.EXACT), 450_000, false, false))));
+                        "Beekeeping UK",
+                        PlanSettings.THEME,
+                        true,
+                        0,
+                        Set.of(MatchType.PHRASE, MatchType.EXACT),
+                        450_000,
+                        false,
+                        false))));
     }
 
     private static void describe(

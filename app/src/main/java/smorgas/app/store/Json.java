@@ -109,6 +109,12 @@ public final class Json {
         kinds.put("rule-moved", Entry.RuleMoved.class);
         kinds.put("words-muted", Entry.WordsMuted.class);
         kinds.put("group-settings", Entry.GroupSettingsChosen.class);
+        kinds.put("group-rule", Entry.GroupRuleSet.class);
+        kinds.put("group-rule-removed", Entry.GroupRuleRemoved.class);
+        kinds.put("group-rule-moved", Entry.GroupRuleMoved.class);
+        kinds.put("placed", Entry.KeywordsPlaced.class);
+        kinds.put("theme-removed", Entry.ThemeRemoved.class);
+        kinds.put("group-named", Entry.GroupNamed.class);
         kinds.put("plan-settings", Entry.PlanSettingsChosen.class);
         return kinds;
     }

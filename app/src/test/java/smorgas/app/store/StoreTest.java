@@ -24,10 +24,13 @@ import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
@@ -94,10 +97,23 @@ class StoreTest {
             new Entry.RuleMoved(2, 0),
             new Entry.RuleRemoved(1),
             new Entry.WordsMuted(List.of("bee"), true),
-            new Entry.GroupSettingsChosen(
-                    new GroupSettings(4, 2, 3, 0.25, new TreeSet<>(List.of("for")), new TreeSet<>(List.of("bee")))),
+            new Entry.GroupSettingsChosen(new GroupSettings(
+                    List.of(new Pass(4, 40, 200, 2, 3, false, 0.25), Pass.standard()),
+                    true,
+                    new Rank(1, 2, 0, 3),
+                    GroupSettings.Leftovers.SEATED,
+                    0.6,
+                    new TreeSet<>(List.of("for")),
+                    EnumSet.of(GroupSettings.StopAt.BEGIN),
+                    new TreeSet<>(List.of("bee")))),
+            new Entry.GroupRuleSet(new GroupRule(1, "gifts", new Condition.HasWord("gift"), true)),
+            new Entry.GroupRuleMoved(1, 2),
+            new Entry.GroupRuleRemoved(1),
+            new Entry.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hive stand"),
+            new Entry.ThemeRemoved("for sale", true),
+            new Entry.GroupNamed("hive stand", "Stands"),
             new Entry.PlanSettingsChosen(
-                    new PlanSettings("C 1", "p ", EnumSet.of(MatchType.EXACT), 450_000, true, true)));
+                    new PlanSettings("C 1", "p {theme}", true, 2, EnumSet.of(MatchType.EXACT), 450_000, true, true)));
 
     @TempDir
     private Path folder;

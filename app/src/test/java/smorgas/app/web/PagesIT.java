@@ -252,7 +252,7 @@ class PagesIT {
                 .contains("1 to 5 words");
         assertThat(visitor.post(
                                 "/projects/" + id + "/serve",
-                                Map.of("campaign", "C", "prefix", "", "bid", "much", "matchTypes", "EXACT"))
+                                Map.of("campaign", "C", "pattern", "{theme}", "bid", "much", "matchTypes", "EXACT"))
                         .body())
                 .contains("is no bid");
         assertThat(visitor.get("/projects/" + id + "/serve?x=" + "y".repeat(3000))

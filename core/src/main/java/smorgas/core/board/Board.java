@@ -1,9 +1,14 @@
 package smorgas.core.board;
 
-import java.util.BitSet;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.FoldReport;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
@@ -13,9 +18,9 @@ import smorgas.core.fold.Prepared;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouper;
+import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
 import smorgas.core.recipe.Folding;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Plan;
@@ -150,7 +155,7 @@ public final class Board {
 
     private static Board grouped(
             List<Lines> inputs, Recipe recipe, Folded folded, Stage<Matcher> matcher, Stage<Standings> standings) {
-        Stage<Groups> groups = new Stage<>(() -> group(folded.keywords().get(), standings.get(), recipe.groups()));
+        Stage<Groups> groups = new Stage<>(() -> group(matcher.get(), standings.get(), recipe));
         return served(inputs, recipe, folded, matcher, standings, groups);
     }
 
@@ -181,7 +186,7 @@ public final class Board {
         if (!changed.judgesAs(recipe)) {
             return siftedAgain(changed);
         }
-        if (!changed.groups().equals(recipe.groups())) {
+        if (!changed.groupsAs(recipe)) {
             return grouped(baskets, changed, folded, matcher, standings);
         }
         if (!changed.plan().equals(recipe.plan())) {
@@ -196,14 +201,14 @@ public final class Board {
         // What conditions have found is remembered there: it holds as long as the lists are the same.
         Stage<Matcher> matching = changed.lists().equals(recipe.lists()) ? matcher : matching(kept, changed);
         Stage<Standings> judged = judging(matching, changed);
-        boolean sameDials = changed.groups().equals(recipe.groups());
+        boolean sameDials = changed.groupsAs(recipe) && changed.lists().equals(recipe.lists()) && !asksForTags(changed);
         Stage<Groups> regrouped = new Stage<>(() -> {
             if (sameDials
                     && groups.known()
                     && judged.get().remaining().equals(standings.get().remaining())) {
                 return groups.get();
             }
-            return group(folded.keywords().get(), judged.get(), changed.groups());
+            return group(matching.get(), judged.get(), changed);
         });
         return served(baskets, changed, kept, matching, judged, regrouped);
     }
@@ -220,11 +225,38 @@ public final class Board {
         return true;
     }
 
-    private static Groups group(Keywords keywords, Standings standings, GroupSettings settings) {
-        BitSet remaining = standings.remaining();
+    /** Whether some group is made by a rule that asks for tags, which judging may change. */
+    private static boolean asksForTags(Recipe recipe) {
+        return recipe.groupRules().stream().anyMatch(rule -> rule.when().asksForTag());
+    }
+
+    private static Groups group(Matcher matcher, Standings standings, Recipe recipe) {
+        Keywords keywords = matcher.keywords();
+        Map<Figure, FigureColumn> figures = new EnumMap<>(Figure.class);
+        for (Figure figure : List.of(Figure.SEARCHES, Figure.CLICKS, Figure.CONVERSIONS)) {
+            keywords.figure(figure).ifPresent(column -> figures.put(figure, column));
+        }
+        SortedMap<Integer, String> placed = new TreeMap<>();
+        recipe.groupPins().placed().forEach((text, group) -> keywords.find(text)
+                .ifPresent(keyword -> placed.put(keyword, group)));
+        Grouping grouping = Grouper.group(
+                new Grouper.Input(
+                        keywords.folded(),
+                        standings.remaining(),
+                        figures,
+                        recipe.folding().language(),
+                        recipe.groupRules().stream()
+                                .map(rule -> new Grouper.Taking(
+                                        rule.name(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
+                                .toList(),
+                        placed,
+                        recipe.groupPins().removed()),
+                recipe.groups());
         return new Groups(
-                Grouper.group(keywords.folded(), remaining, settings),
-                keywords.figure(smorgas.core.column.Figure.SEARCHES));
+                grouping,
+                keywords,
+                keywords.figure(Figure.SEARCHES),
+                recipe.groupPins().names());
     }
 
     public Recipe recipe() {

@@ -4,150 +4,355 @@ import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import it.unimi.dsi.fastutil.longs.Long2IntOpenHashMap;
 import java.util.Arrays;
-import java.util.BitSet;
+import java.util.Set;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.fold.FoldedWords;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.GroupSettings.StopAt;
+import smorgas.core.recipe.Pass;
 
 /**
- * The phrases on which groups may form: runs of words that stand next to each other in at least as many keywords as the
- * smallest group has, without muted words, neither beginning nor ending with a stop word or a lone letter. Found length by
- * length: a phrase can only be frequent if its beginning is (Agrawal and Srikant 1994), so rare ones are never extended.
+ * The themes on which groups may form: runs of words that stand next to each other, or sets of words in any order, in at
+ * least as many keywords as the smallest group has. Found length by length: a theme can only be frequent if the one
+ * without its last word is (Agrawal and Srikant 1994), so rare ones are never extended.
  *
- * <p>This file is written for speed: phrases are ints, and a phrase of n words is the pair of its first n - 1 and its
- * last word.
+ * <p>This file is written for speed: a theme of n words is the pair of its first n - 1 and its last word.
  */
 final class Candidates {
 
+    /** Of more words in a keyword only the first so many are put into sets: eighty words have millions of them. */
+    private static final int MOST_WORDS_OF_SETS = 12;
+
     private static final int NONE = -1;
 
-    private final RaggedInts words;
-    private final FoldedWords folded;
-    private final GroupSettings settings;
-    private final boolean[] muted;
-    private final boolean[] edge;
+    private final ThemeWords words;
+    private final int[] scope;
+    private final Pass pass;
+    private final boolean[] begins;
+    private final boolean[] ends;
+    private final boolean[] holds;
 
-    private final Long2IntOpenHashMap phrases = new Long2IntOpenHashMap();
+    private final Long2IntOpenHashMap themes = new Long2IntOpenHashMap();
     private final IntArrayList parents = new IntArrayList();
     private final IntArrayList lastWords = new IntArrayList();
     private final IntArrayList lengths = new IntArrayList();
     private final IntArrayList counts = new IntArrayList();
     private final IntArrayList lastSeenIn = new IntArrayList();
 
-    /** By length - 1: the phrase that begins at each token, or {@link #NONE}. Tokens are counted over the scope. */
-    private final int[][] phraseAt;
-
-    private final int[] scope;
-    private final int[] firstToken;
-    /** For each phrase its place among the candidates in the order of their texts, or {@link #NONE}. */
-    private int[] rankOf = {};
-
     private int[] byRank = {};
+    private int[][] wordsByRank = {};
+    private RaggedInts of = new RaggedInts.Builder().seal();
 
-    Candidates(FoldedWords folded, BitSet inScope, GroupSettings settings) {
-        this.words = folded.rows();
-        this.folded = folded;
-        this.settings = settings;
-        this.muted = new boolean[folded.size()];
-        this.edge = new boolean[folded.size()];
-        this.scope = inScope.stream().toArray();
-        this.firstToken = new int[scope.length + 1];
-        this.phraseAt = new int[settings.longest()][];
-        phrases.defaultReturnValue(NONE);
-        for (int i = 0; i < scope.length; i++) {
-            firstToken[i + 1] = firstToken[i] + words.length(scope[i]);
-        }
-        for (int w = 0; w < muted.length; w++) {
-            String word = folded.text(w);
-            edge[w] = settings.stopWords().contains(word)
-                    || word.length() == 1 && Character.isLetter(word.charAt(0)) && word.charAt(0) < 0x250;
-        }
-        for (String word : settings.muted()) {
-            folded.find(word).filter(found -> found.length == 1).ifPresent(found -> muted[found[0]] = true);
-        }
-        find();
-    }
-
-    private void find() {
-        for (int length = 1; length <= settings.longest(); length++) {
-            extendTo(length);
-        }
-        IntArrayList candidates = new IntArrayList();
-        for (int p = 0; p < counts.size(); p++) {
-            if (lengths.getInt(p) >= settings.shortest()
-                    && counts.getInt(p) >= settings.smallest()
-                    && !edge[lastWords.getInt(p)]) {
-                candidates.add(p);
+    /**
+     * Finds the themes.
+     *
+     * @param scope the keywords to be grouped, rising
+     */
+    Candidates(ThemeWords words, int[] scope, GroupSettings settings, Pass pass) {
+        this.words = words;
+        this.scope = scope;
+        this.pass = pass;
+        Set<StopAt> stopAt = settings.stopAt();
+        this.begins = new boolean[words.size()];
+        this.ends = new boolean[words.size()];
+        this.holds = new boolean[words.size()];
+        for (int w = 0; w < words.size(); w++) {
+            boolean in = !words.muted(w);
+            boolean stop = words.stop(w);
+            if (pass.anyOrder()) {
+                holds[w] = in && !words.fragment(w) && !(stop && !stopAt.isEmpty());
+                begins[w] = holds[w];
+                ends[w] = holds[w];
+            } else {
+                holds[w] = in && !(stop && stopAt.contains(StopAt.WITHIN));
+                begins[w] = in && !words.fragment(w) && !(stop && stopAt.contains(StopAt.BEGIN));
+                ends[w] = in && !words.fragment(w) && !(stop && stopAt.contains(StopAt.END));
             }
         }
-        int[] sorted = candidates.toIntArray();
-        String[] texts = new String[counts.size()];
-        for (int p : sorted) {
-            texts[p] = text(p);
-        }
-        // Ties are broken by the text, never by the order in which keywords came.
-        IntArrays.quickSort(sorted, (a, b) -> texts[a].compareTo(texts[b]));
-        byRank = sorted;
-        rankOf = new int[counts.size()];
-        Arrays.fill(rankOf, NONE);
-        for (int rank = 0; rank < sorted.length; rank++) {
-            rankOf[sorted[rank]] = rank;
-        }
+        themes.defaultReturnValue(NONE);
+        RaggedInts found = pass.anyOrder() ? sets() : runs();
+        number(found);
     }
 
-    private void extendTo(int length) {
+    /** All themes of each keyword, the rare ones too. */
+    private RaggedInts runs() {
+        int[] firstToken = new int[scope.length + 1];
+        RaggedInts rows = words.rows();
+        for (int i = 0; i < scope.length; i++) {
+            firstToken[i + 1] = firstToken[i] + rows.length(scope[i]);
+        }
+        int[][] at = new int[pass.longest()][];
+        for (int length = 1; length <= pass.longest(); length++) {
+            at[length - 1] = extendRuns(length, length == 1 ? new int[0] : at[length - 2], firstToken);
+        }
+        RaggedInts.Builder found = new RaggedInts.Builder();
+        for (int i = 0; i < scope.length; i++) {
+            for (int[] level : at) {
+                for (int token = firstToken[i]; token < firstToken[i + 1]; token++) {
+                    if (level[token] != NONE && firstHere(level, firstToken[i], token)) {
+                        found.add(level[token]);
+                    }
+                }
+            }
+            found.endRow();
+        }
+        return found.seal();
+    }
+
+    private static boolean firstHere(int[] level, int from, int token) {
+        for (int before = from; before < token; before++) {
+            if (level[before] == level[token]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private int[] extendRuns(int length, int[] shorter, int[] firstToken) {
+        RaggedInts rows = words.rows();
         int[] here = new int[firstToken[scope.length]];
         Arrays.fill(here, NONE);
-        phraseAt[length - 1] = here;
         for (int i = 0; i < scope.length; i++) {
-            int keyword = scope[i];
             for (int token = firstToken[i]; token + length <= firstToken[i + 1]; token++) {
-                int last = words.get(keyword, token - firstToken[i] + length - 1);
-                int parent = length == 1 ? NONE : phraseAt[length - 2][token];
-                boolean begins =
-                        length == 1 ? !edge[last] : parent != NONE && counts.getInt(parent) >= settings.smallest();
-                if (begins && !muted[last]) {
+                int last = rows.get(scope[i], token - firstToken[i] + length - 1);
+                int parent = length == 1 ? NONE : shorter[token];
+                boolean goesOn = length == 1
+                        ? begins[last]
+                        : parent != NONE && counts.getInt(parent) >= pass.smallest() && (holds[last] || ends[last]);
+                if (goesOn) {
                     here[token] = count(parent, last, length, i);
                 }
             }
         }
+        return here;
+    }
+
+    /** All frequent sets of each keyword, found depth first: the keywords of a set are looked through for what they share. */
+    private RaggedInts sets() {
+        RaggedInts items = frequentItems();
+        RaggedInts having = items.inverse(words.size());
+        Extensions extensions = new Extensions(items);
+        for (int word = 0; word < having.size(); word++) {
+            int[] in = having.row(word);
+            if (in.length >= pass.smallest()) {
+                int[] places = new int[in.length];
+                for (int h = 0; h < in.length; h++) {
+                    int place = 0;
+                    while (items.get(in[h], place) != word) {
+                        place++;
+                    }
+                    places[h] = place;
+                }
+                extensions.add(NONE, word, 1, in, places, 0, in.length);
+            }
+        }
+        return extensions.byKeyword();
+    }
+
+    /** Grows sets by one word at a time and keeps which keywords have them. */
+    private final class Extensions {
+        private final RaggedInts items;
+        private final int[] counted = new int[words.size()];
+        private final int[] next = new int[words.size()];
+        private final IntArrayList sets = new IntArrayList();
+        private final IntArrayList keywords = new IntArrayList();
+
+        Extensions(RaggedInts items) {
+            this.items = items;
+        }
+
+        /** A frequent set; its keywords, and in each the place of its last word, are a stretch of two arrays. */
+        void add(int parent, int last, int length, int[] in, int[] places, int from, int to) {
+            int set = counts.size();
+            parents.add(parent);
+            lastWords.add(last);
+            lengths.add(length);
+            counts.add(to - from);
+            for (int h = from; h < to; h++) {
+                sets.add(set);
+                keywords.add(in[h]);
+            }
+            if (length < pass.longest()) {
+                extend(set, length, in, places, from, to);
+            }
+        }
+
+        private void extend(int set, int length, int[] in, int[] places, int from, int to) {
+            int[] touched = count(in, places, from, to);
+            int total = 0;
+            int frequent = 0;
+            for (int word : touched) {
+                if (counted[word] >= pass.smallest()) {
+                    next[word] = total;
+                    total += counted[word];
+                    touched[frequent++] = word;
+                } else {
+                    next[word] = NONE;
+                }
+                counted[word] = 0;
+            }
+            if (total == 0) {
+                return;
+            }
+            int[] starts = new int[frequent + 1];
+            for (int f = 0; f < frequent; f++) {
+                starts[f] = next[touched[f]];
+            }
+            starts[frequent] = total;
+            int[] further = new int[total];
+            int[] furtherPlaces = new int[total];
+            for (int h = from; h < to; h++) {
+                for (int p = places[h] + 1; p < items.length(in[h]); p++) {
+                    int word = items.get(in[h], p);
+                    if (next[word] != NONE) {
+                        further[next[word]] = in[h];
+                        furtherPlaces[next[word]++] = p;
+                    }
+                }
+            }
+            for (int f = 0; f < frequent; f++) {
+                add(set, touched[f], length + 1, further, furtherPlaces, starts[f], starts[f + 1]);
+            }
+        }
+
+        /** Counts the words behind; the words that were met at all. */
+        private int[] count(int[] in, int[] places, int from, int to) {
+            int[] touched = new int[16];
+            int size = 0;
+            for (int h = from; h < to; h++) {
+                for (int p = places[h] + 1; p < items.length(in[h]); p++) {
+                    int word = items.get(in[h], p);
+                    if (counted[word]++ == 0) {
+                        touched = size == touched.length ? Arrays.copyOf(touched, 2 * size) : touched;
+                        touched[size++] = word;
+                    }
+                }
+            }
+            return Arrays.copyOf(touched, size);
+        }
+
+        /** The sets of each keyword, in the order in which they were found. */
+        RaggedInts byKeyword() {
+            RaggedInts places = RaggedInts.byKey(keywords.toIntArray(), scope.length);
+            RaggedInts.Builder rows = new RaggedInts.Builder();
+            for (int i = 0; i < scope.length; i++) {
+                for (int p = 0; p < places.length(i); p++) {
+                    rows.add(sets.getInt(places.get(i, p)));
+                }
+                rows.endRow();
+            }
+            return rows.seal();
+        }
+    }
+
+    /** The distinct words of each keyword that can be in a frequent set, by their numbers. */
+    private RaggedInts frequentItems() {
+        RaggedInts rows = words.rows();
+        int[] df = new int[words.size()];
+        int[] lastSeen = new int[words.size()];
+        Arrays.fill(lastSeen, NONE);
+        for (int keyword : scope) {
+            for (int t = rows.length(keyword) - 1; t >= 0; t--) {
+                int word = rows.get(keyword, t);
+                df[word] += lastSeen[word] == keyword ? 0 : 1;
+                lastSeen[word] = keyword;
+            }
+        }
+        RaggedInts.Builder items = new RaggedInts.Builder();
+        int[] row = new int[MOST_WORDS_OF_SETS];
+        for (int keyword : scope) {
+            int size = 0;
+            for (int t = 0; t < rows.length(keyword) && size < MOST_WORDS_OF_SETS; t++) {
+                int word = rows.get(keyword, t);
+                if (holds[word] && df[word] >= pass.smallest()) {
+                    row[size++] = word;
+                }
+            }
+            Arrays.sort(row, 0, size);
+            for (int p = 0; p < size; p++) {
+                if (p == 0 || row[p] != row[p - 1]) {
+                    items.add(row[p]);
+                }
+            }
+            items.endRow();
+        }
+        return items.seal();
     }
 
     private int count(int parent, int last, int length, int seenIn) {
         long key = ((long) parent + 1) << 32 | last;
-        int phrase = phrases.get(key);
-        if (phrase == NONE) {
-            phrase = counts.size();
-            phrases.put(key, phrase);
+        int theme = themes.get(key);
+        if (theme == NONE) {
+            theme = counts.size();
+            themes.put(key, theme);
             parents.add(parent);
             lastWords.add(last);
             lengths.add(length);
             counts.add(0);
             lastSeenIn.add(NONE);
         }
-        if (lastSeenIn.getInt(phrase) != seenIn) {
-            lastSeenIn.set(phrase, seenIn);
-            counts.set(phrase, counts.getInt(phrase) + 1);
+        if (lastSeenIn.getInt(theme) != seenIn) {
+            lastSeenIn.set(theme, seenIn);
+            counts.set(theme, counts.getInt(theme) + 1);
         }
-        return phrase;
+        return theme;
     }
 
-    private String text(int phrase) {
-        String last = folded.text(lastWords.getInt(phrase));
-        int parent = parents.getInt(phrase);
-        return parent == NONE ? last : text(parent) + " " + last;
+    /** The themes that may be one are numbered by their words, never by the order in which keywords came. */
+    private void number(RaggedInts found) {
+        IntArrayList candidates = new IntArrayList();
+        for (int theme = 0; theme < counts.size(); theme++) {
+            if (lengths.getInt(theme) >= pass.shortest()
+                    && counts.getInt(theme) >= pass.smallest()
+                    && ends[lastWords.getInt(theme)]) {
+                candidates.add(theme);
+            }
+        }
+        int[] sorted = candidates.toIntArray();
+        int[][] byTheme = new int[counts.size()][];
+        for (int theme : sorted) {
+            byTheme[theme] = wordsOf(theme);
+        }
+        IntArrays.quickSort(sorted, (a, b) -> Arrays.compare(byTheme[a], byTheme[b]));
+        byRank = sorted;
+        wordsByRank = Arrays.stream(sorted).mapToObj(theme -> byTheme[theme]).toArray(int[][]::new);
+        int[] rankOf = new int[counts.size()];
+        Arrays.fill(rankOf, NONE);
+        for (int rank = 0; rank < sorted.length; rank++) {
+            rankOf[sorted[rank]] = rank;
+        }
+        RaggedInts.Builder rows = new RaggedInts.Builder();
+        for (int i = 0; i < scope.length; i++) {
+            for (int t = 0; t < found.length(i); t++) {
+                int rank = rankOf[found.get(i, t)];
+                if (rank != NONE) {
+                    rows.add(rank);
+                }
+            }
+            rows.endRow();
+        }
+        of = rows.seal();
     }
 
-    /** How many candidates there are; they are numbered by the order of their texts. */
+    private int[] wordsOf(int theme) {
+        int[] parts = new int[lengths.getInt(theme)];
+        for (int place = parts.length - 1, at = theme; place >= 0; place--) {
+            parts[place] = lastWords.getInt(at);
+            at = parents.getInt(at);
+        }
+        return parts;
+    }
+
+    /** How many there are; they are numbered from 0. */
     int size() {
         return byRank.length;
     }
 
-    String textOf(int candidate) {
-        return text(byRank[candidate]);
+    /** The words of a theme: of a run in their order, of a set in the order of their numbers; not to be changed. */
+    int[] words(int candidate) {
+        return wordsByRank[candidate];
     }
 
-    /** In how many keywords of the scope the candidate stands. */
+    /** In how many keywords of the scope the theme stands. */
     int members(int candidate) {
         return counts.getInt(byRank[candidate]);
     }
@@ -156,19 +361,8 @@ final class Candidates {
         return lengths.getInt(byRank[candidate]);
     }
 
-    /** The keywords of the scope, rising. */
-    int[] scope() {
-        return scope;
-    }
-
-    /** The candidate of this length that begins at a token of the scope's i-th keyword; -1 if none does. */
-    int at(int i, int token, int length) {
-        int[] row = phraseAt[length - 1];
-        int phrase = row[firstToken[i] + token];
-        return phrase == NONE ? NONE : rankOf[phrase];
-    }
-
-    boolean isMuted(int word) {
-        return muted[word];
+    /** The themes of each keyword of the scope, once each. */
+    RaggedInts of() {
+        return of;
     }
 }

@@ -1,322 +1,268 @@
 package smorgas.core.group;
 
 import it.unimi.dsi.fastutil.ints.IntArrays;
-import it.unimi.dsi.fastutil.longs.LongHeapPriorityQueue;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.SortedMap;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
 
 /**
- * Gives every keyword to the theme phrase that covers most of its meaning.
- *
- * <p>Words weigh ln(1 + N/df), so that rare words say more than common ones. Every keyword prefers, among the phrases
- * with enough members, those that cover most of its weight, and of nearly equal ones the one with most members. Groups
- * that stay too small are dissolved, smallest first, and their keywords choose again. Then each word is weighed anew by
- * how unevenly it is spread over the groups (one minus its entropy over them), and the choice is made again: words that
- * occur with everything fall to almost no weight by themselves.
- *
- * <p>The result is the same for any order of the keywords.
+ * Puts every keyword of the scope into one group or among the leftovers: first what a hand has placed, then what rules
+ * take before the engine, then the engine's passes, then what rules take of the rest; and last the leftovers, as the
+ * settings say. The result is the same for any order of the keywords.
  */
 public final class Grouper {
 
-    /** Choices after the first, each with words weighed anew. */
-    private static final int ROUNDS = 3;
+    /** The group of all leftovers, where they make one. Themes and names are tidy, so none can meet it. */
+    public static final String REST = "Leftovers";
 
-    /** Coverages that lie in one of this many equal steps count as nearly equal. */
-    private static final int STEPS = 6;
+    private final Input input;
+    private final ThemeWords words;
+    private final int[] groupOf;
+    private final Grouping.By[] by;
+    private final List<Grouping.Made> made = new ArrayList<>();
+    private final Map<String, Integer> numbers = new HashMap<>();
+    private final double[] weights;
 
-    /** No word weighs nothing, so that a keyword of common words only still has a tightness. */
-    private static final double LEAST_WEIGHT = 0.02;
+    /**
+     * What is grouped, and by what.
+     *
+     * @param words of every keyword
+     * @param scope the keywords to be grouped
+     * @param figures by which themes may be ranked; those that no basket has are missing
+     * @param language ISO 639-1; decides further forms of words
+     * @param rules the groups that rules make, those of the highest priority first
+     * @param placed by keyword the key of the group where a hand put it; empty for none
+     * @param removed themes on which no group forms
+     */
+    public record Input(
+            FoldedWords words,
+            BitSet scope,
+            Map<Figure, FigureColumn> figures,
+            String language,
+            List<Taking> rules,
+            SortedMap<Integer, String> placed,
+            SortedSet<String> removed) {
 
-    private final RaggedInts words;
-    private final int vocabularySize;
-    private final GroupSettings settings;
-    private final Candidates candidates;
-    private final int[] scope;
-
-    private Grouper(FoldedWords folded, BitSet inScope, GroupSettings settings) {
-        this.words = folded.rows();
-        this.vocabularySize = folded.size();
-        this.settings = settings;
-        this.candidates = new Candidates(folded, inScope, settings);
-        this.scope = candidates.scope();
+        /** Nothing but words: no figures, no rules, no hand. */
+        public static Input of(FoldedWords words, BitSet scope, String language) {
+            return new Input(words, scope, Map.of(), language, List.of(), new TreeMap<>(), new TreeSet<>());
+        }
     }
 
     /**
-     * Groups keywords.
+     * What a rule takes into its group.
      *
-     * @param folded the words of every keyword
-     * @param inScope the keywords to be grouped; the others are {@link Grouping#OUTSIDE}
+     * @param name the group's key
+     * @param keywords that fulfil the rule's condition
+     * @param leftoversOnly whether it comes after the engine
      */
-    public static Grouping group(FoldedWords folded, BitSet inScope, GroupSettings settings) {
-        return new Grouper(folded, inScope, settings).run();
+    public record Taking(String name, BitSet keywords, boolean leftoversOnly) {}
+
+    private Grouper(Input input, GroupSettings settings) {
+        this.input = input;
+        this.words = new ThemeWords(input.words(), settings, input.language());
+        this.groupOf = new int[words.rows().size()];
+        this.by = new Grouping.By[groupOf.length];
+        this.weights = new double[words.size()];
+        Arrays.fill(groupOf, Grouping.OUTSIDE);
     }
 
-    private Grouping run() {
-        double[] rarity = rarity();
-        double[] weights = rarity;
-        Choice choice = choose(weights);
-        for (int round = 0; round < ROUNDS; round++) {
-            weights = weighAnew(rarity, choice);
-            choice = choose(weights);
+    /** Groups keywords. */
+    public static Grouping group(Input input, GroupSettings settings) {
+        return new Grouper(input, settings).run(settings);
+    }
+
+    private Grouping run(GroupSettings settings) {
+        BitSet left = (BitSet) input.scope().clone();
+        left.stream().forEach(keyword -> groupOf[keyword] = Grouping.LEFTOVER);
+        BitSet placed = new BitSet();
+        input.placed().keySet().stream().filter(left::get).forEach(placed::set);
+        left.andNot(placed);
+        input.rules().stream().filter(rule -> !rule.leftoversOnly()).forEach(rule -> take(rule, left));
+        long[] worth = Worth.of(groupOf.length, input.scope(), settings.rank(), input.figures());
+        RemovedThemes removed = new RemovedThemes(input.removed(), words);
+        for (Pass pass : settings.passes()) {
+            run(pass, settings, left, worth, removed);
         }
-        return result(choice);
+        weighWhatNoPassHas(placed);
+        input.rules().stream().filter(Taking::leftoversOnly).forEach(rule -> take(rule, left));
+        placed.stream().forEach(keyword -> place(keyword, input.placed().get(keyword)));
+        switch (settings.leftovers()) {
+            case APART -> {
+                // They stay what they are.
+            }
+            case SEATED -> seat(left, settings.seatedFrom());
+            case ONE_GROUP ->
+                left.stream()
+                        .forEach(keyword ->
+                                put(keyword, number(REST, Grouping.Kind.LEFTOVERS, new int[0]), Grouping.By.REST));
+        }
+        return result();
     }
 
-    private double[] rarity() {
-        int[] df = new int[vocabularySize];
-        int[] lastSeen = new int[vocabularySize];
-        Arrays.fill(lastSeen, -1);
-        for (int keyword : scope) {
-            words.forEach(keyword, word -> {
-                if (lastSeen[word] != keyword) {
-                    lastSeen[word] = keyword;
-                    df[word]++;
-                }
+    private void take(Taking rule, BitSet left) {
+        BitSet taken = (BitSet) rule.keywords().clone();
+        taken.and(left);
+        if (!taken.isEmpty()) {
+            int group = number(rule.name(), Grouping.Kind.RULE, new int[0]);
+            taken.stream().forEach(keyword -> put(keyword, group, Grouping.By.RULE));
+            left.andNot(taken);
+        }
+    }
+
+    private void run(Pass pass, GroupSettings settings, BitSet left, long[] worth, RemovedThemes removed) {
+        int[] scope = left.stream().toArray();
+        long[] worthOfScope = new long[scope.length];
+        Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
+        PassEngine.Found found = PassEngine.run(words, scope, worthOfScope, settings, pass, removed);
+        // A word keeps the weight that the first pass that saw it gave it, so that tightness means the same in all
+        // groups.
+        for (int word = 0; word < weights.length; word++) {
+            weights[word] = weights[word] == 0 ? found.weights()[word] : weights[word];
+        }
+        RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
+        for (int group = 0; group < groups.size(); group++) {
+            int[] theme = pass.anyOrder()
+                    ? asTheyStand(found.themes()[group], groups.row(group), scope)
+                    : found.themes()[group];
+            int number = number(words.text(theme), Grouping.Kind.THEME, theme);
+            groups.forEach(group, i -> {
+                put(scope[i], number, Grouping.By.THEME);
+                left.clear(scope[i]);
             });
         }
-        double[] weights = new double[df.length];
-        for (int word = 0; word < df.length; word++) {
-            weights[word] =
-                    candidates.isMuted(word) || df[word] == 0 ? 0 : Math.log(1 + scope.length / (double) df[word]);
-        }
-        return weights;
     }
 
-    /** A choice: for each keyword of the scope its candidate (-1 for none) and how much of it that covers. */
-    private record Choice(int[] candidate, double[] coverage) {}
-
-    private Choice choose(double[] weights) {
-        Preferences preferences = new Preferences(weights);
-        int[] place = new int[scope.length];
-        int[] size = new int[candidates.size()];
-        Members members = new Members(scope.length, candidates.size());
-        for (int i = 0; i < scope.length; i++) {
-            if (preferences.count(i) > 0) {
-                int first = preferences.candidate(i, 0);
-                size[first]++;
-                members.add(first, i);
-            }
-        }
-        dissolveSmall(preferences, place, size, members);
-        int[] chosen = new int[scope.length];
-        double[] coverage = new double[scope.length];
-        for (int i = 0; i < scope.length; i++) {
-            boolean some = place[i] < preferences.count(i);
-            chosen[i] = some ? preferences.candidate(i, place[i]) : -1;
-            coverage[i] = some ? preferences.coverage(i, place[i]) : 0;
-        }
-        return new Choice(chosen, coverage);
-    }
-
-    private void dissolveSmall(Preferences preferences, int[] place, int[] size, Members members) {
-        // An element is size and candidate in one long; one whose size is out of date is skipped.
-        LongHeapPriorityQueue smallest = new LongHeapPriorityQueue();
-        for (int c = 0; c < size.length; c++) {
-            if (size[c] > 0 && size[c] < settings.smallest()) {
-                smallest.enqueue((long) size[c] << 32 | c);
-            }
-        }
-        boolean[] dissolved = new boolean[size.length];
-        while (!smallest.isEmpty()) {
-            long element = smallest.dequeueLong();
-            int group = (int) element;
-            if (dissolved[group] || size[group] != (int) (element >> 32)) {
-                continue;
-            }
-            dissolved[group] = true;
-            for (int i = members.first(group); i >= 0; ) {
-                int next = members.next(i);
-                while (place[i] < preferences.count(i) && dissolved[preferences.candidate(i, place[i])]) {
-                    place[i]++;
-                }
-                if (place[i] < preferences.count(i)) {
-                    int other = preferences.candidate(i, place[i]);
-                    size[other]++;
-                    members.add(other, i);
-                    if (size[other] < settings.smallest()) {
-                        smallest.enqueue((long) size[other] << 32 | other);
+    /** The words of a set in the order in which they stand on the whole in these keywords. */
+    private int[] asTheyStand(int[] theme, int[] members, int[] scope) {
+        long[] places = new long[theme.length];
+        for (int i : members) {
+            for (int p = 0; p < theme.length; p++) {
+                int length = words.rows().length(scope[i]);
+                for (int at = 0; at < length; at++) {
+                    if (words.rows().get(scope[i], at) == theme[p]) {
+                        places[p] += at;
+                        break;
                     }
                 }
-                i = next;
             }
         }
+        int[] order = new int[theme.length];
+        Arrays.setAll(order, p -> p);
+        IntArrays.quickSort(order, (a, b) -> {
+            int byPlace = Long.compare(places[a], places[b]);
+            return byPlace != 0 ? byPlace : Integer.compare(theme[a], theme[b]);
+        });
+        return Arrays.stream(order).map(p -> theme[p]).toArray();
     }
 
-    /** Lists of keywords by group, in two arrays. */
-    private static final class Members {
-        private final int[] first;
-        private final int[] next;
-
-        Members(int keywords, int groups) {
-            first = new int[groups];
-            next = new int[keywords];
-            Arrays.fill(first, -1);
-        }
-
-        void add(int group, int keyword) {
-            next[keyword] = first[group];
-            first[group] = keyword;
-        }
-
-        int first(int group) {
-            return first[group];
-        }
-
-        int next(int keyword) {
-            return next[keyword];
-        }
-    }
-
-    /** For each keyword of the scope the candidates in it, best first. */
-    private final class Preferences {
-        private final int[] starts = new int[scope.length + 1];
-        private int[] found = new int[Math.max(16, scope.length * 4)];
-        private double[] covers = new double[found.length];
-
-        Preferences(double[] weights) {
-            int[] row = new int[16];
-            double[] coverage = new double[16];
-            int[] order = new int[16];
-            for (int i = 0; i < scope.length; i++) {
-                int keyword = scope[i];
-                int length = words.length(keyword);
-                double total = 0;
-                for (int t = 0; t < length; t++) {
-                    total += weights[words.get(keyword, t)];
-                }
-                int count = 0;
-                for (int t = 0; t < length; t++) {
-                    double weight = 0;
-                    for (int n = 1; n <= settings.longest() && t + n <= length; n++) {
-                        weight += weights[words.get(keyword, t + n - 1)];
-                        int candidate = candidates.at(i, t, n);
-                        if (candidate >= 0 && weight >= settings.leastTightness() * total * (1 - 1e-9) && weight > 0) {
-                            if (count == row.length) {
-                                row = Arrays.copyOf(row, count * 2);
-                                coverage = Arrays.copyOf(coverage, count * 2);
-                                order = Arrays.copyOf(order, count * 2);
-                            }
-                            row[count] = candidate;
-                            coverage[count] = Math.min(1, weight / total);
-                            order[count] = count;
-                            count++;
-                        }
-                    }
-                }
-                sort(order, count, row, coverage);
-                append(i, order, count, row, coverage);
-            }
-        }
-
-        private void sort(int[] order, int count, int[] row, double[] coverage) {
-            if (count > 1) {
-                IntArrays.quickSort(order, 0, count, (a, b) -> {
-                    int bySteps = Integer.compare(step(coverage[b]), step(coverage[a]));
-                    if (bySteps != 0) {
-                        return bySteps;
-                    }
-                    int byMembers = Integer.compare(candidates.members(row[b]), candidates.members(row[a]));
-                    if (byMembers != 0) {
-                        return byMembers;
-                    }
-                    int byLength = Integer.compare(candidates.length(row[b]), candidates.length(row[a]));
-                    return byLength != 0 ? byLength : Integer.compare(row[a], row[b]);
-                });
-            }
-        }
-
-        private void append(int i, int[] order, int count, int[] row, double[] coverage) {
-            int start = starts[i];
-            if (start + count > found.length) {
-                int more = Math.max(found.length * 2, start + count);
-                found = Arrays.copyOf(found, more);
-                covers = Arrays.copyOf(covers, more);
-            }
-            for (int j = 0; j < count; j++) {
-                found[start + j] = row[order[j]];
-                covers[start + j] = coverage[order[j]];
-            }
-            starts[i + 1] = start + count;
-        }
-
-        private static int step(double coverage) {
-            // The hair keeps sums that should be equal in one step.
-            return (int) (coverage * STEPS + 1e-9);
-        }
-
-        int count(int i) {
-            return starts[i + 1] - starts[i];
-        }
-
-        int candidate(int i, int place) {
-            return found[starts[i] + place];
-        }
-
-        double coverage(int i, int place) {
-            return covers[starts[i] + place];
-        }
-    }
-
-    private double[] weighAnew(double[] rarity, Choice choice) {
-        RaggedInts groups = RaggedInts.byKey(choice.candidate(), candidates.size());
-        int[] total = new int[rarity.length];
-        double[] sum = new double[rarity.length];
-        int[] here = new int[rarity.length];
-        int used = 0;
-        for (int group = 0; group < groups.size(); group++) {
-            if (groups.length(group) == 0) {
-                continue;
-            }
-            used++;
-            // n ln n summed over groups; from it the entropy ln T - (sum n ln n)/T.
-            groups.forEach(group, i -> words.forEach(scope[i], word -> here[word]++));
-            groups.forEach(
-                    group,
-                    i -> words.forEach(scope[i], word -> {
-                        if (here[word] > 0) {
-                            total[word] += here[word];
-                            sum[word] += here[word] * Math.log(here[word]);
-                            here[word] = 0;
-                        }
-                    }));
-        }
-        double most = Math.log(Math.max(2, used));
-        double[] weights = new double[rarity.length];
+    /** Words that only keywords placed by hand or by a rule have weigh as the rarest do. */
+    private void weighWhatNoPassHas(BitSet placed) {
+        double most = Math.log(1 + (double) Math.max(1, input.scope().cardinality()));
         for (int word = 0; word < weights.length; word++) {
-            double entropy = total[word] == 0 ? 0 : Math.log(total[word]) - sum[word] / total[word];
-            weights[word] = rarity[word] == 0 ? 0 : rarity[word] * Math.max(LEAST_WEIGHT, 1 - entropy / most);
+            weights[word] = weights[word] == 0 && !words.muted(word) ? most : weights[word];
         }
-        return weights;
     }
 
-    private Grouping result(Choice choice) {
-        int[] numbers = new int[candidates.size()];
-        Arrays.fill(numbers, -1);
-        for (int candidate : choice.candidate()) {
-            if (candidate >= 0) {
-                numbers[candidate] = 0;
+    private void place(int keyword, String key) {
+        if (!key.isEmpty()) {
+            put(keyword, number(key, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
+        }
+    }
+
+    /** Each keyword joins the group of whose theme it covers most of its own weight; of equal ones the fuller theme. */
+    private void seat(BitSet left, double from) {
+        RaggedInts.Builder themes = new RaggedInts.Builder();
+        made.forEach(group -> {
+            Arrays.stream(group.theme()).forEach(themes::add);
+            themes.endRow();
+        });
+        RaggedInts groupsOf = themes.seal().inverse(words.size());
+        double[] whole = made.stream()
+                .mapToDouble(group -> Arrays.stream(group.theme())
+                        .mapToDouble(word -> weights[word])
+                        .sum())
+                .toArray();
+        double[] shared = new double[made.size()];
+        left.stream().forEach(keyword -> {
+            int[] row = Arrays.stream(words.rows().row(keyword)).distinct().toArray();
+            double all = Arrays.stream(row).mapToDouble(word -> weights[word]).sum();
+            int best = -1;
+            for (int word : row) {
+                groupsOf.forEach(word, group -> shared[group] += weights[word]);
+            }
+            for (int word : row) {
+                for (int g = 0; g < groupsOf.length(word); g++) {
+                    int group = groupsOf.get(word, g);
+                    if (best < 0 || nearer(group, best, shared, whole)) {
+                        best = group;
+                    }
+                }
+            }
+            if (best >= 0 && all > 0 && shared[best] / all >= from - 1e-9) {
+                put(keyword, best, Grouping.By.SEAT);
+            }
+            for (int word : row) {
+                groupsOf.forEach(word, group -> shared[group] = 0);
+            }
+        });
+    }
+
+    private boolean nearer(int group, int best, double[] shared, double[] whole) {
+        if (Math.abs(shared[group] - shared[best]) > 1e-9) {
+            return shared[group] > shared[best];
+        }
+        double ofGroup = shared[group] / whole[group];
+        double ofBest = shared[best] / whole[best];
+        if (Math.abs(ofGroup - ofBest) > 1e-9) {
+            return ofGroup > ofBest;
+        }
+        return made.get(group).key().compareTo(made.get(best).key()) < 0;
+    }
+
+    private void put(int keyword, int group, Grouping.By how) {
+        groupOf[keyword] = group;
+        by[keyword] = how;
+    }
+
+    /** The group of this key, made now if there is none. */
+    private int number(String key, Grouping.Kind kind, int[] theme) {
+        return numbers.computeIfAbsent(key, fresh -> {
+            made.add(new Grouping.Made(key, kind, theme));
+            return made.size() - 1;
+        });
+    }
+
+    private Grouping result() {
+        BitSet used = new BitSet();
+        for (int group : groupOf) {
+            if (group >= 0) {
+                used.set(group);
             }
         }
-        List<String> themes = new ArrayList<>();
-        for (int c = 0; c < numbers.length; c++) {
-            if (numbers[c] == 0) {
-                numbers[c] = themes.size();
-                themes.add(candidates.textOf(c));
-            }
+        int[] inOrder = used.stream().toArray();
+        IntArrays.quickSort(
+                inOrder, (a, b) -> made.get(a).key().compareTo(made.get(b).key()));
+        int[] place = new int[made.size()];
+        for (int i = 0; i < inOrder.length; i++) {
+            place[inOrder[i]] = i;
         }
-        int[] groupOf = new int[words.size()];
-        Arrays.fill(groupOf, Grouping.OUTSIDE);
-        double[] tightness = new double[words.size()];
-        for (int i = 0; i < scope.length; i++) {
-            int candidate = choice.candidate()[i];
-            groupOf[scope[i]] = candidate < 0 ? Grouping.LEFTOVER : numbers[candidate];
-            tightness[scope[i]] = choice.coverage()[i];
+        for (int keyword = 0; keyword < groupOf.length; keyword++) {
+            groupOf[keyword] = groupOf[keyword] < 0 ? groupOf[keyword] : place[groupOf[keyword]];
         }
-        return new Grouping(themes, groupOf, tightness);
+        return new Grouping(words, Arrays.stream(inOrder).mapToObj(made::get).toList(), groupOf, by, weights);
     }
 }

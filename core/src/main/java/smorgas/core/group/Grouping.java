@@ -1,11 +1,12 @@
 package smorgas.core.group;
 
+import java.util.BitSet;
 import java.util.List;
 import smorgas.core.column.RaggedInts;
 
 /**
- * Which keyword is in which group, as the engine leaves it; cannot change. Groups are numbered from 0 in the order of
- * their themes' texts.
+ * Which keyword is in which group, and what it is there by; cannot change. Groups are numbered from 0 in the order of
+ * their keys.
  */
 public final class Grouping {
 
@@ -15,17 +16,55 @@ public final class Grouping {
     /** In {@link #groupOf}: not asked for. */
     public static final int OUTSIDE = -2;
 
-    private final List<String> themes;
+    /** What makes a group. */
+    public enum Kind {
+        /** The engine: its members have the words of its theme, but for those that were seated or placed there. */
+        THEME,
+        /** A rule for groups. */
+        RULE,
+        /** A hand, under a name that no theme and no rule has. */
+        HAND,
+        /** What was left, put together to be sorted by hand. */
+        LEFTOVERS
+    }
+
+    /** How a keyword came into its group. */
+    public enum By {
+        /** Its words. */
+        THEME,
+        /** A rule's condition. */
+        RULE,
+        /** A hand. */
+        HAND,
+        /** It was left over, and this group is the nearest. */
+        SEAT,
+        /** It was left over, and put together with the others that were. */
+        REST
+    }
+
+    /**
+     * A group.
+     *
+     * @param key tells it apart: the theme, or the name of what has none
+     * @param theme the theme's words by their numbers, in the order in which they stand in most members; empty for none
+     */
+    record Made(String key, Kind kind, int[] theme) {}
+
+    private final ThemeWords words;
+    private final List<Made> made;
     private final int[] groupOf;
-    private final double[] tightness;
+    private final By[] by;
+    private final double[] weights;
     private final RaggedInts members;
     private final int leftovers;
 
-    Grouping(List<String> themes, int[] groupOf, double[] tightness) {
-        this.themes = List.copyOf(themes);
+    Grouping(ThemeWords words, List<Made> made, int[] groupOf, By[] by, double[] weights) {
+        this.words = words;
+        this.made = List.copyOf(made);
         this.groupOf = groupOf;
-        this.tightness = tightness;
-        this.members = RaggedInts.byKey(groupOf, themes.size());
+        this.by = by;
+        this.weights = weights;
+        this.members = RaggedInts.byKey(groupOf, made.size());
         int count = 0;
         for (int group : groupOf) {
             count += group == LEFTOVER ? 1 : 0;
@@ -34,12 +73,37 @@ public final class Grouping {
     }
 
     public int size() {
-        return themes.size();
+        return made.size();
     }
 
-    /** The theme phrase: words that stand in every member next to each other. */
-    public String theme(int group) {
-        return themes.get(group);
+    /** What tells the group apart: its theme, or its name if it has none. */
+    public String key(int group) {
+        return made.get(group).key();
+    }
+
+    public Kind kind(int group) {
+        return made.get(group).kind();
+    }
+
+    /** The words of the theme as they are shown; empty for a group without one. */
+    public List<String> theme(int group) {
+        return java.util.Arrays.stream(made.get(group).theme())
+                .mapToObj(words::text)
+                .toList();
+    }
+
+    /** The numbers of the theme's words. */
+    int[] themeWords(int group) {
+        return made.get(group).theme();
+    }
+
+    ThemeWords words() {
+        return words;
+    }
+
+    /** What each word weighs. */
+    double[] weights() {
+        return weights;
     }
 
     /** The group of a keyword, {@link #LEFTOVER} or {@link #OUTSIDE}. */
@@ -47,9 +111,46 @@ public final class Grouping {
         return groupOf[keyword];
     }
 
-    /** The weight of the theme's words over the weight of all unmuted words, 0 to 1; 0 for a keyword in no group. */
+    /** How a keyword came into its group; means nothing for one that is in none. */
+    public By by(int keyword) {
+        return by[keyword];
+    }
+
+    /**
+     * The weight of those words of its group's theme that the keyword has, over the weight of all its unmuted words: 0 to
+     * 1; 0 for a keyword in no group or in one without a theme.
+     */
     public double tightness(int keyword) {
-        return tightness[keyword];
+        int group = groupOf[keyword];
+        return group < 0 ? 0 : coverage(keyword, made.get(group).theme());
+    }
+
+    double coverage(int keyword, int[] theme) {
+        RaggedInts rows = words.rows();
+        double whole = 0;
+        double covered = 0;
+        int length = rows.length(keyword);
+        for (int i = 0; i < length; i++) {
+            int word = rows.get(keyword, i);
+            boolean before = false;
+            for (int j = 0; j < i && !before; j++) {
+                before = rows.get(keyword, j) == word;
+            }
+            if (!before) {
+                whole += weights[word];
+                covered += in(theme, word) ? weights[word] : 0;
+            }
+        }
+        return whole == 0 ? 0 : Math.min(1, covered / whole);
+    }
+
+    static boolean in(int[] theme, int word) {
+        for (int one : theme) {
+            if (one == word) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The keywords of each group, rising. */
@@ -61,13 +162,22 @@ public final class Grouping {
     public double meanTightness(int group) {
         double sum = 0;
         for (int i = 0; i < members.length(group); i++) {
-            sum += tightness[members.get(group, i)];
+            sum += tightness(members.get(group, i));
         }
-        return sum / members.length(group);
+        return sum / Math.max(1, members.length(group));
     }
 
     public int leftovers() {
         return leftovers;
+    }
+
+    /** The keywords in no group. */
+    public BitSet leftOver() {
+        BitSet left = new BitSet(groupOf.length);
+        for (int keyword = 0; keyword < groupOf.length; keyword++) {
+            left.set(keyword, groupOf[keyword] == LEFTOVER);
+        }
+        return left;
     }
 
     /** How many keywords are in some group. */

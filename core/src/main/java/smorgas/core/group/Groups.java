@@ -1,13 +1,21 @@
 package smorgas.core.group;
 
 import it.unimi.dsi.fastutil.ints.IntArrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
 
 /**
- * Groups as the researcher sees them: with their searches, most searched first, then largest, then by theme; cannot
- * change. {@link #order()} gives the numbers of the {@link Grouping} in that order.
+ * Groups as the researcher sees them: with their searches and names, most searched first, then largest, then by key;
+ * cannot change. {@link #order()} gives the numbers of the {@link Grouping} in that order.
  */
 public final class Groups {
 
@@ -15,13 +23,19 @@ public final class Groups {
     private final long[] searches;
     private final int[] order;
     private final long leftoverSearches;
+    private final String[] names;
+    private final Map<String, Integer> byKey = new HashMap<>();
+    private @Nullable Explained explained;
+    private @Nullable ThemeTree tree;
+    private Explained.@Nullable Figures figures;
 
     /**
-     * Adds the figures.
+     * Adds the figures and names.
      *
      * @param column searches of every keyword; empty if no basket has them
+     * @param given names that a hand gave, by key
      */
-    public Groups(Grouping grouping, Optional<FigureColumn> column) {
+    public Groups(Grouping grouping, Keywords keywords, Optional<FigureColumn> column, Map<String, String> given) {
         this.grouping = grouping;
         this.searches = new long[grouping.size()];
         long left = 0;
@@ -40,6 +54,7 @@ public final class Groups {
         }
         for (int group = 0; group < searches.length; group++) {
             searches[group] /= 2;
+            byKey.put(grouping.key(group), group);
         }
         this.leftoverSearches = left / 2;
         this.order = IntStream.range(0, grouping.size()).toArray();
@@ -52,6 +67,46 @@ public final class Groups {
                     grouping.members().length(b), grouping.members().length(a));
             return bySize != 0 ? bySize : Integer.compare(a, b);
         });
+        this.names = names(keywords, column, given);
+    }
+
+    /** Distinct whatever their case: of two that would have one name the one that comes later gets a number. */
+    private String[] names(Keywords keywords, Optional<FigureColumn> column, Map<String, String> given) {
+        String[] named = new String[grouping.size()];
+        Set<String> used = new HashSet<>();
+        for (int group : order) {
+            String name = given.getOrDefault(grouping.key(group), "");
+            if (name.isEmpty()) {
+                name = asMostSearched(group, keywords, column);
+            }
+            String distinct = name;
+            for (int number = 2; !used.add(distinct.toLowerCase(Locale.ROOT)); number++) {
+                distinct = name + " " + number;
+            }
+            named[group] = distinct;
+        }
+        return named;
+    }
+
+    /** The theme as the most searched of those members write it that have all its words; else the key. */
+    private String asMostSearched(int group, Keywords keywords, Optional<FigureColumn> column) {
+        int best = -1;
+        long most = -1;
+        for (int i = 0; i < grouping.members().length(group); i++) {
+            int keyword = grouping.members().get(group, i);
+            long searched = column.isPresent() && column.get().known(keyword)
+                    ? column.get().twiceMiddle(keyword)
+                    : 0;
+            boolean better = searched > most
+                    || searched == most && keywords.text(keyword).compareTo(keywords.text(best)) < 0;
+            if (grouping.by(keyword) == Grouping.By.THEME && better) {
+                best = keyword;
+                most = searched;
+            }
+        }
+        return best < 0 || grouping.kind(group) != Grouping.Kind.THEME
+                ? grouping.key(group)
+                : ThemeMarks.written(grouping, group, keywords.text(best)).orElse(grouping.key(group));
     }
 
     public Grouping grouping() {
@@ -61,6 +116,11 @@ public final class Groups {
     /** The numbers of the groups, most searched first. */
     public int[] order() {
         return order.clone();
+    }
+
+    /** What a group is called: what a hand named it, or its theme as its most searched keyword writes it; distinct. */
+    public String name(int group) {
+        return names[group];
     }
 
     /** Known searches a month of a group's keywords, ranges by their middle; 0 if none is known. */
@@ -77,13 +137,34 @@ public final class Groups {
         return grouping.members().length(group);
     }
 
-    /** The number of the group with this theme; -1 if there is none today. */
-    public int find(String theme) {
-        for (int group = 0; group < grouping.size(); group++) {
-            if (grouping.theme(group).equals(theme)) {
-                return group;
-            }
-        }
-        return -1;
+    /** Why keywords are where they are. */
+    public synchronized Explained explained() {
+        Explained known = explained == null ? new Explained(this) : explained;
+        explained = known;
+        return known;
+    }
+
+    /** How groups belong to broader themes, worked out when first asked for. */
+    public synchronized ThemeTree tree() {
+        ThemeTree known = tree == null ? ThemeTree.of(this) : tree;
+        tree = known;
+        return known;
+    }
+
+    /** The figures of the whole, worked out when first asked for. */
+    public synchronized Explained.Figures figures() {
+        Explained.Figures known = figures == null ? explained().figures() : figures;
+        figures = known;
+        return known;
+    }
+
+    /** The number of the group with this key; -1 if there is none today. */
+    public int find(String key) {
+        return byKey.getOrDefault(key, -1);
+    }
+
+    /** The text of a keyword cut where words of its group's theme begin and end. */
+    public List<ThemeMarks.Mark> marks(int group, String text) {
+        return ThemeMarks.of(grouping, group, text);
     }
 }

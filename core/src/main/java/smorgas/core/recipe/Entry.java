@@ -493,8 +493,127 @@ public sealed interface Entry {
 
         @Override
         public String sentence() {
-            return "Set the groups to " + settings.smallest() + " keywords and more, themes of " + settings.shortest()
-                    + " to " + settings.longest() + " words";
+            Pass first = settings.passes().getFirst();
+            String more =
+                    settings.passes().size() > 1 ? ", in " + settings.passes().size() + " passes" : "";
+            return "Set the groups to " + first.smallest() + " keywords and more, themes of " + first.shortest()
+                    + " to " + first.longest() + " words" + more;
+        }
+    }
+
+    /** A rule that makes a group was put below the others, or in the place of the one that had its number. */
+    record GroupRuleSet(GroupRule rule) implements Entry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("group rule:" + rule.number());
+        }
+
+        @Override
+        public String sentence() {
+            return "Rule for groups: " + rule.sentence();
+        }
+    }
+
+    /** A rule that makes a group was taken away. */
+    record GroupRuleRemoved(int number) implements Entry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("group rule:" + number);
+        }
+
+        @Override
+        public String sentence() {
+            return "Took away rule " + number + " for groups";
+        }
+    }
+
+    /** A rule that makes a group was moved to a place among the others, counted from 0; past the end means the end. */
+    record GroupRuleMoved(int number, int place) implements Entry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("group rule order");
+        }
+
+        @Override
+        public String sentence() {
+            return "Moved rule " + number + " for groups to place " + (place + 1);
+        }
+    }
+
+    /** What a hand decided of groups. */
+    sealed interface OfGroupPins extends Entry {}
+
+    /**
+     * A pin: a hand put these keywords into a group, whatever the dials say.
+     *
+     * @param texts lead spellings, at least one
+     * @param also the tidy texts of their other spellings
+     * @param group its theme, or a name of its own; empty for no group
+     */
+    record KeywordsPlaced(List<String> texts, List<String> also, String group) implements OfGroupPins {
+        public KeywordsPlaced {
+            texts = List.copyOf(texts);
+            also = List.copyOf(also);
+            if (texts.isEmpty()) {
+                throw new IllegalArgumentException("nothing was placed");
+            }
+            if (!group.isEmpty()) {
+                GroupRule.checkName(group);
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = keywords(texts);
+            keys.addAll(keywords(also));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            String what = texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : count(texts.size(), "keyword");
+            return group.isEmpty()
+                    ? "Took " + what + " out of all groups"
+                    : "Put " + what + " into group \"" + group + "\"";
+        }
+    }
+
+    /** A pin: no group forms on this theme, or one may again. */
+    record ThemeRemoved(String theme, boolean gone) implements OfGroupPins {
+        public ThemeRemoved {
+            GroupRule.checkName(theme);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("theme:" + theme);
+        }
+
+        @Override
+        public String sentence() {
+            return (gone ? "Removed the theme \"" : "Let the theme \"") + theme + (gone ? "\"" : "\" form again");
+        }
+    }
+
+    /** A pin: a group has this name; the empty one gives it the name of its theme back. */
+    record GroupNamed(String theme, String name) implements OfGroupPins {
+        public GroupNamed {
+            GroupRule.checkName(theme);
+            if (!name.isEmpty()) {
+                GroupRule.checkName(name);
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("group name:" + theme);
+        }
+
+        @Override
+        public String sentence() {
+            return name.isEmpty()
+                    ? "Let group \"" + theme + "\" be named by its theme"
+                    : "Named group \"" + theme + "\" \"" + name + "\"";
         }
     }
 

@@ -1,6 +1,9 @@
 package smorgas.core.recipe;
 
 import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import smorgas.core.text.WordLists;
@@ -8,45 +11,99 @@ import smorgas.core.text.WordLists;
 /**
  * How groups form.
  *
- * @param smallest keywords a group has at least, 1 to 10,000
- * @param shortest words a theme phrase has at least, 1 to {@code longest}
- * @param longest words a theme phrase has at most, up to {@value #LONGEST}
- * @param leastTightness the tightness a keyword must have in its group, 0 to 1
- * @param stopWords tidy words with which no theme phrase begins or ends
- * @param muted tidy words that are in no theme phrase and have no weight
+ * @param passes runs of the engine one after the other, each over what the ones before left; 1 to {@value #MOST_PASSES}
+ * @param forms whether further forms of a word ("keeping", "keeper") count as one word; singular and plural are one as
+ *     the project folds them
+ * @param rank which of two themes that describe a keyword nearly equally well is taken
+ * @param leftovers what becomes of keywords that no theme takes
+ * @param seatedFrom of seated leftovers the least tightness, 0 to 1
+ * @param stopWords tidy words that say nothing
+ * @param stopAt where a theme may have none of them; a theme in any order may have none at all if this is not empty
+ * @param muted tidy words that are in no theme and have no weight
  */
 public record GroupSettings(
-        int smallest,
-        int shortest,
-        int longest,
-        double leastTightness,
+        List<Pass> passes,
+        boolean forms,
+        Rank rank,
+        Leftovers leftovers,
+        double seatedFrom,
         SortedSet<String> stopWords,
+        Set<StopAt> stopAt,
         SortedSet<String> muted) {
 
-    /** The most words that a theme phrase may have. */
-    public static final int LONGEST = 5;
+    /** The most passes. */
+    public static final int MOST_PASSES = 5;
+
+    /** What becomes of keywords that no theme takes. */
+    public enum Leftovers {
+        /** They stay in no group. */
+        APART("stay apart"),
+        /** They join the nearest group, if they are near enough. */
+        SEATED("are seated in the nearest group"),
+        /** They make one group, to be sorted by hand. */
+        ONE_GROUP("make one group");
+
+        private final String label;
+
+        Leftovers(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** A place of a stop word in a theme. */
+    public enum StopAt {
+        BEGIN("begin"),
+        END("end"),
+        WITHIN("within");
+
+        private final String label;
+
+        StopAt(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
 
     public GroupSettings {
-        if (smallest < 1 || smallest > 10_000) {
-            throw new IllegalArgumentException("The smallest group has 1 to 10,000 keywords, not " + smallest);
+        passes = List.copyOf(passes);
+        if (passes.isEmpty() || passes.size() > MOST_PASSES) {
+            throw new IllegalArgumentException("There are 1 to " + MOST_PASSES + " passes, not " + passes.size());
         }
-        if (shortest < 1 || longest > LONGEST || shortest > longest) {
-            throw new IllegalArgumentException("A theme has 1 to 5 words, not " + shortest + " to " + longest);
-        }
-        if (!(leastTightness >= 0 && leastTightness <= 1)) {
-            throw new IllegalArgumentException("The least tightness is 0 to 1, not " + leastTightness);
+        if (!(seatedFrom >= 0 && seatedFrom <= 1)) {
+            throw new IllegalArgumentException("The least tightness of seated keywords is 0 to 1, not " + seatedFrom);
         }
         stopWords = Collections.unmodifiableSortedSet(new TreeSet<>(stopWords));
+        stopAt = stopAt.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(stopAt));
         muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
     }
 
-    /** Smallest 3, lengths 1 to 5, any tightness, the language's stop words, nothing muted. */
+    /** One standard pass, leftovers apart, the language's stop words at no edge of a theme, nothing muted. */
     public static GroupSettings standard(String language) {
-        return new GroupSettings(3, 1, LONGEST, 0, WordLists.stopWords(language), new TreeSet<>());
+        return new GroupSettings(
+                List.of(Pass.standard()),
+                false,
+                Rank.BY_KEYWORDS,
+                Leftovers.APART,
+                .5,
+                WordLists.stopWords(language),
+                EnumSet.of(StopAt.BEGIN, StopAt.END),
+                new TreeSet<>());
     }
 
     /** The same with another set of muted words. */
     public GroupSettings withMuted(SortedSet<String> words) {
-        return new GroupSettings(smallest, shortest, longest, leastTightness, stopWords, words);
+        return new GroupSettings(passes, forms, rank, leftovers, seatedFrom, stopWords, stopAt, words);
+    }
+
+    /** The same with other passes. */
+    public GroupSettings withPasses(Pass... others) {
+        return new GroupSettings(List.of(others), forms, rank, leftovers, seatedFrom, stopWords, stopAt, muted);
     }
 }

@@ -8,7 +8,10 @@ import java.util.Set;
  * What the ad plan holds and how it is named.
  *
  * @param campaign the name of the one campaign; not blank
- * @param prefix put before every ad group's name; may be empty
+ * @param pattern how ad groups are named, with {@value #THEME} where the group's name is put
+ * @param titleCase whether names that come from a theme are written In Title Case; what a hand named stays as it is
+ * @param depth of which broader themes ad groups are made: 1 for the broadest, up to {@value Pass#LONGEST}; 0 for the
+ *     groups themselves
  * @param matchTypes at least one
  * @param bidMicros the bid of every keyword in millionths of the currency; 0 for none
  * @param keptOnly leave Undecided keywords out
@@ -16,7 +19,9 @@ import java.util.Set;
  */
 public record PlanSettings(
         String campaign,
-        String prefix,
+        String pattern,
+        boolean titleCase,
+        int depth,
         Set<MatchType> matchTypes,
         long bidMicros,
         boolean keptOnly,
@@ -25,13 +30,23 @@ public record PlanSettings(
     /** Names longer than this are refused by ad platforms (common practice: 255 characters). */
     public static final int LONGEST_NAME = 255;
 
+    /** Stands in a pattern for the name of the group. */
+    public static final String THEME = "{theme}";
+
     public PlanSettings {
         campaign = campaign.strip();
-        prefix = prefix.stripLeading();
+        pattern = pattern.strip();
         checkName(campaign, "campaign");
-        checkName(prefix, "prefix");
+        checkName(pattern, "pattern of ad group names");
+        if (!pattern.contains(THEME)) {
+            throw new IllegalArgumentException(
+                    "The pattern of ad group names needs " + THEME + " where the group's name is to stand");
+        }
         if (campaign.isEmpty()) {
             throw new IllegalArgumentException("The campaign needs a name");
+        }
+        if (depth < 0 || depth > Pass.LONGEST) {
+            throw new IllegalArgumentException("The depth is 0 to " + Pass.LONGEST + ", not " + depth);
         }
         if (matchTypes.isEmpty()) {
             throw new IllegalArgumentException("Choose at least one match type");
@@ -42,9 +57,10 @@ public record PlanSettings(
         matchTypes = Collections.unmodifiableSet(EnumSet.copyOf(matchTypes));
     }
 
-    /** Exact and phrase, {@code Campaign 1}, no prefix, no bid, Kept and Undecided, no leftovers. */
+    /** Exact and phrase, {@code Campaign 1}, names in lower case, the groups themselves, no bid, Kept and Undecided, no leftovers. */
     public static PlanSettings standard() {
-        return new PlanSettings("Campaign 1", "", EnumSet.of(MatchType.PHRASE, MatchType.EXACT), 0, false, false);
+        return new PlanSettings(
+                "Campaign 1", THEME, false, 0, EnumSet.of(MatchType.PHRASE, MatchType.EXACT), 0, false, false);
     }
 
     private static void checkName(String name, String what) {

@@ -12,6 +12,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.ToIntFunction;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
 
@@ -28,7 +29,10 @@ import smorgas.core.column.Merge;
  * @param lists the word lists that the project has taken, by name
  * @param views saved filters by name, in the order in which they were saved first
  * @param columns of the keyword table, in order; empty until some were chosen
+ * @param groupRules rules that make groups, those of the highest priority first
+ * @param groupPins what a hand decided of groups
  * @param nextRule the number for the next rule
+ * @param nextGroupRule the number for the next rule that makes a group
  */
 public record Recipe(
         List<BasketState> baskets,
@@ -41,8 +45,11 @@ public record Recipe(
         SequencedMap<String, Condition> views,
         List<String> columns,
         GroupSettings groups,
+        List<GroupRule> groupRules,
+        GroupPins groupPins,
         PlanSettings plan,
-        int nextRule) {
+        int nextRule,
+        int nextGroupRule) {
 
     /** The recipe of a project in which nothing was decided. */
     public static Recipe empty(String language) {
@@ -68,8 +75,11 @@ public record Recipe(
         SequencedMap<String, Condition> views = new LinkedHashMap<>();
         List<String> columns = List.of();
         GroupSettings groups = GroupSettings.standard(language);
+        List<GroupRule> groupRules = new ArrayList<>();
+        GroupPins groupPins = GroupPins.NONE;
         PlanSettings plan = PlanSettings.standard();
         int nextRule = 1;
+        int nextGroupRule = 1;
         for (Entry entry : entries) {
             switch (entry) {
                 case Entry.OfBasket ofBasket -> apply(baskets, ofBasket);
@@ -91,9 +101,16 @@ public record Recipe(
                 case Entry.ListTaken taken -> lists.put(taken.list().name(), taken.list());
                 case Entry.ColumnsChosen chosen -> columns = chosen.columns();
                 case Entry.RuleRemoved removed -> rules.removeIf(rule -> rule.number() == removed.number());
-                case Entry.RuleMoved moved -> move(rules, moved);
+                case Entry.RuleMoved moved -> move(rules, Rule::number, moved.number(), moved.place());
                 case Entry.WordsMuted muted -> groups = mute(groups, muted);
                 case Entry.GroupSettingsChosen chosen -> groups = chosen.settings();
+                case Entry.GroupRuleSet set -> {
+                    set(groupRules, set.rule());
+                    nextGroupRule = Math.max(nextGroupRule, set.rule().number() + 1);
+                }
+                case Entry.GroupRuleRemoved removed -> groupRules.removeIf(rule -> rule.number() == removed.number());
+                case Entry.GroupRuleMoved moved -> move(groupRules, GroupRule::number, moved.number(), moved.place());
+                case Entry.OfGroupPins pin -> groupPins = groupPins.after(pin);
                 case Entry.PlanSettingsChosen chosen -> plan = chosen.settings();
             }
         }
@@ -108,8 +125,11 @@ public record Recipe(
                 Collections.unmodifiableSequencedMap(views),
                 columns,
                 groups,
+                List.copyOf(groupRules),
+                groupPins,
                 plan,
-                nextRule);
+                nextRule,
+                nextGroupRule);
     }
 
     /** An entry about a basket that is not there (any more) changes nothing. */
@@ -147,14 +167,25 @@ public record Recipe(
         tagged.also().forEach(text -> pins.putLast(text, tagged.on()));
     }
 
-    private static void move(List<Rule> rules, Entry.RuleMoved moved) {
+    private static <R> void move(List<R> rules, ToIntFunction<R> number, int moved, int place) {
         for (int i = 0; i < rules.size(); i++) {
-            if (rules.get(i).number() == moved.number()) {
-                Rule rule = rules.remove(i);
-                rules.add(Math.clamp(moved.place(), 0, rules.size()), rule);
+            if (number.applyAsInt(rules.get(i)) == moved) {
+                R rule = rules.remove(i);
+                rules.add(Math.clamp(place, 0, rules.size()), rule);
                 return;
             }
         }
+    }
+
+    /** In the place of the rule of that number, or below the others. */
+    private static void set(List<GroupRule> rules, GroupRule rule) {
+        for (int i = 0; i < rules.size(); i++) {
+            if (rules.get(i).number() == rule.number()) {
+                rules.set(i, rule);
+                return;
+            }
+        }
+        rules.add(rule);
     }
 
     private static GroupSettings mute(GroupSettings groups, Entry.WordsMuted muted) {
@@ -169,7 +200,27 @@ public record Recipe(
 
     /** The recipe with other group settings, to look at before they are chosen. */
     public Recipe withGroups(GroupSettings settings) {
-        return new Recipe(baskets, folding, merges, pins, rules, tags, lists, views, columns, settings, plan, nextRule);
+        return new Recipe(
+                baskets,
+                folding,
+                merges,
+                pins,
+                rules,
+                tags,
+                lists,
+                views,
+                columns,
+                settings,
+                groupRules,
+                groupPins,
+                plan,
+                nextRule,
+                nextGroupRule);
+    }
+
+    /** Whether the same keywords would be grouped the same. */
+    public boolean groupsAs(Recipe other) {
+        return groups.equals(other.groups) && groupRules.equals(other.groupRules) && groupPins.sameAs(other.groupPins);
     }
 
     /** Whether judging would come out the same; of two pins in one keyword the later wins, so their order counts. */

@@ -1,18 +1,26 @@
 package smorgas.core.serve;
 
+import com.ibm.icu.lang.UCharacter;
+import com.ibm.icu.util.ULocale;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
+import smorgas.core.group.ThemeTree;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanSettings;
@@ -22,9 +30,6 @@ import smorgas.core.sift.Standings;
 
 /** Makes the ad plan of a board. */
 public final class Planner {
-
-    /** The ad group of the leftovers, if they are served. */
-    public static final String LEFTOVERS = "Leftovers";
 
     /** Limits common to ad platforms (from memory): a keyword has at most 80 characters and 10 words. */
     static final int LONGEST_KEYWORD = 80;
@@ -42,6 +47,7 @@ public final class Planner {
     private final List<Plan.Row> rows = new ArrayList<>();
     private final List<Plan.HeldBack> heldBack = new ArrayList<>();
     private final BitSet served = new BitSet();
+    private final Set<String> names = new HashSet<>();
     private int adGroups;
 
     private Planner(Keywords keywords, Standings standings, Groups groups, List<Rule> rules, PlanSettings settings) {
@@ -60,10 +66,12 @@ public final class Planner {
 
     private Plan run() {
         Grouping grouping = groups.grouping();
-        for (int group : groups.order()) {
-            adGroup(
-                    settings.prefix() + grouping.theme(group),
-                    grouping.members().row(group));
+        if (settings.depth() == 0) {
+            for (int group : groups.order()) {
+                adGroup(name(group), grouping.members().row(group));
+            }
+        } else {
+            broader(groups.tree());
         }
         if (settings.leftovers()) {
             IntArrayList left = new IntArrayList();
@@ -72,8 +80,7 @@ public final class Planner {
                     left.add(keyword);
                 }
             }
-            // A theme is in tidy text, so in lower case: the name cannot meet one of them, unless the prefix differs.
-            adGroup(settings.prefix() + LEFTOVERS, left.toIntArray());
+            adGroup(free(named(Grouper.REST)), left.toIntArray());
         }
         Set<String> negatives = negatives();
         return new Plan(
@@ -85,6 +92,49 @@ public final class Planner {
                 notes(negatives),
                 adGroups,
                 served.cardinality());
+    }
+
+    /** An ad group for each theme at the chosen depth, most searched first, of all groups in it. */
+    private void broader(ThemeTree tree) {
+        Map<Integer, IntArrayList> members = new HashMap<>();
+        for (int group = 0; group < groups.grouping().size(); group++) {
+            IntArrayList under = members.computeIfAbsent(tree.at(group, settings.depth()), node -> new IntArrayList());
+            groups.grouping().members().forEach(group, under::add);
+        }
+        members.keySet().stream()
+                .sorted(Comparator.<Integer>comparingLong(
+                                node -> -tree.node(node).searches())
+                        .thenComparing(node -> tree.node(node).text()))
+                .forEach(
+                        node -> adGroup(name(tree.node(node)), members.get(node).toIntArray()));
+    }
+
+    private String name(ThemeTree.Node node) {
+        return node.group() >= 0 ? name(node.group()) : free(named(cased(node.text())));
+    }
+
+    private String name(int group) {
+        String name = groups.name(group);
+        boolean ofTheme = groups.grouping().kind(group) == Grouping.Kind.THEME
+                && name.equals(name.toLowerCase(java.util.Locale.ROOT));
+        return free(named(ofTheme ? cased(name) : name));
+    }
+
+    private String cased(String theme) {
+        return settings.titleCase() ? UCharacter.toTitleCase(ULocale.ROOT, theme, null) : theme;
+    }
+
+    private String named(String name) {
+        return settings.pattern().replace(PlanSettings.THEME, name);
+    }
+
+    /** The name, with a number behind it if another ad group has it, whatever its case. */
+    private String free(String name) {
+        String free = name;
+        for (int number = 2; !names.add(free.toLowerCase(java.util.Locale.ROOT)); number++) {
+            free = name + " " + number;
+        }
+        return free;
     }
 
     private void adGroup(String name, int[] members) {

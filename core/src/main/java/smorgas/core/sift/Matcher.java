@@ -7,10 +7,13 @@ import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.IntPredicate;
 import java.util.function.IntToLongFunction;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.RaggedInts;
+import smorgas.core.column.TextDictionary;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Bounds;
@@ -27,6 +30,9 @@ import smorgas.core.text.Tidy;
 public final class Matcher {
 
     private static final int REMEMBERED = 200;
+
+    /** A text of these only never reaches over the edge of a word: between them UAX #29 sets no boundary. */
+    private static final java.util.regex.Pattern WITHIN_A_WORD = java.util.regex.Pattern.compile("[a-z0-9]+");
 
     private final Keywords keywords;
     private final Map<String, WordList> lists;
@@ -64,7 +70,7 @@ public final class Matcher {
     /** The keywords that fulfil a condition as far as tags were given yet. */
     BitSet match(Condition condition, @Nullable Standings standings, Tags tags) {
         if (condition.asksForTag() || condition.asksForStanding()) {
-            return find(condition, standings, tags);
+            return find(condition, standings, tags, null);
         }
         synchronized (known) {
             BitSet found = known.get(condition);
@@ -72,7 +78,7 @@ public final class Matcher {
                 return (BitSet) found.clone();
             }
         }
-        BitSet found = find(condition, standings, tags);
+        BitSet found = find(condition, standings, tags, null);
         synchronized (known) {
             known.put(condition, found);
             if (known.size() > REMEMBERED) {
@@ -82,7 +88,12 @@ public final class Matcher {
         return (BitSet) found.clone();
     }
 
-    private BitSet find(Condition condition, @Nullable Standings standings, Tags tags) {
+    /**
+     * Finds anew.
+     *
+     * @param among if given, only these are looked at where each keyword has to be
+     */
+    private BitSet find(Condition condition, @Nullable Standings standings, Tags tags, @Nullable BitSet among) {
         return switch (condition) {
             case Condition.HasWord has -> keywords.withWord(has.word());
             case Condition.Worded worded -> worded(worded);
@@ -91,29 +102,33 @@ public final class Matcher {
                 lists.containsKey(on.list()) ? withAny(lists.get(on.list()).words()) : new BitSet();
             case Condition.HasText has -> {
                 String text = Tidy.of(has.text());
-                yield select(keyword -> keywords.text(keyword).contains(text));
+                yield WITHIN_A_WORD.matcher(text).matches()
+                        ? withWordsThatHave(text, among)
+                        : select(among, keyword -> keywords.text(keyword).contains(text));
             }
             case Condition.Matches matches -> {
                 Pattern pattern = Patterns.compile(matches.pattern());
-                yield select(keyword -> pattern.matcher(keywords.text(keyword)).find());
+                yield select(among, keyword -> pattern.matcher(keywords.text(keyword))
+                        .find());
             }
-            case Condition.Count count -> counted(count);
+            case Condition.Count count -> counted(count, among);
             case Condition.FigureWithin within ->
                 keywords.figure(within.figure())
-                        .map(column -> within(column, within.bounds()))
+                        .map(column -> within(column, within.bounds(), among))
                         .orElseGet(BitSet::new);
             case Condition.FigureUnknown unknown ->
                 keywords.figure(unknown.figure())
-                        .map(column -> select(keyword -> !column.known(keyword)))
+                        .map(column -> select(among, keyword -> !column.known(keyword)))
                         .orElseGet(this::all);
             case Condition.InBasket in -> keywords.inBasket(in.name());
             case Condition.InExactly in -> {
                 BitSet wanted = keywords.places(in.names());
-                yield select(keyword -> keywords.basketPlaces(keyword).equals(wanted));
+                yield select(among, keyword -> keywords.basketPlaces(keyword).equals(wanted));
             }
             case Condition.HasScript has -> {
                 int script = script(has.script());
                 yield select(
+                        among,
                         keyword -> keywords.text(keyword).codePoints().anyMatch(c -> UScript.hasScript(c, script)));
             }
             case Condition.HasTag has -> tags.with(has.tag());
@@ -125,11 +140,16 @@ public final class Matcher {
             }
             case Condition.AllOf every -> {
                 BitSet found = all();
+                // What is read off an index or a column comes first; texts are looked at for what it leaves.
                 for (Condition part : every.parts()) {
-                    if (found.isEmpty()) {
-                        break;
+                    if (!readsTexts(part)) {
+                        found.and(match(part, standings, tags));
                     }
-                    found.and(match(part, standings, tags));
+                }
+                for (Condition part : every.parts()) {
+                    if (readsTexts(part) && !found.isEmpty()) {
+                        found.and(remembered(part).orElseGet(() -> find(part, standings, tags, found)));
+                    }
                 }
                 yield found;
             }
@@ -139,6 +159,23 @@ public final class Matcher {
                 found.flip(0, keywords.size());
                 yield found;
             }
+        };
+    }
+
+    private Optional<BitSet> remembered(Condition condition) {
+        synchronized (known) {
+            return Optional.ofNullable(known.get(condition));
+        }
+    }
+
+    private static boolean readsTexts(Condition condition) {
+        return switch (condition) {
+            case Condition.HasText text -> !WITHIN_A_WORD.matcher(text.text()).matches();
+            case Condition.Matches pattern -> true;
+            case Condition.HasScript script -> true;
+            case Condition.Count count ->
+                count.what() == Condition.Counted.WORDS || count.what() == Condition.Counted.CHARACTERS;
+            default -> false;
         };
     }
 
@@ -154,11 +191,11 @@ public final class Matcher {
         return UScript.getCodeFromName(script.name());
     }
 
-    private BitSet within(FigureColumn column, Bounds bounds) {
-        return select(keyword -> column.known(keyword) && bounds.holdTwice(column.twiceMiddle(keyword)));
+    private BitSet within(FigureColumn column, Bounds bounds, @Nullable BitSet among) {
+        return select(among, keyword -> column.known(keyword) && bounds.holdTwice(column.twiceMiddle(keyword)));
     }
 
-    private BitSet counted(Condition.Count count) {
+    private BitSet counted(Condition.Count count, @Nullable BitSet among) {
         IntToLongFunction number =
                 switch (count.what()) {
                     case WORDS -> keywords::wordCount;
@@ -170,7 +207,7 @@ public final class Matcher {
                     case BASKETS -> keywords::basketCount;
                     case COMPETITORS -> keywords::competitors;
                 };
-        return select(keyword -> count.bounds().hold(number.applyAsLong(keyword)));
+        return select(among, keyword -> count.bounds().hold(number.applyAsLong(keyword)));
     }
 
     /** By the rarest of the words at first: most words are in few keywords. */
@@ -232,8 +269,34 @@ public final class Matcher {
         return all;
     }
 
-    private BitSet select(IntPredicate test) {
+    /** Every word that has the text in it, then every keyword with one of these words: there are far fewer words. */
+    private BitSet withWordsThatHave(String text, @Nullable BitSet among) {
+        TextDictionary vocabulary = keywords.vocabulary();
+        boolean[] has = new boolean[vocabulary.size()];
+        for (int word = 0; word < has.length; word++) {
+            has[word] = vocabulary.text(word).contains(text);
+        }
+        RaggedInts words = keywords.words();
+        return select(among, keyword -> {
+            for (int i = words.length(keyword) - 1; i >= 0; i--) {
+                if (has[words.get(keyword, i)]) {
+                    return true;
+                }
+            }
+            return false;
+        });
+    }
+
+    private BitSet select(@Nullable BitSet among, IntPredicate test) {
         BitSet found = new BitSet(keywords.size());
+        if (among != null) {
+            for (int keyword = among.nextSetBit(0); keyword >= 0; keyword = among.nextSetBit(keyword + 1)) {
+                if (test.test(keyword)) {
+                    found.set(keyword);
+                }
+            }
+            return found;
+        }
         for (int keyword = 0; keyword < keywords.size(); keyword++) {
             if (test.test(keyword)) {
                 found.set(keyword);

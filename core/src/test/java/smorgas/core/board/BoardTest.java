@@ -155,15 +155,15 @@ class BoardTest {
                                     .figure(Figure.SEARCHES)
                                     .orElseThrow()
                                     .low(k) + " "
-                            + (group < 0 ? group : board.groups().grouping().theme(group)));
+                            + (group < 0 ? group : board.groups().grouping().key(group)));
         }
         return picture;
     }
 
     @Test
     void thePlanServesGroupsAndHoldsBackFormulas() {
-        PlanSettings settings =
-                new PlanSettings("Shop", "p ", EnumSet.of(MatchType.EXACT, MatchType.BROAD), 750_000, false, false);
+        PlanSettings settings = new PlanSettings(
+                "Shop", "p {theme}", false, 0, EnumSet.of(MatchType.EXACT, MatchType.BROAD), 750_000, false, false);
         Board board = board(List.of(drop(1, "free"), new Entry.PlanSettingsChosen(settings)));
         Plan plan = board.plan();
         assertThat(plan.heldBack()).extracting(Plan.HeldBack::keyword).containsExactly("=hive stand lift");
@@ -186,13 +186,13 @@ class BoardTest {
     @Test
     void keptOnlyLeavesUndecidedOutAndLeftoversComeOnlyIfChosen() {
         Entry pin = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
-        PlanSettings kept = new PlanSettings("C", "", EnumSet.of(MatchType.EXACT), 0, true, false);
+        PlanSettings kept = new PlanSettings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, true, false);
         assertThat(board(List.of(pin, new Entry.PlanSettingsChosen(kept)))
                         .plan()
                         .rows())
                 .extracting(Plan.Row::keyword)
                 .containsExactly("hive stand");
-        PlanSettings all = new PlanSettings("C", "", EnumSet.of(MatchType.EXACT), 0, false, true);
+        PlanSettings all = new PlanSettings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, true);
         Plan plan = board(List.of(new Entry.PlanSettingsChosen(all))).plan();
         assertThat(plan.keywords() + plan.heldBack().size()).isEqualTo(7);
     }

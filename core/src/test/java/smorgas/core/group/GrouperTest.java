@@ -5,15 +5,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rank;
 import smorgas.core.text.Words;
 
 class GrouperTest {
@@ -23,11 +30,11 @@ class GrouperTest {
     private static Map<String, String> group(List<String> keywords, GroupSettings settings) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Grouping grouping = Grouper.group(FoldedWords.plain(keywords), all, settings);
+        Grouping grouping = Grouper.group(Grouper.Input.of(FoldedWords.plain(keywords), all, "en"), settings);
         Map<String, String> themes = new TreeMap<>();
         for (int k = 0; k < keywords.size(); k++) {
             int group = grouping.groupOf(k);
-            themes.put(keywords.get(k), group < 0 ? "" : grouping.theme(group));
+            themes.put(keywords.get(k), group < 0 ? "" : grouping.key(group));
         }
         return themes;
     }
@@ -47,27 +54,60 @@ class GrouperTest {
         return new ArrayList<>(drawn);
     }
 
+    private static Grouping grouping(List<String> keywords, GroupSettings settings) {
+        BitSet all = new BitSet();
+        all.set(0, keywords.size());
+        return Grouper.group(Grouper.Input.of(FoldedWords.plain(keywords), all, "en"), settings);
+    }
+
+    private static GroupSettings pass(int smallest, int largest, int about, boolean anyOrder, double tightness) {
+        return STANDARD.withPasses(new Pass(smallest, largest, about, 1, 5, anyOrder, tightness));
+    }
+
     @Test
     void groupsByTheWordsThatSayMost() {
         List<String> keywords = drawn(600, 1);
         Map<String, String> themes = group(keywords, STANDARD);
         assertThat(themes.get("best honey jar")).contains("honey jar");
         assertThat(themes.get("cheap smoker near me")).contains("smoker");
-        assertThat(themes.values()).doesNotContain("for", "near", "near me", "for sale");
+        assertThat(themes.values()).doesNotContain("for", "near", "near me", "for sale", "best", "buy");
     }
 
-    @Test
-    void everyMemberHasItsThemeAndNoGroupIsTooSmall() {
-        for (int smallest : new int[] {1, 2, 5, 20}) {
-            GroupSettings settings = new GroupSettings(smallest, 1, 5, 0, STANDARD.stopWords(), new TreeSet<>());
-            Map<String, String> themes = group(drawn(500, smallest), settings);
-            Map<String, Integer> sizes = new HashMap<>();
-            themes.forEach((keyword, theme) -> {
-                assertThat(" " + keyword + " ").contains(theme.isEmpty() ? "" : " " + theme + " ");
-                sizes.merge(theme, 1, Integer::sum);
+    /** Over words in any order and side by side, several sizes, bounds and numbers. */
+    @ParameterizedTest
+    @CsvSource({
+        "2, 0, 0, true, 0",
+        "5, 0, 0, false, 0",
+        "20, 0, 0, true, 0",
+        "3, 12, 0, true, 0",
+        "5, 10, 0, false, 0",
+        "3, 0, 10, true, 0",
+        "4, 40, 20, true, .4",
+        "1, 2, 0, true, 0"
+    })
+    void everyKeywordIsInOneGroupOrLeftAndGroupsAreWithinTheirBounds(
+            int smallest, int largest, int about, boolean anyOrder, double tightness) {
+        List<String> keywords = drawn(500, smallest);
+        Grouping grouping = grouping(keywords, pass(smallest, largest, about, anyOrder, tightness));
+        int grouped = 0;
+        for (int group = 0; group < grouping.size(); group++) {
+            int size = grouping.members().length(group);
+            grouped += size;
+            assertThat(size).isGreaterThanOrEqualTo(smallest);
+            assertThat(size).isLessThanOrEqualTo(largest == 0 ? Integer.MAX_VALUE : largest);
+            List<String> theme = grouping.theme(group);
+            grouping.members().forEach(group, k -> {
+                assertThat(Words.of(keywords.get(k))).containsAll(theme);
+                assertThat(grouping.tightness(k)).isBetween(tightness - 1e-9, 1.0);
+                if (!anyOrder) {
+                    assertThat(" " + keywords.get(k) + " ").contains(" " + String.join(" ", theme) + " ");
+                }
             });
-            sizes.remove("");
-            assertThat(sizes.values()).allMatch(size -> size >= smallest);
+        }
+        assertThat(grouped).isEqualTo(grouping.grouped()).isPositive();
+        assertThat(grouped + grouping.leftovers()).isEqualTo(keywords.size());
+        if (about > 0 && largest == 0) {
+            assertThat(grouping.size()).isLessThanOrEqualTo(about);
         }
     }
 
@@ -85,73 +125,177 @@ class GrouperTest {
     @Test
     void mutedWordsFormNoGroupAndStopWordsNoEdge() {
         GroupSettings muted = STANDARD.withMuted(new TreeSet<>(List.of("hive")));
-        Map<String, String> themes = group(drawn(600, 5), muted);
-        assertThat(themes.values()).noneMatch(theme -> Words.of(theme).contains("hive"));
-        assertThat(themes.values().stream().filter(t -> !t.isEmpty()).map(Words::of))
-                .noneMatch(words -> STANDARD.stopWords().contains(words.getFirst())
-                        || STANDARD.stopWords().contains(words.getLast()));
+        assertThat(group(drawn(600, 5), muted).values())
+                .noneMatch(theme -> Words.of(theme).contains("hive"));
+        List<String> openers =
+                List.of("suit for queens", "veil for queens", "glove for queens", "box for queens", "s", "o s x");
+        GroupSettings runs = pass(3, 0, 0, false, 0);
+        assertThat(group(openers, runs))
+                .containsEntry("veil for queens", "queens")
+                .containsEntry("o s x", "");
+        GroupSettings anywhere = new GroupSettings(
+                runs.passes(),
+                false,
+                Rank.BY_KEYWORDS,
+                GroupSettings.Leftovers.APART,
+                0,
+                runs.stopWords(),
+                Set.of(),
+                new TreeSet<>());
+        assertThat(group(openers, anywhere)).containsEntry("veil for queens", "for queens");
     }
 
     @Test
-    void lengthsAndTightnessBoundTheThemes() {
+    void lengthsBoundTheThemesAndATightnessOfOneTakesOnlyTheSameWords() {
         List<String> keywords = drawn(600, 6);
-        GroupSettings two = new GroupSettings(3, 2, 2, 0, STANDARD.stopWords(), new TreeSet<>());
+        GroupSettings two = STANDARD.withPasses(new Pass(3, 0, 0, 2, 2, false, 0));
         assertThat(group(keywords, two).values())
                 .filteredOn(theme -> !theme.isEmpty())
                 .isNotEmpty()
                 .allMatch(theme -> Words.of(theme).size() == 2);
-        GroupSettings same = new GroupSettings(1, 1, 5, 1, new TreeSet<>(), new TreeSet<>());
-        group(keywords, same).forEach((keyword, theme) -> {
-            if (!theme.isEmpty()) {
-                assertThat(theme).isEqualTo(keyword);
+        Map<String, String> same = group(keywords, pass(1, 0, 0, false, 1));
+        assertThat(same.values()).anyMatch(theme -> !theme.isEmpty());
+        same.forEach((keyword, theme) -> assertThat(theme).isIn("", keyword));
+    }
+
+    @Test
+    void laterPassesTakeWhatEarlierOnesLeft() {
+        List<String> keywords = drawn(400, 7);
+        Pass two = new Pass(8, 0, 0, 2, 5, true, .5);
+        Grouping first = grouping(keywords, STANDARD.withPasses(two));
+        Grouping both = grouping(keywords, STANDARD.withPasses(two, new Pass(3, 0, 0, 1, 1, true, 0)));
+        assertThat(both.leftovers()).isLessThan(first.leftovers());
+        for (int k = 0; k < keywords.size(); k++) {
+            if (first.groupOf(k) >= 0) {
+                assertThat(both.key(both.groupOf(k))).isEqualTo(first.key(first.groupOf(k)));
+            } else if (both.groupOf(k) >= 0) {
+                assertThat(both.theme(both.groupOf(k))).hasSize(1);
             }
-        });
+        }
+    }
+
+    @Test
+    void furtherFormsAreOneWordWhereChosen() {
+        List<String> keywords = List.of("keeping bees", "bees keeper", "keep bees", "bees keepers");
+        assertThat(group(keywords, pass(4, 0, 0, true, 0)).values()).containsOnly("bees");
+        GroupSettings forms = new GroupSettings(
+                List.of(new Pass(3, 0, 0, 2, 2, true, 0)),
+                true,
+                Rank.BY_KEYWORDS,
+                GroupSettings.Leftovers.APART,
+                0,
+                new TreeSet<>(),
+                Set.of(),
+                new TreeSet<>());
+        assertThat(group(List.of("keeping bees", "bees keeps", "keep bees"), forms)
+                        .values())
+                .doesNotContain("");
+    }
+
+    @Test
+    void handsAndRulesComeBeforeTheEngineAndHoldUnderAnySetting() {
+        List<String> keywords = drawn(300, 8);
+        FoldedWords words = FoldedWords.plain(keywords);
+        BitSet all = new BitSet();
+        all.set(0, keywords.size());
+        SortedMap<Integer, String> placed = new TreeMap<>(Map.of(0, "gifts", 1, "", 2, "hive stand"));
+        BitSet ruled = new BitSet();
+        ruled.set(2, 20);
+        BitSet rest = (BitSet) all.clone();
+        Grouper.Input input = new Grouper.Input(
+                words,
+                all,
+                Map.of(),
+                "en",
+                List.of(new Grouper.Taking("ruled", ruled, false), new Grouper.Taking("last", rest, true)),
+                placed,
+                new TreeSet<>(List.of("smoker", "queen cage")));
+        for (double tightness : new double[] {0, .3, .6, .9}) {
+            Grouping grouping = Grouper.group(input, pass(3, 0, 0, true, tightness));
+            assertThat(grouping.key(grouping.groupOf(0))).isEqualTo("gifts");
+            assertThat(grouping.groupOf(1)).isEqualTo(Grouping.LEFTOVER);
+            assertThat(grouping.key(grouping.groupOf(2))).isEqualTo("hive stand");
+            assertThat(grouping.key(grouping.groupOf(3))).isEqualTo("ruled");
+            assertThat(grouping.by(3)).isEqualTo(Grouping.By.RULE);
+            assertThat(grouping.leftovers()).isEqualTo(1);
+            for (int group = 0; group < grouping.size(); group++) {
+                assertThat(grouping.key(group)).isNotIn("smoker", "queen cage", "cage queen");
+            }
+        }
+    }
+
+    @Test
+    void leftoversAreSeatedWhereTheyAreNearEnoughOrMakeOneGroup() {
+        List<String> keywords =
+                List.of("hive stand oak", "hive stand pine", "hive stand ash", "stand alone", "nothing alike", "hive");
+        GroupSettings apart = pass(3, 0, 0, true, .4);
+        Grouping before = grouping(keywords, apart);
+        assertThat(before.leftovers()).isEqualTo(3);
+        Grouping seated = grouping(keywords, with(apart, GroupSettings.Leftovers.SEATED, .3));
+        assertThat(seated.key(seated.groupOf(3))).isEqualTo("hive stand");
+        assertThat(seated.by(3)).isEqualTo(Grouping.By.SEAT);
+        assertThat(seated.groupOf(4)).isEqualTo(Grouping.LEFTOVER);
+        Grouping one = grouping(keywords, with(apart, GroupSettings.Leftovers.ONE_GROUP, 0));
+        assertThat(one.leftovers()).isZero();
+        assertThat(one.key(one.groupOf(4))).isEqualTo(Grouper.REST);
+    }
+
+    private static GroupSettings with(GroupSettings settings, GroupSettings.Leftovers leftovers, double from) {
+        return new GroupSettings(
+                settings.passes(),
+                false,
+                settings.rank(),
+                leftovers,
+                from,
+                settings.stopWords(),
+                settings.stopAt(),
+                settings.muted());
+    }
+
+    @Test
+    void searchesDecideBetweenNearlyEqualThemesIfTheyAreToRank() {
+        // Of the last one "stand" and "table" say nearly the same part.
+        List<String> keywords = List.of(
+                "stand a1", "stand a2", "stand a3", "stand a4", "table b1", "table b2", "table b3", "stand table c1");
+        BitSet all = new BitSet();
+        all.set(0, keywords.size());
+        FigureColumn.Builder searches = new FigureColumn.Builder();
+        for (int k = 0; k < keywords.size(); k++) {
+            long of = keywords.get(k).startsWith("table") ? 900 : 10;
+            searches.add(of, of);
+        }
+        Grouper.Input input = new Grouper.Input(
+                FoldedWords.plain(keywords),
+                all,
+                Map.of(Figure.SEARCHES, searches.seal()),
+                "en",
+                List.of(),
+                new TreeMap<>(),
+                new TreeSet<>());
+        GroupSettings runs = pass(3, 0, 0, false, 0);
+        Grouping byCount = Grouper.group(input, runs);
+        assertThat(byCount.key(byCount.groupOf(7))).isEqualTo("stand");
+        Grouping bySearches = Grouper.group(
+                input,
+                new GroupSettings(
+                        runs.passes(),
+                        false,
+                        new Rank(0, 1, 0, 0),
+                        GroupSettings.Leftovers.APART,
+                        0,
+                        runs.stopWords(),
+                        runs.stopAt(),
+                        runs.muted()));
+        assertThat(bySearches.key(bySearches.groupOf(7))).isEqualTo("table");
     }
 
     @Test
     void nothingAndHostileTextGiveNoGroups() {
         assertThat(group(List.of(), STANDARD)).isEmpty();
         assertThat(group(List.of("a", "for the", "the"), STANDARD).values()).containsOnly("");
-    }
-
-    /**
-     * Han and Kamber, Data Mining, the nine transactions at support 2 (references: 13 frequent sets). Written as texts
-     * whose items stand in rising order, the frequent sets that stand next to each other somewhere must be candidates.
-     */
-    @Test
-    void findsTheFrequentRunsOfAPublishedExample() {
-        List<String> transactions =
-                List.of("i1 i2 i5", "i2 i4", "i2 i3", "i1 i2 i4", "i1 i3", "i2 i3", "i1 i3", "i1 i2 i3 i5", "i1 i2 i3");
-        BitSet all = new BitSet();
-        all.set(0, transactions.size());
-        Candidates candidates = new Candidates(
-                FoldedWords.plain(transactions), all, new GroupSettings(2, 1, 5, 0, new TreeSet<>(), new TreeSet<>()));
-        Map<String, Integer> found = new TreeMap<>();
-        for (int c = 0; c < candidates.size(); c++) {
-            found.put(candidates.textOf(c), candidates.members(c));
-        }
-        // Single items have the published support; of the pairs and triples those that are runs, with the runs' counts.
-        assertThat(found)
-                .isEqualTo(Map.of(
-                        "i1",
-                        6,
-                        "i2",
-                        7,
-                        "i3",
-                        6,
-                        "i4",
-                        2,
-                        "i5",
-                        2,
-                        "i1 i2",
-                        4,
-                        "i2 i3",
-                        4,
-                        "i1 i3",
-                        2,
-                        "i2 i4",
-                        2,
-                        "i1 i2 i3",
-                        2));
+        String endless = "w0 w1 w2 w3 w4 w5 w6 w7 w8 w9 ".repeat(8).strip();
+        assertThat(group(List.of(endless, endless + " x", endless + " y"), STANDARD)
+                        .values())
+                .doesNotContain("");
     }
 }

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.gather.TestLists;
+import smorgas.core.group.Grouper;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupSettings;
@@ -33,20 +34,20 @@ class PlannerTest {
                 .plan();
     }
 
-    private static Entry settings(String campaign, String prefix, long bid, boolean keptOnly, boolean leftovers) {
+    private static Entry settings(String campaign, String pattern, long bid, boolean keptOnly, boolean leftovers) {
         return new Entry.PlanSettingsChosen(
-                new PlanSettings(campaign, prefix, EnumSet.of(MatchType.EXACT), bid, keptOnly, leftovers));
+                new PlanSettings(campaign, pattern, false, 0, EnumSet.of(MatchType.EXACT), bid, keptOnly, leftovers));
     }
 
     @Test
     void namesBidsAndMatchTypesAreAsChosen() {
         Plan plan = plan(
                 HIVES,
-                new Entry.PlanSettingsChosen(
-                        new PlanSettings("Spring", "UK ", EnumSet.allOf(MatchType.class), 1_500_000, false, false)));
+                new Entry.PlanSettingsChosen(new PlanSettings(
+                        "Spring", "UK {theme}", true, 0, EnumSet.allOf(MatchType.class), 1_500_000, false, false)));
         assertThat(plan.rows()).hasSize(9).first().satisfies(row -> {
             assertThat(row.campaign()).isEqualTo("Spring");
-            assertThat(row.adGroup()).isEqualTo("UK hive");
+            assertThat(row.adGroup()).isEqualTo("UK Hive");
             assertThat(row.maxCpc()).isEqualTo("1.50");
         });
         assertThat(plan.rows().stream().map(Plan.Row::matchType).distinct())
@@ -78,19 +79,33 @@ class PlannerTest {
         Plan plan = plan(
                 HIVES + "bee suit\nbee veil\nbee glove\n",
                 new Entry.Judged(List.of("bee suit"), Standing.KEPT),
-                settings("C", "", 0, true, false));
+                settings("C", "{theme}", 0, true, false));
         assertThat(plan.rows()).extracting(Plan.Row::keyword).containsExactly("bee suit");
         assertThat(plan.adGroups()).isEqualTo(1);
         assertThat(plan.rows().getFirst().maxCpc()).isEmpty();
     }
 
     @Test
+    void adGroupsCanBeMadeOfBroaderThemes() {
+        String list = "oak hive stand a\noak hive stand b\noak hive stand c\npine hive lid a\npine hive lid b\n"
+                + "pine hive lid c\n";
+        Plan plan = plan(list);
+        assertThat(plan.adGroups()).isEqualTo(2);
+        Plan broad = plan(
+                list,
+                new Entry.PlanSettingsChosen(
+                        new PlanSettings("C", "{theme}", true, 1, EnumSet.of(MatchType.EXACT), 0, false, false)));
+        assertThat(broad.rows()).hasSize(6).extracting(Plan.Row::adGroup).containsOnly("Hive");
+    }
+
+    @Test
     void leftoversAreAnAdGroupOfTheirOwnOnlyWhenChosen() {
         String list = HIVES + "queen cage\n";
         assertThat(plan(list).rows()).extracting(Plan.Row::keyword).doesNotContain("queen cage");
-        assertThat(plan(list, settings("C", "", 0, false, true)).rows()).last().satisfies(row -> assertThat(
-                        List.of(row.adGroup(), row.keyword()))
-                .containsExactly(Planner.LEFTOVERS, "queen cage"));
+        assertThat(plan(list, settings("C", "{theme}", 0, false, true)).rows())
+                .last()
+                .satisfies(row ->
+                        assertThat(List.of(row.adGroup(), row.keyword())).containsExactly(Grouper.REST, "queen cage"));
     }
 
     @Test
@@ -111,7 +126,7 @@ class PlannerTest {
                 "\"hive \"\"a\"\" stand\"\nhive lid\nhive roof\nhive küche\n",
                 new Entry.GroupSettingsChosen(GroupSettings.standard("en")),
                 new Entry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
-                settings("Spring, \"early\"", "", 450_000, false, false));
+                settings("Spring, \"early\"", "{theme}", 450_000, false, false));
         StringWriter out = new StringWriter();
         PlanCsv.write(plan, out);
         List<List<String>> read = new ArrayList<>();

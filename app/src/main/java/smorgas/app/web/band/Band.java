@@ -172,13 +172,12 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                     rest += size;
                     continue;
                 }
-                String theme = groups.grouping().theme(order[i]);
                 double thick = high(size);
                 pieces.add(new Piece(
                         ribbon(GROUP, y, thick, SERVE, to, thick),
                         "group",
-                        theme + ": " + Show.count(size, "keyword", "keywords"),
-                        base + "/group?group=" + encoded(theme)));
+                        groups.name(order[i]) + ": " + Show.count(size, "keyword", "keywords"),
+                        base + "/group?group=" + encoded(groups.grouping().key(order[i]))));
                 y += thick;
                 to += thick + 1.5;
             }

@@ -8,6 +8,7 @@ import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
+import smorgas.core.group.Groups;
 import smorgas.core.recipe.Standing;
 
 /**
@@ -41,8 +42,8 @@ record Side(String value, String label) {
         sides.add(new Side(PASTED, "the pasted list"));
         int[] order = snapshot.board().groups().order();
         for (int i = 0; i < Math.min(GROUPS, order.length); i++) {
-            String theme = snapshot.board().groups().grouping().theme(order[i]);
-            sides.add(new Side(GROUP + theme, "group " + theme));
+            Groups groups = snapshot.board().groups();
+            sides.add(new Side(GROUP + groups.grouping().key(order[i]), "group " + groups.name(order[i])));
         }
         return sides;
     }

@@ -6,7 +6,9 @@ import java.io.IOException;
 import java.math.BigDecimal;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -35,6 +37,13 @@ import smorgas.core.serve.PlanCsv;
 class ServeController {
 
     private static final int PREVIEW = 200;
+
+    /** What ad groups are made of; the deeper levels of the tree are the groups themselves as a rule. */
+    private static final Map<Integer, String> DEPTHS = new TreeMap<>(Map.of(
+            0, "the groups themselves",
+            1, "the broadest themes",
+            2, "the second level of themes",
+            3, "the third level of themes"));
 
     private final Frames frames;
     private final Acts acts;
@@ -67,6 +76,7 @@ class ServeController {
         model.addAttribute("both", Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)));
         model.addAttribute(
                 "leftoverCount", Show.count(snapshot.board().groups().grouping().leftovers()));
+        model.addAttribute("depths", DEPTHS);
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
     }
@@ -75,7 +85,9 @@ class ServeController {
     String choose(
             @PathVariable long id,
             @RequestParam String campaign,
-            @RequestParam String prefix,
+            @RequestParam String pattern,
+            @RequestParam(defaultValue = "false") boolean titleCase,
+            @RequestParam(defaultValue = "0") int depth,
             @RequestParam(required = false) @Nullable Set<MatchType> matchTypes,
             @RequestParam String bid,
             @RequestParam(defaultValue = "false") boolean keptOnly,
@@ -88,7 +100,9 @@ class ServeController {
                         version,
                         recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
                                 campaign,
-                                prefix,
+                                pattern,
+                                titleCase,
+                                depth,
                                 matchTypes == null ? EnumSet.noneOf(MatchType.class) : matchTypes,
                                 micros(bid),
                                 keptOnly,

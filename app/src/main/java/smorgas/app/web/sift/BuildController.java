@@ -1,6 +1,8 @@
 package smorgas.app.web.sift;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -31,10 +33,12 @@ import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Matcher;
+import smorgas.core.text.Tidy;
 
 /** The page on which a condition is built by picking, for a rule or a view, and says what it would do. */
 @Controller
@@ -247,6 +251,8 @@ class BuildController {
             @RequestParam(defaultValue = "0") int rule,
             @RequestParam(defaultValue = "") String newTag,
             @RequestParam(defaultValue = "") String view,
+            @RequestParam(defaultValue = "") String groupName,
+            @RequestParam(defaultValue = "false") boolean leftoversOnly,
             @RequestParam long version,
             HttpServletRequest request,
             RedirectAttributes redirect) {
@@ -260,9 +266,15 @@ class BuildController {
         }
         Condition condition = read.condition().get();
         Outcome outcome = takeLists(project, condition, version)
-                .orElseGet(() -> act(project, condition, act, rule, newTag, view, version));
+                .orElseGet(() -> act.equals("group")
+                        ? group(project, condition, groupName, leftoversOnly, version)
+                        : act(project, condition, act, rule, newTag, view, version));
         if (!(outcome instanceof Outcome.Done)) {
             return acts.back(request, redirect, id, outcome);
+        }
+        if (act.equals("group")) {
+            return "redirect:/projects/" + id + "/group?group="
+                    + URLEncoder.encode(Tidy.of(groupName), StandardCharsets.UTF_8);
         }
         return "redirect:/projects/" + id + "/sift" + (act.equals("view") ? SiftQuery.urlOf(condition) : "");
     }
@@ -283,6 +295,14 @@ class BuildController {
             }
         }
         return Optional.empty();
+    }
+
+    private static Outcome group(
+            OpenProject project, Condition condition, String name, boolean leftoversOnly, long version) {
+        return project.act(
+                version,
+                recipe -> new Entry.GroupRuleSet(
+                        new GroupRule(recipe.nextGroupRule(), Tidy.of(name), condition, leftoversOnly)));
     }
 
     private static Outcome act(

@@ -212,7 +212,7 @@ final class SiftTable {
 
     private String group(int keyword) {
         int group = board.groups().grouping().groupOf(keyword);
-        return group >= 0 ? board.groups().grouping().theme(group) : group == Grouping.LEFTOVER ? "leftover" : "";
+        return group >= 0 ? board.groups().name(group) : group == Grouping.LEFTOVER ? "leftover" : "";
     }
 
     /** The headings of the columns shown. */

@@ -12,7 +12,9 @@ import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
+import smorgas.core.group.Explained;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.Groups;
 import smorgas.core.serve.Plan;
 import smorgas.core.text.Tidy;
 
@@ -63,15 +65,39 @@ record Story(String keyword, String standing, List<Source> sources, String group
     }
 
     private static String group(int keyword, Board board) {
-        Grouping grouping = board.groups().grouping();
+        Groups groups = board.groups();
+        Grouping grouping = groups.grouping();
         int group = grouping.groupOf(keyword);
-        return switch (group) {
-            case Grouping.OUTSIDE -> "In no group, because it is Dropped.";
-            case Grouping.LEFTOVER -> "A leftover: no theme with enough keywords has its words.";
-            default ->
-                "In \"" + grouping.theme(group) + "\", because it has these words next to each other; they carry "
-                        + Show.percent(grouping.tightness(keyword)) + " of its weight.";
-        };
+        if (group == Grouping.OUTSIDE) {
+            return "In no group, because it is Dropped.";
+        }
+        if (group == Grouping.LEFTOVER) {
+            return "A leftover: no theme with enough keywords has its words.";
+        }
+        Explained.Why why = groups.explained().why(keyword);
+        String in = "In \"" + groups.name(group) + "\", ";
+        String tight = Show.percent(why.tightness()) + " of its weight";
+        String because =
+                switch (grouping.by(keyword)) {
+                    case THEME ->
+                        "because it has " + quoted(why.by()) + ", "
+                                + (why.by().size() == 1 ? "which carries " : "which carry ") + tight + ".";
+                    case RULE -> "because a rule puts it there.";
+                    case HAND -> "because a hand put it there.";
+                    case SEAT ->
+                        "the nearest group: no theme took it, and with " + quoted(why.by()) + " it shares " + tight
+                                + " with this one.";
+                    case REST -> "with all that no theme took.";
+                };
+        String next = why.next()
+                .map(other -> " The next best would be \"" + groups.name(other) + "\" with "
+                        + Show.percent(why.nextTightness()) + ".")
+                .orElse("");
+        return in + because + next;
+    }
+
+    private static String quoted(List<String> words) {
+        return (words.size() == 1 ? "the word \"" : "the words \"") + String.join("\", \"", words) + "\"";
     }
 
     private static String served(int keyword, Board board) {

@@ -1,0 +1,142 @@
+package smorgas.app.web.group;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import org.springframework.util.MultiValueMap;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rank;
+import smorgas.core.text.Tidy;
+import smorgas.core.text.Words;
+
+/** The settings of Group as the fields of a form and the query of a URL; each pass is a row of fields of the same names. */
+final class Dials {
+
+    private Dials() {}
+
+    /**
+     * The settings that some fields ask for; what they do not tell is as adopted.
+     *
+     * @throws IllegalArgumentException with a sentence, if a field cannot be meant
+     */
+    static GroupSettings read(MultiValueMap<String, String> fields, GroupSettings adopted) {
+        boolean whole = fields.containsKey("dials");
+        return new GroupSettings(
+                passes(fields, adopted.passes()),
+                whole ? fields.containsKey("forms") : adopted.forms(),
+                rank(fields, adopted.rank()),
+                fields.containsKey("leftoversAre")
+                        ? GroupSettings.Leftovers.valueOf(fields.getFirst("leftoversAre"))
+                        : adopted.leftovers(),
+                fields.containsKey("seated") ? number(fields, "seated", 0, 0) / 100.0 : adopted.seatedFrom(),
+                fields.containsKey("stop") ? words(fields.getFirst("stop")) : adopted.stopWords(),
+                whole ? stopAt(fields) : adopted.stopAt(),
+                fields.containsKey("muted") ? words(fields.getFirst("muted")) : adopted.muted());
+    }
+
+    private static List<Pass> passes(MultiValueMap<String, String> fields, List<Pass> adopted) {
+        int count = fields.containsKey("smallest") ? fields.get("smallest").size() : 0;
+        List<Pass> passes = new ArrayList<>();
+        int without = number(fields, "without", 0, -1);
+        for (int i = 0; i < Math.min(count, GroupSettings.MOST_PASSES + 1); i++) {
+            Pass known = i < adopted.size() ? adopted.get(i) : Pass.standard();
+            if (i != without) {
+                passes.add(new Pass(
+                        number(fields, "smallest", i, known.smallest()),
+                        number(fields, "largest", i, fields.containsKey("largest") ? Pass.ANY : known.largest()),
+                        number(fields, "about", i, fields.containsKey("about") ? Pass.ANY : known.about()),
+                        number(fields, "shortest", i, known.shortest()),
+                        number(fields, "longest", i, known.longest()),
+                        text(fields, "order", i).isEmpty()
+                                ? known.anyOrder()
+                                : text(fields, "order", i).equals("any"),
+                        number(fields, "tightness", i, (int) Math.round(known.leastTightness() * 100)) / 100.0));
+            }
+        }
+        if (passes.isEmpty()) {
+            return adopted;
+        }
+        if (fields.containsKey("more") && passes.size() < GroupSettings.MOST_PASSES) {
+            // Single words on what is left, as is common practice after themes of several.
+            passes.add(new Pass(passes.getLast().smallest(), Pass.ANY, Pass.ANY, 1, 1, true, 0));
+        }
+        return passes;
+    }
+
+    private static Rank rank(MultiValueMap<String, String> fields, Rank adopted) {
+        return fields.containsKey("rankKeywords")
+                ? new Rank(
+                        number(fields, "rankKeywords", 0, 0),
+                        number(fields, "rankSearches", 0, 0),
+                        number(fields, "rankClicks", 0, 0),
+                        number(fields, "rankConversions", 0, 0))
+                : adopted;
+    }
+
+    private static Set<GroupSettings.StopAt> stopAt(MultiValueMap<String, String> fields) {
+        Set<GroupSettings.StopAt> at = EnumSet.noneOf(GroupSettings.StopAt.class);
+        fields.getOrDefault("at", List.of()).forEach(place -> at.add(GroupSettings.StopAt.valueOf(place)));
+        return at;
+    }
+
+    private static SortedSet<String> words(String text) {
+        return new TreeSet<>(Words.of(Tidy.of(text)));
+    }
+
+    private static String text(MultiValueMap<String, String> fields, String name, int at) {
+        List<String> values = fields.getOrDefault(name, List.of());
+        return at < values.size() ? values.get(at).strip() : "";
+    }
+
+    private static int number(MultiValueMap<String, String> fields, String name, int at, int otherwise) {
+        String text = text(fields, name, at);
+        if (text.isEmpty()) {
+            return otherwise;
+        }
+        if (!text.matches("\\d{1,7}")) {
+            throw new IllegalArgumentException("\"" + text + "\" is no whole number");
+        }
+        return Integer.parseInt(text);
+    }
+
+    /** The settings as the beginning of a URL's query, so that every link on the page of a preview keeps them. */
+    static String query(GroupSettings settings) {
+        StringBuilder query = new StringBuilder("dials=1&");
+        for (Pass pass : settings.passes()) {
+            add(query, "smallest", pass.smallest());
+            add(query, "largest", pass.largest() == Pass.ANY ? "" : pass.largest());
+            add(query, "about", pass.about() == Pass.ANY ? "" : pass.about());
+            add(query, "shortest", pass.shortest());
+            add(query, "longest", pass.longest());
+            add(query, "order", pass.anyOrder() ? "any" : "stand");
+            add(query, "tightness", Math.round(pass.leastTightness() * 100));
+        }
+        if (settings.forms()) {
+            add(query, "forms", true);
+        }
+        add(query, "rankKeywords", settings.rank().keywords());
+        add(query, "rankSearches", settings.rank().searches());
+        add(query, "rankClicks", settings.rank().clicks());
+        add(query, "rankConversions", settings.rank().conversions());
+        add(query, "leftoversAre", settings.leftovers());
+        add(query, "seated", Math.round(settings.seatedFrom() * 100));
+        settings.stopAt().forEach(at -> add(query, "at", at));
+        add(query, "muted", String.join(" ", settings.muted()));
+        add(query, "stop", String.join(" ", settings.stopWords()));
+        return query.toString();
+    }
+
+    private static void add(StringBuilder query, String name, Object value) {
+        query.append(name)
+                .append('=')
+                .append(URLEncoder.encode(String.format(Locale.ROOT, "%s", value), StandardCharsets.UTF_8))
+                .append('&');
+    }
+}

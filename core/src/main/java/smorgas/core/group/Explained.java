@@ -1,0 +1,235 @@
+package smorgas.core.group;
+
+import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import smorgas.core.column.RaggedInts;
+
+/** Why keywords are in their groups, and what groups are made of. Safe for many threads; cannot change. */
+public final class Explained {
+
+    /** A keyword is near the border if it would be this much less tight, or no less at all, in another group. */
+    public static final double BORDER = .05;
+
+    /** A member is odd if it is less tight than this part of its group's mean. */
+    private static final double ODD = 2 / 3.0;
+
+    /** A word is common in a group if this share of its keywords has it. */
+    private static final double COMMON = .2;
+
+    private static final int MOST = 8;
+
+    private final Groups groups;
+    private final Grouping grouping;
+    private final ThemeIndex index;
+
+    /** A word of a group's keywords, and the share of them that has it. */
+    public record Common(String word, double share, boolean theme) {}
+
+    /** Another group, and how near it is: 0 to 1. */
+    public record Near(int group, double nearness) {}
+
+    /**
+     * Why a keyword is where it is.
+     *
+     * @param by the words of its group's theme that it has
+     * @param tightness in its group
+     * @param next the other group in which it would be tightest of those of whose themes it has every word; empty if none
+     * @param nextTightness its tightness there
+     */
+    public record Why(List<String> by, double tightness, Optional<Integer> next, double nextTightness) {
+
+        /** By how much the next best group lost; below 0 if the keyword is in its group for the group's rank. */
+        public double lead() {
+            return tightness - nextTightness;
+        }
+    }
+
+    /**
+     * Figures of a whole result.
+     *
+     * @param keywords asked to be grouped
+     * @param grouped of them in some group
+     * @param searches known searches of all keywords asked for
+     * @param groupedSearches those of keywords in groups
+     * @param groups how many
+     * @param smallest keywords of the smallest group; 0 without groups, as the next two
+     * @param median of the sizes, the lower one of two in the middle
+     * @param largest keywords of the largest group
+     * @param tightness mean of the keywords in groups that have a theme
+     * @param separation mean of (a - b) / max(a, b) over the same keywords, a being the tightness of a keyword in its group
+     *     and b in the next best: -1 to 1, after the silhouette of Rousseeuw (1987), with tightness for nearness
+     * @param border how many keywords are near the border of their group
+     */
+    public record Figures(
+            int keywords,
+            int grouped,
+            long searches,
+            long groupedSearches,
+            int groups,
+            int smallest,
+            int median,
+            int largest,
+            double tightness,
+            double separation,
+            int border) {}
+
+    Explained(Groups groups) {
+        this.groups = groups;
+        this.grouping = groups.grouping();
+        this.index = new ThemeIndex(grouping);
+    }
+
+    /** Why a keyword is in its group; of one that is in none, which would be the next. */
+    public Why why(int keyword) {
+        int own = grouping.groupOf(keyword);
+        int[] theme = own < 0 ? new int[0] : grouping.themeWords(own);
+        int[] row = grouping.words().rows().row(keyword);
+        List<String> by = Arrays.stream(theme)
+                .filter(word -> Arrays.stream(row).anyMatch(has -> has == word))
+                .mapToObj(grouping.words()::text)
+                .toList();
+        double[] best = {0};
+        int[] next = {-1};
+        index.forEach(keyword, group -> {
+            double tightness = group == own ? -1 : grouping.coverage(keyword, grouping.themeWords(group));
+            if (tightness > best[0] || tightness == best[0] && next[0] >= 0 && group < next[0]) {
+                best[0] = tightness;
+                next[0] = group;
+            }
+        });
+        return new Why(by, grouping.tightness(keyword), next[0] < 0 ? Optional.empty() : Optional.of(next[0]), best[0]);
+    }
+
+    /** The words that a good part of a group's keywords has, the commonest first. */
+    public List<Common> common(int group) {
+        List<Common> common = new ArrayList<>();
+        int[] theme = grouping.themeWords(group);
+        profile(group).forEach((word, share) -> {
+            if (share >= COMMON && !grouping.words().muted(word)) {
+                common.add(new Common(grouping.words().text(word), share, Grouping.in(theme, word)));
+            }
+        });
+        common.sort(Comparator.comparing(Common::theme)
+                .thenComparing(Common::share)
+                .reversed()
+                .thenComparing(Common::word));
+        return common;
+    }
+
+    /** Members that are much less tight than the others, the least tight first; those a hand or a rule put there too. */
+    public List<Integer> odd(int group) {
+        if (grouping.themeWords(group).length == 0) {
+            return List.of();
+        }
+        double mean = grouping.meanTightness(group);
+        return Arrays.stream(grouping.members().row(group))
+                .filter(keyword -> grouping.tightness(keyword) < ODD * mean)
+                .boxed()
+                .sorted(Comparator.comparingDouble(grouping::tightness))
+                .limit(MOST)
+                .toList();
+    }
+
+    /** The groups whose keywords have the most weight of words in common with this one's, the nearest first. */
+    public List<Near> near(int group) {
+        Map<Integer, Double> own = profile(group);
+        IntArrayList others = new IntArrayList();
+        for (int other = 0; other < grouping.size(); other++) {
+            if (other != group && sharesAWord(own, grouping.themeWords(other))) {
+                others.add(other);
+            }
+        }
+        return others.intStream()
+                .mapToObj(other -> new Near(other, cosine(own, profile(other))))
+                .filter(near -> near.nearness() > .05)
+                .sorted(Comparator.comparingDouble(Near::nearness).reversed().thenComparingInt(Near::group))
+                .limit(MOST)
+                .toList();
+    }
+
+    private static boolean sharesAWord(Map<Integer, Double> profile, int[] theme) {
+        return Arrays.stream(theme).anyMatch(word -> profile.getOrDefault(word, 0.0) >= COMMON);
+    }
+
+    /** For each word of a group's keywords the share that has it. */
+    private Map<Integer, Double> profile(int group) {
+        RaggedInts rows = grouping.words().rows();
+        Int2IntOpenHashMap counts = new Int2IntOpenHashMap();
+        RaggedInts members = grouping.members();
+        for (int i = 0; i < members.length(group); i++) {
+            Arrays.stream(rows.row(members.get(group, i))).distinct().forEach(word -> counts.addTo(word, 1));
+        }
+        Map<Integer, Double> profile = new HashMap<>();
+        counts.int2IntEntrySet()
+                .forEach(entry -> profile.put(entry.getIntKey(), entry.getIntValue() / (double) members.length(group)));
+        return profile;
+    }
+
+    private double cosine(Map<Integer, Double> a, Map<Integer, Double> b) {
+        double shared = 0;
+        for (Map.Entry<Integer, Double> entry : a.entrySet()) {
+            shared += square(entry.getKey()) * entry.getValue() * b.getOrDefault(entry.getKey(), 0.0);
+        }
+        double lengths = Math.sqrt(length(a) * length(b));
+        return lengths == 0 ? 0 : shared / lengths;
+    }
+
+    private double length(Map<Integer, Double> profile) {
+        return profile.entrySet().stream()
+                .mapToDouble(entry -> square(entry.getKey()) * entry.getValue() * entry.getValue())
+                .sum();
+    }
+
+    private double square(int word) {
+        double weight = grouping.weights()[word];
+        return weight * weight;
+    }
+
+    /** The figures of the whole; every keyword is looked at. */
+    Figures figures() {
+        int asked = 0;
+        int themed = 0;
+        int border = 0;
+        double tightness = 0;
+        double separation = 0;
+        long grouped = 0;
+        for (int keyword = 0; keyword < grouping.words().rows().size(); keyword++) {
+            int group = grouping.groupOf(keyword);
+            asked += group == Grouping.OUTSIDE ? 0 : 1;
+            if (group >= 0 && grouping.themeWords(group).length > 0) {
+                Why why = why(keyword);
+                themed++;
+                tightness += why.tightness();
+                double most = Math.max(why.tightness(), why.nextTightness());
+                separation += most == 0 ? 0 : why.lead() / most;
+                border += why.next().isPresent() && why.lead() <= BORDER ? 1 : 0;
+            }
+        }
+        for (int group = 0; group < grouping.size(); group++) {
+            grouped += groups.searches(group);
+        }
+        int[] sizes = java.util.stream.IntStream.range(0, grouping.size())
+                .map(groups::keywords)
+                .sorted()
+                .toArray();
+        return new Figures(
+                asked,
+                grouping.grouped(),
+                grouped + groups.leftoverSearches(),
+                grouped,
+                sizes.length,
+                sizes.length == 0 ? 0 : sizes[0],
+                sizes.length == 0 ? 0 : sizes[(sizes.length - 1) / 2],
+                sizes.length == 0 ? 0 : sizes[sizes.length - 1],
+                themed == 0 ? 0 : tightness / themed,
+                themed == 0 ? 0 : separation / themed,
+                border);
+    }
+}

@@ -1,0 +1,495 @@
+package smorgas.core.group;
+
+import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
+import it.unimi.dsi.fastutil.ints.IntArrays;
+import it.unimi.dsi.fastutil.longs.LongHeapPriorityQueue;
+import java.util.Arrays;
+import smorgas.core.column.RaggedInts;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
+
+/**
+ * One pass: gives every keyword to the theme that covers most of its meaning.
+ *
+ * <p>Words weigh ln(1 + N/df), so that rare words say more than common ones. Every keyword prefers, among the themes with
+ * enough members, those that cover most of its weight, and of nearly equal ones the one of the higher rank. Groups that
+ * stay too small are dissolved, smallest first, and their keywords choose again. Then each word is weighed anew by how
+ * unevenly it is spread over the groups (one minus its entropy over them), and the choice is made again: words that occur
+ * with everything fall to almost no weight by themselves. What is too large at the end is divided by longer themes.
+ *
+ * <p>The result is the same for any order of the keywords. This file is written for speed.
+ */
+final class PassEngine {
+
+    private static final int NONE = -1;
+
+    /** Choices after the first, each with words weighed anew. */
+    private static final int ROUNDS = 3;
+
+    /** Coverages that lie in one of this many equal steps count as nearly equal. */
+    private static final int STEPS = 6;
+
+    /** No word weighs nothing, so that a keyword of common words only still has a tightness. */
+    private static final double LEAST_WEIGHT = 0.02;
+
+    /** Keeps sums that should be equal in one step, whatever the order in which they were added up. */
+    private static final double HAIR = 1e-9;
+
+    private final ThemeWords words;
+    private final int[] scope;
+    private final long[] worth;
+    private final Pass pass;
+    private final Candidates candidates;
+    /** The distinct unmuted words of each keyword of the scope. */
+    private final RaggedInts distinct;
+    /** Each candidate's place in the order that decides between nearly equal coverages; 0 is the best. */
+    private final int[] precedence;
+
+    /**
+     * What a pass found.
+     *
+     * @param themes the words of each group's theme
+     * @param group for each keyword of the scope its group, or -1
+     * @param weights what each word weighs, as the last choice saw it; 0 for a muted word
+     */
+    record Found(int[][] themes, int[] group, double[] weights) {}
+
+    private PassEngine(ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass) {
+        this.words = words;
+        this.scope = scope;
+        this.worth = worth;
+        this.pass = pass;
+        this.candidates = new Candidates(words, scope, settings, pass);
+        this.distinct = distinct();
+        this.precedence = precedence();
+    }
+
+    /**
+     * Runs one pass.
+     *
+     * @param scope the keywords to be grouped, rising
+     * @param worth of each of them, as {@link Worth} gives it
+     * @param removed themes on which no group may form
+     */
+    static Found run(
+            ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass, RemovedThemes removed) {
+        return new PassEngine(words, scope, worth, settings, pass).run(removed);
+    }
+
+    private Found run(RemovedThemes removed) {
+        boolean[] barred = new boolean[candidates.size()];
+        if (!removed.isEmpty()) {
+            for (int c = 0; c < barred.length; c++) {
+                barred[c] = removed.has(candidates.words(c));
+            }
+        }
+        double[] rarity = rarity();
+        double[] weights = rarity;
+        int[] chosen = choose(new Preferences(weights, barred));
+        for (int round = 0; round < ROUNDS; round++) {
+            weights = weighAnew(rarity, chosen);
+            Preferences preferences = new Preferences(weights, barred);
+            chosen = choose(preferences);
+            if (round == ROUNDS - 1 && pass.largest() != Pass.ANY) {
+                chosen = divide(preferences, chosen);
+            }
+        }
+        return result(chosen, weights);
+    }
+
+    private RaggedInts distinct() {
+        RaggedInts.Builder builder = new RaggedInts.Builder();
+        RaggedInts rows = words.rows();
+        for (int keyword : scope) {
+            for (int i = 0; i < rows.length(keyword); i++) {
+                int word = rows.get(keyword, i);
+                boolean before = words.muted(word);
+                for (int j = 0; j < i && !before; j++) {
+                    before = rows.get(keyword, j) == word;
+                }
+                if (!before) {
+                    builder.add(word);
+                }
+            }
+            builder.endRow();
+        }
+        return builder.seal();
+    }
+
+    private int[] precedence() {
+        long[] rank = new long[candidates.size()];
+        for (int i = 0; i < scope.length; i++) {
+            for (int p = candidates.of().length(i) - 1; p >= 0; p--) {
+                rank[candidates.of().get(i, p)] += worth[i];
+            }
+        }
+        int[] order = new int[rank.length];
+        Arrays.setAll(order, c -> c);
+        IntArrays.quickSort(order, (a, b) -> {
+            int byRank = Long.compare(rank[b], rank[a]);
+            if (byRank != 0) {
+                return byRank;
+            }
+            int byLength = Integer.compare(candidates.length(b), candidates.length(a));
+            return byLength != 0 ? byLength : Integer.compare(a, b);
+        });
+        int[] places = new int[order.length];
+        for (int place = 0; place < order.length; place++) {
+            places[order[place]] = place;
+        }
+        return places;
+    }
+
+    private double[] rarity() {
+        int[] df = new int[words.size()];
+        for (int i = 0; i < scope.length; i++) {
+            distinct.forEach(i, word -> df[word]++);
+        }
+        double[] weights = new double[df.length];
+        for (int word = 0; word < df.length; word++) {
+            weights[word] = df[word] == 0 ? 0 : Math.log(1 + scope.length / (double) df[word]);
+        }
+        return weights;
+    }
+
+    /** For each keyword of the scope the candidates in it that may take it, best first. */
+    private final class Preferences {
+        private final int[] starts = new int[scope.length + 1];
+        private final int[] found;
+
+        Preferences(double[] weights, boolean[] barred) {
+            double[] covered = new double[candidates.size()];
+            for (int c = 0; c < covered.length; c++) {
+                covered[c] = weigh(candidates.words(c), weights);
+            }
+            RaggedInts of = candidates.of();
+            int total = 0;
+            int widest = 0;
+            for (int i = 0; i < scope.length; i++) {
+                total += of.length(i);
+                widest = Math.max(widest, of.length(i));
+            }
+            found = new int[total];
+            long[] keys = new long[widest];
+            int end = 0;
+            for (int i = 0; i < scope.length; i++) {
+                double whole = 0;
+                for (int t = 0; t < distinct.length(i); t++) {
+                    whole += weights[distinct.get(i, t)];
+                }
+                int count = 0;
+                for (int p = 0; p < of.length(i); p++) {
+                    int c = of.get(i, p);
+                    double coverage = whole == 0 ? 0 : Math.min(1, covered[c] / whole);
+                    if (!barred[c] && coverage > 0 && coverage >= pass.leastTightness() - HAIR) {
+                        long step = STEPS - (int) (coverage * STEPS + HAIR);
+                        keys[count++] = step << 32 | precedence[c];
+                    }
+                }
+                sort(keys, count);
+                for (int p = 0; p < count; p++) {
+                    found[end++] = (int) keys[p];
+                }
+                starts[i + 1] = end;
+            }
+            int[] byPlace = new int[precedence.length];
+            for (int c = 0; c < precedence.length; c++) {
+                byPlace[precedence[c]] = c;
+            }
+            for (int p = 0; p < end; p++) {
+                found[p] = byPlace[found[p]];
+            }
+        }
+
+        private static void sort(long[] keys, int count) {
+            if (count > 30) {
+                Arrays.sort(keys, 0, count);
+                return;
+            }
+            for (int i = 1; i < count; i++) {
+                long key = keys[i];
+                int j = i - 1;
+                while (j >= 0 && keys[j] > key) {
+                    keys[j + 1] = keys[j];
+                    j--;
+                }
+                keys[j + 1] = key;
+            }
+        }
+
+        int count(int i) {
+            return starts[i + 1] - starts[i];
+        }
+
+        int candidate(int i, int place) {
+            return found[starts[i] + place];
+        }
+    }
+
+    private static double weigh(int[] theme, double[] weights) {
+        double sum = 0;
+        for (int p = 0; p < theme.length; p++) {
+            boolean before = false;
+            for (int q = 0; q < p; q++) {
+                before |= theme[q] == theme[p];
+            }
+            sum += before ? 0 : weights[theme[p]];
+        }
+        return sum;
+    }
+
+    /** The candidate of each keyword of the scope, or -1, after what is too small was dissolved. */
+    private int[] choose(Preferences preferences) {
+        int[] size = new int[candidates.size()];
+        Members members = new Members(scope.length, candidates.size());
+        int groups = 0;
+        for (int i = 0; i < scope.length; i++) {
+            if (preferences.count(i) > 0) {
+                int first = preferences.candidate(i, 0);
+                groups += size[first]++ == 0 ? 1 : 0;
+                members.add(first, i);
+            }
+        }
+        int[] place = new int[scope.length];
+        dissolve(preferences, place, size, members, groups);
+        int[] chosen = new int[scope.length];
+        for (int i = 0; i < scope.length; i++) {
+            chosen[i] = place[i] < preferences.count(i) ? preferences.candidate(i, place[i]) : NONE;
+        }
+        return chosen;
+    }
+
+    /** Too small groups are dissolved, and if there are more than are aimed at the smallest of the others. */
+    private void dissolve(Preferences preferences, int[] place, int[] size, Members members, int groups) {
+        int left = groups;
+        // An element is size and candidate in one long; one whose size is out of date is skipped.
+        LongHeapPriorityQueue smallest = new LongHeapPriorityQueue();
+        for (int c = 0; c < size.length; c++) {
+            if (size[c] > 0 && (pass.about() != Pass.ANY || size[c] < pass.smallest())) {
+                smallest.enqueue((long) size[c] << 32 | c);
+            }
+        }
+        boolean[] dissolved = new boolean[size.length];
+        while (!smallest.isEmpty()) {
+            long element = smallest.dequeueLong();
+            int group = (int) element;
+            if (dissolved[group] || size[group] != (int) (element >> 32)) {
+                continue;
+            }
+            if (size[group] >= pass.smallest() && (pass.about() == Pass.ANY || left <= pass.about())) {
+                continue;
+            }
+            dissolved[group] = true;
+            left--;
+            for (int i = members.first(group); i >= 0; ) {
+                int next = members.next(i);
+                while (place[i] < preferences.count(i) && dissolved[preferences.candidate(i, place[i])]) {
+                    place[i]++;
+                }
+                if (place[i] < preferences.count(i)) {
+                    int other = preferences.candidate(i, place[i]);
+                    left += size[other]++ == 0 ? 1 : 0;
+                    members.add(other, i);
+                    if (pass.about() != Pass.ANY || size[other] < pass.smallest()) {
+                        smallest.enqueue((long) size[other] << 32 | other);
+                    }
+                }
+                i = next;
+            }
+        }
+    }
+
+    /** Lists of keywords by group, in two arrays. */
+    private static final class Members {
+        private final int[] first;
+        private final int[] next;
+
+        Members(int keywords, int groups) {
+            first = new int[groups];
+            next = new int[keywords];
+            Arrays.fill(first, NONE);
+        }
+
+        void add(int group, int keyword) {
+            next[keyword] = first[group];
+            first[group] = keyword;
+        }
+
+        int first(int group) {
+            return first[group];
+        }
+
+        int next(int keyword) {
+            return next[keyword];
+        }
+    }
+
+    /**
+     * Groups that are too large are divided: members take the best narrower theme that enough of them have, until the rest
+     * fits. Of a rest that no narrower theme divides, what is worth most stays.
+     */
+    private int[] divide(Preferences preferences, int[] chosen) {
+        int[] divided = chosen.clone();
+        RaggedInts groups = RaggedInts.byKey(chosen, candidates.size());
+        int[] size = new int[candidates.size()];
+        for (int c = 0; c < size.length; c++) {
+            size[c] = groups.length(c);
+        }
+        for (int c = 0; c < size.length; c++) {
+            if (groups.length(c) > pass.largest()) {
+                divide(c, groups.row(c), preferences, divided, size);
+            }
+        }
+        return divided;
+    }
+
+    private void divide(int group, int[] members, Preferences preferences, int[] divided, int[] size) {
+        int[] theme = candidates.words(group);
+        int[] rest = members;
+        while (rest.length > pass.largest()) {
+            int narrower = widest(rest, theme, preferences, size);
+            if (narrower == NONE) {
+                break;
+            }
+            int[] having = Arrays.stream(rest)
+                    .filter(i -> has(preferences, i, narrower))
+                    .toArray();
+            int[] best = mostWorth(having, takes(narrower, having.length, rest.length, size));
+            for (int i : best) {
+                divided[i] = narrower;
+            }
+            size[narrower] += best.length;
+            Arrays.sort(best);
+            rest = Arrays.stream(rest)
+                    .filter(i -> Arrays.binarySearch(best, i) < 0)
+                    .toArray();
+        }
+        size[group] = Math.min(rest.length, pass.largest());
+        int[] staying = mostWorth(rest, size[group]);
+        Arrays.sort(staying);
+        for (int i : rest) {
+            divided[i] = Arrays.binarySearch(staying, i) >= 0 ? group : NONE;
+        }
+    }
+
+    /** The narrower theme that most of these have, of those that can take enough; -1 if there is none. */
+    private int widest(int[] rest, int[] theme, Preferences preferences, int[] size) {
+        Int2IntOpenHashMap counts = new Int2IntOpenHashMap();
+        for (int i : rest) {
+            for (int p = 0; p < preferences.count(i); p++) {
+                counts.addTo(preferences.candidate(i, p), 1);
+            }
+        }
+        int best = NONE;
+        int most = 0;
+        for (var entry : counts.int2IntEntrySet()) {
+            int c = entry.getIntKey();
+            int taken = takes(c, entry.getIntValue(), rest.length, size);
+            if (taken > 0 && (taken > most || taken == most && c < best) && narrower(candidates.words(c), theme)) {
+                best = c;
+                most = taken;
+            }
+        }
+        return best;
+    }
+
+    /** How many of a rest a theme can take that so many of it have; 0 if too few. Enough are left for the rest itself. */
+    private int takes(int candidate, int having, int rest, int[] size) {
+        int taken = Math.min(Math.min(having, pass.largest() - size[candidate]), rest - pass.smallest());
+        return size[candidate] + taken >= pass.smallest() ? Math.max(0, taken) : 0;
+    }
+
+    private static boolean narrower(int[] theme, int[] wider) {
+        if (theme.length <= wider.length) {
+            return false;
+        }
+        for (int word : wider) {
+            if (Arrays.stream(theme).noneMatch(other -> other == word)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean has(Preferences preferences, int i, int candidate) {
+        for (int p = 0; p < preferences.count(i); p++) {
+            if (preferences.candidate(i, p) == candidate) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** So many of these, those worth most; of equal ones those whose words come first. */
+    private int[] mostWorth(int[] some, int count) {
+        int[] sorted = some.clone();
+        RaggedInts rows = words.rows();
+        IntArrays.quickSort(sorted, (a, b) -> {
+            int byWorth = Long.compare(worth[b], worth[a]);
+            if (byWorth != 0) {
+                return byWorth;
+            }
+            int byWords = Arrays.compare(rows.row(scope[a]), rows.row(scope[b]));
+            return byWords != 0 ? byWords : Integer.compare(a, b);
+        });
+        return Arrays.copyOf(sorted, count);
+    }
+
+    private double[] weighAnew(double[] rarity, int[] chosen) {
+        RaggedInts groups = RaggedInts.byKey(chosen, candidates.size());
+        int[] total = new int[rarity.length];
+        double[] sum = new double[rarity.length];
+        int[] here = new int[rarity.length];
+        int used = 0;
+        for (int group = 0; group < groups.size(); group++) {
+            if (groups.length(group) == 0) {
+                continue;
+            }
+            used++;
+            // n ln n summed over groups; from it the entropy ln T - (sum n ln n)/T.
+            groups.forEach(group, i -> distinct.forEach(i, word -> here[word]++));
+            groups.forEach(
+                    group,
+                    i -> distinct.forEach(i, word -> {
+                        if (here[word] > 0) {
+                            total[word] += here[word];
+                            sum[word] += here[word] * Math.log(here[word]);
+                            here[word] = 0;
+                        }
+                    }));
+        }
+        double[] weights = new double[rarity.length];
+        for (int word = 0; word < weights.length; word++) {
+            double entropy = total[word] == 0 ? 0 : Math.log(total[word]) - sum[word] / total[word];
+            // The most that a word of so many keywords can be spread: a rare one in as many groups as it has keywords.
+            double most = Math.log(Math.max(2, Math.min(used, total[word])));
+            weights[word] = rarity[word] == 0 ? 0 : rarity[word] * Math.max(LEAST_WEIGHT, 1 - entropy / most);
+        }
+        return weights;
+    }
+
+    private Found result(int[] chosen, double[] weights) {
+        int[] numbers = new int[candidates.size()];
+        Arrays.fill(numbers, NONE);
+        for (int candidate : chosen) {
+            if (candidate >= 0) {
+                numbers[candidate] = 0;
+            }
+        }
+        int count = 0;
+        for (int c = 0; c < numbers.length; c++) {
+            numbers[c] = numbers[c] == 0 ? count++ : NONE;
+        }
+        int[][] themes = new int[count][];
+        for (int c = 0; c < numbers.length; c++) {
+            if (numbers[c] != NONE) {
+                themes[numbers[c]] = candidates.words(c);
+            }
+        }
+        int[] group = new int[scope.length];
+        for (int i = 0; i < scope.length; i++) {
+            group[i] = chosen[i] < 0 ? NONE : numbers[chosen[i]];
+        }
+        return new Found(themes, group, weights);
+    }
+}

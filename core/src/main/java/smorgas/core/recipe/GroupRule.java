@@ -1,0 +1,34 @@
+package smorgas.core.recipe;
+
+/**
+ * A group that is made by a condition, not by the engine.
+ *
+ * @param number tells it apart within its project, from 1; never given twice
+ * @param name of the group, tidy; not blank, at most {@value #LONGEST_NAME} characters
+ * @param when must not ask for a standing
+ * @param leftoversOnly whether it takes only what the engine left; else it takes its keywords before the engine does
+ */
+public record GroupRule(int number, String name, Condition when, boolean leftoversOnly) {
+
+    /** The most characters of a group's name. */
+    public static final int LONGEST_NAME = 100;
+
+    public GroupRule {
+        checkName(name);
+        if (when.asksForStanding()) {
+            throw new IllegalArgumentException("A rule cannot ask for a standing: " + when.sentence());
+        }
+    }
+
+    /** What every name of a group must be. */
+    static void checkName(String name) {
+        if (name.isBlank() || name.length() > LONGEST_NAME) {
+            throw new IllegalArgumentException("A group has a name of 1 to " + LONGEST_NAME + " characters");
+        }
+    }
+
+    /** The rule as a sentence without a full stop. */
+    public String sentence() {
+        return "Group \"" + name + "\": " + (leftoversOnly ? "leftovers " : "keywords ") + when.sentence();
+    }
+}

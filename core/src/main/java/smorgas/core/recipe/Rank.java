@@ -1,0 +1,22 @@
+package smorgas.core.recipe;
+
+/**
+ * What makes one of two themes that describe a keyword nearly equally well the better one: a weighting of the shares that
+ * its keywords have of all keywords, searches, clicks and conversions. Weights are 0 to 100, one of them above 0.
+ */
+public record Rank(int keywords, int searches, int clicks, int conversions) {
+
+    /** The theme that more keywords have. */
+    public static final Rank BY_KEYWORDS = new Rank(1, 0, 0, 0);
+
+    public Rank {
+        for (int weight : new int[] {keywords, searches, clicks, conversions}) {
+            if (weight < 0 || weight > 100) {
+                throw new IllegalArgumentException("A weight is 0 to 100, not " + weight);
+            }
+        }
+        if (keywords + searches + clicks + conversions == 0) {
+            throw new IllegalArgumentException("One weight must be above 0");
+        }
+    }
+}
