@@ -26,8 +26,8 @@ final class PassEngine {
     /** Choices after the first, each with words weighed anew. */
     private static final int ROUNDS = 3;
 
-    /** Coverages that lie in one of this many equal steps count as nearly equal. */
-    private static final int STEPS = 6;
+    /** Coverages that differ by no more count as nearly equal. */
+    private static final double NEARLY = 0.125;
 
     /** No word weighs nothing, so that a keyword of common words only still has a tightness. */
     private static final double LEAST_WEIGHT = 0.02;
@@ -170,7 +170,8 @@ final class PassEngine {
                 widest = Math.max(widest, of.length(i));
             }
             found = new int[total];
-            long[] keys = new long[widest];
+            int[] row = new int[widest];
+            double[] coverages = new double[widest];
             int end = 0;
             for (int i = 0; i < scope.length; i++) {
                 double whole = 0;
@@ -182,38 +183,39 @@ final class PassEngine {
                     int c = of.get(i, p);
                     double coverage = whole == 0 ? 0 : Math.min(1, covered[c] / whole);
                     if (!barred[c] && coverage > 0 && coverage >= pass.leastTightness() - HAIR) {
-                        long step = STEPS - (int) (coverage * STEPS + HAIR);
-                        keys[count++] = step << 32 | precedence[c];
+                        row[count] = c;
+                        coverages[count++] = coverage;
                     }
                 }
-                sort(keys, count);
-                for (int p = 0; p < count; p++) {
-                    found[end++] = (int) keys[p];
-                }
+                order(row, coverages, count);
+                System.arraycopy(row, 0, found, end, count);
+                end += count;
                 starts[i + 1] = end;
-            }
-            int[] byPlace = new int[precedence.length];
-            for (int c = 0; c < precedence.length; c++) {
-                byPlace[precedence[c]] = c;
-            }
-            for (int p = 0; p < end; p++) {
-                found[p] = byPlace[found[p]];
             }
         }
 
-        private static void sort(long[] keys, int count) {
-            if (count > 30) {
-                Arrays.sort(keys, 0, count);
-                return;
-            }
-            for (int i = 1; i < count; i++) {
-                long key = keys[i];
-                int j = i - 1;
-                while (j >= 0 && keys[j] > key) {
-                    keys[j + 1] = keys[j];
-                    j--;
+        /** Again and again the one of the highest rank of those that cover nearly as much as the best that is left. */
+        private void order(int[] row, double[] coverages, int count) {
+            for (int place = 0; place < count - 1; place++) {
+                double best = 0;
+                for (int p = place; p < count; p++) {
+                    best = Math.max(best, coverages[p]);
                 }
-                keys[j + 1] = key;
+                int first = place;
+                boolean found = false;
+                for (int p = place; p < count; p++) {
+                    if (coverages[p] >= best - NEARLY - HAIR
+                            && (!found || precedence[row[p]] < precedence[row[first]])) {
+                        first = p;
+                        found = true;
+                    }
+                }
+                int candidate = row[first];
+                double coverage = coverages[first];
+                row[first] = row[place];
+                coverages[first] = coverages[place];
+                row[place] = candidate;
+                coverages[place] = coverage;
             }
         }
 
