@@ -148,7 +148,7 @@ public final class Explained {
         }
         return others.intStream()
                 .mapToObj(other -> new Near(other, cosine(own, profile(other))))
-                .filter(near -> near.nearness() > .05)
+                .filter(near -> near.nearness() > .005)
                 .sorted(Comparator.comparingDouble(Near::nearness).reversed().thenComparingInt(Near::group))
                 .limit(MOST)
                 .toList();

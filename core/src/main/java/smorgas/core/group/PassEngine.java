@@ -14,8 +14,9 @@ import smorgas.core.recipe.Pass;
  * <p>Words weigh ln(1 + N/df), so that rare words say more than common ones. Every keyword prefers, among the themes with
  * enough members, those that cover most of its weight, and of nearly equal ones the one of the higher rank. Groups that
  * stay too small are dissolved, smallest first, and their keywords choose again. Then each word is weighed anew by how
- * unevenly it is spread over the groups (one minus its entropy over them), and the choice is made again: words that occur
- * with everything fall to almost no weight by themselves. What is too large at the end is divided by longer themes.
+ * unevenly it is spread over the groups (one minus its entropy over them, as a share of the most that a word of so many
+ * keywords can have, squared), and the choice is made again: words that occur with everything fall to almost no weight by
+ * themselves. What is too large at the end is divided by longer themes.
  *
  * <p>The result is the same for any order of the keywords. This file is written for speed.
  */
@@ -27,7 +28,7 @@ final class PassEngine {
     private static final int ROUNDS = 3;
 
     /** Coverages that differ by no more count as nearly equal. */
-    private static final double NEARLY = 0.125;
+    private static final double NEARLY = 0.08;
 
     /** No word weighs nothing, so that a keyword of common words only still has a tightness. */
     private static final double LEAST_WEIGHT = 0.02;
@@ -465,7 +466,9 @@ final class PassEngine {
             double entropy = total[word] == 0 ? 0 : Math.log(total[word]) - sum[word] / total[word];
             // The most that a word of so many keywords can be spread: a rare one in as many groups as it has keywords.
             double most = Math.log(Math.max(2, Math.min(used, total[word])));
-            weights[word] = rarity[word] == 0 ? 0 : rarity[word] * Math.max(LEAST_WEIGHT, 1 - entropy / most);
+            double held = 1 - entropy / most;
+            // Squared: what is spread over half of what it could be is far more a modifier than half a theme.
+            weights[word] = rarity[word] == 0 ? 0 : rarity[word] * Math.max(LEAST_WEIGHT, held * held);
         }
         return weights;
     }

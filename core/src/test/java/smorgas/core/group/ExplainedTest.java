@@ -106,7 +106,7 @@ class ExplainedTest {
         int wooden = groups.find("wooden hive stand");
         assertThat(groups.explained().near(wooden)).first().satisfies(near -> {
             assertThat(groups.name(near.group())).isEqualTo("metal hive stand");
-            assertThat(near.nearness()).isBetween(.05, 1.0);
+            assertThat(near.nearness()).isBetween(.005, 1.0);
         });
         Explained.Figures figures = groups.figures();
         assertThat(figures.keywords()).isEqualTo(13);
