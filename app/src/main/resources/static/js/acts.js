@@ -98,10 +98,10 @@
   document.addEventListener("htmx:beforeSwap", () => {
     Idiomorph.defaults.ignoreActiveValue = Boolean(document.activeElement?.matches("input:not([type=checkbox]), textarea"));
   });
-  // What the reader has opened stays open when the page is drawn anew.
+  // Panels of choices that the reader has opened stay open when the page is drawn anew.
   document.addEventListener("DOMContentLoaded", () => {
     Idiomorph.defaults.callbacks.beforeAttributeUpdated = (name, node, change) =>
-      !(name === "open" && change === "remove" && node.tagName === "DETAILS");
+      !(name === "open" && change === "remove" && node.matches("details.stays"));
   });
   // A menu has done its work when it has acted.
   document.addEventListener("submit", (event) => {

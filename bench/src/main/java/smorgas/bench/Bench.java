@@ -20,6 +20,7 @@ public final class Bench {
                         "folding",
                         "flips",
                         "sifting",
+                        "grouping",
                         "storing",
                         "workbooks",
                         "stages")
@@ -53,6 +54,7 @@ public final class Bench {
                     Served.sifting(script, folder, 100_000, 40);
                     Served.sifting(script, folder, 1_000_000, 8);
                 }
+                case "grouping" -> Grouping.run(folder);
                 case "storing" -> Storing.run(script, folder, 1_000_000);
                 case "workbooks" -> Workbooks.run(100_000);
                 case "table" -> Served.table(script, folder, 100_000);
@@ -60,7 +62,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, grouping, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

@@ -213,16 +213,16 @@ final class BatchRun {
     }
 
     private static void writeGroups(Groups groups, Csv csv) {
-        csv.row("group", "theme phrase", "broader themes", "keywords", "searches", "tightness");
+        csv.row("group", "theme phrase", "keywords", "searches", "tightness", "broader themes");
         ThemeTree tree = groups.tree();
         for (int group : groups.order()) {
             csv.row(
                     groups.name(group),
                     String.join(" ", groups.grouping().theme(group)),
-                    String.join(LIST, broader(tree, group)),
                     String.valueOf(groups.keywords(group)),
                     String.valueOf(groups.searches(group)),
-                    decimals(groups.grouping().meanTightness(group)));
+                    decimals(groups.grouping().meanTightness(group)),
+                    String.join(LIST, broader(tree, group)));
         }
     }
 

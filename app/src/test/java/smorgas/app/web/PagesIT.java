@@ -250,6 +250,16 @@ class PagesIT {
         assertThat(visitor.get("/projects/" + id + "/group?shortest=4&longest=2")
                         .body())
                 .contains("1 to 5 words");
+        for (String wrong : List.of("leftoversAre=EATEN", "dials=1&at=NOWHERE")) {
+            assertThat(visitor.get("/projects/" + id + "/group?" + wrong).body())
+                    .contains("There is no choice");
+        }
+        for (String wrong :
+                List.of("rankKeywords=0", "largest=2", "about=-1", "tightness=120", "smallest=%3Cscript%3E")) {
+            assertThat(visitor.get("/projects/" + id + "/group?" + wrong).body())
+                    .containsAnyOf("must be above 0", "at least twice", "no whole number", "0 to 1")
+                    .doesNotContain("<script>");
+        }
         assertThat(visitor.post(
                                 "/projects/" + id + "/serve",
                                 Map.of("campaign", "C", "pattern", "{theme}", "bid", "much", "matchTypes", "EXACT"))

@@ -172,7 +172,6 @@ class SiftIT extends ProjectInBrowser {
         press("Show these");
         assertThat(row("bee hive")).containsText("ours");
         assertThat(row("free hive plans")).containsText("<b>no</b>");
-        page.locator(".columns-menu summary").click();
         press("Notes to the left");
         assertThat(message()).containsText("Chose");
         page.locator("th.keyword a").click();

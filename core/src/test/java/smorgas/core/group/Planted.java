@@ -1,10 +1,14 @@
 package smorgas.core.group;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import smorgas.core.fold.Folder;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.BasketReader;
 
 /**
  * Keywords around themes that are known: each theme is a thing with a qualifier ("wooden hive stand"), whose words are in
@@ -15,7 +19,7 @@ import java.util.Random;
  * @param theme of each keyword, the number of its theme; -1 for noise that belongs to none
  * @param thing of each keyword, the number of its theme's thing; -1 for noise
  */
-record Planted(List<String> keywords, int[] theme, int[] thing) {
+public record Planted(List<String> keywords, int[] theme, int[] thing) {
 
     private static final String[] BUYING = {
         "buy",
@@ -54,7 +58,7 @@ record Planted(List<String> keywords, int[] theme, int[] thing) {
      * @param themes how many themes
      * @param each about how many keywords each has
      */
-    static Planted make(int themes, int each, long seed) {
+    public static Planted make(int themes, int each, long seed) {
         Random random = new Random(seed);
         Vocabulary vocabulary = new Vocabulary(random);
         // Things are words of their own, and a third of them share their last word ("hive stand", "lamp stand").
@@ -95,6 +99,41 @@ record Planted(List<String> keywords, int[] theme, int[] thing) {
                 List.copyOf(keywords.keySet()),
                 keywords.values().stream().mapToInt(labels -> labels[0]).toArray(),
                 keywords.values().stream().mapToInt(labels -> labels[1]).toArray());
+    }
+
+    /** The keywords folded as a new project folds them. */
+    public Keywords fold() {
+        String list = "keyword\n" + String.join("\n", keywords);
+        return Folder.fold(List.of(BasketReader.lines(1, "planted", list.getBytes(StandardCharsets.UTF_8))
+                .lines()
+                .orElseThrow()));
+    }
+
+    /** The agreement with themes and with things; a keyword in no group, and noise, is a class of its own. */
+    public record Judged(Agreement themes, Agreement things) {}
+
+    /**
+     * Judges a division of the folded keywords.
+     *
+     * @param found the group of each; below 0 for none
+     */
+    public Judged judge(Keywords folded, int[] found) {
+        int[] groups = new int[folded.size()];
+        int[] themes = new int[folded.size()];
+        int[] things = new int[folded.size()];
+        boolean[] seen = new boolean[folded.size()];
+        for (int i = 0; i < keywords.size(); i++) {
+            int k = folded.find(keywords.get(i)).orElseThrow();
+            // Of texts that fold into one keyword the first tells the theme.
+            if (!seen[k]) {
+                seen[k] = true;
+                int alone = -1 - k;
+                groups[k] = found[k] < 0 ? alone : found[k];
+                themes[k] = theme[i] < 0 ? alone : theme[i];
+                things[k] = thing[i] < 0 ? alone : thing[i];
+            }
+        }
+        return new Judged(Agreement.of(groups, themes), Agreement.of(groups, things));
     }
 
     private static String dressed(String phrase, List<String> noise, Random random) {

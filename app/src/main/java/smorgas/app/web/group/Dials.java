@@ -19,6 +19,9 @@ import smorgas.core.text.Words;
 /** The settings of Group as the fields of a form and the query of a URL; each pass is a row of fields of the same names. */
 final class Dials {
 
+    private static final List<String> OF_A_PASS =
+            List.of("smallest", "largest", "about", "shortest", "longest", "order", "tightness");
+
     private Dials() {}
 
     /**
@@ -33,7 +36,7 @@ final class Dials {
                 whole ? fields.containsKey("forms") : adopted.forms(),
                 rank(fields, adopted.rank()),
                 fields.containsKey("leftoversAre")
-                        ? GroupSettings.Leftovers.valueOf(fields.getFirst("leftoversAre"))
+                        ? choice(GroupSettings.Leftovers.class, fields.getFirst("leftoversAre"))
                         : adopted.leftovers(),
                 fields.containsKey("seated") ? number(fields, "seated", 0, 0) / 100.0 : adopted.seatedFrom(),
                 fields.containsKey("stop") ? words(fields.getFirst("stop")) : adopted.stopWords(),
@@ -42,7 +45,10 @@ final class Dials {
     }
 
     private static List<Pass> passes(MultiValueMap<String, String> fields, List<Pass> adopted) {
-        int count = fields.containsKey("smallest") ? fields.get("smallest").size() : 0;
+        int count = OF_A_PASS.stream()
+                .mapToInt(name -> fields.getOrDefault(name, List.of()).size())
+                .max()
+                .orElse(0);
         List<Pass> passes = new ArrayList<>();
         int without = number(fields, "without", 0, -1);
         for (int i = 0; i < Math.min(count, GroupSettings.MOST_PASSES + 1); i++) {
@@ -82,8 +88,16 @@ final class Dials {
 
     private static Set<GroupSettings.StopAt> stopAt(MultiValueMap<String, String> fields) {
         Set<GroupSettings.StopAt> at = EnumSet.noneOf(GroupSettings.StopAt.class);
-        fields.getOrDefault("at", List.of()).forEach(place -> at.add(GroupSettings.StopAt.valueOf(place)));
+        fields.getOrDefault("at", List.of()).forEach(place -> at.add(choice(GroupSettings.StopAt.class, place)));
         return at;
+    }
+
+    private static <E extends Enum<E>> E choice(Class<E> choices, String name) {
+        try {
+            return Enum.valueOf(choices, name);
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException("There is no choice \"" + name + "\"", e);
+        }
     }
 
     private static SortedSet<String> words(String text) {

@@ -1,0 +1,116 @@
+package smorgas.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Group in a browser: dials, passes, broader themes, rules that make groups, what a hand changes. */
+class GroupIT extends ProjectInBrowser {
+
+    @BeforeEach
+    void open() {
+        StringBuilder list = new StringBuilder("keyword,searches\n");
+        for (String thing : List.of("oak hive stand", "pine hive stand", "hive lid", "smoker", "honey jar")) {
+            for (String dress : List.of("red", "tall", "price", "shop", "old", "gift")) {
+                list.append(thing).append(' ').append(dress).append(",100\n");
+            }
+        }
+        list.append("nothing alike,5\n");
+        page.locator("#files")
+                .setInputFiles(
+                        new FilePayload("list.csv", "text/csv", list.toString().getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.locator("table.baskets tbody tr")).hasCount(1);
+        page.navigate(page.url().replaceAll("/gather.*", "/group"));
+        assertThat(groups())
+                .hasText(new String[] {"hive lid", "honey jar", "oak hive stand", "pine hive stand", "smoker"});
+    }
+
+    private Locator groups() {
+        return page.locator("table.groups td.name a");
+    }
+
+    private void press(String label) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(label).setExact(true))
+                .click();
+        Browsers.settle(page);
+    }
+
+    private void set(String label, String value) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(value);
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).press("Tab");
+        Browsers.settle(page);
+    }
+
+    @Test
+    void dialsArePreviewedAndAdoptedAndPassesAreAdded() {
+        set("Words from", "2");
+        assertThat(page.locator("#preview")).isVisible();
+        assertThat(groups()).not().containsText(new String[] {"smoker"});
+        press("Another pass");
+        assertThat(page.locator("fieldset.pass")).hasCount(2);
+        assertThat(page.locator(".result-figures")).containsText("5 groups");
+        press("Adopt");
+        assertThat(page.locator("#message")).containsText("in 2 passes");
+        page.locator("#more-dials summary").click();
+        page.locator("[name=leftoversAre]").selectOption("ONE_GROUP");
+        Browsers.settle(page);
+        assertThat(groups().filter(new Locator.FilterOptions().setHasText("Leftovers")))
+                .hasCount(1);
+        press("Take pass 2 away");
+        assertThat(page.locator("fieldset.pass")).hasCount(1);
+        set("Largest group", "4");
+        assertThat(page.locator("#message")).containsText("at least twice as many keywords as the smallest, not 4");
+    }
+
+    @Test
+    void broaderThemesReasonsAndHands() {
+        page.getByText("Broader themes").click();
+        assertThat(page.locator("tr.depth-1 td.name").first()).containsText("hive");
+        assertThat(page.locator("tr.depth-3 td.name a")).hasText(new String[] {"oak hive stand", "pine hive stand"});
+        groups().filter(new Locator.FilterOptions().setHasText("oak hive stand"))
+                .click();
+        assertThat(page.locator(".opened-group")).containsText("in hive › hive stand");
+        assertThat(page.locator(".opened-group .facts").first()).containsText("Neighbours pine hive stand");
+        assertThat(page.locator(".members b").first()).hasText("oak");
+
+        page.locator(".opened-group summary").click();
+        page.locator("[name=newName]").fill("<b>Oak</b>");
+        press("Name it so");
+        assertThat(page.locator("#h-group")).hasText("<b>Oak</b>");
+        page.locator(".opened-group summary").click();
+        press("Remove the theme");
+        assertThat(page.locator("#message")).containsText("Removed the theme \"oak hive stand\"");
+        assertThat(page.locator(".removed button")).hasCount(1);
+        press("oak hive stand: let it form again");
+        assertThat(page.locator(".removed button")).hasCount(0);
+        for (int act = 0; act < 3; act++) {
+            Browsers.keys(page, "Control+z");
+        }
+        assertThat(page.locator("#message")).containsText("Undid: Named group");
+    }
+
+    @Test
+    void aRuleMakesAGroupBeforeTheEngine() {
+        page.getByText("Build a rule").click();
+        page.locator("#value-0").fill("gift");
+        page.locator("#value-0").press("Tab");
+        Browsers.settle(page);
+        page.locator("#build-group").fill("Gifts");
+        press("Make a group");
+        assertThat(page.locator("#h-group")).hasText("gifts");
+        assertThat(page.locator(".members tbody tr")).hasCount(5);
+        assertThat(page.locator(".group-rules")).containsText("Group \"gifts\": keywords with the word \"gift\"");
+        press("Take rule 1 away");
+        assertThat(page.locator(".group-rules li")).hasCount(0);
+        assertThat(groups()).hasCount(5);
+    }
+}

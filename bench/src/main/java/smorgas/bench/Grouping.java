@@ -1,0 +1,236 @@
+package smorgas.bench;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.IntStream;
+import smile.clustering.KMeans;
+import smile.math.MathEx;
+import smorgas.core.fold.FoldedWords;
+import smorgas.core.fold.Folder;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.BasketReader;
+import smorgas.core.group.Agreement;
+import smorgas.core.group.Grouper;
+import smorgas.core.group.Planted;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.text.Tidy;
+
+/** The group engine: how fast, and how well it finds known themes and published labels beside k-means. */
+final class Grouping {
+
+    /** K-means sees the commonest words only: its matrix is dense. */
+    private static final int WORDS = 1_000;
+
+    /** K-means starts at random: its figures are the means of this many seeds. */
+    private static final int SEEDS = 3;
+
+    private static final int ITERATIONS = 30;
+
+    private Grouping() {}
+
+    static void run(Path folder) throws IOException, InterruptedException {
+        speed();
+        planted();
+        labelled(folder);
+        beside100000();
+    }
+
+    private static smorgas.core.group.Grouping group(Keywords keywords) {
+        BitSet all = new BitSet();
+        all.set(0, keywords.size());
+        return Grouper.group(Grouper.Input.of(keywords.folded(), all, "en"), GroupSettings.standard("en"));
+    }
+
+    private static int[] found(smorgas.core.group.Grouping grouping, int keywords) {
+        return IntStream.range(0, keywords).map(grouping::groupOf).toArray();
+    }
+
+    private static void speed() {
+        System.out.println("\n| regrouping, warm, the best | keywords | groups | ms |\n|---|---:|---:|---:|");
+        double before = 0;
+        for (int lines : new int[] {10_000, 100_000, 1_000_000}) {
+            Keywords made = fold(MadeLists.phrases(lines));
+            best("made lists", made, lines);
+            Keywords planted = Planted.make(lines / 33, 33, 1).fold();
+            double taken = best("planted themes", planted, lines);
+            if (lines == 1_000_000) {
+                System.out.printf(
+                        Locale.ENGLISH, "%nTen times the keywords take %.1f times as long.%n", taken / before);
+            }
+            before = taken;
+        }
+    }
+
+    private static double best(String what, Keywords keywords, int lines) {
+        // Folded words are the fold's affair.
+        keywords.folded();
+        int rounds = lines > 500_000 ? 6 : lines > 50_000 ? 15 : 60;
+        long best = Long.MAX_VALUE;
+        int groups = 0;
+        for (int round = 0; round < rounds; round++) {
+            long begun = System.nanoTime();
+            groups = group(keywords).size();
+            best = Math.min(best, System.nanoTime() - begun);
+        }
+        System.out.printf(Locale.ENGLISH, "| %s | %,d | %,d | %,.0f |%n", what, keywords.size(), groups, best / 1e6);
+        return best / 1e6;
+    }
+
+    private static Keywords fold(List<String> texts) {
+        StringBuilder list = new StringBuilder("keyword\n");
+        texts.forEach(
+                text -> list.append('"').append(text.replace("\"", "\"\"")).append("\"\n"));
+        return Folder.fold(List.of(BasketReader.lines(1, "made", list.toString().getBytes(StandardCharsets.UTF_8))
+                .lines()
+                .orElseThrow()));
+    }
+
+    private static void planted() {
+        System.out.println("\n| 300 planted themes | groups | precision (things) | recall (themes) | F1 (themes) |"
+                + "\n|---|---:|---:|---:|---:|");
+        for (int each : new int[] {12, 30}) {
+            Planted planted = Planted.make(300, each, 1);
+            Keywords keywords = planted.fold();
+            smorgas.core.group.Grouping ours = group(keywords);
+            print(
+                    "core, " + each + " keywords each",
+                    ours.size(),
+                    planted.judge(keywords, found(ours, keywords.size())));
+            print(
+                    "k-means told 300, " + each + " keywords each",
+                    300,
+                    planted.judge(keywords, kMeans(matrix(keywords), 300, 1, ITERATIONS)));
+        }
+    }
+
+    private static void print(String what, int groups, Planted.Judged judged) {
+        System.out.printf(
+                Locale.ENGLISH,
+                "| %s | %,d | %.3f | %.3f | %.3f |%n",
+                what,
+                groups,
+                judged.things().precision(),
+                judged.themes().recall(),
+                judged.themes().f());
+    }
+
+    private static void labelled(Path folder) throws IOException, InterruptedException {
+        System.out.println("\n| labelled short texts | groups | NMI | ARI | B-cubed F1 |\n|---|---:|---:|---:|---:|");
+        for (LabelledSets.Labelled set : LabelledSets.all(folder)) {
+            Keywords keywords = fold(set.texts());
+            int[] labels = labels(set, keywords);
+            smorgas.core.group.Grouping ours = group(keywords);
+            int[] found = found(ours, keywords.size());
+            int[] alone = IntStream.range(0, found.length)
+                    .map(k -> found[k] < 0 ? -2 - k : found[k])
+                    .toArray();
+            print(set.name() + ": core, leftovers as one", ours.size() + 1, List.of(Agreement.of(found, labels)));
+            print(set.name() + ": core, leftovers each alone", ours.size(), List.of(Agreement.of(alone, labels)));
+            double[][] matrix = matrix(keywords);
+            print(
+                    set.name() + ": k-means, mean of " + SEEDS,
+                    ours.size() + 1,
+                    IntStream.rangeClosed(1, SEEDS)
+                            .mapToObj(seed -> Agreement.of(kMeans(matrix, ours.size() + 1, seed, ITERATIONS), labels))
+                            .toList());
+        }
+    }
+
+    private static int[] labels(LabelledSets.Labelled set, Keywords keywords) {
+        Map<String, Integer> numbers = new HashMap<>();
+        int[] labels = new int[keywords.size()];
+        Arrays.fill(labels, -1);
+        for (int i = 0; i < set.texts().size(); i++) {
+            int label = numbers.computeIfAbsent(set.labels().get(i), fresh -> numbers.size());
+            keywords.find(Tidy.of(set.texts().get(i)))
+                    .filter(k -> labels[k] < 0)
+                    .ifPresent(k -> labels[k] = label);
+        }
+        return labels;
+    }
+
+    private static void print(String what, int groups, List<Agreement> agreements) {
+        System.out.printf(
+                Locale.ENGLISH,
+                "| %s | %,d | %.3f | %.3f | %.3f |%n",
+                what,
+                groups,
+                agreements.stream()
+                        .mapToDouble(Agreement::mutualInformation)
+                        .average()
+                        .orElseThrow(),
+                agreements.stream()
+                        .mapToDouble(Agreement::adjustedRand)
+                        .average()
+                        .orElseThrow(),
+                agreements.stream().mapToDouble(Agreement::f).average().orElseThrow());
+    }
+
+    /** One iteration of k-means at 100,000 is enough to compare: a whole run takes many. */
+    private static void beside100000() {
+        Planted planted = Planted.make(300, 330, 1);
+        Keywords keywords = planted.fold();
+        long ours = Long.MAX_VALUE;
+        for (int round = 0; round < 8; round++) {
+            long begun = System.nanoTime();
+            group(keywords);
+            ours = Math.min(ours, System.nanoTime() - begun);
+        }
+        double[][] matrix = matrix(keywords);
+        long begun = System.nanoTime();
+        kMeans(matrix, 300, 1, 2);
+        long theirs = System.nanoTime() - begun;
+        System.out.printf(
+                Locale.ENGLISH,
+                "%n%,d keywords: core %,.0f ms, k-means told 300, two iterations, matrix not counted, %,.0f ms: %.0f times%n",
+                keywords.size(),
+                ours / 1e6,
+                theirs / 1e6,
+                theirs / (double) ours);
+    }
+
+    /** TF-IDF of the commonest folded words, each row of length 1. */
+    private static double[][] matrix(Keywords keywords) {
+        FoldedWords words = keywords.folded();
+        int[] commonest = IntStream.range(0, words.size())
+                .boxed()
+                .sorted((a, b) ->
+                        words.keywordsOf().length(b) - words.keywordsOf().length(a))
+                .limit(WORDS)
+                .mapToInt(word -> word)
+                .toArray();
+        int[] column = new int[words.size()];
+        Arrays.fill(column, -1);
+        for (int c = 0; c < commonest.length; c++) {
+            column[commonest[c]] = c;
+        }
+        double[][] matrix = new double[keywords.size()][commonest.length];
+        for (int k = 0; k < keywords.size(); k++) {
+            double[] row = matrix[k];
+            words.rows().forEach(k, word -> {
+                if (column[word] >= 0) {
+                    row[column[word]] = 1
+                            + Math.log((1.0 + keywords.size())
+                                    / (1 + words.keywordsOf().length(word)));
+                }
+            });
+            double length = Math.sqrt(Arrays.stream(row).map(v -> v * v).sum());
+            for (int c = 0; c < row.length && length > 0; c++) {
+                row[c] /= length;
+            }
+        }
+        return matrix;
+    }
+
+    private static int[] kMeans(double[][] matrix, int clusters, long seed, int iterations) {
+        MathEx.setSeed(seed);
+        return KMeans.fit(matrix, clusters, iterations, 1e-4).y;
+    }
+}
