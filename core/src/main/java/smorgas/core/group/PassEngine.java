@@ -197,27 +197,33 @@ final class PassEngine {
 
         /** Again and again the one of the highest rank of those that cover nearly as much as the best that is left. */
         private void order(int[] row, double[] coverages, int count) {
-            for (int place = 0; place < count - 1; place++) {
-                double best = 0;
-                for (int p = place; p < count; p++) {
-                    best = Math.max(best, coverages[p]);
+            for (int place = 1; place < count; place++) {
+                int to = place;
+                while (to > 0 && coverages[to - 1] < coverages[place]) {
+                    to--;
                 }
-                int first = place;
-                boolean found = false;
-                for (int p = place; p < count; p++) {
-                    if (coverages[p] >= best - NEARLY - HAIR
-                            && (!found || precedence[row[p]] < precedence[row[first]])) {
-                        first = p;
-                        found = true;
-                    }
-                }
-                int candidate = row[first];
-                double coverage = coverages[first];
-                row[first] = row[place];
-                coverages[first] = coverages[place];
-                row[place] = candidate;
-                coverages[place] = coverage;
+                move(row, coverages, place, to);
             }
+            // What is left is in the order of coverage, the best first.
+            for (int place = 0; place < count - 1; place++) {
+                double least = coverages[place] - NEARLY - HAIR;
+                int first = place;
+                for (int p = place + 1; p < count && coverages[p] >= least; p++) {
+                    first = precedence[row[p]] < precedence[row[first]] ? p : first;
+                }
+                move(row, coverages, first, place);
+            }
+        }
+
+        private static void move(int[] row, double[] coverages, int from, int to) {
+            int candidate = row[from];
+            double coverage = coverages[from];
+            for (int p = from; p > to; p--) {
+                row[p] = row[p - 1];
+                coverages[p] = coverages[p - 1];
+            }
+            row[to] = candidate;
+            coverages[to] = coverage;
         }
 
         int count(int i) {

@@ -2,8 +2,8 @@ package smorgas.app.web.sift;
 
 import java.util.List;
 
-/** What stands in one cell of the keyword table; the template draws each kind in its way. */
-public sealed interface Cell {
+/** What stands in one cell of the keyword table; {@link RowHtml} draws each kind in its way. */
+sealed interface Cell {
 
     /** A text, or a number as it is shown; empty where nothing is known. */
     record Text(String text, boolean number) implements Cell {}
@@ -27,15 +27,4 @@ public sealed interface Cell {
 
     /** A basket as a tinted dot. */
     record Dot(int tint, String name) {}
-
-    /** The name of its kind, for the template. */
-    default String kind() {
-        return switch (this) {
-            case Text text -> "text";
-            case Searches searches -> "searches";
-            case Trend trend -> "trend";
-            case Baskets baskets -> "baskets";
-            case Tags tags -> "tags";
-        };
-    }
 }

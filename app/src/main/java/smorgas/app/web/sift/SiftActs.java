@@ -68,7 +68,9 @@ class SiftActs {
         Keywords keywords = snapshot.board().keywords();
         model.addAttribute(
                 "row",
-                keywords.find(Tidy.of(keyword)).map(k -> table.row(row, k)).orElse(null));
+                keywords.find(Tidy.of(keyword))
+                        .map(k -> RowHtml.anew(table.row(row, k)))
+                        .orElse(null));
         frames.frame(model, id, snapshot, Step.SIFT);
         return "sift/judged :: judged";
     }

@@ -95,7 +95,7 @@ class SiftController {
 
     /** Rows, and where those behind them are: nowhere if there are none, or if so many are shown that a new list begins. */
     private static void rows(SiftTable table, SiftQuery query, int first, Model model) {
-        model.addAttribute("rows", table.rows());
+        model.addAttribute("rows", RowHtml.of(table.rows()));
         model.addAttribute("pages", table.pages());
         model.addAttribute("upto", table.upto());
         boolean room = table.upto() - first + 1 < SiftTable.MOST_PAGES;

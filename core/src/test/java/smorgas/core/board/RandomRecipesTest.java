@@ -1,0 +1,164 @@
+package smorgas.core.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import smorgas.core.column.Figure;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Bounds;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.GroupRule;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
+
+/** Drawn acts, done, undone and done again: what a board shows depends on nothing but its baskets and recipe. */
+class RandomRecipesTest {
+
+    private static final String[] WORDS = {
+        "hive", "stand", "oak", "smoker", "free", "veil", "queen", "cage", "price", "jar", "honey", "tall"
+    };
+
+    private static Lines basket(long id, int lines, Random random) {
+        StringBuilder list = new StringBuilder("keyword;searches\n");
+        for (int i = 0; i < lines; i++) {
+            list.append(word(random))
+                    .append(' ')
+                    .append(word(random))
+                    .append(' ')
+                    .append(word(random))
+                    .append(';')
+                    .append(random.nextInt(1_000))
+                    .append('\n');
+        }
+        return TestLists.lines(id, list.toString());
+    }
+
+    private static String word(Random random) {
+        return WORDS[random.nextInt(WORDS.length)];
+    }
+
+    private static Condition condition(Random random, int depth) {
+        return switch (random.nextInt(depth > 0 ? 9 : 6)) {
+            case 0 -> new Condition.HasWord(word(random));
+            case 1 -> new Condition.HasText(word(random).substring(1, 3));
+            case 2 -> new Condition.FigureWithin(Figure.SEARCHES, Bounds.from(random.nextInt(1_000)));
+            case 3 -> new Condition.HasTag("t" + random.nextInt(2));
+            case 4 -> new Condition.OnList("list");
+            case 5 ->
+                new Condition.Worded(Condition.Placing.values()[random.nextInt(5)], word(random) + " " + word(random));
+            case 6 -> new Condition.AllOf(List.of(condition(random, 0), condition(random, 0)));
+            case 7 -> new Condition.AnyOf(List.of(condition(random, 0), condition(random, 0)));
+            default -> new Condition.NoneOf(List.of(condition(random, 0)));
+        };
+    }
+
+    private static Entry act(Board board, Random random) {
+        Recipe recipe = board.recipe();
+        List<String> some = new ArrayList<>();
+        for (int i = 0; i <= random.nextInt(3); i++) {
+            some.add(board.keywords().text(random.nextInt(board.keywords().size())));
+        }
+        int rule = recipe.rules().isEmpty()
+                ? 1
+                : recipe.rules().get(random.nextInt(recipe.rules().size())).number();
+        return switch (random.nextInt(14)) {
+            case 0, 1 -> new Entry.Judged(some, Standing.values()[random.nextInt(3)]);
+            case 2, 3 ->
+                new Entry.RuleAdded(new Rule(
+                        recipe.nextRule(),
+                        condition(random, 1),
+                        random.nextBoolean() ? Standing.DROPPED : Standing.KEPT));
+            case 4 ->
+                new Entry.RuleAdded(
+                        new Rule(recipe.nextRule(), condition(random, 1), new Rule.Tags("t" + random.nextInt(2))));
+            case 5 -> new Entry.RuleRemoved(rule);
+            case 6 -> new Entry.RuleMoved(rule, random.nextInt(4));
+            case 7 -> new Entry.Tagged(some, List.of(), "t" + random.nextInt(2), random.nextBoolean());
+            case 8 ->
+                new Entry.ListTaken(new WordList(
+                        "list", "", WordList.Kind.BRANDS, 1 + random.nextInt(9), List.of(word(random), word(random))));
+            case 9 -> new Entry.WordsMuted(List.of(word(random)), random.nextBoolean());
+            case 10 -> new Entry.KeywordsPlaced(some, List.of(), random.nextBoolean() ? "mine" : "hive stand");
+            case 11 ->
+                new Entry.GroupRuleSet(
+                        new GroupRule(1 + random.nextInt(2), "ruled", condition(random, 1), random.nextBoolean()));
+            case 12 ->
+                new Entry.GroupSettingsChosen(GroupSettings.standard("en")
+                        .withPasses(new Pass(2 + random.nextInt(3), 0, 0, 1, 3, random.nextBoolean(), 0))
+                        .withMuted(new TreeSet<>(List.of(word(random)))));
+            default -> new Entry.FoldKindSwitched(FoldKind.values()[random.nextInt(5)], random.nextBoolean());
+        };
+    }
+
+    /** Everything that pages show of sifting and grouping, by lead spelling. */
+    private static Map<String, String> shown(Board board) {
+        Map<String, String> shown = new TreeMap<>();
+        for (int k = 0; k < board.keywords().size(); k++) {
+            int group = board.groups().grouping().groupOf(k);
+            shown.put(
+                    board.keywords().text(k),
+                    board.standings().of(k) + ", " + board.standings().reason(k).sentence() + ", "
+                            + board.standings().tags().of(k) + ", "
+                            + (group < 0 ? group : board.groups().name(group)));
+        }
+        shown.put("plan", String.valueOf(board.plan().rows().hashCode()));
+        return shown;
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void aBoardReachedByActsIsThatOfItsRecipeAndUndoGivesTheVeryStateBack(long seed) {
+        Random random = new Random(seed);
+        List<Lines> baskets = new ArrayList<>(List.of(basket(1, 60, random), basket(2, 40, random)));
+        List<Entry> entries = new ArrayList<>();
+        Board board = Board.of(baskets, Recipe.empty("en"));
+        List<Map<String, String>> before = new ArrayList<>(List.of(shown(board)));
+        for (int step = 0; step < 40; step++) {
+            if (entries.size() > 3 && random.nextInt(4) == 0) {
+                entries.removeLast();
+                before.removeLast();
+                board = board.next(baskets, Recipe.of(entries, "en"));
+                assertThat(shown(board)).isEqualTo(before.getLast());
+            } else {
+                entries.add(act(board, random));
+                board = board.next(baskets, Recipe.of(entries, "en"));
+                before.add(shown(board));
+                assertThat(before.getLast()).isEqualTo(shown(Board.of(baskets, board.recipe())));
+            }
+        }
+        // Another basket comes: every pin holds, that of the latest hand where two meet in one keyword.
+        baskets.add(basket(3, 50, random));
+        Board more = board.next(baskets, board.recipe());
+        Map<Integer, Standing> pinned = new TreeMap<>();
+        board.recipe()
+                .pins()
+                .forEach((text, standing) ->
+                        pinned.put(more.keywords().find(text).orElseThrow(), standing));
+        pinned.forEach((k, standing) -> assertThat(more.standings().of(k)).isEqualTo(standing));
+        Map<Integer, String> placed = new TreeMap<>();
+        board.recipe()
+                .groupPins()
+                .placed()
+                .forEach((text, group) -> placed.put(more.keywords().find(text).orElseThrow(), group));
+        placed.forEach((k, group) -> {
+            if (more.standings().of(k) != Standing.DROPPED) {
+                assertThat(more.groups().grouping().key(more.groups().grouping().groupOf(k)))
+                        .isEqualTo(group);
+            }
+        });
+    }
+}
