@@ -20,6 +20,7 @@ public final class Bench {
                         "folding",
                         "flips",
                         "sifting",
+                        "sifting-large",
                         "grouping",
                         "storing",
                         "workbooks",
@@ -52,8 +53,8 @@ public final class Bench {
                     Sifting.run(1_000_000);
                     Served.sifting(script, folder, 10_000, 60);
                     Served.sifting(script, folder, 100_000, 40);
-                    Served.sifting(script, folder, 1_000_000, 8);
                 }
+                case "sifting-large" -> Served.sifting(script, folder, 1_000_000, 8);
                 case "grouping" -> Grouping.run(folder);
                 case "storing" -> Storing.run(script, folder, 1_000_000);
                 case "workbooks" -> Workbooks.run(100_000);
@@ -62,7 +63,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, grouping, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, grouping, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

@@ -266,6 +266,13 @@ final class Served implements AutoCloseable {
                 + "\r\n--edge--\r\n";
         long begun = System.nanoTime();
         HttpResponse<String> answer = post(project + "/gather", "multipart/form-data; boundary=edge", body);
+        String page = answer.body();
+        // A long list is read in the background.
+        while (page.contains("class=\"readings\"")) {
+            Thread.sleep(100);
+            page = get(project + "/gather/progress").body();
+        }
+        get(project + "/gather");
         System.out.printf(
                 "%nGathering %,d lines in the browser: %,d ms to the page that shows them (%d)%n",
                 lines, (System.nanoTime() - begun) / 1_000_000, answer.statusCode());
