@@ -138,11 +138,11 @@ final class Served implements AutoCloseable {
             long[] rule = new long[rounds];
             long[] words = new long[rounds];
             int version = 1;
-            for (int i = -rounds / 2; i < rounds; i++) {
+            for (int i = -Math.max(rounds / 2, 2_000_000 / lines); i < rounds; i++) {
                 String token = served.token();
                 String fields = "how=ALL&rule=" + (version == 1 ? 0 : 1) + "&act=drop&version=" + version++
                         + "&part=0&kind=text&value=ba&least=&most=&part=0&kind=figure:SEARCHES&value=&least="
-                        + (100 + i + rounds)
+                        + Math.floorMod(100 + 7 * i, 4_000)
                         + "&most=&part=0&kind=figure:CPC&value=&least=&most=1&part=0&kind=words&value=&least=2&most=4"
                         + "&part=0&kind=starts&value=delfor&least=&most=";
                 long begun = System.nanoTime();

@@ -113,4 +113,24 @@ class GroupIT extends ProjectInBrowser {
         assertThat(page.locator(".group-rules li")).hasCount(0);
         assertThat(groups()).hasCount(5);
     }
+
+    @Test
+    void whatIsOnTheTrayGoesIntoAGroupWhateverTheDialsSay() {
+        page.navigate(page.url().replaceAll("/group.*", "/sift?q=smoker"));
+        page.locator("#pick-page").check();
+        assertThat(page.locator("#tray")).containsText("6 keywords picked");
+        page.getByLabel("Group for what is picked").fill("Hive lid");
+        press("Into group");
+        assertThat(page.locator("#message")).containsText("Put 6 keywords into group \"hive lid\"");
+        assertThat(page.locator(".tray")).hasCount(0);
+        page.navigate(page.url().replaceAll("/sift.*", "/group?group=hive+lid"));
+        assertThat(page.locator(".members tbody tr")).hasCount(12);
+        assertThat(page.locator(".members tbody tr").filter(new Locator.FilterOptions().setHasText("by hand")))
+                .hasCount(6);
+        set("Smallest group", "6");
+        assertThat(page.locator(".members tbody tr")).hasCount(12);
+        page.navigate(page.url().replaceAll("\\?.*", ""));
+        Browsers.keys(page, "Control+z");
+        assertThat(groups()).hasCount(5);
+    }
 }

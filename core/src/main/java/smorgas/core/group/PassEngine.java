@@ -86,14 +86,14 @@ final class PassEngine {
         }
         double[] rarity = rarity();
         double[] weights = rarity;
-        int[] chosen = choose(new Preferences(weights, barred));
         for (int round = 0; round < ROUNDS; round++) {
-            weights = weighAnew(rarity, chosen);
-            Preferences preferences = new Preferences(weights, barred);
-            chosen = choose(preferences);
-            if (round == ROUNDS - 1 && pass.largest() != Pass.ANY) {
-                chosen = divide(preferences, chosen);
-            }
+            // What words weigh must not depend on how tight the groups are to be.
+            weights = weighAnew(rarity, choose(new Preferences(weights, barred, 0)));
+        }
+        Preferences preferences = new Preferences(weights, barred, pass.leastTightness());
+        int[] chosen = choose(preferences);
+        if (pass.largest() != Pass.ANY) {
+            chosen = divide(preferences, chosen);
         }
         return result(chosen, weights);
     }
@@ -158,7 +158,7 @@ final class PassEngine {
         private final int[] starts = new int[scope.length + 1];
         private final int[] found;
 
-        Preferences(double[] weights, boolean[] barred) {
+        Preferences(double[] weights, boolean[] barred, double least) {
             double[] covered = new double[candidates.size()];
             for (int c = 0; c < covered.length; c++) {
                 covered[c] = weigh(candidates.words(c), weights);
@@ -183,7 +183,7 @@ final class PassEngine {
                 for (int p = 0; p < of.length(i); p++) {
                     int c = of.get(i, p);
                     double coverage = whole == 0 ? 0 : Math.min(1, covered[c] / whole);
-                    if (!barred[c] && coverage > 0 && coverage >= pass.leastTightness() - HAIR) {
+                    if (!barred[c] && coverage > 0 && coverage >= least - HAIR) {
                         row[count] = c;
                         coverages[count++] = coverage;
                     }

@@ -17,11 +17,38 @@ public final class Patterns {
         try {
             return Pattern.compile(text);
         } catch (PatternSyntaxException e) {
+            // The engine calls a bracket that closes nothing an internal error of its own.
+            int closing = unopened(text);
+            if (closing >= 0 && "stack underflow".equals(e.getPattern())) {
+                throw new IllegalArgumentException(
+                        "The pattern \"" + text + "\" cannot be read: unexpected ) at character " + (closing + 1), e);
+            }
             String part = e.getPattern() == null ? "" : e.getPattern();
             int at = part.isEmpty() ? -1 : text.indexOf(part);
             String place = part.isEmpty() ? "" : " at \"" + part + "\"" + (at < 0 ? "" : ", character " + (at + 1));
             throw new IllegalArgumentException(
                     "The pattern \"" + text + "\" cannot be read: " + e.getDescription() + place, e);
         }
+    }
+
+    /** Where a closing bracket stands that none opens, outside of classes and not escaped; -1 if there is none. */
+    private static int unopened(String text) {
+        int open = 0;
+        boolean within = false;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c == '\\') {
+                i++;
+            } else if (within) {
+                within = c != ']';
+            } else if (c == '[') {
+                within = true;
+            } else if (c == '(') {
+                open++;
+            } else if (c == ')' && open-- == 0) {
+                return i;
+            }
+        }
+        return -1;
     }
 }

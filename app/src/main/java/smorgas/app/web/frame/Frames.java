@@ -22,7 +22,7 @@ import smorgas.core.recipe.Standing;
 public class Frames {
 
     /** How long a page waits for the groups before it shows them as pending. */
-    private static final long PATIENCE_MILLIS = 50;
+    private static final long PATIENCE_MILLIS = 10;
 
     private final Projects projects;
     private final Table table;

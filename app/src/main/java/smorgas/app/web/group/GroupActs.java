@@ -6,10 +6,16 @@ import org.springframework.stereotype.Controller;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Acts;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Outcome;
+import smorgas.app.work.Trays;
+import smorgas.core.board.Board;
+import smorgas.core.group.Groups;
 import smorgas.core.recipe.Entry;
 import smorgas.core.text.Tidy;
 
@@ -19,10 +25,52 @@ class GroupActs {
 
     private final Frames frames;
     private final Acts acts;
+    private final Trays trays;
 
-    GroupActs(Frames frames, Acts acts) {
+    GroupActs(Frames frames, Acts acts, Trays trays) {
         this.frames = frames;
         this.acts = acts;
+        this.trays = trays;
+    }
+
+    /** What is on the tray goes into the group of this name, which is made if there is none. */
+    @PostMapping("/projects/{id}/tray/group")
+    String place(
+            @PathVariable long id,
+            @RequestParam String intoGroup,
+            @RequestParam long version,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            HttpServletRequest request,
+            RedirectAttributes redirect) {
+        List<String> texts = trays.texts(id, tab);
+        if (texts.isEmpty() || Tidy.of(intoGroup).isEmpty()) {
+            String why = texts.isEmpty() ? "Nothing is picked." : "Say the name of the group.";
+            return acts.back(request, redirect, id, new Outcome.NoChange(why));
+        }
+        OpenProject project = frames.open(id);
+        Board board = project.snapshot().board();
+        String group = key(board.groups(), Tidy.of(intoGroup));
+        List<String> also = texts.stream()
+                .flatMap(text -> board.keywords().find(text).stream())
+                .flatMap(keyword -> board.keywords().tidyTexts(keyword).stream())
+                .filter(spelling -> !texts.contains(spelling))
+                .distinct()
+                .toList();
+        Outcome outcome = project.act(version, recipe -> new Entry.KeywordsPlaced(texts, also, group));
+        if (outcome instanceof Outcome.Done) {
+            trays.clear(id, tab);
+        }
+        return acts.back(request, redirect, id, outcome);
+    }
+
+    /** The key of the group that is called so, or the name itself. */
+    private static String key(Groups groups, String name) {
+        for (int group : groups.order()) {
+            if (groups.name(group).equalsIgnoreCase(name)) {
+                return groups.grouping().key(group);
+            }
+        }
+        return name;
     }
 
     /** The dials as they stand become the settings. */

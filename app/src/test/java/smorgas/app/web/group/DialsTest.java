@@ -1,0 +1,123 @@
+package smorgas.app.web.group;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Random;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.util.LinkedMultiValueMap;
+import org.springframework.util.MultiValueMap;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rank;
+
+/** The dials of Group as fields and as a URL. */
+class DialsTest {
+
+    private static final GroupSettings STANDARD = GroupSettings.standard("en");
+
+    private static MultiValueMap<String, String> fields(String query) {
+        MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
+        for (String pair : query.split("&")) {
+            if (!pair.isEmpty()) {
+                String[] parts = pair.split("=", 2);
+                fields.add(parts[0], URLDecoder.decode(parts[1], StandardCharsets.UTF_8));
+            }
+        }
+        return fields;
+    }
+
+    private static GroupSettings drawn(Random random) {
+        List<Pass> passes = random.ints(1 + random.nextInt(5), 1, 6)
+                .mapToObj(shortest -> new Pass(
+                        1 + random.nextInt(20),
+                        random.nextBoolean() ? Pass.ANY : 40 + random.nextInt(500),
+                        random.nextInt(3) * 50,
+                        shortest,
+                        5,
+                        random.nextBoolean(),
+                        random.nextInt(101) / 100.0))
+                .toList();
+        return new GroupSettings(
+                passes,
+                random.nextBoolean(),
+                new Rank(1, random.nextInt(101), random.nextInt(101), random.nextInt(101)),
+                GroupSettings.Leftovers.values()[random.nextInt(3)],
+                random.nextInt(101) / 100.0,
+                new TreeSet<>(random.nextBoolean() ? List.of("for", "the") : List.of()),
+                random.nextBoolean()
+                        ? EnumSet.allOf(GroupSettings.StopAt.class)
+                        : EnumSet.noneOf(GroupSettings.StopAt.class),
+                new TreeSet<>(random.nextBoolean() ? List.of("bee", "c++") : List.of()));
+    }
+
+    @Test
+    void whatIsAskedComesBackFromTheUrl() {
+        Random random = new Random(1);
+        for (int round = 0; round < 200; round++) {
+            GroupSettings asked = drawn(random);
+            // What was adopted must not shine through where the URL tells all.
+            GroupSettings read = Dials.read(fields(Dials.query(asked)), drawn(random));
+            assertThat(read.passes()).isEqualTo(asked.passes());
+            assertThat(read.rank()).isEqualTo(asked.rank());
+            assertThat(read.leftovers()).isEqualTo(asked.leftovers());
+            assertThat(read.seatedFrom()).isEqualTo(asked.seatedFrom());
+            assertThat(read.forms()).isEqualTo(asked.forms());
+            assertThat(read.stopAt()).isEqualTo(asked.stopAt());
+            assertThat(read.stopWords()).isEqualTo(asked.stopWords());
+        }
+    }
+
+    @Test
+    void whatIsNotAskedStaysAsAdopted() {
+        assertThat(Dials.read(fields(""), STANDARD)).isEqualTo(STANDARD);
+        GroupSettings changed = Dials.read(fields("tightness=40"), STANDARD);
+        assertThat(changed.passes().getFirst().leastTightness()).isEqualTo(.4);
+        assertThat(changed.withPasses(Pass.standard())).isEqualTo(STANDARD);
+        assertThat(Dials.read(fields("muted=Bee%20%20hive"), STANDARD).muted()).containsExactly("bee", "hive");
+    }
+
+    @Test
+    void passesComeAndGo() {
+        GroupSettings two = Dials.read(fields("smallest=8&shortest=2&more=1"), STANDARD);
+        assertThat(two.passes()).hasSize(2);
+        assertThat(two.passes().getLast()).isEqualTo(new Pass(8, Pass.ANY, Pass.ANY, 1, 1, true, 0));
+        String both = Dials.query(two);
+        assertThat(Dials.read(fields(both + "without=0"), STANDARD).passes())
+                .containsExactly(two.passes().getLast());
+        assertThat(Dials.read(fields(both + "without=1"), STANDARD).passes())
+                .containsExactly(two.passes().getFirst());
+        GroupSettings five = two;
+        for (int i = 0; i < 6; i++) {
+            five = Dials.read(fields(Dials.query(five) + "more=1"), STANDARD);
+        }
+        assertThat(five.passes()).hasSize(GroupSettings.MOST_PASSES);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            smallest=0 | 1 to 10,000
+            smallest=many | no whole number
+            smallest=99999999999 | no whole number
+            smallest=5&largest=9 | at least twice
+            shortest=3&longest=2 | 1 to 5 words
+            tightness=101 | 0 to 1
+            rankKeywords=0 | One weight must be above 0
+            rankKeywords=101 | 0 to 100
+            leftoversAre=LOST | no choice
+            dials=1&at=ABOVE | no choice
+            seated=200 | 0 to 1
+            """)
+    void whatCannotBeMeantIsRefusedInWords(String query, String why) {
+        assertThatThrownBy(() -> Dials.read(fields(query), STANDARD))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining(why);
+    }
+}

@@ -1,0 +1,137 @@
+package smorgas.core.recipe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What entries about groups come to. */
+class GroupRecipeTest {
+
+    private static Recipe of(Entry... entries) {
+        return Recipe.of(List.of(entries), "en");
+    }
+
+    private static Entry rule(int number, String name) {
+        return new Entry.GroupRuleSet(new GroupRule(number, name, new Condition.HasWord(name), false));
+    }
+
+    @Test
+    void rulesThatMakeGroupsKeepTheirOrderAndTheirNumbers() {
+        Recipe three = of(rule(1, "gifts"), rule(2, "jobs"), rule(3, "books"));
+        assertThat(three.groupRules()).extracting(GroupRule::name).containsExactly("gifts", "jobs", "books");
+        assertThat(three.nextGroupRule()).isEqualTo(4);
+        assertThat(three.nextRule()).isEqualTo(1);
+        Recipe changed = of(
+                rule(1, "gifts"), rule(2, "jobs"), rule(3, "books"), rule(2, "work"), new Entry.GroupRuleMoved(3, 0));
+        assertThat(changed.groupRules()).extracting(GroupRule::name).containsExactly("books", "gifts", "work");
+        Recipe fewer =
+                of(rule(1, "gifts"), rule(2, "jobs"), new Entry.GroupRuleRemoved(2), new Entry.GroupRuleRemoved(9));
+        assertThat(fewer.groupRules()).extracting(GroupRule::number).containsExactly(1);
+        // A number is never given twice.
+        assertThat(fewer.nextGroupRule()).isEqualTo(3);
+    }
+
+    @Test
+    void ofTwoHandsOnOneTextTheLaterWinsAndComesLast() {
+        GroupPins pins = of(
+                        new Entry.KeywordsPlaced(List.of("a", "b"), List.of("as"), "one"),
+                        new Entry.KeywordsPlaced(List.of("c"), List.of(), GroupPins.NO_GROUP),
+                        new Entry.KeywordsPlaced(List.of("a"), List.of(), "two"))
+                .groupPins();
+        assertThat(List.copyOf(pins.placed().keySet())).containsExactly("b", "as", "c", "a");
+        assertThat(pins.placed())
+                .containsEntry("a", "two")
+                .containsEntry("c", "")
+                .containsEntry("as", "one");
+    }
+
+    @Test
+    void themesAreRemovedAndNamedAndBothCanBeTakenBack() {
+        GroupPins pins = of(
+                        new Entry.ThemeRemoved("for sale", true),
+                        new Entry.ThemeRemoved("near me", true),
+                        new Entry.ThemeRemoved("for sale", false),
+                        new Entry.GroupNamed("hive", "Hives"),
+                        new Entry.GroupNamed("lid", "Lids"),
+                        new Entry.GroupNamed("lid", ""))
+                .groupPins();
+        assertThat(pins.removed()).containsExactly("near me");
+        assertThat(pins.names()).containsOnlyKeys("hive").containsEntry("hive", "Hives");
+    }
+
+    @Test
+    void onlyWhatChangesGroupsMakesThemComeOutOtherwise() {
+        Recipe before = of(rule(1, "gifts"), new Entry.KeywordsPlaced(List.of("a"), List.of(), "one"));
+        assertThat(before.groupsAs(of(rule(1, "gifts"), new Entry.KeywordsPlaced(List.of("a"), List.of(), "one"))))
+                .isTrue();
+        assertThat(before.groupsAs(of(rule(1, "gifts")))).isFalse();
+        assertThat(before.groupsAs(
+                        before.withGroups(GroupSettings.standard("en").withPasses(Pass.standard()))))
+                .isTrue();
+        assertThat(before.groupsAs(
+                        before.withGroups(GroupSettings.standard("en").withMuted(new TreeSet<>(List.of("bee"))))))
+                .isFalse();
+        // The same pins in another order may mean another group where two meet in one keyword.
+        Recipe one = of(
+                new Entry.KeywordsPlaced(List.of("a"), List.of(), "one"),
+                new Entry.KeywordsPlaced(List.of("b"), List.of(), "two"));
+        Recipe other = of(
+                new Entry.KeywordsPlaced(List.of("b"), List.of(), "two"),
+                new Entry.KeywordsPlaced(List.of("a"), List.of(), "one"));
+        assertThat(one.groupsAs(other)).isFalse();
+    }
+
+    @Test
+    void entriesSayWhatWasDoneAndWhatTheyTouch() {
+        Entry placed = new Entry.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hives");
+        assertThat(placed.sentence()).isEqualTo("Put \"bee hive\" into group \"hives\"");
+        assertThat(placed.touches()).containsExactlyInAnyOrder("keyword:bee hive", "keyword:beehive");
+        assertThat(new Entry.KeywordsPlaced(List.of("a", "b"), List.of(), "").sentence())
+                .isEqualTo("Took 2 keywords out of all groups");
+        assertThat(new Entry.ThemeRemoved("for sale", true).sentence()).isEqualTo("Removed the theme \"for sale\"");
+        assertThat(new Entry.ThemeRemoved("for sale", false).sentence())
+                .isEqualTo("Let the theme \"for sale\" form again");
+        assertThat(rule(1, "gifts").sentence())
+                .isEqualTo("Rule for groups: Group \"gifts\": keywords with the word \"gifts\"");
+        assertThat(rule(1, "gifts").touches()).isNotEqualTo(rule(2, "gifts").touches());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0, 0, 0, 1, 5, 0",
+        "10001, 0, 0, 1, 5, 0",
+        "5, 9, 0, 1, 5, 0",
+        "5, 0, -1, 1, 5, 0",
+        "5, 0, 0, 0, 5, 0",
+        "5, 0, 0, 1, 6, 0",
+        "5, 0, 0, 4, 3, 0",
+        "5, 0, 0, 1, 5, 1.01",
+        "5, 0, 0, 1, 5, NaN"
+    })
+    void passesThatCannotBeMeantAreRefused(
+            int smallest, int largest, int about, int shortest, int longest, double tightness) {
+        assertThatThrownBy(() -> new Pass(smallest, largest, about, shortest, longest, true, tightness))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void namesAndConditionsOfGroupsAreBounded() {
+        assertThatThrownBy(() -> rule(1, " ")).hasMessageContaining("1 to 100 characters");
+        assertThatThrownBy(() -> rule(1, "x".repeat(101))).hasMessageContaining("1 to 100 characters");
+        assertThatThrownBy(() -> new GroupRule(1, "kept", new Condition.Stands(Standing.KEPT), false))
+                .hasMessageContaining("cannot ask for a standing");
+        assertThatThrownBy(() -> new Entry.KeywordsPlaced(List.of(), List.of(), "x"))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() ->
+                        new PlanSettings("C", "ads", false, 0, java.util.EnumSet.of(MatchType.EXACT), 0, false, false))
+                .hasMessageContaining("{theme}");
+        assertThatThrownBy(() -> new PlanSettings(
+                        "C", "{theme}", false, 6, java.util.EnumSet.of(MatchType.EXACT), 0, false, false))
+                .hasMessageContaining("depth");
+    }
+}
