@@ -201,17 +201,6 @@ final class BatchRun {
         }
     }
 
-    /** The themes that a group belongs to, the broadest first. */
-    private static List<String> broader(ThemeTree tree, int group) {
-        List<String> above = new ArrayList<>();
-        for (int node = tree.node(tree.nodeOf(group)).parent();
-                node >= 0;
-                node = tree.node(node).parent()) {
-            above.addFirst(tree.node(node).text());
-        }
-        return above;
-    }
-
     private static void writeGroups(Groups groups, Csv csv) {
         csv.row("group", "theme phrase", "keywords", "searches", "tightness", "broader themes");
         ThemeTree tree = groups.tree();
@@ -222,7 +211,7 @@ final class BatchRun {
                     String.valueOf(groups.keywords(group)),
                     String.valueOf(groups.searches(group)),
                     decimals(groups.grouping().meanTightness(group)),
-                    String.join(LIST, broader(tree, group)));
+                    String.join(LIST, tree.above(group)));
         }
     }
 

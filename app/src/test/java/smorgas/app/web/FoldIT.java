@@ -32,13 +32,6 @@ class FoldIT extends ProjectInBrowser {
         assertThat(page.locator(".band")).containsText(figure);
     }
 
-    private void press(String label) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(label).setExact(true))
-                .click();
-    }
-
     private void undo() {
         press("Undo");
     }

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -34,14 +33,6 @@ class GroupIT extends ProjectInBrowser {
 
     private Locator groups() {
         return page.locator("table.groups td.name a");
-    }
-
-    private void press(String label) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(label).setExact(true))
-                .click();
-        Browsers.settle(page);
     }
 
     private void set(String label, String value) {
@@ -112,6 +103,11 @@ class GroupIT extends ProjectInBrowser {
         press("Take rule 1 away");
         assertThat(page.locator(".group-rules li")).hasCount(0);
         assertThat(groups()).hasCount(5);
+        // The same for a word, where it is offered.
+        page.navigate(page.url().replaceAll("/group.*", "/sift?offer=gift"));
+        press("Make a group");
+        assertThat(page.locator("#h-group")).hasText("gift");
+        assertThat(page.locator(".members tbody tr")).hasCount(5);
     }
 
     @Test

@@ -3,6 +3,7 @@ package smorgas.app.web;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 
@@ -23,6 +24,15 @@ abstract class ProjectInBrowser {
         page.getByLabel("Currency").fill("GBP");
         page.getByLabel("Market").fill("United Kingdom");
         page.getByText("Make the project").click();
+    }
+
+    /** Presses the button of this label and waits for the answer. */
+    protected void press(String label) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(label).setExact(true))
+                .click();
+        Browsers.settle(page);
     }
 
     @AfterEach

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
@@ -48,14 +47,6 @@ class SiftIT extends ProjectInBrowser {
 
     private void keys(String... keys) {
         Browsers.keys(page, keys);
-    }
-
-    private void press(String label) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(label).setExact(true))
-                .click();
-        Browsers.settle(page);
     }
 
     private void set(String field, String value) {

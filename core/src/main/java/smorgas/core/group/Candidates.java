@@ -12,8 +12,8 @@ import smorgas.core.recipe.Pass;
 
 /**
  * The themes on which groups may form: runs of words that stand next to each other, or sets of words in any order, in at
- * least as many keywords as the smallest group has. Found length by length: a theme can only be frequent if the one
- * without its last word is (Agrawal and Srikant 1994), so rare ones are never extended.
+ * least as many keywords as the smallest group has. A theme can only be frequent if the one without its last word is
+ * (Agrawal and Srikant 1994), so rare ones are never extended: runs grow length by length, sets depth first.
  *
  * <p>This file is written for speed: a theme of n words is the pair of its first n - 1 and its last word.
  */

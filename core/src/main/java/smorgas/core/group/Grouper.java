@@ -97,7 +97,7 @@ public final class Grouper {
         for (Pass pass : settings.passes()) {
             run(pass, settings, left, worth, removed);
         }
-        weighWhatNoPassHas(placed);
+        weighWhatNoPassHas();
         input.rules().stream().filter(Taking::leftoversOnly).forEach(rule -> take(rule, left));
         placed.stream().forEach(keyword -> place(keyword, input.placed().get(keyword)));
         switch (settings.leftovers()) {
@@ -170,7 +170,7 @@ public final class Grouper {
     }
 
     /** Words that only keywords placed by hand or by a rule have weigh as the rarest do. */
-    private void weighWhatNoPassHas(BitSet placed) {
+    private void weighWhatNoPassHas() {
         double most = Math.log(1 + (double) Math.max(1, input.scope().cardinality()));
         for (int word = 0; word < weights.length; word++) {
             weights[word] = weights[word] == 0 && !words.muted(word) ? most : weights[word];

@@ -203,6 +203,15 @@ public final class ThemeTree {
         return nodeOf[group];
     }
 
+    /** The texts of the broader themes of a group, the broadest first; empty for one at the top. */
+    public List<String> above(int group) {
+        List<String> above = new ArrayList<>();
+        for (int node = nodes[nodeOf[group]].parent(); node != NONE; node = nodes[node].parent()) {
+            above.addFirst(nodes[node].text());
+        }
+        return above;
+    }
+
     /** The nodes under one, most searched first; -1 asks for those at the top. */
     public List<Integer> under(int node) {
         return List.copyOf(children.get(node + 1));

@@ -5,7 +5,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
@@ -257,21 +256,10 @@ final class GroupViews {
                                         board.keywords().text(keyword), Show.percent(grouping.tightness(keyword)), ""))
                                 .toList()
                         : List.of());
-        model.addAttribute("broader", is ? broader(group) : "");
+        model.addAttribute("broader", is ? String.join(" › ", groups.tree().above(group)) : "");
         model.addAttribute("pageUrl", (is ? url(group) : "?" + query + "leftovers=true") + "&page=");
         model.addAttribute("page", shown);
         model.addAttribute("pages", pages);
-    }
-
-    private String broader(int group) {
-        ThemeTree tree = groups.tree();
-        List<String> above = new ArrayList<>();
-        for (int node = tree.node(tree.nodeOf(group)).parent();
-                node >= 0;
-                node = tree.node(node).parent()) {
-            above.addFirst(tree.node(node).text());
-        }
-        return above.stream().collect(Collectors.joining(" › "));
     }
 
     private Member member(int group, int keyword) {
