@@ -2,7 +2,11 @@ package smorgas.app.work;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -27,8 +31,14 @@ public class Table implements DisposableBean {
     private final Histories histories;
     private final Cache<Long, OpenProject> open =
             Caffeine.newBuilder().maximumSize(PLACES).build();
+    /** The last search for groups of each project. */
+    private final Map<Long, Search> searches = new ConcurrentHashMap<>();
+
     private final ExecutorService ahead = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().name("groups-", 0).daemon().factory());
+
+    /** Groups being found, or found, for a board. */
+    private record Search(Board board, Future<?> groups) {}
 
     Table(Projects projects, Baskets baskets, Histories histories) {
         this.projects = projects;
@@ -52,23 +62,38 @@ public class Table implements DisposableBean {
     /** Forgets what is in memory of a project; what is stored stays. */
     public void forget(long id) {
         open.invalidate(id);
+        searches.remove(id);
     }
 
-    /** Whether the board's groups are there, after waiting for them this long; if not they are being computed. */
-    public boolean groupsWithin(Board board, long millis) {
+    /**
+     * Whether the groups of a project's newest board are there, after waiting for them this long; if not they are being
+     * found. What was being found for an older board of the project is stopped.
+     */
+    public boolean groupsWithin(long project, Board board, long millis) {
         if (board.groupsKnown()) {
             return true;
         }
-        Future<?> computing = ahead.submit(board::groups);
+        Search search = java.util.Objects.requireNonNull(searches.compute(project, (id, before) -> {
+            if (before != null && before.board() == board && !before.groups().isDone()) {
+                return before;
+            }
+            if (before != null) {
+                before.groups().cancel(true);
+            }
+            return new Search(board, ahead.submit(board::groups));
+        }));
         try {
-            computing.get(millis, TimeUnit.MILLISECONDS);
+            search.groups().get(millis, TimeUnit.MILLISECONDS);
             return true;
-        } catch (TimeoutException e) {
+        } catch (TimeoutException | CancellationException e) {
             return false;
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return false;
-        } catch (java.util.concurrent.ExecutionException e) {
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof CancellationException) {
+                return false;
+            }
             throw new IllegalStateException("the groups could not be computed", e.getCause());
         }
     }

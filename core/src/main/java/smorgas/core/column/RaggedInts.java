@@ -23,6 +23,11 @@ public final class RaggedInts {
         return starts[row + 1] - starts[row];
     }
 
+    /** In how many places the rows before this one stand. */
+    public int start(int row) {
+        return starts[row];
+    }
+
     public int get(int row, int place) {
         return values[starts[row] + place];
     }
@@ -95,6 +100,34 @@ public final class RaggedInts {
             }
         }
         return new RaggedInts(starts, inverted);
+    }
+
+    /** The rows with every value replaced; one whose replacement is negative is left out. */
+    public RaggedInts renumbered(int[] replacements) {
+        int[] moved = new int[starts.length];
+        Cores.run(size(), (from, to) -> {
+            for (int row = from; row < to; row++) {
+                int kept = 0;
+                for (int i = starts[row]; i < starts[row + 1]; i++) {
+                    kept += replacements[values[i]] >= 0 ? 1 : 0;
+                }
+                moved[row + 1] = kept;
+            }
+        });
+        for (int row = 0; row < size(); row++) {
+            moved[row + 1] += moved[row];
+        }
+        int[] renumbered = new int[moved[size()]];
+        Cores.run(size(), (from, to) -> {
+            int next = moved[from];
+            for (int i = starts[from]; i < starts[to]; i++) {
+                int value = replacements[values[i]];
+                if (value >= 0) {
+                    renumbered[next++] = value;
+                }
+            }
+        });
+        return new RaggedInts(moved, renumbered);
     }
 
     /** Collects rows one after the other. */

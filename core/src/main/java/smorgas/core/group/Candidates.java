@@ -3,8 +3,12 @@ package smorgas.core.group;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import it.unimi.dsi.fastutil.longs.Long2IntOpenHashMap;
+import it.unimi.dsi.fastutil.longs.LongArrays;
 import java.util.Arrays;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.concurrent.ConcurrentSkipListMap;
+import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.GroupSettings.StopAt;
@@ -46,8 +50,9 @@ final class Candidates {
      * Finds the themes.
      *
      * @param scope the keywords to be grouped, rising
+     * @param worth of each of them, as {@link Worth} gives it
      */
-    Candidates(ThemeWords words, int[] scope, GroupSettings settings, Pass pass) {
+    Candidates(ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass) {
         this.words = words;
         this.scope = scope;
         this.pass = pass;
@@ -70,7 +75,7 @@ final class Candidates {
         }
         themes.defaultReturnValue(NONE);
         RaggedInts found = pass.anyOrder() ? sets() : runs();
-        number(found);
+        number(found, worth);
     }
 
     /** All themes of each keyword, the rare ones too. */
@@ -130,22 +135,25 @@ final class Candidates {
     private RaggedInts sets() {
         RaggedInts items = frequentItems();
         RaggedInts having = items.inverse(words.size());
-        Extensions extensions = new Extensions(items);
-        for (int word = 0; word < having.size(); word++) {
-            int[] in = having.row(word);
-            if (in.length >= pass.smallest()) {
-                int[] places = new int[in.length];
-                for (int h = 0; h < in.length; h++) {
-                    int place = 0;
-                    while (items.get(in[h], place) != word) {
-                        place++;
-                    }
-                    places[h] = place;
+        SortedMap<Integer, Extensions> parts = new ConcurrentSkipListMap<>();
+        Cores.run(words.size(), (from, to) -> {
+            Extensions extensions = new Extensions(items);
+            for (int word = from; word < to; word++) {
+                if (having.length(word) >= pass.smallest()) {
+                    extensions.begin(word, having.row(word));
                 }
-                extensions.add(NONE, word, 1, in, places, 0, in.length);
             }
-        }
-        return extensions.byKeyword();
+            parts.put(from, extensions);
+        });
+        IntArrayList sets = new IntArrayList();
+        IntArrayList keywords = new IntArrayList();
+        parts.values().forEach(part -> part.append(sets, keywords));
+        return byKeyword(sets, keywords);
+    }
+
+    /** The sets of each keyword, in the order in which they were found. */
+    private RaggedInts byKeyword(IntArrayList sets, IntArrayList keywords) {
+        return RaggedInts.byKey(keywords.toIntArray(), scope.length).renumbered(sets.elements());
     }
 
     /** Grows sets by one word at a time and keeps which keywords have them. */
@@ -153,23 +161,40 @@ final class Candidates {
         private final RaggedInts items;
         private final int[] counted = new int[words.size()];
         private final int[] next = new int[words.size()];
-        private final IntArrayList sets = new IntArrayList();
-        private final IntArrayList keywords = new IntArrayList();
+        private final IntArrayList parentsHere = new IntArrayList();
+        private final IntArrayList lastWordsHere = new IntArrayList();
+        private final IntArrayList lengthsHere = new IntArrayList();
+        private final IntArrayList countsHere = new IntArrayList();
+        private final IntArrayList setsHere = new IntArrayList();
+        private final IntArrayList keywordsHere = new IntArrayList();
 
         Extensions(RaggedInts items) {
             this.items = items;
         }
 
+        /** The frequent sets whose first word is this one, which these keywords have. */
+        void begin(int word, int[] in) {
+            int[] places = new int[in.length];
+            for (int h = 0; h < in.length; h++) {
+                int place = 0;
+                while (items.get(in[h], place) != word) {
+                    place++;
+                }
+                places[h] = place;
+            }
+            add(NONE, word, 1, in, places, 0, in.length);
+        }
+
         /** A frequent set; its keywords, and in each the place of its last word, are a stretch of two arrays. */
-        void add(int parent, int last, int length, int[] in, int[] places, int from, int to) {
-            int set = counts.size();
-            parents.add(parent);
-            lastWords.add(last);
-            lengths.add(length);
-            counts.add(to - from);
+        private void add(int parent, int last, int length, int[] in, int[] places, int from, int to) {
+            int set = countsHere.size();
+            parentsHere.add(parent);
+            lastWordsHere.add(last);
+            lengthsHere.add(length);
+            countsHere.add(to - from);
             for (int h = from; h < to; h++) {
-                sets.add(set);
-                keywords.add(in[h]);
+                setsHere.add(set);
+                keywordsHere.add(in[h]);
             }
             if (length < pass.longest()) {
                 extend(set, length, in, places, from, to);
@@ -178,26 +203,28 @@ final class Candidates {
 
         private void extend(int set, int length, int[] in, int[] places, int from, int to) {
             int[] touched = count(in, places, from, to);
-            int total = 0;
             int frequent = 0;
             for (int word : touched) {
                 if (counted[word] >= pass.smallest()) {
-                    next[word] = total;
-                    total += counted[word];
                     touched[frequent++] = word;
                 } else {
                     next[word] = NONE;
+                    counted[word] = 0;
                 }
-                counted[word] = 0;
             }
-            if (total == 0) {
+            if (frequent == 0) {
                 return;
             }
+            // Sets are found in the order of their words.
+            Arrays.sort(touched, 0, frequent);
             int[] starts = new int[frequent + 1];
             for (int f = 0; f < frequent; f++) {
-                starts[f] = next[touched[f]];
+                int word = touched[f];
+                next[word] = starts[f];
+                starts[f + 1] = starts[f] + counted[word];
+                counted[word] = 0;
             }
-            starts[frequent] = total;
+            int total = starts[frequent];
             int[] further = new int[total];
             int[] furtherPlaces = new int[total];
             for (int h = from; h < to; h++) {
@@ -230,17 +257,20 @@ final class Candidates {
             return Arrays.copyOf(touched, size);
         }
 
-        /** The sets of each keyword, in the order in which they were found. */
-        RaggedInts byKeyword() {
-            RaggedInts places = RaggedInts.byKey(keywords.toIntArray(), scope.length);
-            RaggedInts.Builder rows = new RaggedInts.Builder();
-            for (int i = 0; i < scope.length; i++) {
-                for (int p = 0; p < places.length(i); p++) {
-                    rows.add(sets.getInt(places.get(i, p)));
-                }
-                rows.endRow();
+        /** Adds what was found behind what is found already. */
+        void append(IntArrayList sets, IntArrayList keywords) {
+            int before = counts.size();
+            for (int i = 0; i < parentsHere.size(); i++) {
+                int parent = parentsHere.getInt(i);
+                parents.add(parent == NONE ? NONE : before + parent);
             }
-            return rows.seal();
+            lastWords.addAll(lastWordsHere);
+            lengths.addAll(lengthsHere);
+            counts.addAll(countsHere);
+            for (int i = 0; i < setsHere.size(); i++) {
+                sets.add(before + setsHere.getInt(i));
+            }
+            keywords.addAll(keywordsHere);
         }
     }
 
@@ -297,8 +327,17 @@ final class Candidates {
         return theme;
     }
 
-    /** The themes that may be one are numbered by their words, never by the order in which keywords came. */
-    private void number(RaggedInts found) {
+    /**
+     * The themes that may be one are numbered by rank: the worth of their keywords, of equal ones the longer, of these by
+     * their words, never by the order in which keywords came.
+     */
+    private void number(RaggedInts found, long[] worth) {
+        long[] rank = new long[counts.size()];
+        for (int i = 0; i < scope.length; i++) {
+            for (int p = found.length(i) - 1; p >= 0; p--) {
+                rank[found.get(i, p)] += worth[i];
+            }
+        }
         IntArrayList candidates = new IntArrayList();
         for (int theme = 0; theme < counts.size(); theme++) {
             if (lengths.getInt(theme) >= pass.shortest()
@@ -312,25 +351,25 @@ final class Candidates {
         for (int theme : sorted) {
             byTheme[theme] = wordsOf(theme);
         }
-        IntArrays.quickSort(sorted, (a, b) -> Arrays.compare(byTheme[a], byTheme[b]));
-        byRank = sorted;
-        wordsByRank = Arrays.stream(sorted).mapToObj(theme -> byTheme[theme]).toArray(int[][]::new);
+        if (!pass.anyOrder()) {
+            // Sets are found in the order of their words, runs as they come.
+            IntArrays.parallelQuickSort(sorted, (a, b) -> Arrays.compare(byTheme[a], byTheme[b]));
+        }
+        int[] places = new int[sorted.length];
+        long[] smallerFirst = new long[sorted.length];
+        for (int at = 0; at < sorted.length; at++) {
+            places[at] = at;
+            smallerFirst[at] = -(rank[sorted[at]] * (Pass.LONGEST + 1) + lengths.getInt(sorted[at]));
+        }
+        LongArrays.parallelRadixSortIndirect(places, smallerFirst, true);
+        byRank = Arrays.stream(places).map(at -> sorted[at]).toArray();
+        wordsByRank = Arrays.stream(byRank).mapToObj(theme -> byTheme[theme]).toArray(int[][]::new);
         int[] rankOf = new int[counts.size()];
         Arrays.fill(rankOf, NONE);
-        for (int rank = 0; rank < sorted.length; rank++) {
-            rankOf[sorted[rank]] = rank;
+        for (int number = 0; number < byRank.length; number++) {
+            rankOf[byRank[number]] = number;
         }
-        RaggedInts.Builder rows = new RaggedInts.Builder();
-        for (int i = 0; i < scope.length; i++) {
-            for (int t = 0; t < found.length(i); t++) {
-                int rank = rankOf[found.get(i, t)];
-                if (rank != NONE) {
-                    rows.add(rank);
-                }
-            }
-            rows.endRow();
-        }
-        of = rows.seal();
+        of = found.renumbered(rankOf);
     }
 
     private int[] wordsOf(int theme) {
@@ -342,7 +381,7 @@ final class Candidates {
         return parts;
     }
 
-    /** How many there are; they are numbered from 0. */
+    /** How many there are; they are numbered from 0, the one of the highest rank. */
     int size() {
         return byRank.length;
     }

@@ -4,6 +4,10 @@ import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import it.unimi.dsi.fastutil.longs.LongHeapPriorityQueue;
 import java.util.Arrays;
+import java.util.SortedMap;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentSkipListMap;
+import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
@@ -43,8 +47,6 @@ final class PassEngine {
     private final Candidates candidates;
     /** The distinct unmuted words of each keyword of the scope. */
     private final RaggedInts distinct;
-    /** Each candidate's place in the order that decides between nearly equal coverages; 0 is the best. */
-    private final int[] precedence;
 
     /**
      * What a pass found.
@@ -60,9 +62,8 @@ final class PassEngine {
         this.scope = scope;
         this.worth = worth;
         this.pass = pass;
-        this.candidates = new Candidates(words, scope, settings, pass);
+        this.candidates = new Candidates(words, scope, worth, settings, pass);
         this.distinct = distinct();
-        this.precedence = precedence();
     }
 
     /**
@@ -87,15 +88,24 @@ final class PassEngine {
         double[] rarity = rarity();
         double[] weights = rarity;
         for (int round = 0; round < ROUNDS; round++) {
+            goOn();
             // What words weigh must not depend on how tight the groups are to be.
             weights = weighAnew(rarity, choose(new Preferences(weights, barred, 0)));
         }
+        goOn();
         Preferences preferences = new Preferences(weights, barred, pass.leastTightness());
         int[] chosen = choose(preferences);
         if (pass.largest() != Pass.ANY) {
             chosen = divide(preferences, chosen);
         }
         return result(chosen, weights);
+    }
+
+    /** Who no longer wants the groups interrupts the thread that looks for them. */
+    private static void goOn() {
+        if (Thread.currentThread().isInterrupted()) {
+            throw new CancellationException("these groups are no longer wanted");
+        }
     }
 
     private RaggedInts distinct() {
@@ -117,30 +127,6 @@ final class PassEngine {
         return builder.seal();
     }
 
-    private int[] precedence() {
-        long[] rank = new long[candidates.size()];
-        for (int i = 0; i < scope.length; i++) {
-            for (int p = candidates.of().length(i) - 1; p >= 0; p--) {
-                rank[candidates.of().get(i, p)] += worth[i];
-            }
-        }
-        int[] order = new int[rank.length];
-        Arrays.setAll(order, c -> c);
-        IntArrays.quickSort(order, (a, b) -> {
-            int byRank = Long.compare(rank[b], rank[a]);
-            if (byRank != 0) {
-                return byRank;
-            }
-            int byLength = Integer.compare(candidates.length(b), candidates.length(a));
-            return byLength != 0 ? byLength : Integer.compare(a, b);
-        });
-        int[] places = new int[order.length];
-        for (int place = 0; place < order.length; place++) {
-            places[order[place]] = place;
-        }
-        return places;
-    }
-
     private double[] rarity() {
         int[] df = new int[words.size()];
         for (int i = 0; i < scope.length; i++) {
@@ -155,44 +141,49 @@ final class PassEngine {
 
     /** For each keyword of the scope the candidates in it that may take it, best first. */
     private final class Preferences {
-        private final int[] starts = new int[scope.length + 1];
-        private final int[] found;
+        private final RaggedInts of = candidates.of();
+        private final int[] counts = new int[scope.length];
+        private final int[] found = new int[of.start(scope.length)];
 
         Preferences(double[] weights, boolean[] barred, double least) {
             double[] covered = new double[candidates.size()];
-            for (int c = 0; c < covered.length; c++) {
-                covered[c] = weigh(candidates.words(c), weights);
-            }
-            RaggedInts of = candidates.of();
-            int total = 0;
+            Cores.run(covered.length, (from, to) -> {
+                for (int c = from; c < to; c++) {
+                    covered[c] = barred[c] ? 0 : weigh(candidates.words(c), weights);
+                }
+            });
             int widest = 0;
             for (int i = 0; i < scope.length; i++) {
-                total += of.length(i);
                 widest = Math.max(widest, of.length(i));
             }
-            found = new int[total];
-            int[] row = new int[widest];
-            double[] coverages = new double[widest];
-            int end = 0;
-            for (int i = 0; i < scope.length; i++) {
-                double whole = 0;
-                for (int t = 0; t < distinct.length(i); t++) {
-                    whole += weights[distinct.get(i, t)];
+            int places = widest;
+            Cores.run(scope.length, (from, to) -> {
+                int[] row = new int[places];
+                double[] coverages = new double[places];
+                for (int i = from; i < to; i++) {
+                    counts[i] = prefer(i, covered, weights, least, row, coverages);
+                    System.arraycopy(row, 0, found, of.start(i), counts[i]);
                 }
-                int count = 0;
-                for (int p = 0; p < of.length(i); p++) {
-                    int c = of.get(i, p);
-                    double coverage = whole == 0 ? 0 : Math.min(1, covered[c] / whole);
-                    if (!barred[c] && coverage > 0 && coverage >= least - HAIR) {
-                        row[count] = c;
-                        coverages[count++] = coverage;
-                    }
-                }
-                order(row, coverages, count);
-                System.arraycopy(row, 0, found, end, count);
-                end += count;
-                starts[i + 1] = end;
+            });
+        }
+
+        /** Puts what may take the keyword into the row, best first; how many. */
+        private int prefer(int i, double[] covered, double[] weights, double least, int[] row, double[] coverages) {
+            double whole = 0;
+            for (int t = 0; t < distinct.length(i); t++) {
+                whole += weights[distinct.get(i, t)];
             }
+            int count = 0;
+            for (int p = 0; p < of.length(i); p++) {
+                int c = of.get(i, p);
+                double coverage = whole == 0 ? 0 : Math.min(1, covered[c] / whole);
+                if (coverage > 0 && coverage >= least - HAIR) {
+                    row[count] = c;
+                    coverages[count++] = coverage;
+                }
+            }
+            order(row, coverages, count);
+            return count;
         }
 
         /** Again and again the one of the highest rank of those that cover nearly as much as the best that is left. */
@@ -209,7 +200,7 @@ final class PassEngine {
                 double least = coverages[place] - NEARLY - HAIR;
                 int first = place;
                 for (int p = place + 1; p < count && coverages[p] >= least; p++) {
-                    first = precedence[row[p]] < precedence[row[first]] ? p : first;
+                    first = row[p] < row[first] ? p : first;
                 }
                 move(row, coverages, first, place);
             }
@@ -227,11 +218,11 @@ final class PassEngine {
         }
 
         int count(int i) {
-            return starts[i + 1] - starts[i];
+            return counts[i];
         }
 
         int candidate(int i, int place) {
-            return found[starts[i] + place];
+            return found[of.start(i) + place];
         }
     }
 
@@ -271,17 +262,19 @@ final class PassEngine {
     /** Too small groups are dissolved, and if there are more than are aimed at the smallest of the others. */
     private void dissolve(Preferences preferences, int[] place, int[] size, Members members, int groups) {
         int left = groups;
-        // An element is size and candidate in one long; one whose size is out of date is skipped.
+        // An element is size and candidate in one long, of one size the last in rank first; one whose size is out of
+        // date
+        // is skipped.
         LongHeapPriorityQueue smallest = new LongHeapPriorityQueue();
         for (int c = 0; c < size.length; c++) {
             if (size[c] > 0 && (pass.about() != Pass.ANY || size[c] < pass.smallest())) {
-                smallest.enqueue((long) size[c] << 32 | c);
+                smallest.enqueue(element(size[c], c));
             }
         }
         boolean[] dissolved = new boolean[size.length];
         while (!smallest.isEmpty()) {
             long element = smallest.dequeueLong();
-            int group = (int) element;
+            int group = Integer.MAX_VALUE - (int) element;
             if (dissolved[group] || size[group] != (int) (element >> 32)) {
                 continue;
             }
@@ -300,12 +293,16 @@ final class PassEngine {
                     left += size[other]++ == 0 ? 1 : 0;
                     members.add(other, i);
                     if (pass.about() != Pass.ANY || size[other] < pass.smallest()) {
-                        smallest.enqueue((long) size[other] << 32 | other);
+                        smallest.enqueue(element(size[other], other));
                     }
                 }
                 i = next;
             }
         }
+    }
+
+    private static long element(int size, int candidate) {
+        return (long) size << 32 | Integer.MAX_VALUE - candidate;
     }
 
     /** Lists of keywords by group, in two arrays. */
@@ -444,31 +441,55 @@ final class PassEngine {
         return Arrays.copyOf(sorted, count);
     }
 
+    /** How words are spread over some groups: n ln n summed over them, and how many groups these are. */
+    private final class Spread {
+        private final int[] total = new int[words.size()];
+        private final double[] sum = new double[words.size()];
+        private int used;
+
+        void add(RaggedInts groups, int from, int to) {
+            int[] here = new int[words.size()];
+            for (int group = from; group < to; group++) {
+                used += groups.length(group) == 0 ? 0 : 1;
+                groups.forEach(group, i -> distinct.forEach(i, word -> here[word]++));
+                groups.forEach(
+                        group,
+                        i -> distinct.forEach(i, word -> {
+                            if (here[word] > 0) {
+                                total[word] += here[word];
+                                sum[word] += here[word] * Math.log(here[word]);
+                                here[word] = 0;
+                            }
+                        }));
+            }
+        }
+
+        void add(Spread other) {
+            used += other.used;
+            for (int word = 0; word < total.length; word++) {
+                total[word] += other.total[word];
+                sum[word] += other.sum[word];
+            }
+        }
+    }
+
     private double[] weighAnew(double[] rarity, int[] chosen) {
         RaggedInts groups = RaggedInts.byKey(chosen, candidates.size());
-        int[] total = new int[rarity.length];
-        double[] sum = new double[rarity.length];
-        int[] here = new int[rarity.length];
-        int used = 0;
-        for (int group = 0; group < groups.size(); group++) {
-            if (groups.length(group) == 0) {
-                continue;
-            }
-            used++;
-            // n ln n summed over groups; from it the entropy ln T - (sum n ln n)/T.
-            groups.forEach(group, i -> distinct.forEach(i, word -> here[word]++));
-            groups.forEach(
-                    group,
-                    i -> distinct.forEach(i, word -> {
-                        if (here[word] > 0) {
-                            total[word] += here[word];
-                            sum[word] += here[word] * Math.log(here[word]);
-                            here[word] = 0;
-                        }
-                    }));
-        }
+        SortedMap<Integer, Spread> parts = new ConcurrentSkipListMap<>();
+        Cores.run(groups.size(), (from, to) -> {
+            Spread part = new Spread();
+            part.add(groups, from, to);
+            parts.put(from, part);
+        });
+        // Always added up in the same order: sums of doubles depend on it.
+        Spread all = new Spread();
+        parts.values().forEach(all::add);
+        int[] total = all.total;
+        double[] sum = all.sum;
+        int used = all.used;
         double[] weights = new double[rarity.length];
         for (int word = 0; word < weights.length; word++) {
+            // The entropy is ln T - (sum n ln n)/T.
             double entropy = total[word] == 0 ? 0 : Math.log(total[word]) - sum[word] / total[word];
             // The most that a word of so many keywords can be spread: a rare one in as many groups as it has keywords.
             double most = Math.log(Math.max(2, Math.min(used, total[word])));

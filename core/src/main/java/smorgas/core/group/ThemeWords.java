@@ -52,7 +52,7 @@ final class ThemeWords {
         for (int word = 0; word < classes.length; word++) {
             numbers[word] = place[classes[word]];
         }
-        this.rows = renumbered(folded.rows());
+        this.rows = folded.rows().renumbered(numbers);
         this.muted = new boolean[count];
         this.stop = new boolean[count];
         this.fragment = new boolean[count];
@@ -100,17 +100,6 @@ final class ThemeWords {
         int count = folded.keywordsOf().length(word);
         int others = folded.keywordsOf().length(other);
         return count != others ? count > others : folded.text(word).compareTo(folded.text(other)) < 0;
-    }
-
-    private RaggedInts renumbered(RaggedInts words) {
-        RaggedInts.Builder builder = new RaggedInts.Builder();
-        for (int keyword = 0; keyword < words.size(); keyword++) {
-            for (int i = 0; i < words.length(keyword); i++) {
-                builder.add(numbers[words.get(keyword, i)]);
-            }
-            builder.endRow();
-        }
-        return builder.seal();
     }
 
     int size() {

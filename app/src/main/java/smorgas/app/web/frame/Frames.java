@@ -15,14 +15,21 @@ import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Table;
 import smorgas.app.work.Trays;
+import smorgas.core.board.Board;
 import smorgas.core.recipe.Standing;
 
 /** Puts the frame around a page. */
 @Component
 public class Frames {
 
-    /** How long a page waits for the groups before it shows them as pending. */
-    private static final long PATIENCE_MILLIS = 10;
+    /**
+     * Of more keywords a page does not wait for the groups, nor begin to look for them, which would keep a core from the
+     * next act: its band asks for them once the page is there.
+     */
+    private static final int FEW_KEYWORDS = 2_000;
+
+    /** How long a band waits for the groups before it is shown pending once more. */
+    private static final long PATIENCE_MILLIS = 2_000;
 
     private final Projects projects;
     private final Table table;
@@ -53,10 +60,21 @@ public class Frames {
 
     /** Adds the frame to a page's model as {@code frame}. */
     public Frame frame(Model model, long id, Snapshot snapshot, @Nullable Step step) {
+        Board board = snapshot.board();
+        boolean groups = step == Step.GROUP
+                || step == Step.SERVE
+                || board.groupsKnown()
+                || step != Step.FOLD && board.standings().remaining().cardinality() <= FEW_KEYWORDS;
+        return frame(model, id, snapshot, step, groups);
+    }
+
+    /** The frame whose band waits for the groups. */
+    public Frame frameWithGroups(Model model, long id, Snapshot snapshot, @Nullable Step step) {
+        return frame(model, id, snapshot, step, table.groupsWithin(id, snapshot.board(), PATIENCE_MILLIS));
+    }
+
+    private Frame frame(Model model, long id, Snapshot snapshot, @Nullable Step step, boolean groups) {
         Project project = projects.find(id).orElseThrow();
-        // What is decided in Fold changes every group: there the band's end comes later rather than the page.
-        long patience = step == Step.FOLD ? 0 : PATIENCE_MILLIS;
-        boolean groups = step == Step.GROUP || step == Step.SERVE || table.groupsWithin(snapshot.board(), patience);
         Object notice = model.getAttribute("notice");
         Frame frame = new Frame(
                 project,

@@ -113,7 +113,7 @@ class HistoryController {
                 .filter(s -> s.path().equals(step))
                 .findFirst()
                 .orElse(null);
-        frames.frame(model, id, frames.open(id).snapshot(), place);
+        frames.frameWithGroups(model, id, frames.open(id).snapshot(), place);
         return "frame/band :: band";
     }
 }

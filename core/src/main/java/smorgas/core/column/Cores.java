@@ -1,0 +1,38 @@
+package smorgas.core.column;
+
+import java.util.stream.IntStream;
+
+/** Work on many rows that know nothing of each other, done on all cores. */
+public final class Cores {
+
+    /** Of fewer rows one core is done before a second has begun. */
+    private static final int FEW = 8_000;
+
+    /** More parts than cores, for some are harder than others. */
+    private static final int PARTS = 16;
+
+    /** Some rows next to each other. */
+    @FunctionalInterface
+    public interface Part {
+        /**
+         * Works on rows.
+         *
+         * @param from the first
+         * @param to the one behind the last
+         */
+        void run(int from, int to);
+    }
+
+    private Cores() {}
+
+    /** Runs the work over rows 0 to {@code rows} - 1, cut into parts; back when all are done. */
+    public static void run(int rows, Part part) {
+        if (rows < FEW) {
+            part.run(0, rows);
+            return;
+        }
+        IntStream.range(0, PARTS)
+                .parallel()
+                .forEach(p -> part.run((int) ((long) rows * p / PARTS), (int) ((long) rows * (p + 1) / PARTS)));
+    }
+}
