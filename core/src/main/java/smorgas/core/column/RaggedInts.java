@@ -2,6 +2,7 @@ package smorgas.core.column;
 
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.Arrays;
+import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 
 /** Rows of ints of unequal length in two arrays; cannot change. Row numbers run from 0 to {@link #size()} - 1. */
@@ -67,6 +68,29 @@ public final class RaggedInts {
         return new RaggedInts(starts, values);
     }
 
+    /** Takes values, each for a row. */
+    @FunctionalInterface
+    public interface Sink {
+        void add(int row, int value);
+    }
+
+    /**
+     * Rows that get their values one by one, in any order of the rows.
+     *
+     * @param values gives all values; it is run twice and must give the same both times
+     */
+    public static RaggedInts scattered(int rows, Consumer<Sink> values) {
+        int[] starts = new int[rows + 1];
+        values.accept((row, value) -> starts[row + 1]++);
+        for (int r = 0; r < rows; r++) {
+            starts[r + 1] += starts[r];
+        }
+        int[] next = Arrays.copyOf(starts, rows);
+        int[] all = new int[starts[rows]];
+        values.accept((row, value) -> all[next[row]++] = value);
+        return new RaggedInts(starts, all);
+    }
+
     /**
      * The inverse of this: row v of the result lists, in rising order and once each, the rows of this that hold the value
      * v.
@@ -102,32 +126,15 @@ public final class RaggedInts {
         return new RaggedInts(starts, inverted);
     }
 
-    /** The rows with every value replaced; one whose replacement is negative is left out. */
+    /** The rows with every value replaced. */
     public RaggedInts renumbered(int[] replacements) {
-        int[] moved = new int[starts.length];
-        Cores.run(size(), (from, to) -> {
-            for (int row = from; row < to; row++) {
-                int kept = 0;
-                for (int i = starts[row]; i < starts[row + 1]; i++) {
-                    kept += replacements[values[i]] >= 0 ? 1 : 0;
-                }
-                moved[row + 1] = kept;
+        int[] renumbered = new int[values.length];
+        Cores.run(renumbered.length, (from, to) -> {
+            for (int i = from; i < to; i++) {
+                renumbered[i] = replacements[values[i]];
             }
         });
-        for (int row = 0; row < size(); row++) {
-            moved[row + 1] += moved[row];
-        }
-        int[] renumbered = new int[moved[size()]];
-        Cores.run(size(), (from, to) -> {
-            int next = moved[from];
-            for (int i = starts[from]; i < starts[to]; i++) {
-                int value = replacements[values[i]];
-                if (value >= 0) {
-                    renumbered[next++] = value;
-                }
-            }
-        });
-        return new RaggedInts(moved, renumbered);
+        return new RaggedInts(starts, renumbered);
     }
 
     /** Collects rows one after the other. */

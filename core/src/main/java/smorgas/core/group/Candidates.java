@@ -3,11 +3,13 @@ package smorgas.core.group;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import it.unimi.dsi.fastutil.longs.Long2IntOpenHashMap;
+import it.unimi.dsi.fastutil.longs.LongArrayList;
 import it.unimi.dsi.fastutil.longs.LongArrays;
 import java.util.Arrays;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.function.Consumer;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
@@ -30,6 +32,7 @@ final class Candidates {
 
     private final ThemeWords words;
     private final int[] scope;
+    private final long[] worth;
     private final Pass pass;
     private final boolean[] begins;
     private final boolean[] ends;
@@ -40,11 +43,14 @@ final class Candidates {
     private final IntArrayList lastWords = new IntArrayList();
     private final IntArrayList lengths = new IntArrayList();
     private final IntArrayList counts = new IntArrayList();
+    /** The worth of the keywords of each theme. */
+    private final LongArrayList ranks = new LongArrayList();
+
     private final IntArrayList lastSeenIn = new IntArrayList();
 
     private int[] byRank = {};
     private int[][] wordsByRank = {};
-    private RaggedInts of = new RaggedInts.Builder().seal();
+    private final RaggedInts of;
 
     /**
      * Finds the themes.
@@ -55,6 +61,7 @@ final class Candidates {
     Candidates(ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass) {
         this.words = words;
         this.scope = scope;
+        this.worth = worth;
         this.pass = pass;
         Set<StopAt> stopAt = settings.stopAt();
         this.begins = new boolean[words.size()];
@@ -74,12 +81,11 @@ final class Candidates {
             }
         }
         themes.defaultReturnValue(NONE);
-        RaggedInts found = pass.anyOrder() ? sets() : runs();
-        number(found, worth);
+        of = RaggedInts.scattered(scope.length, pass.anyOrder() ? sets() : runs());
     }
 
-    /** All themes of each keyword, the rare ones too. */
-    private RaggedInts runs() {
+    /** Finds the runs and numbers them; gives those of each keyword by their numbers. */
+    private Consumer<RaggedInts.Sink> runs() {
         int[] firstToken = new int[scope.length + 1];
         RaggedInts rows = words.rows();
         for (int i = 0; i < scope.length; i++) {
@@ -89,18 +95,19 @@ final class Candidates {
         for (int length = 1; length <= pass.longest(); length++) {
             at[length - 1] = extendRuns(length, length == 1 ? new int[0] : at[length - 2], firstToken);
         }
-        RaggedInts.Builder found = new RaggedInts.Builder();
-        for (int i = 0; i < scope.length; i++) {
-            for (int[] level : at) {
-                for (int token = firstToken[i]; token < firstToken[i + 1]; token++) {
-                    if (level[token] != NONE && firstHere(level, firstToken[i], token)) {
-                        found.add(level[token]);
+        int[] numbers = number();
+        return sink -> {
+            for (int i = 0; i < scope.length; i++) {
+                for (int[] level : at) {
+                    for (int token = firstToken[i]; token < firstToken[i + 1]; token++) {
+                        int run = level[token];
+                        if (run != NONE && numbers[run] != NONE && firstHere(level, firstToken[i], token)) {
+                            sink.add(i, numbers[run]);
+                        }
                     }
                 }
             }
-            found.endRow();
-        }
-        return found.seal();
+        };
     }
 
     private static boolean firstHere(int[] level, int from, int token) {
@@ -131,8 +138,11 @@ final class Candidates {
         return here;
     }
 
-    /** All frequent sets of each keyword, found depth first: the keywords of a set are looked through for what they share. */
-    private RaggedInts sets() {
+    /**
+     * Finds the frequent sets depth first, for the keywords of a set are looked through for what they share, and numbers
+     * them; gives those of each keyword by their numbers.
+     */
+    private Consumer<RaggedInts.Sink> sets() {
         RaggedInts items = frequentItems();
         RaggedInts having = items.inverse(words.size());
         SortedMap<Integer, Extensions> parts = new ConcurrentSkipListMap<>();
@@ -145,15 +155,9 @@ final class Candidates {
             }
             parts.put(from, extensions);
         });
-        IntArrayList sets = new IntArrayList();
-        IntArrayList keywords = new IntArrayList();
-        parts.values().forEach(part -> part.append(sets, keywords));
-        return byKeyword(sets, keywords);
-    }
-
-    /** The sets of each keyword, in the order in which they were found. */
-    private RaggedInts byKeyword(IntArrayList sets, IntArrayList keywords) {
-        return RaggedInts.byKey(keywords.toIntArray(), scope.length).renumbered(sets.elements());
+        parts.values().forEach(Extensions::append);
+        int[] numbers = number();
+        return sink -> parts.values().forEach(part -> part.give(numbers, sink));
     }
 
     /** Grows sets by one word at a time and keeps which keywords have them. */
@@ -165,8 +169,11 @@ final class Candidates {
         private final IntArrayList lastWordsHere = new IntArrayList();
         private final IntArrayList lengthsHere = new IntArrayList();
         private final IntArrayList countsHere = new IntArrayList();
-        private final IntArrayList setsHere = new IntArrayList();
+        private final LongArrayList ranksHere = new LongArrayList();
+        /** The keywords of the sets, set after set. */
         private final IntArrayList keywordsHere = new IntArrayList();
+        /** The number of the first set of this part among all. */
+        private int first;
 
         Extensions(RaggedInts items) {
             this.items = items;
@@ -188,14 +195,16 @@ final class Candidates {
         /** A frequent set; its keywords, and in each the place of its last word, are a stretch of two arrays. */
         private void add(int parent, int last, int length, int[] in, int[] places, int from, int to) {
             int set = countsHere.size();
+            long rank = 0;
             parentsHere.add(parent);
             lastWordsHere.add(last);
             lengthsHere.add(length);
             countsHere.add(to - from);
             for (int h = from; h < to; h++) {
-                setsHere.add(set);
-                keywordsHere.add(in[h]);
+                rank += worth[in[h]];
             }
+            keywordsHere.addElements(keywordsHere.size(), in, from, to - from);
+            ranksHere.add(rank);
             if (length < pass.longest()) {
                 extend(set, length, in, places, from, to);
             }
@@ -258,19 +267,30 @@ final class Candidates {
         }
 
         /** Adds what was found behind what is found already. */
-        void append(IntArrayList sets, IntArrayList keywords) {
-            int before = counts.size();
+        void append() {
+            first = counts.size();
             for (int i = 0; i < parentsHere.size(); i++) {
                 int parent = parentsHere.getInt(i);
-                parents.add(parent == NONE ? NONE : before + parent);
+                parents.add(parent == NONE ? NONE : first + parent);
             }
             lastWords.addAll(lastWordsHere);
             lengths.addAll(lengthsHere);
             counts.addAll(countsHere);
-            for (int i = 0; i < setsHere.size(); i++) {
-                sets.add(before + setsHere.getInt(i));
+            ranks.addAll(ranksHere);
+        }
+
+        /** Gives the keywords of the sets found here, those of sets that have a number. */
+        void give(int[] numbers, RaggedInts.Sink sink) {
+            int[] keywords = keywordsHere.elements();
+            int from = 0;
+            for (int set = 0; set < countsHere.size(); set++) {
+                int to = from + countsHere.getInt(set);
+                int number = numbers[first + set];
+                for (int at = from; number != NONE && at < to; at++) {
+                    sink.add(keywords[at], number);
+                }
+                from = to;
             }
-            keywords.addAll(keywordsHere);
         }
     }
 
@@ -318,26 +338,22 @@ final class Candidates {
             lastWords.add(last);
             lengths.add(length);
             counts.add(0);
+            ranks.add(0);
             lastSeenIn.add(NONE);
         }
         if (lastSeenIn.getInt(theme) != seenIn) {
             lastSeenIn.set(theme, seenIn);
             counts.set(theme, counts.getInt(theme) + 1);
+            ranks.set(theme, ranks.getLong(theme) + worth[seenIn]);
         }
         return theme;
     }
 
     /**
      * The themes that may be one are numbered by rank: the worth of their keywords, of equal ones the longer, of these by
-     * their words, never by the order in which keywords came.
+     * their words, never by the order in which keywords came. Back come the numbers, -1 for what may be none.
      */
-    private void number(RaggedInts found, long[] worth) {
-        long[] rank = new long[counts.size()];
-        for (int i = 0; i < scope.length; i++) {
-            for (int p = found.length(i) - 1; p >= 0; p--) {
-                rank[found.get(i, p)] += worth[i];
-            }
-        }
+    private int[] number() {
         IntArrayList candidates = new IntArrayList();
         for (int theme = 0; theme < counts.size(); theme++) {
             if (lengths.getInt(theme) >= pass.shortest()
@@ -359,7 +375,7 @@ final class Candidates {
         long[] smallerFirst = new long[sorted.length];
         for (int at = 0; at < sorted.length; at++) {
             places[at] = at;
-            smallerFirst[at] = -(rank[sorted[at]] * (Pass.LONGEST + 1) + lengths.getInt(sorted[at]));
+            smallerFirst[at] = -(ranks.getLong(sorted[at]) * (Pass.LONGEST + 1) + lengths.getInt(sorted[at]));
         }
         LongArrays.parallelRadixSortIndirect(places, smallerFirst, true);
         byRank = Arrays.stream(places).map(at -> sorted[at]).toArray();
@@ -369,7 +385,7 @@ final class Candidates {
         for (int number = 0; number < byRank.length; number++) {
             rankOf[byRank[number]] = number;
         }
-        of = found.renumbered(rankOf);
+        return rankOf;
     }
 
     private int[] wordsOf(int theme) {
