@@ -92,7 +92,7 @@ final class Grouping {
                 .orElseThrow()));
     }
 
-    private static void planted() {
+    private static void planted() throws IOException, InterruptedException {
         System.out.println("\n| 300 planted themes | groups | precision (things) | recall (themes) | F1 (themes) |"
                 + "\n|---|---:|---:|---:|---:|");
         for (int each : new int[] {12, 30}) {
@@ -107,6 +107,12 @@ final class Grouping {
                     "k-means told 300, " + each + " keywords each",
                     300,
                     planted.judge(keywords, kMeans(matrix(keywords), 300, 1, ITERATIONS)));
+            for (TextClusters.Clustered peer : TextClusters.of(keywords, 300)) {
+                print(
+                        peer.name() + " told 300, " + peer.millis() + " ms",
+                        peer.count(),
+                        planted.judge(keywords, peer.groups()));
+            }
         }
     }
 
@@ -140,6 +146,12 @@ final class Grouping {
                     IntStream.rangeClosed(1, SEEDS)
                             .mapToObj(seed -> Agreement.of(kMeans(matrix, ours.size() + 1, seed, ITERATIONS), labels))
                             .toList());
+            for (TextClusters.Clustered peer : TextClusters.of(keywords, ours.size())) {
+                print(
+                        set.name() + ": " + peer.name() + ", " + peer.millis() + " ms",
+                        peer.count() + 1,
+                        List.of(Agreement.of(peer.groups(), labels)));
+            }
         }
     }
 

@@ -81,6 +81,7 @@ public final class WordCounts {
     private final Asked asked;
     private final boolean[] little;
     private final String containing;
+    private final Comparator<WordCount> order;
     private int all;
     private int folded;
 
@@ -90,6 +91,7 @@ public final class WordCounts {
         this.standings = standings;
         this.asked = asked;
         this.containing = Tidy.of(asked.containing());
+        this.order = orderBy(asked.by());
         this.little = new boolean[phrases.folded().size()];
         for (int word = 0; word < little.length; word++) {
             little[word] = littleWords.contains(phrases.folded().text(word));
@@ -114,19 +116,19 @@ public final class WordCounts {
     }
 
     private Found run(BitSet view) {
-        PriorityQueue<WordCount> best = new PriorityQueue<>(asked.most() + 1, order().reversed());
+        PriorityQueue<WordCount> best = new PriorityQueue<>(asked.most() + 1, order.reversed());
         for (int length = asked.shortest(); length <= asked.longest(); length++) {
             count(view, length, best);
         }
         List<WordCount> words = new ArrayList<>(best);
-        words.sort(order());
+        words.sort(order);
         return new Found(List.copyOf(words), all, folded);
     }
 
-    private Comparator<WordCount> order() {
+    private static Comparator<WordCount> orderBy(By by) {
         Comparator<WordCount> byCount =
                 Comparator.comparingInt(WordCount::count).reversed().thenComparing(WordCount::word);
-        return switch (asked.by()) {
+        return switch (by) {
             case COUNT -> byCount;
             case SEARCHES ->
                 Comparator.comparingLong(WordCount::searches).reversed().thenComparing(byCount);
@@ -175,15 +177,18 @@ public final class WordCounts {
                 }
                 all++;
                 if (mayBeAmong(best, count[phrase], twice[phrase] / 2, undecided[phrase], byStanding, phrase)) {
-                    best.add(new WordCount(
+                    WordCount word = new WordCount(
                             phrases.text(length, phrase),
                             count[phrase],
                             twice[phrase] / 2,
                             byStanding[Standing.KEPT.ordinal()][phrase],
                             undecided[phrase],
-                            byStanding[Standing.DROPPED.ordinal()][phrase]));
-                    if (best.size() > asked.most()) {
+                            byStanding[Standing.DROPPED.ordinal()][phrase]);
+                    if (best.size() < asked.most()) {
+                        best.add(word);
+                    } else if (order.compare(word, best.element()) < 0) {
                         best.remove();
+                        best.add(word);
                     }
                 }
             }

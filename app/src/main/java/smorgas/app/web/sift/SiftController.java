@@ -25,6 +25,7 @@ import smorgas.core.gather.Reading;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Csv;
+import smorgas.core.sift.WordCounts;
 import smorgas.core.text.Tidy;
 
 /** Sift: the keyword table, the words, and what stands beside them. */
@@ -71,7 +72,9 @@ class SiftController {
         model.addAttribute("searches", table.searches());
         model.addAttribute("parts", query.removable());
         model.addAttribute("askedWords", query.words());
-        model.addAttribute("wordCounts", WordsPanel.found(board, table.found(), query));
+        WordCounts.Found words = WordsPanel.found(board, table.found(), query);
+        model.addAttribute("wordCounts", words);
+        model.addAttribute("wordRows", WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES));
         model.addAttribute("panel", RulesPanel.of(board, query, pantry));
         offer(offer, board, model);
         model.addAttribute(

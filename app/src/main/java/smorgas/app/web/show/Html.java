@@ -1,0 +1,38 @@
+package smorgas.app.web.show;
+
+import org.unbescape.html.HtmlEscape;
+
+/**
+ * HTML or SVG written in Java where thousands of elements would take a template engine most of a page's time. What is not
+ * a constant of the code goes through {@link #text}.
+ */
+public final class Html {
+
+    private final StringBuilder html;
+
+    public Html(int expectedLength) {
+        this.html = new StringBuilder(expectedLength);
+    }
+
+    /** Markup as it stands in the code. */
+    public Html raw(String markup) {
+        html.append(markup);
+        return this;
+    }
+
+    public Html number(long number) {
+        html.append(number);
+        return this;
+    }
+
+    /** A text with everything escaped that means something in an element or between quotes of an attribute. */
+    public Html text(String text) {
+        html.append(HtmlEscape.escapeHtml4Xml(text));
+        return this;
+    }
+
+    @Override
+    public String toString() {
+        return html.toString();
+    }
+}
