@@ -23,8 +23,11 @@ final class TextClusters {
 
     private static final long PATIENCE_SECONDS = 60;
 
-    /** A clusterer, made for a number of groups. */
-    private record Peer(String name, IntFunction<ClusteringAlgorithm> of) {}
+    /** Of more keywords two of the three were not done after a minute, and cannot be stopped. */
+    private static final int MOST_OF_SLOW = 1_500;
+
+    /** A clusterer for so many keywords at most, made for a number of groups. */
+    private record Peer(String name, int most, IntFunction<ClusteringAlgorithm> of) {}
 
     /** Which group each keyword is in, -1 for none. */
     record Clustered(String name, int[] groups, int count, long millis) {}
@@ -37,18 +40,18 @@ final class TextClusters {
     }
 
     private static final List<Peer> PEERS = List.of(
-            new Peer("suffix-tree clustering", groups -> {
+            new Peer("suffix-tree clustering", Integer.MAX_VALUE, groups -> {
                 STCClusteringAlgorithm algorithm = new STCClusteringAlgorithm();
                 algorithm.maxClusters.set(groups);
                 algorithm.maxBaseClusters.set(Math.max(300, groups));
                 return algorithm;
             }),
-            new Peer("singular-value clustering", groups -> {
+            new Peer("singular-value clustering", MOST_OF_SLOW, groups -> {
                 LingoClusteringAlgorithm algorithm = new LingoClusteringAlgorithm();
                 algorithm.desiredClusterCount.set(Math.min(100, groups));
                 return algorithm;
             }),
-            new Peer("bisecting k-means", groups -> {
+            new Peer("bisecting k-means", MOST_OF_SLOW, groups -> {
                 BisectingKMeansClusteringAlgorithm algorithm = new BisectingKMeansClusteringAlgorithm();
                 algorithm.clusterCount.set(groups);
                 return algorithm;
@@ -61,6 +64,9 @@ final class TextClusters {
         LanguageComponents english = LanguageComponents.loader().load().language("English");
         java.util.ArrayList<Clustered> all = new java.util.ArrayList<>();
         for (Peer peer : PEERS) {
+            if (keywords.size() > peer.most()) {
+                continue;
+            }
             FutureTask<Clustered> task = new FutureTask<>(() -> run(peer, keywords, groups, english));
             Thread thread = new Thread(task);
             thread.setDaemon(true);

@@ -11,6 +11,7 @@ import smorgas.core.gather.Reading;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Rule;
 import tools.jackson.databind.DeserializationFeature;
@@ -112,9 +113,17 @@ public final class Json {
         kinds.put("group-rule", Entry.GroupRuleSet.class);
         kinds.put("group-rule-removed", Entry.GroupRuleRemoved.class);
         kinds.put("group-rule-moved", Entry.GroupRuleMoved.class);
-        kinds.put("placed", Entry.KeywordsPlaced.class);
-        kinds.put("theme-removed", Entry.ThemeRemoved.class);
-        kinds.put("group-named", Entry.GroupNamed.class);
+        kinds.put("placed", GroupPin.KeywordsPlaced.class);
+        kinds.put("theme-removed", GroupPin.ThemeRemoved.class);
+        kinds.put("group-named", GroupPin.GroupNamed.class);
+        kinds.put("themes-made", GroupPin.ThemesMade.class);
+        kinds.put("groups-joined", GroupPin.GroupsJoined.class);
+        kinds.put("group-split", GroupPin.GroupSplit.class);
+        kinds.put("group-locked", GroupPin.GroupLocked.class);
+        kinds.put("barred", GroupPin.KeywordsBarred.class);
+        kinds.put("also-in", GroupPin.KeywordsAlsoIn.class);
+        kinds.put("alternative", Entry.AlternativeKept.class);
+        kinds.put("alternative-dropped", Entry.AlternativeDropped.class);
         kinds.put("plan-settings", Entry.PlanSettingsChosen.class);
         return kinds;
     }

@@ -24,6 +24,7 @@ import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.History;
@@ -109,9 +110,9 @@ class StoreTest {
             new Entry.GroupRuleSet(new GroupRule(1, "gifts", new Condition.HasWord("gift"), true)),
             new Entry.GroupRuleMoved(1, 2),
             new Entry.GroupRuleRemoved(1),
-            new Entry.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hive stand"),
-            new Entry.ThemeRemoved("for sale", true),
-            new Entry.GroupNamed("hive stand", "Stands"),
+            new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hive stand"),
+            new GroupPin.ThemeRemoved("for sale", true),
+            new GroupPin.GroupNamed("hive stand", "Stands"),
             new Entry.PlanSettingsChosen(
                     new PlanSettings("C 1", "p {theme}", true, 2, EnumSet.of(MatchType.EXACT), 450_000, true, true)));
 

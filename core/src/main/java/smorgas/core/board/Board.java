@@ -4,8 +4,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.SortedMap;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -20,6 +18,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
+import smorgas.core.group.Hand;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.WordList;
@@ -236,9 +235,6 @@ public final class Board {
         for (Figure figure : List.of(Figure.SEARCHES, Figure.CLICKS, Figure.CONVERSIONS)) {
             keywords.figure(figure).ifPresent(column -> figures.put(figure, column));
         }
-        SortedMap<Integer, String> placed = new TreeMap<>();
-        recipe.groupPins().placed().forEach((text, group) -> keywords.find(text)
-                .ifPresent(keyword -> placed.put(keyword, group)));
         Grouping grouping = Grouper.group(
                 new Grouper.Input(
                         keywords.folded(),
@@ -249,8 +245,7 @@ public final class Board {
                                 .map(rule -> new Grouper.Taking(
                                         rule.name(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
                                 .toList(),
-                        placed,
-                        recipe.groupPins().removed()),
+                        Hand.of(recipe.groupPins(), keywords)),
                 recipe.groups());
         return new Groups(
                 grouping,

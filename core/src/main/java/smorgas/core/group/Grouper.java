@@ -4,12 +4,12 @@ import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.SortedMap;
+import java.util.Set;
 import java.util.SortedSet;
-import java.util.TreeMap;
 import java.util.TreeSet;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -19,9 +19,9 @@ import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 
 /**
- * Puts every keyword of the scope into one group or among the leftovers: first what a hand has placed, then what rules
- * take before the engine, then the engine's passes, then what rules take of the rest; and last the leftovers, as the
- * settings say. The result is the same for any order of the keywords.
+ * Puts every keyword of the scope into one group or among the leftovers: first what a hand has placed, locked or made
+ * a group, then what rules take before the engine, then the engine's passes, then what rules take of the rest; then groups
+ * are joined and split as a hand said; and last the leftovers, as the settings say. The result is the same for any order of the keywords.
  */
 public final class Grouper {
 
@@ -29,6 +29,7 @@ public final class Grouper {
     public static final String REST = "Leftovers";
 
     private final Input input;
+    private final Hand hand;
     private final ThemeWords words;
     private final int[] groupOf;
     private final Grouping.By[] by;
@@ -44,8 +45,7 @@ public final class Grouper {
      * @param figures by which themes may be ranked; those that no basket has are missing
      * @param language ISO 639-1; decides further forms of words
      * @param rules the groups that rules make, those of the highest priority first
-     * @param placed by keyword the key of the group where a hand put it; empty for none
-     * @param removed themes on which no group forms
+     * @param hand what a hand decided
      */
     public record Input(
             FoldedWords words,
@@ -53,12 +53,11 @@ public final class Grouper {
             Map<Figure, FigureColumn> figures,
             String language,
             List<Taking> rules,
-            SortedMap<Integer, String> placed,
-            SortedSet<String> removed) {
+            Hand hand) {
 
         /** Nothing but words: no figures, no rules, no hand. */
         public static Input of(FoldedWords words, BitSet scope, String language) {
-            return new Input(words, scope, Map.of(), language, List.of(), new TreeMap<>(), new TreeSet<>());
+            return new Input(words, scope, Map.of(), language, List.of(), Hand.NONE);
         }
     }
 
@@ -73,6 +72,7 @@ public final class Grouper {
 
     private Grouper(Input input, GroupSettings settings) {
         this.input = input;
+        this.hand = input.hand();
         this.words = new ThemeWords(input.words(), settings, input.language());
         this.groupOf = new int[words.rows().size()];
         this.by = new Grouping.By[groupOf.length];
@@ -89,17 +89,24 @@ public final class Grouper {
         BitSet left = (BitSet) input.scope().clone();
         left.stream().forEach(keyword -> groupOf[keyword] = Grouping.LEFTOVER);
         BitSet placed = new BitSet();
-        input.placed().keySet().stream().filter(left::get).forEach(placed::set);
+        hand.placed().keySet().stream().filter(left::get).forEach(placed::set);
         left.andNot(placed);
+        hand.locked().forEach((key, keywords) -> lock(key, keywords, left));
+        makeThemes(left);
         input.rules().stream().filter(rule -> !rule.leftoversOnly()).forEach(rule -> take(rule, left));
         long[] worth = Worth.of(groupOf.length, input.scope(), settings.rank(), input.figures());
-        RemovedThemes removed = new RemovedThemes(input.removed(), words);
+        PassEngine.Barred barred = barred();
         for (Pass pass : settings.passes()) {
-            run(pass, settings, left, worth, removed);
+            run(pass, settings, left, worth, barred);
         }
         weighWhatNoPassHas();
         input.rules().stream().filter(Taking::leftoversOnly).forEach(rule -> take(rule, left));
-        placed.stream().forEach(keyword -> place(keyword, input.placed().get(keyword)));
+        join(Set.of());
+        split(settings);
+        // A part may be joined into another group, but not back into the one that was split.
+        join(hand.split().keySet());
+        placed.stream().forEach(keyword -> place(keyword, hand.placed().get(keyword)));
+        expel(left);
         switch (settings.leftovers()) {
             case APART -> {
                 // They stay what they are.
@@ -110,12 +117,114 @@ public final class Grouper {
                         .forEach(keyword ->
                                 put(keyword, number(REST, Grouping.Kind.LEFTOVERS, new int[0]), Grouping.By.REST));
         }
-        return result();
+        return result(settings);
+    }
+
+    private PassEngine.Barred barred() {
+        SortedSet<String> everywhere = new TreeSet<>(hand.removed());
+        everywhere.addAll(hand.locked().keySet());
+        Map<Integer, RemovedThemes> byKeyword = new HashMap<>();
+        hand.barred().forEach((keyword, themes) -> byKeyword.put(keyword, new RemovedThemes(themes, words)));
+        return new PassEngine.Barred(new RemovedThemes(everywhere, words), byKeyword);
+    }
+
+    /** A group of this name whose theme are the words of the name, if keywords have them. */
+    private int named(String key) {
+        int[] theme = words.find(key).orElseGet(() -> new int[0]);
+        boolean themed = Arrays.stream(theme).anyMatch(word -> !words.muted(word));
+        return themed ? number(key, Grouping.Kind.THEME, theme) : number(key, Grouping.Kind.HAND, new int[0]);
+    }
+
+    private void lock(String key, BitSet keywords, BitSet left) {
+        BitSet in = (BitSet) keywords.clone();
+        in.and(left);
+        if (!in.isEmpty()) {
+            int group = named(key);
+            in.stream().forEach(keyword -> put(keyword, group, Grouping.By.LOCK));
+            left.andNot(in);
+        }
+    }
+
+    /** The themes that a hand made take all keywords that have their words; the longer ones first. */
+    private void makeThemes(BitSet left) {
+        if (hand.made().isEmpty()) {
+            return;
+        }
+        RaggedInts having = words.rows().inverse(words.size());
+        hand.made().stream()
+                .filter(theme -> words.find(theme).isPresent())
+                .sorted(Comparator.<String>comparingInt(
+                        theme -> -words.find(theme).orElseThrow().length))
+                .forEach(theme -> {
+                    int[] own = words.find(theme).orElseThrow();
+                    BitSet in = (BitSet) left.clone();
+                    for (int word : own) {
+                        BitSet with = new BitSet();
+                        having.forEach(word, with::set);
+                        in.and(with);
+                    }
+                    in.stream().filter(keyword -> !hand.bars(keyword, theme)).forEach(keyword -> {
+                        put(keyword, number(theme, Grouping.Kind.THEME, own), Grouping.By.THEME);
+                        left.clear(keyword);
+                    });
+                });
+    }
+
+    /** Groups that a hand has joined into others give all they have. */
+    private void join(Set<String> notInto) {
+        for (Map.Entry<String, String> join : hand.joined().entrySet()) {
+            Integer from = numbers.get(join.getKey());
+            if (from != null && !notInto.contains(join.getValue()) && has(from)) {
+                int into = numbers.containsKey(join.getValue()) ? numbers.get(join.getValue()) : named(join.getValue());
+                for (int keyword = 0; keyword < groupOf.length; keyword++) {
+                    if (groupOf[keyword] == from) {
+                        put(keyword, into, by[keyword] == Grouping.By.LOCK ? Grouping.By.LOCK : Grouping.By.JOIN);
+                    }
+                }
+            }
+        }
+    }
+
+    private boolean has(int group) {
+        return Arrays.stream(groupOf).anyMatch(of -> of == group);
+    }
+
+    /** Groups that a hand has split; what no part takes stays. */
+    private void split(GroupSettings settings) {
+        hand.split().forEach((key, how) -> {
+            Integer group = numbers.get(key);
+            if (group == null || hand.locked().containsKey(key)) {
+                return;
+            }
+            int[] in = java.util.stream.IntStream.range(0, groupOf.length)
+                    .filter(keyword -> groupOf[keyword] == group)
+                    .toArray();
+            int[] theme = made.get(group).theme();
+            for (Division.Part part : Division.of(words, in, theme, how, settings)) {
+                String name = theme.length > 0 ? words.text(part.theme()) : key + " " + words.text(part.theme());
+                int number = number(name, Grouping.Kind.THEME, part.theme());
+                Arrays.stream(part.keywords()).forEach(keyword -> put(keyword, number, Grouping.By.THEME));
+            }
+        });
+    }
+
+    /** Keywords leave groups in which a hand said they never are. */
+    private void expel(BitSet left) {
+        for (int keyword : hand.barred().keySet()) {
+            if (groupOf[keyword] >= 0
+                    && hand.bars(keyword, made.get(groupOf[keyword]).key())) {
+                groupOf[keyword] = Grouping.LEFTOVER;
+                left.set(keyword);
+            }
+        }
     }
 
     private void take(Taking rule, BitSet left) {
         BitSet taken = (BitSet) rule.keywords().clone();
         taken.and(left);
+        hand.barred().keySet().stream()
+                .filter(keyword -> hand.bars(keyword, rule.name()))
+                .forEach(taken::clear);
         if (!taken.isEmpty()) {
             int group = number(rule.name(), Grouping.Kind.RULE, new int[0]);
             taken.stream().forEach(keyword -> put(keyword, group, Grouping.By.RULE));
@@ -123,11 +232,11 @@ public final class Grouper {
         }
     }
 
-    private void run(Pass pass, GroupSettings settings, BitSet left, long[] worth, RemovedThemes removed) {
+    private void run(Pass pass, GroupSettings settings, BitSet left, long[] worth, PassEngine.Barred barred) {
         int[] scope = left.stream().toArray();
         long[] worthOfScope = new long[scope.length];
         Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
-        PassEngine.Found found = PassEngine.run(words, scope, worthOfScope, settings, pass, removed);
+        PassEngine.Found found = PassEngine.run(words, scope, worthOfScope, settings, pass, barred);
         // A word keeps the weight that the first pass that saw it gave it, so that tightness means the same in all
         // groups.
         for (int word = 0; word < weights.length; word++) {
@@ -136,7 +245,9 @@ public final class Grouper {
         RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
         for (int group = 0; group < groups.size(); group++) {
             int[] theme = pass.anyOrder()
-                    ? asTheyStand(found.themes()[group], groups.row(group), scope)
+                    ? words.asTheyStand(
+                            found.themes()[group],
+                            Arrays.stream(groups.row(group)).map(i -> scope[i]).toArray())
                     : found.themes()[group];
             int number = number(words.text(theme), Grouping.Kind.THEME, theme);
             groups.forEach(group, i -> {
@@ -144,29 +255,6 @@ public final class Grouper {
                 left.clear(scope[i]);
             });
         }
-    }
-
-    /** The words of a set in the order in which they stand on the whole in these keywords. */
-    private int[] asTheyStand(int[] theme, int[] members, int[] scope) {
-        long[] places = new long[theme.length];
-        for (int i : members) {
-            for (int p = 0; p < theme.length; p++) {
-                int length = words.rows().length(scope[i]);
-                for (int at = 0; at < length; at++) {
-                    if (words.rows().get(scope[i], at) == theme[p]) {
-                        places[p] += at;
-                        break;
-                    }
-                }
-            }
-        }
-        int[] order = new int[theme.length];
-        Arrays.setAll(order, p -> p);
-        IntArrays.quickSort(order, (a, b) -> {
-            int byPlace = Long.compare(places[a], places[b]);
-            return byPlace != 0 ? byPlace : Integer.compare(theme[a], theme[b]);
-        });
-        return Arrays.stream(order).map(p -> theme[p]).toArray();
     }
 
     /** Words that only keywords placed by hand or by a rule have weigh as the rarest do. */
@@ -207,7 +295,9 @@ public final class Grouper {
             for (int word : row) {
                 for (int g = 0; g < groupsOf.length(word); g++) {
                     int group = groupsOf.get(word, g);
-                    if (best < 0 || nearer(group, best, shared, whole)) {
+                    boolean may = !hand.bars(keyword, made.get(group).key())
+                            && !hand.locked().containsKey(made.get(group).key());
+                    if (may && (best < 0 || nearer(group, best, shared, whole))) {
                         best = group;
                     }
                 }
@@ -246,14 +336,14 @@ public final class Grouper {
         });
     }
 
-    private Grouping result() {
-        BitSet used = new BitSet();
+    private Grouping result(GroupSettings settings) {
+        BitSet taken = new BitSet();
         for (int group : groupOf) {
             if (group >= 0) {
-                used.set(group);
+                taken.set(group);
             }
         }
-        int[] inOrder = used.stream().toArray();
+        int[] inOrder = taken.stream().toArray();
         IntArrays.quickSort(
                 inOrder, (a, b) -> made.get(a).key().compareTo(made.get(b).key()));
         int[] place = new int[made.size()];
@@ -263,6 +353,22 @@ public final class Grouper {
         for (int keyword = 0; keyword < groupOf.length; keyword++) {
             groupOf[keyword] = groupOf[keyword] < 0 ? groupOf[keyword] : place[groupOf[keyword]];
         }
-        return new Grouping(words, Arrays.stream(inOrder).mapToObj(made::get).toList(), groupOf, by, weights);
+        List<Grouping.Made> used = Arrays.stream(inOrder).mapToObj(made::get).toList();
+        return new Grouping(words, used, groupOf, by, weights, also(used), settings);
+    }
+
+    /** For each group the keywords that are in it beside their own group. */
+    private RaggedInts also(List<Grouping.Made> groups) {
+        Map<String, Integer> places = new HashMap<>();
+        for (int group = 0; group < groups.size(); group++) {
+            places.put(groups.get(group).key(), group);
+        }
+        return RaggedInts.scattered(groups.size(), sink -> hand.alsoIn()
+                .forEach((keyword, keys) -> keys.forEach(key -> {
+                    int group = places.getOrDefault(key, Grouping.OUTSIDE);
+                    if (group >= 0 && groupOf[keyword] != group && groupOf[keyword] != Grouping.OUTSIDE) {
+                        sink.add(group, keyword);
+                    }
+                })));
     }
 }

@@ -3,6 +3,7 @@ package smorgas.core.group;
 import java.util.BitSet;
 import java.util.List;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.recipe.GroupSettings;
 
 /**
  * Which keyword is in which group, and what it is there by; cannot change. Groups are numbered from 0 in the order of
@@ -36,6 +37,10 @@ public final class Grouping {
         RULE,
         /** A hand. */
         HAND,
+        /** The group is locked. */
+        LOCK,
+        /** Its group was joined into this one. */
+        JOIN,
         /** It was left over, and this group is the nearest. */
         SEAT,
         /** It was left over, and put together with the others that were. */
@@ -55,15 +60,26 @@ public final class Grouping {
     private final int[] groupOf;
     private final By[] by;
     private final double[] weights;
+    private final RaggedInts also;
+    private final GroupSettings settings;
     private final RaggedInts members;
     private final int leftovers;
 
-    Grouping(ThemeWords words, List<Made> made, int[] groupOf, By[] by, double[] weights) {
+    Grouping(
+            ThemeWords words,
+            List<Made> made,
+            int[] groupOf,
+            By[] by,
+            double[] weights,
+            RaggedInts also,
+            GroupSettings settings) {
         this.words = words;
         this.made = List.copyOf(made);
         this.groupOf = groupOf;
         this.by = by;
         this.weights = weights;
+        this.also = also;
+        this.settings = settings;
         this.members = RaggedInts.byKey(groupOf, made.size());
         int count = 0;
         for (int group : groupOf) {
@@ -95,6 +111,11 @@ public final class Grouping {
     /** The numbers of the theme's words. */
     int[] themeWords(int group) {
         return made.get(group).theme();
+    }
+
+    /** The settings by which the groups were found. */
+    public GroupSettings settings() {
+        return settings;
     }
 
     ThemeWords words() {
@@ -156,6 +177,11 @@ public final class Grouping {
     /** The keywords of each group, rising. */
     public RaggedInts members() {
         return members;
+    }
+
+    /** The keywords that are in a group beside their own, as a hand decided; they count for none of its figures. */
+    public RaggedInts also() {
+        return also;
     }
 
     /** The mean tightness of a group's keywords. */

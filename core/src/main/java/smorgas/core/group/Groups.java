@@ -1,6 +1,7 @@
 package smorgas.core.group;
 
 import it.unimi.dsi.fastutil.ints.IntArrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -20,6 +21,7 @@ import smorgas.core.fold.Keywords;
 public final class Groups {
 
     private final Grouping grouping;
+    private final Optional<FigureColumn> column;
     private final long[] searches;
     private final int[] order;
     private final long leftoverSearches;
@@ -27,6 +29,7 @@ public final class Groups {
     private final Map<String, Integer> byKey = new HashMap<>();
     private @Nullable Explained explained;
     private @Nullable ThemeTree tree;
+    private @Nullable Prospects prospects;
     private Explained.@Nullable Figures figures;
 
     /**
@@ -37,6 +40,7 @@ public final class Groups {
      */
     public Groups(Grouping grouping, Keywords keywords, Optional<FigureColumn> column, Map<String, String> given) {
         this.grouping = grouping;
+        this.column = column;
         this.searches = new long[grouping.size()];
         long left = 0;
         if (column.isPresent()) {
@@ -151,6 +155,23 @@ public final class Groups {
         return known;
     }
 
+    /** The themes on which no group formed, worked out when first asked for. */
+    public synchronized Prospects prospects() {
+        Prospects known = prospects == null ? new Prospects(this) : prospects;
+        prospects = known;
+        return known;
+    }
+
+    /** Known searches of some keywords, ranges by their middle. */
+    long searches(BitSet some) {
+        return some.stream()
+                        .filter(keyword ->
+                                column.map(known -> known.known(keyword)).orElse(false))
+                        .mapToLong(keyword -> column.orElseThrow().twiceMiddle(keyword))
+                        .sum()
+                / 2;
+    }
+
     /** The figures of the whole, worked out when first asked for. */
     public synchronized Explained.Figures figures() {
         Explained.Figures known = figures == null ? explained().figures() : figures;
@@ -161,6 +182,16 @@ public final class Groups {
     /** The number of the group with this key; -1 if there is none today. */
     public int find(String key) {
         return byKey.getOrDefault(key, -1);
+    }
+
+    /** The number of the group that is called so or has this key, whatever the case; -1 if there is none today. */
+    public int called(String name) {
+        for (int group : order) {
+            if (names[group].equalsIgnoreCase(name)) {
+                return group;
+            }
+        }
+        return find(name);
     }
 
     /** The text of a keyword cut where words of its group's theme begin and end. */

@@ -4,6 +4,7 @@ import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import it.unimi.dsi.fastutil.longs.LongHeapPriorityQueue;
 import java.util.Arrays;
+import java.util.Map;
 import java.util.SortedMap;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentSkipListMap;
@@ -57,6 +58,11 @@ final class PassEngine {
      */
     record Found(int[][] themes, int[] group, double[] weights) {}
 
+    /**
+     * What may not be: themes on which no group forms, and by keyword those that may not take it.
+     */
+    record Barred(RemovedThemes everywhere, Map<Integer, RemovedThemes> byKeyword) {}
+
     private PassEngine(ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass) {
         this.words = words;
         this.scope = scope;
@@ -71,20 +77,13 @@ final class PassEngine {
      *
      * @param scope the keywords to be grouped, rising
      * @param worth of each of them, as {@link Worth} gives it
-     * @param removed themes on which no group may form
+     * @param barred what may not be
      */
-    static Found run(
-            ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass, RemovedThemes removed) {
-        return new PassEngine(words, scope, worth, settings, pass).run(removed);
+    static Found run(ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass, Barred barred) {
+        return new PassEngine(words, scope, worth, settings, pass).run(barred);
     }
 
-    private Found run(RemovedThemes removed) {
-        boolean[] barred = new boolean[candidates.size()];
-        if (!removed.isEmpty()) {
-            for (int c = 0; c < barred.length; c++) {
-                barred[c] = removed.has(candidates.words(c));
-            }
-        }
+    private Found run(Barred barred) {
         double[] rarity = rarity();
         double[] weights = rarity;
         for (int round = 0; round < ROUNDS; round++) {
@@ -142,14 +141,18 @@ final class PassEngine {
     /** For each keyword of the scope the candidates in it that may take it, best first. */
     private final class Preferences {
         private final RaggedInts of = candidates.of();
+        private final Barred barred;
         private final int[] counts = new int[scope.length];
         private final int[] found = new int[of.start(scope.length)];
 
-        Preferences(double[] weights, boolean[] barred, double least) {
+        Preferences(double[] weights, Barred barred, double least) {
+            this.barred = barred;
+            boolean any = !barred.everywhere().isEmpty();
             double[] covered = new double[candidates.size()];
             Cores.run(covered.length, (from, to) -> {
                 for (int c = from; c < to; c++) {
-                    covered[c] = barred[c] ? 0 : weigh(candidates.words(c), weights);
+                    int[] theme = candidates.words(c);
+                    covered[c] = any && barred.everywhere().has(theme) ? 0 : weigh(theme, weights);
                 }
             });
             int widest = 0;
@@ -174,8 +177,13 @@ final class PassEngine {
                 whole += weights[distinct.get(i, t)];
             }
             int count = 0;
+            RemovedThemes without =
+                    barred.byKeyword().isEmpty() ? null : barred.byKeyword().get(scope[i]);
             for (int p = 0; p < of.length(i); p++) {
                 int c = of.get(i, p);
+                if (without != null && without.has(candidates.words(c))) {
+                    continue;
+                }
                 double coverage = whole == 0 ? 0 : Math.min(1, covered[c] / whole);
                 if (coverage > 0 && coverage >= least - HAIR) {
                     row[count] = c;

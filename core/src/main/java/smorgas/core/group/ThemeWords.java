@@ -3,6 +3,7 @@ package smorgas.core.group;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.Optional;
 import java.util.Set;
 import smorgas.core.column.RaggedInts;
@@ -63,6 +64,26 @@ final class ThemeWords {
             stop[word] |= settings.stopWords().contains(texts[word]);
             fragment[word] = loneLetter(texts[word]) || AFTER_APOSTROPHES.contains(texts[word]);
         }
+    }
+
+    private ThemeWords(ThemeWords of, boolean[] muted) {
+        this.folded = of.folded;
+        this.numbers = of.numbers;
+        this.rows = of.rows;
+        this.texts = of.texts;
+        this.muted = muted;
+        this.stop = of.stop;
+        this.fragment = of.fragment;
+    }
+
+    /** The same words with more of them muted; some are told by number, some by text. */
+    ThemeWords muting(int[] more, Collection<String> others) {
+        boolean[] marks = muted.clone();
+        for (int word : more) {
+            marks[word] = true;
+        }
+        others.forEach(word -> mark(word, marks));
+        return new ThemeWords(this, marks);
     }
 
     private static boolean loneLetter(String text) {
@@ -142,6 +163,29 @@ final class ThemeWords {
     /** The words that a word of a text folds into; empty if no keyword has it. */
     int[] ofSurface(String word) {
         return find(word).orElseGet(() -> new int[0]);
+    }
+
+    /** The words of a set in the order in which they stand on the whole in these keywords. */
+    int[] asTheyStand(int[] theme, int[] keywords) {
+        long[] places = new long[theme.length];
+        for (int keyword : keywords) {
+            for (int p = 0; p < theme.length; p++) {
+                int length = rows.length(keyword);
+                for (int at = 0; at < length; at++) {
+                    if (rows.get(keyword, at) == theme[p]) {
+                        places[p] += at;
+                        break;
+                    }
+                }
+            }
+        }
+        int[] order = new int[theme.length];
+        Arrays.setAll(order, p -> p);
+        IntArrays.quickSort(order, (a, b) -> {
+            int byPlace = Long.compare(places[a], places[b]);
+            return byPlace != 0 ? byPlace : Integer.compare(theme[a], theme[b]);
+        });
+        return Arrays.stream(order).map(p -> theme[p]).toArray();
     }
 
     /** Words joined by spaces. */

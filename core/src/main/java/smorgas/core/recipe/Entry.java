@@ -12,7 +12,29 @@ import smorgas.core.column.Merge;
  * One act in a project's history. An entry is never changed; undo moves a mark. Its persisted name and format are the
  * store's affair.
  */
-public sealed interface Entry {
+public sealed interface Entry
+        permits Entry.OfBasket,
+                Entry.OfFolding,
+                Entry.MergeChosen,
+                Entry.Judged,
+                Entry.RuleAdded,
+                Entry.RuleChanged,
+                Entry.RuleRemoved,
+                Entry.RuleMoved,
+                Entry.Tagged,
+                Entry.ViewSaved,
+                Entry.ViewRemoved,
+                Entry.ListTaken,
+                Entry.ColumnsChosen,
+                Entry.WordsMuted,
+                Entry.GroupSettingsChosen,
+                Entry.AlternativeKept,
+                Entry.AlternativeDropped,
+                Entry.GroupRuleSet,
+                Entry.GroupRuleRemoved,
+                Entry.GroupRuleMoved,
+                Entry.PlanSettingsChosen,
+                GroupPin {
 
     /**
      * What the act touches, as keys of which two acts share one if and only if the later could surprise the earlier: two
@@ -247,13 +269,15 @@ public sealed interface Entry {
         }
     }
 
-    private static Set<String> keywords(List<String> texts) {
+    /** The keys of keywords. */
+    static Set<String> keywords(List<String> texts) {
         Set<String> keys = new LinkedHashSet<>();
         texts.forEach(text -> keys.add("keyword:" + text));
         return keys;
     }
 
-    private static String count(int some, String one) {
+    /** So many of these, in words. */
+    static String count(int some, String one) {
         return String.format(Locale.ENGLISH, "%,d %s", some, some == 1 ? one : one + "s");
     }
 
@@ -501,6 +525,36 @@ public sealed interface Entry {
         }
     }
 
+    /** Settings of Group were kept under a name, to be looked at beside others; nothing else changes. */
+    record AlternativeKept(String name, GroupSettings settings) implements Entry {
+        public AlternativeKept {
+            GroupRule.checkName(name);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("alternative:" + name);
+        }
+
+        @Override
+        public String sentence() {
+            return "Kept the alternative \"" + name + "\"";
+        }
+    }
+
+    /** An alternative is no longer kept. */
+    record AlternativeDropped(String name) implements Entry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("alternative:" + name);
+        }
+
+        @Override
+        public String sentence() {
+            return "Forgot the alternative \"" + name + "\"";
+        }
+    }
+
     /** A rule that makes a group was put below the others, or in the place of the one that had its number. */
     record GroupRuleSet(GroupRule rule) implements Entry {
         @Override
@@ -537,83 +591,6 @@ public sealed interface Entry {
         @Override
         public String sentence() {
             return "Moved rule " + number + " for groups to place " + (place + 1);
-        }
-    }
-
-    /** What a hand decided of groups. */
-    sealed interface OfGroupPins extends Entry {}
-
-    /**
-     * A pin: a hand put these keywords into a group, whatever the dials say.
-     *
-     * @param texts lead spellings, at least one
-     * @param also the tidy texts of their other spellings
-     * @param group its theme, or a name of its own; empty for no group
-     */
-    record KeywordsPlaced(List<String> texts, List<String> also, String group) implements OfGroupPins {
-        public KeywordsPlaced {
-            texts = List.copyOf(texts);
-            also = List.copyOf(also);
-            if (texts.isEmpty()) {
-                throw new IllegalArgumentException("nothing was placed");
-            }
-            if (!group.isEmpty()) {
-                GroupRule.checkName(group);
-            }
-        }
-
-        @Override
-        public Set<String> touches() {
-            Set<String> keys = keywords(texts);
-            keys.addAll(keywords(also));
-            return keys;
-        }
-
-        @Override
-        public String sentence() {
-            String what = texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : count(texts.size(), "keyword");
-            return group.isEmpty()
-                    ? "Took " + what + " out of all groups"
-                    : "Put " + what + " into group \"" + group + "\"";
-        }
-    }
-
-    /** A pin: no group forms on this theme, or one may again. */
-    record ThemeRemoved(String theme, boolean gone) implements OfGroupPins {
-        public ThemeRemoved {
-            GroupRule.checkName(theme);
-        }
-
-        @Override
-        public Set<String> touches() {
-            return Set.of("theme:" + theme);
-        }
-
-        @Override
-        public String sentence() {
-            return (gone ? "Removed the theme \"" : "Let the theme \"") + theme + (gone ? "\"" : "\" form again");
-        }
-    }
-
-    /** A pin: a group has this name; the empty one gives it the name of its theme back. */
-    record GroupNamed(String theme, String name) implements OfGroupPins {
-        public GroupNamed {
-            GroupRule.checkName(theme);
-            if (!name.isEmpty()) {
-                GroupRule.checkName(name);
-            }
-        }
-
-        @Override
-        public Set<String> touches() {
-            return Set.of("group name:" + theme);
-        }
-
-        @Override
-        public String sentence() {
-            return name.isEmpty()
-                    ? "Let group \"" + theme + "\" be named by its theme"
-                    : "Named group \"" + theme + "\" \"" + name + "\"";
         }
     }
 

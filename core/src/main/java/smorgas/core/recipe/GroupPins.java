@@ -1,8 +1,11 @@
 package smorgas.core.recipe;
 
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.SequencedMap;
 import java.util.SortedMap;
 import java.util.SortedSet;
@@ -16,51 +19,201 @@ import java.util.TreeSet;
  *     latest decision comes last
  * @param removed themes on which no group forms
  * @param names by theme, the name that a hand gave the group
+ * @param made themes on which groups form before the engine chooses, in the order in which they were made
+ * @param joined by group, the one into which its keywords go
+ * @param split by group, how the engine divides it
+ * @param locked by group, the tidy texts that are in it whatever the dials say, and no others
+ * @param barred by tidy text, the groups in which the keyword never is
+ * @param alsoIn by tidy text, the groups in which the keyword is beside its own
  */
 public record GroupPins(
-        SequencedMap<String, String> placed, SortedSet<String> removed, SortedMap<String, String> names) {
+        SequencedMap<String, String> placed,
+        SortedSet<String> removed,
+        SortedMap<String, String> names,
+        List<String> made,
+        SortedMap<String, String> joined,
+        SortedMap<String, SplitBy> split,
+        SortedMap<String, SortedSet<String>> locked,
+        SortedMap<String, SortedSet<String>> barred,
+        SortedMap<String, SortedSet<String>> alsoIn) {
 
     /** The place of a keyword that was taken out of all groups. */
     public static final String NO_GROUP = "";
 
     /** Nothing decided. */
-    public static final GroupPins NONE = new GroupPins(new LinkedHashMap<>(), new TreeSet<>(), new TreeMap<>());
+    public static final GroupPins NONE = new GroupPins(
+            new LinkedHashMap<>(),
+            new TreeSet<>(),
+            new TreeMap<>(),
+            List.of(),
+            new TreeMap<>(),
+            new TreeMap<>(),
+            new TreeMap<>(),
+            new TreeMap<>(),
+            new TreeMap<>());
 
     public GroupPins {
         placed = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(placed));
         removed = Collections.unmodifiableSortedSet(new TreeSet<>(removed));
         names = Collections.unmodifiableSortedMap(new TreeMap<>(names));
+        made = List.copyOf(made);
+        joined = Collections.unmodifiableSortedMap(new TreeMap<>(joined));
+        split = Collections.unmodifiableSortedMap(new TreeMap<>(split));
+        locked = sets(locked);
+        barred = sets(barred);
+        alsoIn = sets(alsoIn);
     }
 
-    GroupPins after(Entry.OfGroupPins pin) {
-        SequencedMap<String, String> texts = new LinkedHashMap<>(placed);
-        SortedSet<String> themes = new TreeSet<>(removed);
-        SortedMap<String, String> given = new TreeMap<>(names);
-        switch (pin) {
-            case Entry.KeywordsPlaced e -> {
-                e.texts().forEach(text -> texts.putLast(text, e.group()));
-                e.also().forEach(text -> texts.putLast(text, e.group()));
-            }
-            case Entry.ThemeRemoved e -> {
-                if (e.gone()) {
-                    themes.add(e.theme());
-                } else {
-                    themes.remove(e.theme());
+    private static SortedMap<String, SortedSet<String>> sets(Map<String, SortedSet<String>> sets) {
+        SortedMap<String, SortedSet<String>> copy = new TreeMap<>();
+        sets.forEach((key, set) -> copy.put(key, Collections.unmodifiableSortedSet(new TreeSet<>(set))));
+        return Collections.unmodifiableSortedMap(copy);
+    }
+
+    /** Pins being changed. */
+    private static final class Draft {
+        private final SequencedMap<String, String> placed;
+        private final SortedSet<String> removed;
+        private final SortedMap<String, String> names;
+        private final List<String> made;
+        private final SortedMap<String, String> joined;
+        private final SortedMap<String, SplitBy> split;
+        private final SortedMap<String, SortedSet<String>> locked;
+        private final SortedMap<String, SortedSet<String>> barred;
+        private final SortedMap<String, SortedSet<String>> alsoIn;
+
+        Draft(GroupPins pins) {
+            placed = new LinkedHashMap<>(pins.placed);
+            removed = new TreeSet<>(pins.removed);
+            names = new TreeMap<>(pins.names);
+            made = new ArrayList<>(pins.made);
+            joined = new TreeMap<>(pins.joined);
+            split = new TreeMap<>(pins.split);
+            locked = new TreeMap<>(pins.locked);
+            barred = new TreeMap<>(pins.barred);
+            alsoIn = new TreeMap<>(pins.alsoIn);
+        }
+
+        GroupPins pins() {
+            return new GroupPins(placed, removed, names, made, joined, split, locked, barred, alsoIn);
+        }
+
+        void place(Collection<String> texts, String group) {
+            texts.forEach(text -> {
+                placed.putLast(text, group);
+                // Of two decisions that contradict each other the later one holds.
+                add(barred, text, group, false);
+            });
+        }
+
+        void bar(Collection<String> texts, String group, boolean on) {
+            texts.forEach(text -> {
+                add(barred, text, group, on);
+                if (on) {
+                    placed.remove(text, group);
+                    add(alsoIn, text, group, false);
+                    add(locked, group, text, false);
                 }
-            }
-            case Entry.GroupNamed e -> {
-                if (e.name().isEmpty()) {
-                    given.remove(e.theme());
-                } else {
-                    given.put(e.theme(), e.name());
+            });
+        }
+
+        void also(Collection<String> texts, String group, boolean on) {
+            texts.forEach(text -> {
+                add(alsoIn, text, group, on);
+                if (on) {
+                    add(barred, text, group, false);
                 }
+            });
+        }
+
+        void join(List<String> groups, String into) {
+            groups.forEach(joined::remove);
+            if (!into.isEmpty()) {
+                // A group into which others go goes nowhere itself: so there is never a ring.
+                joined.remove(into);
+                joined.replaceAll((from, to) -> groups.contains(to) ? into : to);
+                groups.forEach(group -> joined.put(group, into));
             }
         }
-        return new GroupPins(texts, themes, given);
+
+        private static void add(SortedMap<String, SortedSet<String>> sets, String key, String value, boolean on) {
+            SortedSet<String> set = new TreeSet<>(sets.getOrDefault(key, new TreeSet<>()));
+            if (on) {
+                set.add(value);
+            } else {
+                set.remove(value);
+            }
+            if (set.isEmpty()) {
+                sets.remove(key);
+            } else {
+                sets.put(key, set);
+            }
+        }
+    }
+
+    GroupPins after(GroupPin pin) {
+        Draft draft = new Draft(this);
+        switch (pin) {
+            case GroupPin.KeywordsPlaced e -> {
+                draft.place(e.texts(), e.group());
+                draft.place(e.also(), e.group());
+            }
+            case GroupPin.ThemeRemoved e -> {
+                if (e.gone()) {
+                    draft.removed.add(e.theme());
+                    draft.made.remove(e.theme());
+                } else {
+                    draft.removed.remove(e.theme());
+                }
+            }
+            case GroupPin.GroupNamed e -> {
+                if (e.name().isEmpty()) {
+                    draft.names.remove(e.theme());
+                } else {
+                    draft.names.put(e.theme(), e.name());
+                }
+            }
+            case GroupPin.ThemesMade e -> {
+                draft.made.removeAll(e.themes());
+                if (e.on()) {
+                    draft.made.addAll(e.themes());
+                    draft.removed.removeAll(e.themes());
+                }
+            }
+            case GroupPin.GroupsJoined e -> draft.join(e.groups(), e.into());
+            case GroupPin.GroupSplit e -> {
+                if (e.by().equals(SplitBy.NOT)) {
+                    draft.split.remove(e.group());
+                } else {
+                    draft.split.put(e.group(), e.by());
+                }
+            }
+            case GroupPin.GroupLocked e -> {
+                if (e.on()) {
+                    draft.locked.put(e.group(), new TreeSet<>(e.texts()));
+                } else {
+                    draft.locked.remove(e.group());
+                }
+            }
+            case GroupPin.KeywordsBarred e -> {
+                draft.bar(e.texts(), e.group(), e.on());
+                draft.bar(e.also(), e.group(), e.on());
+            }
+            case GroupPin.KeywordsAlsoIn e -> {
+                draft.also(e.texts(), e.group(), e.on());
+                draft.also(e.also(), e.group(), e.on());
+            }
+        }
+        return draft.pins();
     }
 
     /** Whether groups come out the same; of two pins in one keyword the later wins, so their order counts. */
     boolean sameAs(GroupPins other) {
         return equals(other) && List.copyOf(placed.entrySet()).equals(List.copyOf(other.placed.entrySet()));
+    }
+
+    /** Some keywords, in words. */
+    static String named(List<String> texts) {
+        return texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : Entry.count(texts.size(), "keyword");
     }
 }

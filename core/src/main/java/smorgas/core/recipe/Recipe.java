@@ -29,6 +29,7 @@ import smorgas.core.column.Merge;
  * @param lists the word lists that the project has taken, by name
  * @param views saved filters by name, in the order in which they were saved first
  * @param columns of the keyword table, in order; empty until some were chosen
+ * @param alternatives settings of Group kept by name, in the order in which they were kept first
  * @param groupRules rules that make groups, those of the highest priority first
  * @param groupPins what a hand decided of groups
  * @param nextRule the number for the next rule
@@ -45,6 +46,7 @@ public record Recipe(
         SequencedMap<String, Condition> views,
         List<String> columns,
         GroupSettings groups,
+        SequencedMap<String, GroupSettings> alternatives,
         List<GroupRule> groupRules,
         GroupPins groupPins,
         PlanSettings plan,
@@ -75,6 +77,7 @@ public record Recipe(
         SequencedMap<String, Condition> views = new LinkedHashMap<>();
         List<String> columns = List.of();
         GroupSettings groups = GroupSettings.standard(language);
+        SequencedMap<String, GroupSettings> alternatives = new LinkedHashMap<>();
         List<GroupRule> groupRules = new ArrayList<>();
         GroupPins groupPins = GroupPins.NONE;
         PlanSettings plan = PlanSettings.standard();
@@ -104,13 +107,15 @@ public record Recipe(
                 case Entry.RuleMoved moved -> move(rules, Rule::number, moved.number(), moved.place());
                 case Entry.WordsMuted muted -> groups = mute(groups, muted);
                 case Entry.GroupSettingsChosen chosen -> groups = chosen.settings();
+                case Entry.AlternativeKept kept -> alternatives.put(kept.name(), kept.settings());
+                case Entry.AlternativeDropped dropped -> alternatives.remove(dropped.name());
                 case Entry.GroupRuleSet set -> {
                     set(groupRules, set.rule());
                     nextGroupRule = Math.max(nextGroupRule, set.rule().number() + 1);
                 }
                 case Entry.GroupRuleRemoved removed -> groupRules.removeIf(rule -> rule.number() == removed.number());
                 case Entry.GroupRuleMoved moved -> move(groupRules, GroupRule::number, moved.number(), moved.place());
-                case Entry.OfGroupPins pin -> groupPins = groupPins.after(pin);
+                case GroupPin pin -> groupPins = groupPins.after(pin);
                 case Entry.PlanSettingsChosen chosen -> plan = chosen.settings();
             }
         }
@@ -125,6 +130,7 @@ public record Recipe(
                 Collections.unmodifiableSequencedMap(views),
                 columns,
                 groups,
+                Collections.unmodifiableSequencedMap(alternatives),
                 List.copyOf(groupRules),
                 groupPins,
                 plan,
@@ -211,6 +217,7 @@ public record Recipe(
                 views,
                 columns,
                 settings,
+                alternatives,
                 groupRules,
                 groupPins,
                 plan,

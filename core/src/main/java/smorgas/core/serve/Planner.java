@@ -5,6 +5,7 @@ import com.ibm.icu.util.ULocale;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
@@ -68,7 +70,7 @@ public final class Planner {
         Grouping grouping = groups.grouping();
         if (settings.depth() == 0) {
             for (int group : groups.order()) {
-                adGroup(name(group), grouping.members().row(group));
+                adGroup(name(group), withAlso(group));
             }
         } else {
             broader(groups.tree());
@@ -99,14 +101,23 @@ public final class Planner {
         Map<Integer, IntArrayList> members = new HashMap<>();
         for (int group = 0; group < groups.grouping().size(); group++) {
             IntArrayList under = members.computeIfAbsent(tree.at(group, settings.depth()), node -> new IntArrayList());
-            groups.grouping().members().forEach(group, under::add);
+            under.addElements(under.size(), withAlso(group));
         }
         members.keySet().stream()
                 .sorted(Comparator.<Integer>comparingLong(
                                 node -> -tree.node(node).searches())
                         .thenComparing(node -> tree.node(node).text()))
-                .forEach(
-                        node -> adGroup(name(tree.node(node)), members.get(node).toIntArray()));
+                .forEach(node -> adGroup(
+                        name(tree.node(node)),
+                        members.get(node).intStream().distinct().toArray()));
+    }
+
+    /** The keywords of a group, and those that are in it beside their own. */
+    private int[] withAlso(int group) {
+        return IntStream.concat(
+                        Arrays.stream(groups.grouping().members().row(group)),
+                        Arrays.stream(groups.grouping().also().row(group)))
+                .toArray();
     }
 
     private String name(ThemeTree.Node node) {
@@ -220,6 +231,15 @@ public final class Planner {
 
     private List<String> notes(Set<String> negatives) {
         List<String> notes = new ArrayList<>();
+        long twice = IntStream.range(0, groups.grouping().size())
+                .flatMap(group -> Arrays.stream(groups.grouping().also().row(group)))
+                .filter(served::get)
+                .distinct()
+                .count();
+        if (twice > 0) {
+            notes.add(twice + (twice == 1 ? " keyword is" : " keywords are")
+                    + " in more than one ad group, as you said in Group");
+        }
         for (String word : negatives) {
             BitSet blocked = keywords.withWord(word);
             blocked.and(served);

@@ -17,6 +17,7 @@ import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
@@ -92,7 +93,7 @@ class RandomRecipesTest {
                 new Entry.ListTaken(new WordList(
                         "list", "", WordList.Kind.BRANDS, 1 + random.nextInt(9), List.of(word(random), word(random))));
             case 9 -> new Entry.WordsMuted(List.of(word(random)), random.nextBoolean());
-            case 10 -> new Entry.KeywordsPlaced(some, List.of(), random.nextBoolean() ? "mine" : "hive stand");
+            case 10 -> new GroupPin.KeywordsPlaced(some, List.of(), random.nextBoolean() ? "mine" : "hive stand");
             case 11 ->
                 new Entry.GroupRuleSet(
                         new GroupRule(1 + random.nextInt(2), "ruled", condition(random, 1), random.nextBoolean()));

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
@@ -69,8 +70,8 @@ class ExplainedTest {
     void namesAreTheThemeAsItsMostSearchedKeywordWritesItOrWhatAHandSaid() {
         assertThat(names(board().groups())).doesNotHaveDuplicates().contains("wooden hive stands");
         Groups named = board(
-                        new Entry.GroupNamed("hive lid", "Smoker Fuel"),
-                        new Entry.GroupNamed("metal hive stand", "Metal"))
+                        new GroupPin.GroupNamed("hive lid", "Smoker Fuel"),
+                        new GroupPin.GroupNamed("metal hive stand", "Metal"))
                 .groups();
         assertThat(names(named)).contains("smoker fuel", "Smoker Fuel 2", "Metal");
     }
@@ -79,7 +80,7 @@ class ExplainedTest {
     void aKeywordTellsItsWordsAndTheNextBestGroup() {
         Board board = board(
                 passes(new Pass(3, 0, 0, 2, 3, true, 0)),
-                new Entry.KeywordsPlaced(List.of("smoker fuel tin"), List.of(), "hive lid"));
+                new GroupPin.KeywordsPlaced(List.of("smoker fuel tin"), List.of(), "hive lid"));
         Groups groups = board.groups();
         int tin = board.keywords().find("smoker fuel tin").orElseThrow();
         assertThat(groups.grouping().by(tin)).isEqualTo(Grouping.By.HAND);

@@ -192,6 +192,18 @@ class GrouperTest {
                 .doesNotContain("");
     }
 
+    private static Hand hand(SortedMap<Integer, String> placed, String... removed) {
+        return new Hand(
+                placed,
+                new TreeSet<>(List.of(removed)),
+                List.of(),
+                new TreeMap<>(),
+                new TreeMap<>(),
+                new TreeMap<>(),
+                new TreeMap<>(),
+                new TreeMap<>());
+    }
+
     @Test
     void handsAndRulesComeBeforeTheEngineAndHoldUnderAnySetting() {
         List<String> keywords = drawn(300, 8);
@@ -208,8 +220,7 @@ class GrouperTest {
                 Map.of(),
                 "en",
                 List.of(new Grouper.Taking("ruled", ruled, false), new Grouper.Taking("last", rest, true)),
-                placed,
-                new TreeSet<>(List.of("smoker", "queen cage")));
+                hand(placed, "smoker", "queen cage"));
         for (double tightness : new double[] {0, .3, .6, .9}) {
             Grouping grouping = Grouper.group(input, pass(3, 0, 0, true, tightness));
             assertThat(grouping.key(grouping.groupOf(0))).isEqualTo("gifts");
@@ -265,13 +276,7 @@ class GrouperTest {
             searches.add(of, of);
         }
         Grouper.Input input = new Grouper.Input(
-                FoldedWords.plain(keywords),
-                all,
-                Map.of(Figure.SEARCHES, searches.seal()),
-                "en",
-                List.of(),
-                new TreeMap<>(),
-                new TreeSet<>());
+                FoldedWords.plain(keywords), all, Map.of(Figure.SEARCHES, searches.seal()), "en", List.of(), Hand.NONE);
         GroupSettings runs = pass(3, 0, 0, false, 0);
         Grouping byCount = Grouper.group(input, runs);
         assertThat(byCount.key(byCount.groupOf(7))).isEqualTo("stand");

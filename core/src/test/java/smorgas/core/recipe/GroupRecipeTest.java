@@ -39,9 +39,9 @@ class GroupRecipeTest {
     @Test
     void ofTwoHandsOnOneTextTheLaterWinsAndComesLast() {
         GroupPins pins = of(
-                        new Entry.KeywordsPlaced(List.of("a", "b"), List.of("as"), "one"),
-                        new Entry.KeywordsPlaced(List.of("c"), List.of(), GroupPins.NO_GROUP),
-                        new Entry.KeywordsPlaced(List.of("a"), List.of(), "two"))
+                        new GroupPin.KeywordsPlaced(List.of("a", "b"), List.of("as"), "one"),
+                        new GroupPin.KeywordsPlaced(List.of("c"), List.of(), GroupPins.NO_GROUP),
+                        new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "two"))
                 .groupPins();
         assertThat(List.copyOf(pins.placed().keySet())).containsExactly("b", "as", "c", "a");
         assertThat(pins.placed())
@@ -53,12 +53,12 @@ class GroupRecipeTest {
     @Test
     void themesAreRemovedAndNamedAndBothCanBeTakenBack() {
         GroupPins pins = of(
-                        new Entry.ThemeRemoved("for sale", true),
-                        new Entry.ThemeRemoved("near me", true),
-                        new Entry.ThemeRemoved("for sale", false),
-                        new Entry.GroupNamed("hive", "Hives"),
-                        new Entry.GroupNamed("lid", "Lids"),
-                        new Entry.GroupNamed("lid", ""))
+                        new GroupPin.ThemeRemoved("for sale", true),
+                        new GroupPin.ThemeRemoved("near me", true),
+                        new GroupPin.ThemeRemoved("for sale", false),
+                        new GroupPin.GroupNamed("hive", "Hives"),
+                        new GroupPin.GroupNamed("lid", "Lids"),
+                        new GroupPin.GroupNamed("lid", ""))
                 .groupPins();
         assertThat(pins.removed()).containsExactly("near me");
         assertThat(pins.names()).containsOnlyKeys("hive").containsEntry("hive", "Hives");
@@ -66,8 +66,8 @@ class GroupRecipeTest {
 
     @Test
     void onlyWhatChangesGroupsMakesThemComeOutOtherwise() {
-        Recipe before = of(rule(1, "gifts"), new Entry.KeywordsPlaced(List.of("a"), List.of(), "one"));
-        assertThat(before.groupsAs(of(rule(1, "gifts"), new Entry.KeywordsPlaced(List.of("a"), List.of(), "one"))))
+        Recipe before = of(rule(1, "gifts"), new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"));
+        assertThat(before.groupsAs(of(rule(1, "gifts"), new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"))))
                 .isTrue();
         assertThat(before.groupsAs(of(rule(1, "gifts")))).isFalse();
         assertThat(before.groupsAs(
@@ -78,23 +78,23 @@ class GroupRecipeTest {
                 .isFalse();
         // The same pins in another order may mean another group where two meet in one keyword.
         Recipe one = of(
-                new Entry.KeywordsPlaced(List.of("a"), List.of(), "one"),
-                new Entry.KeywordsPlaced(List.of("b"), List.of(), "two"));
+                new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"),
+                new GroupPin.KeywordsPlaced(List.of("b"), List.of(), "two"));
         Recipe other = of(
-                new Entry.KeywordsPlaced(List.of("b"), List.of(), "two"),
-                new Entry.KeywordsPlaced(List.of("a"), List.of(), "one"));
+                new GroupPin.KeywordsPlaced(List.of("b"), List.of(), "two"),
+                new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"));
         assertThat(one.groupsAs(other)).isFalse();
     }
 
     @Test
     void entriesSayWhatWasDoneAndWhatTheyTouch() {
-        Entry placed = new Entry.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hives");
+        Entry placed = new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hives");
         assertThat(placed.sentence()).isEqualTo("Put \"bee hive\" into group \"hives\"");
         assertThat(placed.touches()).containsExactlyInAnyOrder("keyword:bee hive", "keyword:beehive");
-        assertThat(new Entry.KeywordsPlaced(List.of("a", "b"), List.of(), "").sentence())
+        assertThat(new GroupPin.KeywordsPlaced(List.of("a", "b"), List.of(), "").sentence())
                 .isEqualTo("Took 2 keywords out of all groups");
-        assertThat(new Entry.ThemeRemoved("for sale", true).sentence()).isEqualTo("Removed the theme \"for sale\"");
-        assertThat(new Entry.ThemeRemoved("for sale", false).sentence())
+        assertThat(new GroupPin.ThemeRemoved("for sale", true).sentence()).isEqualTo("Removed the theme \"for sale\"");
+        assertThat(new GroupPin.ThemeRemoved("for sale", false).sentence())
                 .isEqualTo("Let the theme \"for sale\" form again");
         assertThat(rule(1, "gifts").sentence())
                 .isEqualTo("Rule for groups: Group \"gifts\": keywords with the word \"gifts\"");
@@ -125,7 +125,7 @@ class GroupRecipeTest {
         assertThatThrownBy(() -> rule(1, "x".repeat(101))).hasMessageContaining("1 to 100 characters");
         assertThatThrownBy(() -> new GroupRule(1, "kept", new Condition.Stands(Standing.KEPT), false))
                 .hasMessageContaining("cannot ask for a standing");
-        assertThatThrownBy(() -> new Entry.KeywordsPlaced(List.of(), List.of(), "x"))
+        assertThatThrownBy(() -> new GroupPin.KeywordsPlaced(List.of(), List.of(), "x"))
                 .isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() ->
                         new PlanSettings("C", "ads", false, 0, java.util.EnumSet.of(MatchType.EXACT), 0, false, false))

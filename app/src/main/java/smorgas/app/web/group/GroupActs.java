@@ -17,6 +17,7 @@ import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
 import smorgas.core.group.Groups;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.text.Tidy;
 
 /** What is done on the Group page; each is one entry. */
@@ -56,7 +57,7 @@ class GroupActs {
                 .filter(spelling -> !texts.contains(spelling))
                 .distinct()
                 .toList();
-        Outcome outcome = project.act(version, recipe -> new Entry.KeywordsPlaced(texts, also, group));
+        Outcome outcome = project.act(version, recipe -> new GroupPin.KeywordsPlaced(texts, also, group));
         if (outcome instanceof Outcome.Done) {
             trays.clear(id, tab);
         }
@@ -111,7 +112,7 @@ class GroupActs {
                 request,
                 redirect,
                 id,
-                frames.open(id).act(version, recipe -> new Entry.ThemeRemoved(Tidy.of(theme), gone)));
+                frames.open(id).act(version, recipe -> new GroupPin.ThemeRemoved(Tidy.of(theme), gone)));
     }
 
     /** A group is named by hand; an empty name gives it that of its theme back. */
@@ -127,7 +128,7 @@ class GroupActs {
                 request,
                 redirect,
                 id,
-                frames.open(id).act(version, recipe -> new Entry.GroupNamed(theme, newName.strip())));
+                frames.open(id).act(version, recipe -> new GroupPin.GroupNamed(theme, newName.strip())));
     }
 
     @PostMapping("/projects/{id}/group/rule/remove")

@@ -1,0 +1,221 @@
+package smorgas.core.recipe;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * A pin of Group: what a hand decided, which outlasts every turn of a dial. A group is named by its key: its theme, or the
+ * name of one that has none; a pin on a group that no dial brings about waits until one does.
+ */
+public sealed interface GroupPin extends Entry {
+
+    /**
+     * A pin: a hand put these keywords into a group, whatever the dials say.
+     *
+     * @param texts lead spellings, at least one
+     * @param also the tidy texts of their other spellings
+     * @param group its theme, or a name of its own; empty for no group
+     */
+    record KeywordsPlaced(List<String> texts, List<String> also, String group) implements GroupPin {
+        public KeywordsPlaced {
+            texts = List.copyOf(texts);
+            also = List.copyOf(also);
+            if (texts.isEmpty()) {
+                throw new IllegalArgumentException("nothing was placed");
+            }
+            if (!group.isEmpty()) {
+                GroupRule.checkName(group);
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = Entry.keywords(texts);
+            keys.addAll(Entry.keywords(also));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            String what = GroupPins.named(texts);
+            return group.isEmpty()
+                    ? "Took " + what + " out of all groups"
+                    : "Put " + what + " into group \"" + group + "\"";
+        }
+    }
+
+    /** A pin: no group forms on this theme, or one may again. */
+    record ThemeRemoved(String theme, boolean gone) implements GroupPin {
+        public ThemeRemoved {
+            GroupRule.checkName(theme);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("theme:" + theme);
+        }
+
+        @Override
+        public String sentence() {
+            return (gone ? "Removed the theme \"" : "Let the theme \"") + theme + (gone ? "\"" : "\" form again");
+        }
+    }
+
+    /** A pin: a group has this name; the empty one gives it the name of its theme back. */
+    record GroupNamed(String theme, String name) implements GroupPin {
+        public GroupNamed {
+            GroupRule.checkName(theme);
+            if (!name.isEmpty()) {
+                GroupRule.checkName(name);
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("group name:" + theme);
+        }
+
+        @Override
+        public String sentence() {
+            return name.isEmpty()
+                    ? "Let group \"" + theme + "\" be named by its theme"
+                    : "Named group \"" + theme + "\" \"" + name + "\"";
+        }
+    }
+
+    /**
+     * Pins: groups form on these themes before the engine chooses, of the keywords that have all their words and that no
+     * hand has placed; the longer themes first. Or they need no longer form.
+     */
+    record ThemesMade(List<String> themes, boolean on) implements GroupPin {
+        public ThemesMade {
+            themes = List.copyOf(themes);
+            if (themes.isEmpty()) {
+                throw new IllegalArgumentException("no theme was chosen");
+            }
+            themes.forEach(GroupRule::checkName);
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = new TreeSet<>();
+            themes.forEach(theme -> keys.add("theme:" + theme));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            String what = themes.size() == 1 ? "\"" + themes.getFirst() + "\"" : Entry.count(themes.size(), "theme");
+            return on ? "Made " + what + (themes.size() == 1 ? " a group" : " groups") : "No longer hold on to " + what;
+        }
+    }
+
+    /** Pins: the keywords of these groups go into another; {@value GroupPins#NO_GROUP} leaves them apart again. */
+    record GroupsJoined(List<String> groups, String into) implements GroupPin {
+        public GroupsJoined {
+            groups = List.copyOf(groups);
+            if (groups.isEmpty() || groups.contains(into)) {
+                throw new IllegalArgumentException("Choose a group, and another to put it into");
+            }
+            groups.forEach(GroupRule::checkName);
+            if (!into.isEmpty()) {
+                GroupRule.checkName(into);
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = new TreeSet<>();
+            groups.forEach(group -> keys.add("join:" + group));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            String what = groups.size() == 1 ? "\"" + groups.getFirst() + "\"" : Entry.count(groups.size(), "group");
+            return into.isEmpty() ? "Let " + what + " be apart again" : "Joined " + what + " into \"" + into + "\"";
+        }
+    }
+
+    /** A pin: the engine divides this group by settings of its own; without them it is whole again. */
+    record GroupSplit(String group, SplitBy by) implements GroupPin {
+        public GroupSplit {
+            GroupRule.checkName(group);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("split:" + group);
+        }
+
+        @Override
+        public String sentence() {
+            return by.equals(SplitBy.NOT)
+                    ? "Left group \"" + group + "\" whole"
+                    : "Split group \"" + group + "\" into groups of " + by.smallest() + " and more";
+        }
+    }
+
+    /** A pin: the group has just these keywords, or takes and gives again. The texts are all spellings of its keywords. */
+    record GroupLocked(String group, List<String> texts, boolean on) implements GroupPin {
+        public GroupLocked {
+            texts = List.copyOf(texts);
+            GroupRule.checkName(group);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("lock:" + group);
+        }
+
+        @Override
+        public String sentence() {
+            return (on ? "Locked group \"" : "Unlocked group \"") + group + "\"";
+        }
+    }
+
+    /** Pins: these keywords are never in this group, or may be again. */
+    record KeywordsBarred(List<String> texts, List<String> also, String group, boolean on) implements GroupPin {
+        public KeywordsBarred {
+            texts = List.copyOf(texts);
+            also = List.copyOf(also);
+            GroupRule.checkName(group);
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = Entry.keywords(texts);
+            keys.addAll(Entry.keywords(also));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            return (on ? "Barred " : "Let ") + GroupPins.named(texts) + (on ? " from" : " into") + " group \"" + group
+                    + "\"" + (on ? "" : " again");
+        }
+    }
+
+    /** Pins: these keywords are in this group beside their own, on purpose; or no longer. */
+    record KeywordsAlsoIn(List<String> texts, List<String> also, String group, boolean on) implements GroupPin {
+        public KeywordsAlsoIn {
+            texts = List.copyOf(texts);
+            also = List.copyOf(also);
+            GroupRule.checkName(group);
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = Entry.keywords(texts);
+            keys.addAll(Entry.keywords(also));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            return "Put " + GroupPins.named(texts) + (on ? " also into" : " no longer into") + " group \"" + group
+                    + "\"";
+        }
+    }
+}

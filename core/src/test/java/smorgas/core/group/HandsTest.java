@@ -1,0 +1,196 @@
+package smorgas.core.group;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import smorgas.core.board.Board;
+import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Lines;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.SplitBy;
+import smorgas.core.serve.Plan;
+
+/** What a hand does to groups, whatever the dials say. */
+class HandsTest {
+
+    private static final Lines LIST = list();
+
+    private static Lines list() {
+        StringBuilder list = new StringBuilder("keyword,searches\n");
+        for (String thing : List.of("oak hive stand", "pine hive stand", "hive lid", "smoker", "honey jar")) {
+            for (String dress : List.of("red", "tall", "price", "shop", "old", "gift")) {
+                list.append(thing).append(' ').append(dress).append(",100\n");
+            }
+        }
+        return BasketReader.lines(
+                        1, "list", list.append("nothing alike,5\n").toString().getBytes())
+                .lines()
+                .orElseThrow();
+    }
+
+    private static Board board(int smallest, Entry... entries) {
+        List<Entry> all = new ArrayList<>(List.of(entries));
+        all.add(new Entry.GroupSettingsChosen(
+                GroupSettings.standard("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0))));
+        return Board.of(List.of(LIST), Recipe.of(all, "en"));
+    }
+
+    /** By key how many keywords each group has. */
+    private static Map<String, Integer> sizes(Board board) {
+        Map<String, Integer> sizes = new TreeMap<>();
+        Grouping grouping = board.groups().grouping();
+        for (int group = 0; group < grouping.size(); group++) {
+            sizes.put(grouping.key(group), grouping.members().length(group));
+        }
+        return sizes;
+    }
+
+    private static String groupOf(Board board, String text) {
+        int group =
+                board.groups().grouping().groupOf(board.keywords().find(text).orElseThrow());
+        return group < 0 ? "" : board.groups().grouping().key(group);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {2, 3, 6})
+    void themesMadeTakeWhatHasTheirWordsTheLongerOnesFirst(int smallest) {
+        Board board = board(smallest, new GroupPin.ThemesMade(List.of("gift", "oak gift", "no such word"), true));
+        assertThat(sizes(board)).containsEntry("gift", 4).containsEntry("oak gift", 1);
+        Board removed = board(
+                smallest, new GroupPin.ThemesMade(List.of("gift"), true), new GroupPin.ThemeRemoved("gift", true));
+        assertThat(sizes(removed)).doesNotContainKey("gift");
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {2, 3, 6})
+    void joinedGroupsAreOneUnderAnyDialAndApartAgain(int smallest) {
+        Entry join = new GroupPin.GroupsJoined(List.of("oak hive stand", "pine hive stand"), "hive lid");
+        assertThat(sizes(board(smallest, join)))
+                .containsEntry("hive lid", 18)
+                .doesNotContainKeys("oak hive stand", "pine hive stand");
+        // What others were joined into goes on into a third; no ring comes of it.
+        Entry on = new GroupPin.GroupsJoined(List.of("hive lid"), "smoker");
+        Entry back = new GroupPin.GroupsJoined(List.of("smoker"), "oak hive stand");
+        assertThat(sizes(board(smallest, join, on))).containsEntry("smoker", 24);
+        assertThat(sizes(board(smallest, join, on, back)))
+                .containsEntry("oak hive stand", 24)
+                .hasSize(2);
+        assertThat(sizes(board(smallest, join, new GroupPin.GroupsJoined(List.of("oak hive stand"), ""))))
+                .containsEntry("hive lid", 12)
+                .containsEntry("oak hive stand", 6);
+        assertThatThrownBy(() -> new GroupPin.GroupsJoined(List.of("a"), "a"))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void aSplitGroupIsDividedByItsOwnSettingsAndPartsCanBeJoined() {
+        Entry join = new GroupPin.GroupsJoined(List.of("oak hive stand", "pine hive stand", "hive lid"), "hive");
+        Entry split = new GroupPin.GroupSplit("hive", new SplitBy(6, new TreeSet<>(List.of("stand"))));
+        assertThat(sizes(board(3, join, split)))
+                .containsEntry("oak hive", 6)
+                .containsEntry("pine hive", 6)
+                .containsEntry("hive lid", 6)
+                .doesNotContainKey("hive");
+        assertThat(sizes(board(3, join, split, new GroupPin.GroupSplit("hive", SplitBy.NOT))))
+                .containsEntry("hive", 18);
+    }
+
+    @Test
+    void aLockedGroupHasTheSameKeywordsUnderAnyDial() {
+        Board before = board(3);
+        int group = before.groups().find("oak hive stand");
+        List<String> texts = java.util.Arrays.stream(
+                        before.groups().grouping().members().row(group))
+                .mapToObj(before.keywords()::text)
+                .toList();
+        Entry lock = new GroupPin.GroupLocked("oak hive stand", texts, true);
+        for (int smallest : new int[] {2, 3, 7, 13}) {
+            assertThat(sizes(board(smallest, lock))).containsEntry("oak hive stand", 6);
+        }
+        assertThat(sizes(board(13))).doesNotContainKey("oak hive stand");
+        // What a hand places elsewhere goes, lock or not.
+        Board placed = board(3, lock, new GroupPin.KeywordsPlaced(List.of(texts.getFirst()), List.of(), "smoker"));
+        assertThat(sizes(placed)).containsEntry("oak hive stand", 5).containsEntry("smoker", 7);
+        assertThat(sizes(board(13, lock, new GroupPin.GroupLocked("oak hive stand", List.of(), false))))
+                .doesNotContainKey("oak hive stand");
+    }
+
+    @Test
+    void aBarredKeywordIsNeverThereAndTheLaterDecisionHolds() {
+        Entry bar = new GroupPin.KeywordsBarred(List.of("smoker red"), List.of(), "smoker", true);
+        assertThat(groupOf(board(3, bar), "smoker red")).isNotEqualTo("smoker");
+        assertThat(groupOf(
+                        board(3, bar, new GroupPin.KeywordsBarred(List.of("smoker red"), List.of(), "smoker", false)),
+                        "smoker red"))
+                .isEqualTo("smoker");
+        Entry place = new GroupPin.KeywordsPlaced(List.of("smoker red"), List.of(), "smoker");
+        assertThat(groupOf(board(3, bar, place), "smoker red")).isEqualTo("smoker");
+        assertThat(groupOf(board(3, place, bar), "smoker red")).isNotEqualTo("smoker");
+        // Nor through a joining, a theme made by hand or a lock.
+        assertThat(groupOf(
+                        board(
+                                3,
+                                new GroupPin.KeywordsBarred(List.of("smoker red"), List.of(), "honey jar", true),
+                                new GroupPin.GroupsJoined(List.of("smoker"), "honey jar")),
+                        "smoker red"))
+                .isEmpty();
+        assertThat(groupOf(board(3, new GroupPin.ThemesMade(List.of("smoker"), true), bar), "smoker red"))
+                .isNotEqualTo("smoker");
+        assertThat(groupOf(
+                        board(3, new GroupPin.GroupLocked("smoker", List.of("smoker red"), true), bar), "smoker red"))
+                .isNotEqualTo("smoker");
+    }
+
+    @Test
+    void aKeywordIsAlsoInAnotherGroupOnPurposeAndServedInBoth() {
+        Board board = board(3, new GroupPin.KeywordsAlsoIn(List.of("smoker gift"), List.of(), "honey jar", true));
+        assertThat(groupOf(board, "smoker gift")).isEqualTo("smoker");
+        int jar = board.groups().find("honey jar");
+        assertThat(board.groups().grouping().also().row(jar))
+                .containsExactly(board.keywords().find("smoker gift").orElseThrow());
+        assertThat(board.groups().keywords(jar)).isEqualTo(6);
+        assertThat(board.plan().rows().stream()
+                        .filter(row -> row.keyword().equals("smoker gift"))
+                        .map(Plan.Row::adGroup)
+                        .distinct())
+                .hasSize(2);
+        assertThat(board.plan().notes()).anyMatch(note -> note.startsWith("1 keyword is in more than one ad group"));
+        Board barred = board(
+                3,
+                new GroupPin.KeywordsAlsoIn(List.of("smoker gift"), List.of(), "honey jar", true),
+                new GroupPin.KeywordsBarred(List.of("smoker gift"), List.of(), "honey jar", true));
+        assertThat(barred.groups().grouping().also().row(barred.groups().find("honey jar")))
+                .isEmpty();
+    }
+
+    @Test
+    void pinsTellWhatTheyDidAndTwoOnOneThingAreSeen() {
+        assertThat(new GroupPin.ThemesMade(List.of("a", "b"), true).sentence()).isEqualTo("Made 2 themes groups");
+        assertThat(new GroupPin.GroupsJoined(List.of("a"), "b").sentence()).isEqualTo("Joined \"a\" into \"b\"");
+        assertThat(new GroupPin.KeywordsBarred(List.of("a"), List.of(), "g", true).sentence())
+                .isEqualTo("Barred \"a\" from group \"g\"");
+        assertThat(new GroupPin.KeywordsAlsoIn(List.of("a", "b"), List.of(), "g", true).sentence())
+                .isEqualTo("Put 2 keywords also into group \"g\"");
+        assertThat(new GroupPin.GroupSplit("g", new SplitBy(2, new TreeSet<>())).sentence())
+                .isEqualTo("Split group \"g\" into groups of 2 and more");
+        assertThat(new GroupPin.ThemesMade(List.of("a"), true).touches())
+                .isEqualTo(new GroupPin.ThemeRemoved("a", true).touches());
+        GroupPins pins = Recipe.of(List.of(new Entry.AlternativeKept("tight", GroupSettings.standard("en"))), "en")
+                .groupPins();
+        assertThat(pins).isEqualTo(GroupPins.NONE);
+        assertThatThrownBy(() -> new SplitBy(-1, new TreeSet<>())).isInstanceOf(IllegalArgumentException.class);
+    }
+}
