@@ -39,6 +39,39 @@
     htmx.ajax("GET", href, { target: "body", swap: "morph:innerHTML", push: href });
   });
 
+  // Names of groups can be many: they are asked for when a field wants one.
+  document.addEventListener("focusin", (event) => {
+    const names = document.getElementById("group-names");
+    if (!event.target.matches?.("input[list=group-names]") || names.options.length) return;
+    htmx.ajax("GET", document.body.dataset.base + "/group/names", { target: "#group-names", swap: "outerHTML" });
+  });
+
+  // Arrows go from one link of a picture to the nearest in that direction; only one is in the order of tabs.
+  document.addEventListener("keydown", (event) => {
+    const from = event.target.closest?.("svg[data-arrows] a");
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!from || !way) return;
+    event.preventDefault();
+    event.stopImmediatePropagation();
+    const middle = (link) => {
+      const box = (link.querySelector("rect, circle") || link).getBoundingClientRect();
+      return [box.left + box.width / 2, box.top + Math.min(box.height / 2, link.matches(".broader-area") ? 8 : Infinity)];
+    };
+    const [x, y] = middle(from);
+    let best = null;
+    let least = Infinity;
+    for (const link of from.ownerSVGElement.querySelectorAll("a")) {
+      const [dx, dy] = middle(link).map((at, axis) => at - [x, y][axis]);
+      const along = dx * way[0] + dy * way[1];
+      const across = Math.abs(dx * way[1]) + Math.abs(dy * way[0]);
+      if (link !== from && along > 1 && along + 2 * across < least) [best, least] = [link, along + 2 * across];
+    }
+    if (!best) return;
+    from.setAttribute("tabindex", "-1");
+    best.setAttribute("tabindex", "0");
+    best.focus();
+  }, true);
+
   document.addEventListener("htmx:sendError", () => {
     const line = document.getElementById("message");
     if (line) line.textContent = "Smorgas does not answer. What was acknowledged is safe; start it again and go on here.";

@@ -33,7 +33,7 @@
   const query = () => Object.fromEntries(new URLSearchParams(table().dataset.query));
   const judge = (standing) => {
     const index = at();
-    if (index < 0) return;
+    if (index < 0 || !table()) return;
     const row = rows()[index];
     const values = { ...query(), keyword: row.dataset.k, to: standing, row: row.dataset.n };
     act("/judge/row", { source: "#head", values, target: "#head", swap: "none" });
@@ -79,6 +79,7 @@
   };
 
   const story = () => {
+    if (!table()) return rows()[at()]?.querySelector("a")?.click();
     const url = new URL(location.href);
     url.searchParams.set("story", current);
     htmx.ajax("GET", url.pathname + url.search, { target: "body", swap: "morph:innerHTML" });
@@ -132,7 +133,9 @@
     if (place) return document.querySelector(`.station[href$="/${place}"]`)?.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
     if (key in standings && event.shiftKey) return judgeTray(standings[key]);
     if (key in standings && at() >= 0) return judge(standings[key]);
-    if (key === "w" && at() >= 0) return intoWord(1);
+    const look = document.querySelector("[data-view=map]") ? "list" : "map";
+    if (key === "v") return document.querySelector(`[data-look=${look}]`)?.click();
+    if (key === "w" && at() >= 0 && table()) return intoWord(1);
     if (key === "t") return tag(event.shiftKey ? "tray" : "row");
     return false;
   };
@@ -188,7 +191,7 @@
     const url = new URL(location.href);
     url.searchParams.set("upto", Number(upto) + 1);
     history.replaceState(history.state, "", url);
-    table().dataset.query = url.search;
+    if (table()) table().dataset.query = url.search;
   });
 
   // A search hands the keys back to the list.

@@ -127,6 +127,11 @@ public final class Grouping {
         return weights;
     }
 
+    /** How many keywords there are, those outside too. */
+    public int keywords() {
+        return groupOf.length;
+    }
+
     /** The group of a keyword, {@link #LEFTOVER} or {@link #OUTSIDE}. */
     public int groupOf(int keyword) {
         return groupOf[keyword];

@@ -17,6 +17,7 @@ import smorgas.core.column.RaggedInts;
 public record NetOfWords(List<Word> words, List<Link> links) {
 
     private static final int ITERATIONS = 200;
+    private static final double GRAVITY = .9;
 
     /** A word, in how many keywords it is, and where. */
     public record Word(String text, int keywords, double x, double y) {}
@@ -104,7 +105,7 @@ public record NetOfWords(List<Word> words, List<Link> links) {
             at[i][0] = width / 2 * (1 + .8 * Math.cos(angle));
             at[i][1] = height / 2 * (1 + .8 * Math.sin(angle));
         }
-        double ideal = .9 * Math.sqrt(width * height / Math.max(1, size));
+        double ideal = .8 * Math.sqrt(width * height / Math.max(1, size));
         double most = links.isEmpty() ? 1 : links.getFirst().keywords();
         for (int round = 0; round < ITERATIONS; round++) {
             double[][] push = new double[size][2];
@@ -116,16 +117,22 @@ public record NetOfWords(List<Word> words, List<Link> links) {
                 }
             }
             for (Link link : links) {
-                double strength = .3 + .7 * link.keywords() / most;
+                double strength = .1 + .5 * link.keywords() / most;
                 pull(push, at, link.one(), link.other(), distance -> strength * distance * distance / ideal);
                 pull(push, at, link.other(), link.one(), distance -> strength * distance * distance / ideal);
+            }
+            // A weak pull to the middle keeps words at hand that stand with few others; wider than high, as the room
+            // is.
+            for (int i = 0; i < size; i++) {
+                push[i][0] += GRAVITY * (width / 2 - at[i][0]);
+                push[i][1] += GRAVITY * width / height * (height / 2 - at[i][1]);
             }
             double heat = width / 10 * (1 - round / (double) ITERATIONS);
             for (int i = 0; i < size; i++) {
                 double length = Math.max(1e-6, Math.hypot(push[i][0], push[i][1]));
                 double step = Math.min(length, heat) / length;
                 at[i][0] = Math.clamp(at[i][0] + push[i][0] * step, .06 * width, .94 * width);
-                at[i][1] = Math.clamp(at[i][1] + push[i][1] * step, .05 * height, .95 * height);
+                at[i][1] = Math.clamp(at[i][1] + push[i][1] * step, .05 * height, .92 * height);
             }
         }
         return at;

@@ -198,6 +198,16 @@ public final class ThemeTree {
         return nodes[number];
     }
 
+    /** The number of the node with this text that has others under it; -1 if there is none today. */
+    public int find(String text) {
+        for (int node = 0; node < nodes.length; node++) {
+            if (nodes[node].text().equals(text) && !children.get(node + 1).isEmpty()) {
+                return node;
+            }
+        }
+        return NONE;
+    }
+
     /** The node of a group. */
     public int nodeOf(int group) {
         return nodeOf[group];

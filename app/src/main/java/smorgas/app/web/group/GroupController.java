@@ -1,5 +1,7 @@
 package smorgas.app.web.group;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Controller;
@@ -11,10 +13,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Previews;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
+import smorgas.core.group.Changes;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
+import smorgas.core.group.NetOfWords;
+import smorgas.core.group.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Tidy;
@@ -26,34 +32,64 @@ class GroupController {
     /** A rule that makes a group, as the page shows it. */
     record RuleView(int number, int place, String sentence) {}
 
-    private final Frames frames;
+    private static final int NET_WORDS = 40;
+    private static final int NET_LINKS = 90;
+    private static final int MOST_NAMES = 2_000;
 
-    GroupController(Frames frames) {
+    private final Frames frames;
+    private final Previews previews;
+
+    GroupController(Frames frames, Previews previews) {
         this.frames = frames;
+        this.previews = previews;
     }
 
     @GetMapping("/projects/{id}/group")
-    String page(
-            @PathVariable long id,
-            @RequestParam MultiValueMap<String, String> fields,
-            @RequestParam(defaultValue = "") String group,
-            @RequestParam(defaultValue = "false") boolean leftovers,
-            @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "list") String view,
-            @RequestParam(defaultValue = "1") int page,
-            Model model) {
+    String page(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
-        Recipe recipe = snapshot.board().recipe();
-        GroupSettings wanted = recipe.groups();
+        Board adopted = snapshot.board();
+        GroupSettings wanted = wanted(fields, adopted.recipe(), model);
+        Board board = previews.of(adopted, wanted);
+        boolean preview = board != adopted;
+        GroupQuery query = GroupQuery.of(fields, preview ? Dials.query(wanted) : "");
+        model.addAttribute("query", query);
+        model.addAttribute("view", query.value("view"));
+        model.addAttribute("preview", preview);
+        model.addAttribute("figures", GroupViews.figures(adopted.groups(), board.groups()));
+        dials(wanted, model);
+        if (preview) {
+            Changes changes = Changes.between(adopted.groups(), board.groups());
+            model.addAttribute("changes", GroupViews.changes(changes, adopted.groups(), board.groups(), query));
+            model.addAttribute("flow", FlowHtml.of(changes, adopted.groups(), board.groups()));
+        }
+        int shown = opened(board.groups(), query);
+        GroupViews views = new GroupViews(board, query);
+        look(views, board, adopted, query, shown, model);
+        boolean candidate = !query.value("candidate").isEmpty();
+        boolean parts = query.value("parts").equals("true");
+        CandidateViews candidates = new CandidateViews(board, query);
+        if (candidate) {
+            candidates.opened(Tidy.of(query.value("candidate")), model);
+        } else {
+            views.opened(shown, page(query.value("page")), model);
+        }
+        if (parts && (candidate || shown >= 0)) {
+            candidates.parts(candidate ? -1 : shown, Tidy.of(query.value("candidate")), model);
+        }
+        frames.frame(model, id, snapshot, Step.GROUP);
+        return "group/page";
+    }
+
+    private static GroupSettings wanted(MultiValueMap<String, String> fields, Recipe recipe, Model model) {
         try {
-            wanted = Dials.read(fields, recipe.groups());
+            return Dials.read(fields, recipe.groups());
         } catch (IllegalArgumentException e) {
             model.addAttribute("notice", e.getMessage() + ".");
+            return recipe.groups();
         }
-        boolean preview = !wanted.equals(recipe.groups());
-        Board board = preview
-                ? snapshot.board().next(snapshot.board().keywords().baskets(), recipe.withGroups(wanted))
-                : snapshot.board();
+    }
+
+    private static void dials(GroupSettings wanted, Model model) {
         model.addAttribute("settings", wanted);
         model.addAttribute("passes", wanted.passes());
         model.addAttribute("morePasses", wanted.passes().size() < GroupSettings.MOST_PASSES);
@@ -62,30 +98,61 @@ class GroupController {
         model.addAttribute("stopText", String.join(" ", wanted.stopWords()));
         model.addAttribute("leftoverChoices", GroupSettings.Leftovers.values());
         model.addAttribute("stopPlaces", GroupSettings.StopAt.values());
-        model.addAttribute("preview", preview);
-        model.addAttribute("figures", GroupViews.figures(snapshot.board().groups(), board.groups()));
-        model.addAttribute("q", q);
-        boolean tree = view.equals("tree");
-        model.addAttribute("tree", tree);
-        String dials = preview ? Dials.query(wanted) : "";
-        String finding = (q.isBlank() ? "" : "q=" + GroupViews.encoded(q) + "&") + (tree ? "view=tree&" : "");
-        model.addAttribute("dials", dials);
-        model.addAttribute("finding", finding);
-        int shown = leftovers ? Grouping.LEFTOVER : opened(board.groups(), group);
-        GroupViews views = new GroupViews(board, dials + finding);
-        if (tree) {
-            views.tree(shown, model);
-        } else {
-            views.list(Tidy.of(q).toLowerCase(Locale.ROOT), shown, model);
+    }
+
+    /** The left side: the map, the list, the broader themes, the net of words, the candidates or the comparison. */
+    private void look(GroupViews views, Board board, Board adopted, GroupQuery query, int shown, Model model) {
+        Groups groups = board.groups();
+        switch (query.value("view")) {
+            case "list" -> views.list(Tidy.of(query.value("q")).toLowerCase(Locale.ROOT), shown, model);
+            case "tree" -> views.tree(shown, model);
+            case "net" -> {
+                NetOfWords net = NetOfWords.of(groups, NET_WORDS, NET_LINKS, MapHtml.WIDTH, MapHtml.HEIGHT);
+                model.addAttribute("net", net);
+                model.addAttribute("netHtml", NetHtml.of(net, query));
+            }
+            case "candidates" -> new CandidateViews(board, query).list(model);
+            case "compare" -> new Alternatives(adopted, board, query, previews).compare(model);
+            default -> map(board, query, shown, model);
         }
-        views.opened(shown, page, model);
-        model.addAttribute("leftovers", Show.count(board.groups().grouping().leftovers()));
-        model.addAttribute("leftoverSearches", Show.count(board.groups().leftoverSearches()));
+        Recipe recipe = adopted.recipe();
+        model.addAttribute("leftovers", Show.count(groups.grouping().leftovers()));
+        model.addAttribute("leftoverSearches", Show.count(groups.leftoverSearches()));
         model.addAttribute("leftoversOpened", shown == Grouping.LEFTOVER);
         model.addAttribute("rules", rules(recipe));
         model.addAttribute("removed", recipe.groupPins().removed());
-        frames.frame(model, id, snapshot, Step.GROUP);
-        return "group/page";
+        model.addAttribute("joined", recipe.groupPins().joined());
+    }
+
+    private static void map(Board board, GroupQuery query, int shown, Model model) {
+        ThemeTree tree = board.groups().tree();
+        int node = tree.find(query.value("zoom"));
+        model.addAttribute("map", MapHtml.of(board, query, node, shown));
+        List<GroupViews.Part> trail = new ArrayList<>();
+        for (int at = node; at >= 0; at = tree.node(at).parent()) {
+            trail.addFirst(new GroupViews.Part(
+                    tree.node(at).text(), "", query.with("zoom", tree.node(at).text())));
+        }
+        model.addAttribute("trail", trail);
+        model.addAttribute("tints", Tint.By.values());
+        model.addAttribute("tint", Tint.By.of(query.value("tint")));
+    }
+
+    /** The names of groups that can be typed, for a field that asks for one. */
+    @GetMapping("/projects/{id}/group/names")
+    String names(@PathVariable long id, Model model) {
+        Groups groups = frames.open(id).snapshot().board().groups();
+        model.addAttribute(
+                "names",
+                Arrays.stream(groups.order())
+                        .limit(MOST_NAMES)
+                        .mapToObj(groups::name)
+                        .toList());
+        return "group/opened :: names";
+    }
+
+    private static int page(String text) {
+        return text.matches("\\d{1,6}") ? Integer.parseInt(text) : 1;
     }
 
     private static List<RuleView> rules(Recipe recipe) {
@@ -97,7 +164,11 @@ class GroupController {
                 .toList();
     }
 
-    private static int opened(Groups groups, String key) {
+    private static int opened(Groups groups, GroupQuery query) {
+        if (query.value("leftovers").equals("true")) {
+            return Grouping.LEFTOVER;
+        }
+        String key = query.value("group");
         int found = groups.find(key);
         if (found >= 0) {
             return found;

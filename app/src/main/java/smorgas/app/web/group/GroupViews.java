@@ -1,8 +1,7 @@
 package smorgas.app.web.group;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.ui.Model;
@@ -12,11 +11,13 @@ import smorgas.core.board.Orders;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
+import smorgas.core.group.Changes;
 import smorgas.core.group.Explained;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
 import smorgas.core.group.ThemeMarks;
 import smorgas.core.group.ThemeTree;
+import smorgas.core.recipe.GroupPins;
 
 /** What the Group page shows of a result, be it adopted or a preview. */
 final class GroupViews {
@@ -32,11 +33,13 @@ final class GroupViews {
      * @param depth from 1 at the top of the tree; 1 in the list
      */
     record GroupView(
+            String key,
             String name,
             String url,
             String kind,
             String keywords,
             String searches,
+            String bid,
             String tightness,
             int bar,
             int depth,
@@ -63,26 +66,22 @@ final class GroupViews {
     private final Board board;
     private final Groups groups;
     private final Grouping grouping;
-    private final String query;
+    private final GroupQuery query;
 
     /**
      * Of a board.
      *
-     * @param query begins the query of every link, so that a preview stays one
+     * @param query of every link, so that a preview stays one
      */
-    GroupViews(Board board, String query) {
+    GroupViews(Board board, GroupQuery query) {
         this.board = board;
         this.groups = board.groups();
         this.grouping = groups.grouping();
         this.query = query;
     }
 
-    static String encoded(String text) {
-        return URLEncoder.encode(text, StandardCharsets.UTF_8);
-    }
-
     private String url(int group) {
-        return "?" + query + "group=" + encoded(grouping.key(group));
+        return query.opening(grouping.key(group));
     }
 
     /** The figures of this result beside those of the adopted one. */
@@ -128,9 +127,13 @@ final class GroupViews {
         views.add(new FigureView(name, now, now.equals(adopted) ? "" : adopted));
     }
 
-    /** The list of groups, most searched first, of those with these words in their name. */
+    /** A heading of the list: sorts by it, or the other way round. */
+    record Heading(String label, String url, String sorted, boolean number) {}
+
+    /** The list of groups in the order asked for, of those with these words in their name. */
     void list(String q, int opened, Model model) {
-        int[] order = groups.order();
+        Tint bids = new Tint(board, Tint.By.BID);
+        int[] order = sorted(bids);
         int largest = 1;
         for (int group : order) {
             largest = Math.max(largest, groups.keywords(group));
@@ -142,21 +145,58 @@ final class GroupViews {
                     || grouping.key(group).contains(q)) {
                 matching++;
                 if (views.size() < PAGE || group == opened) {
-                    views.add(view(group, largest, 1, opened));
+                    views.add(view(group, largest, 1, opened, bids));
                 }
             }
         }
         model.addAttribute("groups", views);
         model.addAttribute("hidden", matching - views.size());
+        model.addAttribute(
+                "groupHeadings",
+                List.of(
+                        heading("Group", "name", false),
+                        heading("Keywords", "keywords", true),
+                        heading("Searches", "searches", true),
+                        heading("Bid", "bid", true),
+                        heading("Tightness", "tightness", true)));
     }
 
-    private GroupView view(int group, int largest, int depth, int opened) {
+    private Heading heading(String label, String name, boolean number) {
+        String asked = query.value("sort");
+        boolean down = asked.equals("-" + name);
+        boolean up = asked.equals(name);
+        String next = number ? down ? name : "-" + name : up ? "-" + name : name;
+        return new Heading(label, query.with("sort", next), down ? "descending" : up ? "ascending" : "none", number);
+    }
+
+    private int[] sorted(Tint bids) {
+        String asked = query.value("sort");
+        boolean down = asked.startsWith("-");
+        Comparator<Integer> by =
+                switch (down ? asked.substring(1) : asked) {
+                    case "name" ->
+                        Comparator.comparing(group -> groups.name(group).toLowerCase(Locale.ROOT));
+                    case "keywords" -> Comparator.comparingInt(groups::keywords);
+                    case "bid" -> Comparator.comparingDouble(bids::value);
+                    case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
+                    default -> Comparator.comparingLong(groups::searches);
+                };
+        return java.util.Arrays.stream(groups.order())
+                .boxed()
+                .sorted(down ? by.reversed() : by)
+                .mapToInt(group -> group)
+                .toArray();
+    }
+
+    private GroupView view(int group, int largest, int depth, int opened, Tint bids) {
         return new GroupView(
+                grouping.key(group),
                 groups.name(group),
                 url(group),
                 kind(group),
                 Show.count(groups.keywords(group)),
                 Show.count(groups.searches(group)),
+                bids.figure(group),
                 grouping.theme(group).isEmpty() ? "" : Show.percent(grouping.meanTightness(group)),
                 Math.round(1_000f * groups.keywords(group) / largest),
                 depth,
@@ -164,6 +204,14 @@ final class GroupViews {
     }
 
     private String kind(int group) {
+        GroupPins pins = board.recipe().groupPins();
+        String key = grouping.key(group);
+        if (pins.locked().containsKey(key)) {
+            return "locked";
+        }
+        if (pins.made().contains(key)) {
+            return "made by hand";
+        }
         return switch (grouping.kind(group)) {
             case THEME -> "";
             case RULE -> "by a rule";
@@ -193,11 +241,13 @@ final class GroupViews {
             ThemeTree.Node node = tree.node(number);
             boolean group = node.group() >= 0;
             views.add(new GroupView(
+                    group ? grouping.key(node.group()) : "",
                     group ? groups.name(node.group()) : node.text(),
                     group ? url(node.group()) : "",
                     group ? kind(node.group()) : "a broader theme",
                     Show.count(node.keywords()),
                     Show.count(node.searches()),
+                    "",
                     group && !grouping.theme(node.group()).isEmpty()
                             ? Show.percent(grouping.meanTightness(node.group()))
                             : "",
@@ -257,9 +307,66 @@ final class GroupViews {
                                 .toList()
                         : List.of());
         model.addAttribute("broader", is ? String.join(" › ", groups.tree().above(group)) : "");
-        model.addAttribute("pageUrl", (is ? url(group) : "?" + query + "leftovers=true") + "&page=");
+        model.addAttribute("before", query.with("page", String.valueOf(shown - 1)));
+        model.addAttribute("after", query.with("page", String.valueOf(shown + 1)));
+        hand(group, is ? grouping.key(group) : "", model);
         model.addAttribute("page", shown);
         model.addAttribute("pages", pages);
+    }
+
+    /** What a hand has decided of the opened group. */
+    private void hand(int group, String key, Model model) {
+        GroupPins pins = board.recipe().groupPins();
+        model.addAttribute("locked", pins.locked().containsKey(key));
+        model.addAttribute("made", pins.made().contains(key));
+        model.addAttribute("split", pins.split().containsKey(key));
+        model.addAttribute(
+                "joinedFrom",
+                pins.joined().entrySet().stream()
+                        .filter(join -> join.getValue().equals(key))
+                        .map(java.util.Map.Entry::getKey)
+                        .toList());
+        model.addAttribute("barred", leads(pins.barred(), key));
+        model.addAttribute(
+                "alsoHere",
+                group < 0
+                        ? List.of()
+                        : java.util.Arrays.stream(grouping.also().row(group))
+                                .mapToObj(board.keywords()::text)
+                                .toList());
+    }
+
+    /** The lead spellings of the texts that have to do with a group. */
+    private List<String> leads(java.util.Map<String, ? extends java.util.Set<String>> byText, String key) {
+        return byText.entrySet().stream()
+                .filter(entry -> entry.getValue().contains(key))
+                .flatMap(entry -> board.keywords().find(entry.getKey()).stream())
+                .map(board.keywords()::text)
+                .distinct()
+                .toList();
+    }
+
+    /** What a change does, as figures. */
+    record ChangeView(
+            String fresh, String gone, String changed, String moved, List<Part> freshOnes, List<String> goneOnes) {}
+
+    private static final int MOST_NAMED = 12;
+
+    /** What becomes of groups when others take their place; those that are new lead to themselves. */
+    static ChangeView changes(Changes changes, Groups before, Groups after, GroupQuery query) {
+        return new ChangeView(
+                Show.count(changes.fresh().size()),
+                Show.count(changes.gone().size()),
+                Show.count(changes.changed()),
+                Show.count(changes.moved(), "keyword", "keywords"),
+                changes.fresh().stream()
+                        .limit(MOST_NAMED)
+                        .map(group -> new Part(
+                                after.name(group),
+                                Show.count(after.keywords(group)),
+                                query.opening(after.grouping().key(group))))
+                        .toList(),
+                changes.gone().stream().limit(MOST_NAMED).map(before::name).toList());
     }
 
     private Member member(int group, int keyword) {
@@ -288,6 +395,8 @@ final class GroupViews {
             case THEME, REST -> "";
             case RULE -> "by a rule";
             case HAND -> "by hand";
+            case LOCK -> "";
+            case JOIN -> "joined";
             case SEAT -> "seated";
         };
     }

@@ -1,5 +1,6 @@
 package smorgas.app.web.show;
 
+import java.util.Locale;
 import org.unbescape.html.HtmlEscape;
 
 /**
@@ -22,6 +23,12 @@ public final class Html {
 
     public Html number(long number) {
         html.append(number);
+        return this;
+    }
+
+    /** A number with one digit behind the point, as pictures need it. */
+    public Html decimal(double number) {
+        html.append(String.format(Locale.ROOT, "%.1f", number));
         return this;
     }
 

@@ -84,6 +84,8 @@ record Story(String keyword, String standing, List<Source> sources, String group
                                 + (why.by().size() == 1 ? "which carries " : "which carry ") + tight + ".";
                     case RULE -> "because a rule puts it there.";
                     case HAND -> "because a hand put it there.";
+                    case LOCK -> "because a hand has locked the group with it.";
+                    case JOIN -> "because its own group was joined into this one.";
                     case SEAT ->
                         "the nearest group: no theme took it, and with " + quoted(why.by()) + " it shares " + tight
                                 + " with this one.";

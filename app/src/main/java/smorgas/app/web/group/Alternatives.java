@@ -1,0 +1,119 @@
+package smorgas.app.web.group;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.SequencedMap;
+import java.util.stream.IntStream;
+import org.springframework.ui.Model;
+import smorgas.app.work.Previews;
+import smorgas.core.board.Board;
+import smorgas.core.group.Agreement;
+import smorgas.core.group.Changes;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.Groups;
+
+/** Named alternatives beside what is adopted, each with its figures, and two of them against each other. */
+final class Alternatives {
+
+    /** What the adopted settings are called here; no alternative can be, for a name is never empty. */
+    private static final String ADOPTED = "";
+
+    private static final String PREVIEW = "What the dials show";
+
+    /**
+     * A column of the comparison.
+     *
+     * @param name empty for what is adopted
+     * @param dials as a query, by which it can be looked at
+     * @param agrees with the base, adjusted Rand index and normalised mutual information; empty for the base itself
+     */
+    record Column(
+            String name,
+            String dials,
+            List<String> figures,
+            String agrees,
+            String shares,
+            boolean base,
+            boolean beside,
+            boolean kept,
+            String baseUrl,
+            String besideUrl) {}
+
+    private final Board adopted;
+    private final GroupQuery query;
+    private final SequencedMap<String, Board> boards = new LinkedHashMap<>();
+
+    Alternatives(Board adopted, Board shown, GroupQuery query, Previews previews) {
+        this.adopted = adopted;
+        this.query = query;
+        boards.put(ADOPTED, adopted);
+        if (shown != adopted) {
+            boards.put(PREVIEW, shown);
+        }
+        adopted.recipe().alternatives().forEach((name, settings) -> boards.put(name, previews.of(adopted, settings)));
+    }
+
+    void compare(Model model) {
+        String base = boards.containsKey(query.value("base")) ? query.value("base") : ADOPTED;
+        String beside = boards.containsKey(query.value("beside"))
+                        && !query.value("beside").equals(base)
+                ? query.value("beside")
+                : boards.keySet().stream()
+                        .filter(name -> !name.equals(base))
+                        .reduce((first, second) -> second)
+                        .orElse(base);
+        List<Column> columns = new ArrayList<>();
+        boards.forEach((name, board) -> columns.add(column(name, board, base, beside)));
+        model.addAttribute("columns", columns);
+        model.addAttribute(
+                "figureNames",
+                GroupViews.figures(adopted.groups(), adopted.groups()).stream()
+                        .map(GroupViews.FigureView::name)
+                        .toList());
+        model.addAttribute("baseName", shownAs(base));
+        model.addAttribute("besideName", shownAs(beside));
+        model.addAttribute("two", !base.equals(beside));
+        if (!base.equals(beside)) {
+            Groups from = boards.get(base).groups();
+            Groups to = boards.get(beside).groups();
+            Changes changes = Changes.between(from, to);
+            model.addAttribute("between", GroupViews.changes(changes, from, to, query));
+            model.addAttribute("betweenPicture", FlowHtml.of(changes, from, to));
+        }
+    }
+
+    static String shownAs(String name) {
+        return name.equals(ADOPTED) ? "Adopted" : name;
+    }
+
+    private Column column(String name, Board board, String base, String beside) {
+        Groups groups = board.groups();
+        boolean is = name.equals(base);
+        Agreement agreement =
+                is ? null : Agreement.of(labels(groups), labels(boards.get(base).groups()));
+        return new Column(
+                name,
+                name.equals(ADOPTED) ? "" : Dials.query(board.recipe().groups()),
+                GroupViews.figures(groups, groups).stream()
+                        .map(GroupViews.FigureView::now)
+                        .toList(),
+                agreement == null ? "" : String.format(Locale.ENGLISH, "%.2f", agreement.adjustedRand()),
+                agreement == null ? "" : String.format(Locale.ENGLISH, "%.2f", agreement.mutualInformation()),
+                is,
+                name.equals(beside),
+                adopted.recipe().alternatives().containsKey(name),
+                query.with("base", name, "beside", name.equals(beside) ? base : beside),
+                query.with("beside", name));
+    }
+
+    /** Each keyword's class; the leftovers are one, and what is not grouped at all is left out. */
+    private static int[] labels(Groups groups) {
+        Grouping grouping = groups.grouping();
+        return IntStream.range(0, grouping.keywords())
+                .filter(keyword -> grouping.groupOf(keyword) != Grouping.OUTSIDE)
+                .map(grouping::groupOf)
+                .toArray();
+    }
+}

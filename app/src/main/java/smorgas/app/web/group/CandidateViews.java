@@ -1,0 +1,110 @@
+package smorgas.app.web.group;
+
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.ui.Model;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.Groups;
+import smorgas.core.group.Prospects;
+
+/** Themes on which no group formed: the list of them, what one would get, and what further words would make. */
+final class CandidateViews {
+
+    private static final int MOST = 200;
+    private static final int MOST_SOURCES = 12;
+
+    /** A theme that could be a group. */
+    record CandidateView(String theme, String url, String keywords, String searches, boolean opened) {}
+
+    /** Where keywords would come from. */
+    record SourceView(String name, String url, String keywords) {}
+
+    private final Board board;
+    private final Groups groups;
+    private final GroupQuery query;
+
+    CandidateViews(Board board, GroupQuery query) {
+        this.board = board;
+        this.groups = board.groups();
+        this.query = query;
+    }
+
+    private CandidateView view(Prospects.Prospect prospect) {
+        return new CandidateView(
+                prospect.theme(),
+                query.asking(prospect.theme()),
+                Show.count(prospect.keywords()),
+                Show.count(prospect.searches()),
+                prospect.theme().equals(query.value("candidate")));
+    }
+
+    /** The unused themes that have the words asked for. */
+    void list(Model model) {
+        List<Prospects.Prospect> found = groups.prospects().find(query.value("q"), MOST);
+        model.addAttribute("candidates", found.stream().map(this::view).toList());
+        model.addAttribute("allCandidates", groups.prospects().size());
+    }
+
+    /** The parts that further words would make of a group or, if it is below 0, of a candidate. */
+    void parts(int group, String candidate, Model model) {
+        List<Prospects.Prospect> parts = group >= 0
+                ? groups.prospects().within(group)
+                : groups.prospects().within(candidate);
+        model.addAttribute("parts", parts.stream().map(this::view).toList());
+    }
+
+    /** What a group on the theme would get. */
+    void opened(String theme, Model model) {
+        Prospects.Got got =
+                groups.prospects().get(theme).orElseGet(() -> new Prospects.Got(theme, new int[0], 0, List.of(), 0));
+        model.addAttribute("candidate", theme);
+        model.addAttribute("wouldGet", Show.count(got.keywords().length, "keyword", "keywords"));
+        model.addAttribute("wouldGetSearches", Show.count(got.searches()));
+        model.addAttribute("wouldGetAny", got.keywords().length > 0);
+        model.addAttribute("staying", got.staying());
+        model.addAttribute(
+                "sources",
+                got.sources().stream()
+                        .limit(MOST_SOURCES)
+                        .map(source -> new SourceView(
+                                source.group() == Grouping.LEFTOVER ? "Leftovers" : groups.name(source.group()),
+                                source.group() == Grouping.LEFTOVER
+                                        ? query.left()
+                                        : query.opening(groups.grouping().key(source.group())),
+                                Show.count(source.keywords())))
+                        .toList());
+        model.addAttribute("moreSources", Math.max(0, got.sources().size() - MOST_SOURCES));
+        model.addAttribute(
+                "wouldBe",
+                Arrays.stream(got.keywords())
+                        .boxed()
+                        .sorted((a, b) -> Long.compare(searches(b), searches(a)))
+                        .limit(MOST)
+                        .map(keyword -> new CandidateView(
+                                board.keywords().text(keyword),
+                                "",
+                                Show.figure(
+                                        Figure.SEARCHES,
+                                        board.keywords().figure(Figure.SEARCHES).orElse(null),
+                                        keyword),
+                                where(keyword),
+                                false))
+                        .toList());
+    }
+
+    private String where(int keyword) {
+        int group = groups.grouping().groupOf(keyword);
+        return group < 0 ? "Leftovers" : groups.name(group);
+    }
+
+    private long searches(int keyword) {
+        return board.keywords()
+                .figure(Figure.SEARCHES)
+                .filter(column -> column.known(keyword))
+                .map(column -> column.twiceMiddle(keyword))
+                .orElse(0L);
+    }
+}

@@ -1,0 +1,114 @@
+package smorgas.app.web.group;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SequencedMap;
+import org.springframework.util.MultiValueMap;
+
+/**
+ * What the address of the Group page asks for beside the dials: how the groups are looked at, and which one is opened.
+ *
+ * @param dials the dials of a preview as the beginning of a query; empty if they are as adopted
+ * @param fields what differs from the standard, by name
+ */
+record GroupQuery(String dials, SequencedMap<String, String> fields) {
+
+    /** Every field, and what it is where the address does not tell it. */
+    private static final Map<String, String> STANDARD = Map.ofEntries(
+            Map.entry("view", "map"),
+            Map.entry("by", "searches"),
+            Map.entry("tint", "tightness"),
+            Map.entry("zoom", ""),
+            Map.entry("q", ""),
+            Map.entry("sort", "-searches"),
+            Map.entry("group", ""),
+            Map.entry("candidate", ""),
+            Map.entry("leftovers", ""),
+            Map.entry("parts", ""),
+            Map.entry("base", ""),
+            Map.entry("beside", ""),
+            Map.entry("page", "1"));
+
+    private static final List<String> ORDER = List.of(
+            "view",
+            "by",
+            "tint",
+            "zoom",
+            "q",
+            "sort",
+            "base",
+            "beside",
+            "group",
+            "candidate",
+            "leftovers",
+            "parts",
+            "page");
+
+    GroupQuery {
+        fields = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(fields));
+    }
+
+    static GroupQuery of(MultiValueMap<String, String> parameters, String dials) {
+        SequencedMap<String, String> fields = new LinkedHashMap<>();
+        for (String name : ORDER) {
+            String value = parameters.getFirst(name);
+            if (value != null && !value.isBlank() && !value.equals(STANDARD.get(name))) {
+                fields.put(name, value.strip());
+            }
+        }
+        return new GroupQuery(dials, fields);
+    }
+
+    /** What a field is, as asked for or as is standard. */
+    public String value(String name) {
+        return fields.getOrDefault(name, STANDARD.get(name));
+    }
+
+    /** The fields but some, as hidden fields of a form. */
+    public Map<String, String> but(String... names) {
+        SequencedMap<String, String> rest = new LinkedHashMap<>(fields);
+        List.of(names).forEach(rest::remove);
+        return rest;
+    }
+
+    /** This page with other values; an empty one, or the standard one, is left out. Names and values take turns. */
+    public String with(String... namesAndValues) {
+        SequencedMap<String, String> changed = new LinkedHashMap<>(fields);
+        for (int i = 0; i < namesAndValues.length; i += 2) {
+            String name = namesAndValues[i];
+            String value = namesAndValues[i + 1];
+            if (value.isEmpty() || value.equals(STANDARD.get(name))) {
+                changed.remove(name);
+            } else {
+                changed.put(name, value);
+            }
+        }
+        StringBuilder url = new StringBuilder("?").append(dials);
+        changed.forEach((name, value) ->
+                url.append(name).append('=').append(encoded(value)).append('&'));
+        return url.toString();
+    }
+
+    /** The page with this group opened. */
+    String opening(String key) {
+        return with("group", key, "candidate", "", "leftovers", "", "parts", "", "page", "");
+    }
+
+    /** The page with this candidate opened. */
+    String asking(String theme) {
+        return with("candidate", theme, "group", "", "leftovers", "", "parts", "", "page", "");
+    }
+
+    /** The page with the leftovers opened. */
+    public String left() {
+        return with("leftovers", "true", "group", "", "candidate", "", "parts", "", "page", "");
+    }
+
+    private static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+}

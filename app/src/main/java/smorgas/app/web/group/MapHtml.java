@@ -1,0 +1,141 @@
+package smorgas.app.web.group;
+
+import java.util.List;
+import smorgas.app.web.show.Html;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.group.GroupMap;
+import smorgas.core.group.Groups;
+import smorgas.core.group.ThemeTree;
+import smorgas.core.group.Treemap.Rect;
+
+/** The map of the groups as SVG: every area is a link, to its group or into its broader theme. */
+final class MapHtml {
+
+    static final int WIDTH = 780;
+    static final int HEIGHT = 430;
+
+    /** About how wide a character of a label is. */
+    private static final double CHARACTER = 5.7;
+
+    private static final double LINE = 13;
+
+    private final Groups groups;
+    private final GroupQuery query;
+    private final Tint tint;
+    private final int opened;
+    private final Html html;
+
+    private MapHtml(Board board, GroupQuery query, int opened, int areas) {
+        this.groups = board.groups();
+        this.query = query;
+        this.tint = new Tint(board, Tint.By.of(query.value("tint")));
+        this.opened = opened;
+        this.html = new Html(areas * 420);
+    }
+
+    /**
+     * The areas.
+     *
+     * @param node of the theme to look into, or -1 for all
+     * @param opened the group that is opened, or -1
+     */
+    static String of(Board board, GroupQuery query, int node, int opened) {
+        List<GroupMap.Area> areas =
+                GroupMap.of(board.groups(), node, !query.value("by").equals("keywords"), WIDTH, HEIGHT);
+        MapHtml map = new MapHtml(board, query, opened, areas.size());
+        boolean first = true;
+        for (GroupMap.Area area : areas) {
+            map.area(area, first);
+            first = false;
+        }
+        return map.html.toString();
+    }
+
+    private void area(GroupMap.Area area, boolean first) {
+        ThemeTree.Node node = area.leftovers() ? null : groups.tree().node(area.node());
+        if (node == null) {
+            String facts = facts(groups.grouping().leftovers(), groups.leftoverSearches());
+            link(
+                    area.place(),
+                    "area leftover-area",
+                    query.left(),
+                    "Leftovers, in no group",
+                    facts,
+                    first,
+                    true,
+                    size(groups.grouping().leftovers(), groups.leftoverSearches()));
+        } else if (area.group() < 0) {
+            String url = query.with("zoom", node.text(), "page", "");
+            link(
+                    area.place(),
+                    "broader-area",
+                    url,
+                    node.text(),
+                    facts(node.keywords(), node.searches()) + ", look into it",
+                    first,
+                    area.banded(),
+                    "");
+        } else {
+            int group = area.group();
+            String told = tint.told(group);
+            link(
+                    area.place(),
+                    "area tint-step-" + tint.step(group) + (group == opened ? " opened-area" : ""),
+                    query.opening(groups.grouping().key(group)),
+                    groups.name(group),
+                    facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
+                    first,
+                    true,
+                    size(groups.keywords(group), groups.searches(group)));
+        }
+    }
+
+    /** What the area is as large as. */
+    private String size(long keywords, long searches) {
+        return Show.count(query.value("by").equals("keywords") ? keywords : searches);
+    }
+
+    private static String facts(long keywords, long searches) {
+        return Show.count(keywords, "keyword", "keywords") + ", " + Show.count(searches) + " searches";
+    }
+
+    private void link(
+            Rect place, String kind, String url, String name, String facts, boolean first, boolean named, String size) {
+        html.raw("<a href=\"")
+                .text(url)
+                .raw("\" class=\"")
+                .raw(kind)
+                .raw("\" tabindex=\"")
+                .raw(first ? "0" : "-1")
+                .raw("\" aria-label=\"")
+                .text(name + ", " + facts)
+                .raw("\"><title>")
+                .text(name + "\n" + facts)
+                .raw("</title><rect x=\"");
+        html.decimal(place.x()).raw("\" y=\"");
+        html.decimal(place.y()).raw("\" width=\"");
+        html.decimal(place.width()).raw("\" height=\"");
+        html.decimal(place.height()).raw("\"/>");
+        int fits = (int) ((place.width() - 6) / CHARACTER);
+        if (named && fits >= 3 && place.height() >= LINE + 2) {
+            label(place, 0, name, fits);
+            if (kind.startsWith("area") && place.height() >= 2 * LINE + 4 && fits >= 5) {
+                label(place, 1, size, fits);
+            }
+        }
+        html.raw("</a>");
+    }
+
+    private void label(Rect place, int line, String text, int fits) {
+        html.raw("<text class=\"line-").number(line).raw("\" x=\"");
+        html.decimal(place.x() + 3).raw("\" y=\"");
+        html.decimal(place.y() + 11.5 + line * LINE).raw("\">");
+        boolean whole = text.length() <= fits;
+        // Never half of a character that takes two places.
+        int cut = whole
+                ? text.length()
+                : text.offsetByCodePoints(0, Math.min(fits - 1, text.codePointCount(0, text.length())));
+        html.text(whole ? text : text.substring(0, cut) + "\u2026").raw("</text>");
+    }
+}

@@ -1,0 +1,145 @@
+package smorgas.app.web.group;
+
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.recipe.Standing;
+
+/** What the map tells by how dark an area is: five steps, each a fifth of the groups, but standing by its share. */
+final class Tint {
+
+    /** The steps, from light to dark; 0 stands for unknown. */
+    static final int STEPS = 5;
+
+    /** What can be told. */
+    enum By {
+        TIGHTNESS("tightness", "darker is tighter"),
+        BID("bid", "darker is dearer"),
+        STANDING("standing", "greener is more of it Kept");
+
+        private final String label;
+        private final String legend;
+
+        By(String label, String legend) {
+            this.label = label;
+            this.legend = legend;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        public String legend() {
+            return legend;
+        }
+
+        static By of(String name) {
+            return Stream.of(values())
+                    .filter(by -> by.label.equals(name))
+                    .findFirst()
+                    .orElse(TIGHTNESS);
+        }
+    }
+
+    private static final List<Figure> BIDS = List.of(Figure.HIGH_BID, Figure.CPC, Figure.LOW_BID);
+
+    private final Board board;
+    private final By by;
+    private final double[] values;
+    private final double[] known;
+
+    Tint(Board board, By by) {
+        this.board = board;
+        this.by = by;
+        int size = board.groups().grouping().size();
+        this.values = new double[size];
+        Optional<FigureColumn> bids = bids();
+        for (int group = 0; group < size; group++) {
+            values[group] = switch (by) {
+                case TIGHTNESS -> board.groups().grouping().theme(group).isEmpty() ? -1 : tightness(group);
+                case STANDING -> kept(group);
+                case BID -> bid(members(group), bids);
+            };
+        }
+        this.known = Arrays.stream(values).filter(value -> value >= 0).sorted().toArray();
+    }
+
+    private double tightness(int group) {
+        return board.groups().grouping().meanTightness(group);
+    }
+
+    private BitSet members(int group) {
+        BitSet members = new BitSet();
+        board.groups().grouping().members().forEach(group, members::set);
+        return members;
+    }
+
+    private double kept(int group) {
+        BitSet members = members(group);
+        long kept = members.stream()
+                .filter(keyword -> board.standings().of(keyword) == Standing.KEPT)
+                .count();
+        return kept / (double) Math.max(1, members.cardinality());
+    }
+
+    private Optional<FigureColumn> bids() {
+        return BIDS.stream()
+                .flatMap(figure -> board.keywords().figure(figure).stream())
+                .findFirst();
+    }
+
+    private static double bid(BitSet members, Optional<FigureColumn> bids) {
+        return bids.map(column -> members.stream()
+                        .filter(column::known)
+                        .mapToLong(column::twiceMiddle)
+                        .average()
+                        .orElse(-1))
+                .orElse(-1.0);
+    }
+
+    /** 1 to {@link #STEPS}, or 0 for a group of which it is unknown. */
+    int step(int group) {
+        double value = values[group];
+        if (value < 0) {
+            return 0;
+        }
+        if (by == By.STANDING) {
+            return 1 + (int) Math.min(STEPS - 1, value * STEPS);
+        }
+        int below = Arrays.binarySearch(known, value);
+        while (below > 0 && known[below - 1] == value) {
+            below--;
+        }
+        return 1 + (int) Math.min(STEPS - 1, (long) below * STEPS / Math.max(1, known.length));
+    }
+
+    /** What it is of a group, in words; empty if it is unknown. */
+    String told(int group) {
+        double value = values[group];
+        if (value < 0) {
+            return "";
+        }
+        return switch (by) {
+            case TIGHTNESS -> "tightness " + Show.percent(value);
+            case STANDING -> Show.percent(value) + " Kept";
+            case BID -> "bid " + figure(group);
+        };
+    }
+
+    /** The value that a group is ordered by; below 0 if it is unknown. */
+    double value(int group) {
+        return values[group];
+    }
+
+    /** The mean bid of a group; empty if it is unknown. */
+    String figure(int group) {
+        return values[group] < 0 ? "" : String.format(Locale.ENGLISH, "%,.2f", values[group] / 2 / Figure.CPC.scale());
+    }
+}
