@@ -26,13 +26,23 @@ class GroupIT extends ProjectInBrowser {
                 .setInputFiles(
                         new FilePayload("list.csv", "text/csv", list.toString().getBytes(StandardCharsets.UTF_8)));
         assertThat(page.locator("table.baskets tbody tr")).hasCount(1);
-        page.navigate(page.url().replaceAll("/gather.*", "/group"));
+        page.navigate(page.url().replaceAll("/gather.*", "/group?view=list"));
         assertThat(groups())
                 .hasText(new String[] {"hive lid", "honey jar", "oak hive stand", "pine hive stand", "smoker"});
     }
 
     private Locator groups() {
         return page.locator("table.groups td.name a");
+    }
+
+    private void openGroup(String name) {
+        groups().filter(new Locator.FilterOptions().setHasText(name)).first().click();
+        assertThat(page.locator("#h-group")).hasText(name);
+        Browsers.settle(page);
+    }
+
+    private void look(String query) {
+        page.navigate(page.url().replaceAll("/group.*", "/group" + query));
     }
 
     private void set(String label, String value) {
@@ -64,7 +74,7 @@ class GroupIT extends ProjectInBrowser {
 
     @Test
     void broaderThemesReasonsAndHands() {
-        page.getByText("Broader themes").click();
+        page.getByText("Broader themes").first().click();
         assertThat(page.locator("tr.depth-1 td.name").first()).containsText("hive");
         assertThat(page.locator("tr.depth-3 td.name a")).hasText(new String[] {"oak hive stand", "pine hive stand"});
         groups().filter(new Locator.FilterOptions().setHasText("oak hive stand"))
@@ -91,6 +101,7 @@ class GroupIT extends ProjectInBrowser {
 
     @Test
     void aRuleMakesAGroupBeforeTheEngine() {
+        page.getByText("Rules, joined groups, removed themes").click();
         page.getByText("Build a rule").click();
         page.locator("#value-0").fill("gift");
         page.locator("#value-0").press("Tab");
@@ -99,6 +110,7 @@ class GroupIT extends ProjectInBrowser {
         press("Make a group");
         assertThat(page.locator("#h-group")).hasText("gifts");
         assertThat(page.locator(".members tbody tr")).hasCount(5);
+        look("?view=list&group=gifts");
         assertThat(page.locator(".group-rules")).containsText("Group \"gifts\": keywords with the word \"gift\"");
         press("Take rule 1 away");
         assertThat(page.locator(".group-rules li")).hasCount(0);
@@ -119,14 +131,125 @@ class GroupIT extends ProjectInBrowser {
         press("Into group");
         assertThat(page.locator("#message")).containsText("Put 6 keywords into group \"hive lid\"");
         assertThat(page.locator(".tray")).hasCount(0);
-        page.navigate(page.url().replaceAll("/sift.*", "/group?group=hive+lid"));
+        page.navigate(page.url().replaceAll("/sift.*", "/group?view=list&group=hive+lid"));
         assertThat(page.locator(".members tbody tr")).hasCount(12);
         assertThat(page.locator(".members tbody tr").filter(new Locator.FilterOptions().setHasText("by hand")))
                 .hasCount(6);
         set("Smallest group", "6");
         assertThat(page.locator(".members tbody tr")).hasCount(12);
-        page.navigate(page.url().replaceAll("\\?.*", ""));
+        look("?view=list");
         Browsers.keys(page, "Control+z");
         assertThat(groups()).hasCount(5);
+    }
+
+    @Test
+    void theWorkbenchFromADialToAComparisonAndAllUndone() {
+        // Turn the dial, see what it did, adopt.
+        set("Words to", "1");
+        assertThat(page.locator("#changes")).containsText("gone");
+        assertThat(page.locator("#changes .flow-picture path").first()).isAttached();
+        page.getByLabel("Name of the alternative").fill("broad <b>");
+        press("Keep as an alternative");
+        assertThat(page.locator("table.alternatives thead th"))
+                .hasText(new String[] {"Figure", "Adopted", "broad <b>"});
+        assertThat(page.locator("table.alternatives")).containsText("adjusted Rand");
+        assertThat(page.locator(".flow-picture")).isVisible();
+        press("Adopt broad <b>");
+        assertThat(page.locator("#message")).containsText("1 word");
+        Browsers.keys(page, "Control+z");
+        set("Smallest group", "2");
+        press("Adopt");
+        look("?view=list");
+
+        // Remove a theme; break a group down, and make two of its parts groups.
+        openGroup("smoker");
+        page.locator(".opened-group summary").click();
+        press("Remove the theme");
+        assertThat(groups().filter(new Locator.FilterOptions().setHasText("smoker")))
+                .hasCount(0);
+        press("smoker: let it form again");
+        look("?view=candidates&candidate=hive");
+        assertThat(page.locator(".opened-group")).containsText("A group on it would get 18 keywords");
+        page.locator(".opened-group").getByText("Break down").click();
+        page.locator("#parts").getByLabel("Tick hive red").check();
+        page.locator("#parts").getByLabel("Tick hive tall").check();
+        press("Make groups of the ticked parts");
+        assertThat(page.locator("#message")).containsText("Made 2 themes groups");
+        assertThat(page.locator("#h-group")).hasText("hive red");
+        assertThat(page.locator(".members tbody tr")).hasCount(3);
+
+        // Move three keywords by the tray; others are also in a group, and never in one.
+        page.locator("#pick-page").check();
+        assertThat(page.locator("#tray")).containsText("3 keywords picked");
+        page.getByLabel("Group for what is picked").fill("Honey jar");
+        press("Into group");
+        assertThat(page.locator("#message")).containsText("Put 3 keywords into group \"honey jar\"");
+        look("?view=list&group=honey+jar");
+        assertThat(page.locator(".members tbody tr")).hasCount(9);
+        page.getByLabel("Pick hive lid red").check();
+        page.getByLabel("Group for what is picked").fill("smoker");
+        press("Also in");
+        page.getByLabel("Pick oak hive stand red").check();
+        page.getByLabel("Group for what is picked").fill("honey jar");
+        press("Never in");
+        assertThat(page.locator(".members tbody tr")).hasCount(8);
+        assertThat(page.locator(".opened-group")).containsText("Never here oak hive stand red");
+        openGroup("smoker");
+        assertThat(page.locator(".opened-group")).containsText("Also here, on purpose hive lid red");
+
+        // Join two, split one, lock one: the dial turns and they stay.
+        page.getByLabel("Tick smoker", new Page.GetByLabelOptions().setExact(true))
+                .check();
+        page.getByLabel("Tick honey jar", new Page.GetByLabelOptions().setExact(true))
+                .check();
+        press("Join");
+        assertThat(page.locator("#message")).containsText("Joined \"");
+        Locator joined = page.locator("table.groups tr.current .number").first();
+        press("Lock");
+        assertThat(page.locator(".opened-group")).containsText("locked");
+        String size = joined.textContent();
+        set("Smallest group", "9");
+        assertThat(page.locator("#preview")).isVisible();
+        assertThat(joined).hasText(size);
+        page.getByText("Go back").click();
+        look("");
+        for (int act = 0; act < 10; act++) {
+            Browsers.keys(page, "Control+z");
+        }
+        look("?view=list");
+        assertThat(groups())
+                .hasText(new String[] {"hive lid", "honey jar", "oak hive stand", "pine hive stand", "smoker"});
+    }
+
+    @Test
+    void theMapIsWalkedByKeys() {
+        look("?by=keywords");
+        assertThat(page.locator("#group-map a.area")).hasCount(6);
+        page.locator("#group-map a[tabindex='0']").focus();
+        String first = page.evaluate("document.activeElement.getAttribute('aria-label')")
+                .toString();
+        page.keyboard().press("ArrowDown");
+        String second = page.evaluate("document.activeElement.getAttribute('aria-label')")
+                .toString();
+        org.assertj.core.api.Assertions.assertThat(second).isNotEqualTo(first).contains("keywords");
+        assertThat(page.locator("#group-map a[tabindex='0']")).hasCount(1);
+        page.locator("#group-map a.area")
+                .filter(new Locator.FilterOptions().setHasText("smoker"))
+                .focus();
+        Browsers.keys(page, "Enter");
+        assertThat(page.locator("#h-group")).hasText("smoker");
+        page.locator("#group-map a.broader-area").first().focus();
+        Browsers.keys(page, "Enter");
+        assertThat(page.locator(".trail")).containsText("All groups › hive");
+        assertThat(page.locator("#group-map a.area")).hasCount(3);
+        page.locator("h1").first().evaluate("() => document.activeElement.blur()");
+        Browsers.keys(page, "v");
+        assertThat(groups()).hasCount(5);
+        page.getByText("Net of words").click();
+        assertThat(page.locator("#word-net a")).not().hasCount(0);
+        page.locator("#word-net a")
+                .filter(new Locator.FilterOptions().setHasText("stand"))
+                .click();
+        assertThat(page.locator("table.candidates")).containsText("stand");
     }
 }

@@ -258,7 +258,7 @@ class GroupActs {
         var outcome = frames.open(id)
                 .act(version, recipe -> new Entry.GroupSettingsChosen(Dials.read(fields, recipe.groups())));
         Frames.notice(outcome).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
-        return "redirect:/projects/" + id + "/group";
+        return "redirect:/projects/" + id + "/group" + GroupQuery.of(fields, "").with();
     }
 
     @PostMapping("/projects/{id}/mute")
