@@ -21,6 +21,7 @@ public final class Bench {
                         "flips",
                         "sifting",
                         "sifting-large",
+                        "dials",
                         "grouping",
                         "storing",
                         "workbooks",
@@ -55,6 +56,10 @@ public final class Bench {
                     Served.sifting(script, folder, 100_000, 40);
                 }
                 case "sifting-large" -> Served.sifting(script, folder, 1_000_000, 8);
+                case "dials" -> {
+                    Served.dials(script, folder, 10_000, 40);
+                    Served.dials(script, folder, 100_000, 20);
+                }
                 case "grouping" -> Grouping.run(folder);
                 case "storing" -> Storing.run(script, folder, 1_000_000);
                 case "workbooks" -> Workbooks.run(100_000);
@@ -63,7 +68,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, grouping, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

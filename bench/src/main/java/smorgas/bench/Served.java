@@ -191,6 +191,64 @@ final class Served implements AutoCloseable {
         }
     }
 
+    /** A dial turned and the page with the result shown, a group opened, and the map drawn: from the request to the page. */
+    static void dials(String script, Path folder, int lines, int rounds) throws IOException, InterruptedException {
+        try (Served served = new Served(script, folder.resolve("dials-" + lines))) {
+            served.awaitPage();
+            String project = served.fill(lines);
+            long[] dial = new long[rounds];
+            long[] group = new long[rounds];
+            long[] map = new long[rounds];
+            int areas = 0;
+            for (int i = -Math.max(rounds / 2, 1_000_000 / lines); i < rounds; i++) {
+                // Never one that is remembered.
+                String turned = "/group?view=list&smallest=" + (3 + Math.floorMod(i, 7)) + "&tightness="
+                        + Math.floorMod(i * 11, 100) + "&longest=" + (2 + Math.floorMod(i, 3));
+                dial[Math.max(0, i)] = served.timed(project + turned, "What the dials did");
+                String list = served.get(project + "/group?view=list").body();
+                Matcher links = Pattern.compile("href=\"(\\?view=list&amp;group=[^\"]+)\"")
+                        .matcher(list);
+                for (int skipped = 0; skipped <= Math.floorMod(i * 13, 40) && links.find(); skipped++) {
+                    // To one of the first forty.
+                }
+                group[Math.max(0, i)] = served.timed(
+                        project + "/group" + links.group(1).replace("&amp;", "&") + "&page="
+                                + (1 + Math.floorMod(i, 2)),
+                        "class=\"keyword-row\"");
+                // More groups than the standard makes; they are found before the clock runs.
+                String many = project + "/group?by=keywords&smallest=2&longest=5";
+                areas = served.get(many).body().split("class=\"area ", -1).length - 1;
+                map[Math.max(0, i)] = served.timed(many + "&zoom=" + i, "id=\"group-map\"");
+            }
+            Arrays.sort(dial);
+            Arrays.sort(group);
+            Arrays.sort(map);
+            System.out.printf(
+                    "%nGroup over %,d keywords, %d requests each, seen by the client: a dial turned, to the page with the result and"
+                            + " what it did, median %d ms, 95th percentile %d ms; a group opened, median %d ms, 95th percentile"
+                            + " %d ms; the map of %,d areas, median %d ms, 95th percentile %d ms%n",
+                    lines,
+                    rounds,
+                    dial[rounds / 2],
+                    dial[rounds * 95 / 100],
+                    group[rounds / 2],
+                    group[rounds * 95 / 100],
+                    areas,
+                    map[rounds / 2],
+                    map[rounds * 95 / 100]);
+        }
+    }
+
+    private long timed(String path, String holding) throws IOException, InterruptedException {
+        long begun = System.nanoTime();
+        HttpResponse<String> page = get(path);
+        long taken = (System.nanoTime() - begun) / 1_000_000;
+        if (page.statusCode() != 200 || !page.body().contains(holding)) {
+            throw new IOException(path + ": " + page.statusCode() + ", without " + holding);
+        }
+        return taken;
+    }
+
     /** Baskets of 1,000 lines added to the project: from the request to the page that shows the new state. */
     private void add(String project) throws IOException, InterruptedException {
         long[] millis = new long[9];

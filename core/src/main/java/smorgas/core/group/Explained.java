@@ -9,6 +9,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.concurrent.ConcurrentSkipListMap;
+import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 
 /** Why keywords are in their groups, and what groups are made of. Safe for many threads; cannot change. */
@@ -95,6 +98,19 @@ public final class Explained {
                 .filter(word -> Arrays.stream(row).anyMatch(has -> has == word))
                 .mapToObj(grouping.words()::text)
                 .toList();
+        Next next = next(keyword);
+        return new Why(
+                by,
+                grouping.tightness(keyword),
+                next.group() < 0 ? Optional.empty() : Optional.of(next.group()),
+                next.tightness());
+    }
+
+    /** The group in which a keyword would be tightest but for its own, -1 if there is none, and how tight. */
+    private record Next(int group, double tightness) {}
+
+    private Next next(int keyword) {
+        int own = grouping.groupOf(keyword);
         double[] best = {0};
         int[] next = {-1};
         index.forEach(keyword, group -> {
@@ -104,7 +120,7 @@ public final class Explained {
                 next[0] = group;
             }
         });
-        return new Why(by, grouping.tightness(keyword), next[0] < 0 ? Optional.empty() : Optional.of(next[0]), best[0]);
+        return new Next(next[0], best[0]);
     }
 
     /** The words that a good part of a group's keywords has, the commonest first. */
@@ -194,24 +210,17 @@ public final class Explained {
 
     /** The figures of the whole; every keyword is looked at. */
     Figures figures() {
-        int asked = 0;
-        int themed = 0;
-        int border = 0;
-        double tightness = 0;
-        double separation = 0;
-        long grouped = 0;
-        for (int keyword = 0; keyword < grouping.words().rows().size(); keyword++) {
-            int group = grouping.groupOf(keyword);
-            asked += group == Grouping.OUTSIDE ? 0 : 1;
-            if (group >= 0 && grouping.themeWords(group).length > 0) {
-                Why why = why(keyword);
-                themed++;
-                tightness += why.tightness();
-                double most = Math.max(why.tightness(), why.nextTightness());
-                separation += most == 0 ? 0 : why.lead() / most;
-                border += why.next().isPresent() && why.lead() <= BORDER ? 1 : 0;
+        SortedMap<Integer, Sums> parts = new ConcurrentSkipListMap<>();
+        Cores.run(grouping.keywords(), (from, to) -> {
+            Sums part = new Sums();
+            for (int keyword = from; keyword < to; keyword++) {
+                add(keyword, part);
             }
-        }
+            parts.put(from, part);
+        });
+        Sums all = new Sums();
+        parts.values().forEach(all::add);
+        long grouped = 0;
         for (int group = 0; group < grouping.size(); group++) {
             grouped += groups.searches(group);
         }
@@ -220,7 +229,7 @@ public final class Explained {
                 .sorted()
                 .toArray();
         return new Figures(
-                asked,
+                all.asked,
                 grouping.grouped(),
                 grouped + groups.leftoverSearches(),
                 grouped,
@@ -228,8 +237,39 @@ public final class Explained {
                 sizes.length == 0 ? 0 : sizes[0],
                 sizes.length == 0 ? 0 : sizes[(sizes.length - 1) / 2],
                 sizes.length == 0 ? 0 : sizes[sizes.length - 1],
-                themed == 0 ? 0 : tightness / themed,
-                themed == 0 ? 0 : separation / themed,
-                border);
+                all.themed == 0 ? 0 : all.tightness / all.themed,
+                all.themed == 0 ? 0 : all.separation / all.themed,
+                all.border);
+    }
+
+    /** What is added up over some keywords. */
+    private static final class Sums {
+        private int asked;
+        private int themed;
+        private int border;
+        private double tightness;
+        private double separation;
+
+        void add(Sums other) {
+            asked += other.asked;
+            themed += other.themed;
+            border += other.border;
+            tightness += other.tightness;
+            separation += other.separation;
+        }
+    }
+
+    private void add(int keyword, Sums sums) {
+        int group = grouping.groupOf(keyword);
+        sums.asked += group == Grouping.OUTSIDE ? 0 : 1;
+        if (group >= 0 && grouping.themeWords(group).length > 0) {
+            double own = grouping.tightness(keyword);
+            Next next = next(keyword);
+            double most = Math.max(own, next.tightness());
+            sums.themed++;
+            sums.tightness += own;
+            sums.separation += most == 0 ? 0 : (own - next.tightness()) / most;
+            sums.border += next.group() >= 0 && own - next.tightness() <= BORDER ? 1 : 0;
+        }
     }
 }

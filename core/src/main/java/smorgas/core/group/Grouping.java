@@ -2,6 +2,8 @@ package smorgas.core.group;
 
 import java.util.BitSet;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
 
@@ -61,6 +63,9 @@ public final class Grouping {
     private final By[] by;
     private final double[] weights;
     private final RaggedInts also;
+    /** By group, worked out when first asked for; who asks at the same time works out the same. */
+    private volatile double @Nullable [] means;
+
     private final GroupSettings settings;
     private final RaggedInts members;
     private final int leftovers;
@@ -191,11 +196,26 @@ public final class Grouping {
 
     /** The mean tightness of a group's keywords. */
     public double meanTightness(int group) {
-        double sum = 0;
-        for (int i = 0; i < members.length(group); i++) {
-            sum += tightness(members.get(group, i));
+        double[] known = means;
+        if (known == null) {
+            known = means();
+            means = known;
         }
-        return sum / Math.max(1, members.length(group));
+        return known[group];
+    }
+
+    private double[] means() {
+        double[] found = new double[size()];
+        Cores.run(found.length, (from, to) -> {
+            for (int group = from; group < to; group++) {
+                double sum = 0;
+                for (int i = 0; i < members.length(group); i++) {
+                    sum += tightness(members.get(group, i));
+                }
+                found[group] = sum / Math.max(1, members.length(group));
+            }
+        });
+        return found;
     }
 
     public int leftovers() {

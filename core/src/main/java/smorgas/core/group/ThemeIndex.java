@@ -48,20 +48,23 @@ final class ThemeIndex {
 
     /** Each group whose theme's words the keyword has. */
     void forEach(int keyword, IntConsumer action) {
-        int[] words = sorted(Arrays.stream(grouping.words().rows().row(keyword))
-                .limit(MOST_WORDS)
-                .toArray());
-        walk(words, 0, 0, action);
+        int[] words = grouping.words().rows().row(keyword);
+        int size = Math.min(MOST_WORDS, words.length);
+        Arrays.sort(words, 0, size);
+        walk(words, size, 0, 0, action);
     }
 
-    private void walk(int[] words, int from, int place, IntConsumer action) {
-        for (int i = from; i < words.length; i++) {
+    private void walk(int[] words, int size, int from, int place, IntConsumer action) {
+        for (int i = from; i < size; i++) {
+            if (i > from && words[i] == words[i - 1]) {
+                continue;
+            }
             int next = steps.get((long) place << 32 | words[i]);
             if (next != NONE) {
                 if (ends.getInt(next) != NONE) {
                     action.accept(ends.getInt(next));
                 }
-                walk(words, i + 1, next, action);
+                walk(words, size, i + 1, next, action);
             }
         }
     }

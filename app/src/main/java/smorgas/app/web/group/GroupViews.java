@@ -260,13 +260,7 @@ final class GroupViews {
 
     /** The opened group, or the leftovers: what holds it together, its members, its neighbours. */
     void opened(int group, int page, Model model) {
-        int[] members = board.orders().by(new Orders.By.OfFigure(Figure.SEARCHES), true);
-        List<Integer> inOrder = new ArrayList<>();
-        for (int keyword : members) {
-            if (grouping.groupOf(keyword) == group) {
-                inOrder.add(keyword);
-            }
-        }
+        List<Integer> inOrder = inOrder(group);
         int pages = Math.max(1, (inOrder.size() + PAGE - 1) / PAGE);
         int shown = Math.clamp(page, 1, pages);
         boolean is = group >= 0;
@@ -367,6 +361,23 @@ final class GroupViews {
                                 query.opening(after.grouping().key(group))))
                         .toList(),
                 changes.gone().stream().limit(MOST_NAMED).map(before::name).toList());
+    }
+
+    /** The keywords of a group, or the leftovers, most searched first. */
+    private List<Integer> inOrder(int group) {
+        if (group < 0) {
+            return java.util.Arrays.stream(board.orders().by(new Orders.By.OfFigure(Figure.SEARCHES), true))
+                    .filter(keyword -> grouping.groupOf(keyword) == group)
+                    .boxed()
+                    .toList();
+        }
+        FigureColumn searches = board.keywords().figure(Figure.SEARCHES).orElse(null);
+        return java.util.Arrays.stream(grouping.members().row(group))
+                .boxed()
+                .sorted(Comparator.<Integer>comparingLong(keyword ->
+                                searches != null && searches.known(keyword) ? -searches.twiceMiddle(keyword) : 1)
+                        .thenComparing(board.keywords()::text))
+                .toList();
     }
 
     private Member member(int group, int keyword) {

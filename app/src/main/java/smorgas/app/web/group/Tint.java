@@ -1,7 +1,6 @@
 package smorgas.app.web.group;
 
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -10,6 +9,7 @@ import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.Standing;
 
 /** What the map tells by how dark an area is: five steps, each a fifth of the groups, but standing by its share. */
@@ -65,7 +65,7 @@ final class Tint {
             values[group] = switch (by) {
                 case TIGHTNESS -> board.groups().grouping().theme(group).isEmpty() ? -1 : tightness(group);
                 case STANDING -> kept(group);
-                case BID -> bid(members(group), bids);
+                case BID -> bid(group, bids);
             };
         }
         this.known = Arrays.stream(values).filter(value -> value >= 0).sorted().toArray();
@@ -75,18 +75,13 @@ final class Tint {
         return board.groups().grouping().meanTightness(group);
     }
 
-    private BitSet members(int group) {
-        BitSet members = new BitSet();
-        board.groups().grouping().members().forEach(group, members::set);
-        return members;
-    }
-
     private double kept(int group) {
-        BitSet members = members(group);
-        long kept = members.stream()
-                .filter(keyword -> board.standings().of(keyword) == Standing.KEPT)
-                .count();
-        return kept / (double) Math.max(1, members.cardinality());
+        RaggedInts members = board.groups().grouping().members();
+        int kept = 0;
+        for (int i = 0; i < members.length(group); i++) {
+            kept += board.standings().of(members.get(group, i)) == Standing.KEPT ? 1 : 0;
+        }
+        return kept / (double) Math.max(1, members.length(group));
     }
 
     private Optional<FigureColumn> bids() {
@@ -95,13 +90,18 @@ final class Tint {
                 .findFirst();
     }
 
-    private static double bid(BitSet members, Optional<FigureColumn> bids) {
-        return bids.map(column -> members.stream()
-                        .filter(column::known)
-                        .mapToLong(column::twiceMiddle)
-                        .average()
-                        .orElse(-1))
-                .orElse(-1.0);
+    private double bid(int group, Optional<FigureColumn> bids) {
+        RaggedInts members = board.groups().grouping().members();
+        double sum = 0;
+        int known = 0;
+        for (int i = 0; bids.isPresent() && i < members.length(group); i++) {
+            int keyword = members.get(group, i);
+            if (bids.get().known(keyword)) {
+                sum += bids.get().twiceMiddle(keyword);
+                known++;
+            }
+        }
+        return known == 0 ? -1 : sum / known;
     }
 
     /** 1 to {@link #STEPS}, or 0 for a group of which it is unknown. */

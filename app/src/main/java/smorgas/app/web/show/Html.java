@@ -1,6 +1,5 @@
 package smorgas.app.web.show;
 
-import java.util.Locale;
 import org.unbescape.html.HtmlEscape;
 
 /**
@@ -28,7 +27,11 @@ public final class Html {
 
     /** A number with one digit behind the point, as pictures need it. */
     public Html decimal(double number) {
-        html.append(String.format(Locale.ROOT, "%.1f", number));
+        long tenths = Math.round(number * 10);
+        html.append(tenths < 0 ? "-" : "")
+                .append(Math.abs(tenths) / 10)
+                .append('.')
+                .append(Math.abs(tenths) % 10);
         return this;
     }
 
