@@ -136,7 +136,10 @@
     const look = document.querySelector("[data-view=map]") ? "list" : "map";
     if (key === "v") return document.querySelector(`[data-look=${look}]`)?.click();
     if (key === "w" && at() >= 0 && table()) return intoWord(1);
-    if (key === "t") return tag(event.shiftKey ? "tray" : "row");
+    // To the field of the tray that names a group: one that is there, or a new one.
+    const group = document.querySelector(".tray [name=intoGroup]");
+    if ((key === "m" || key === "n") && group) return group.focus();
+    if (key === "t" && table()) return tag(event.shiftKey ? "tray" : "row");
     return false;
   };
 
@@ -204,7 +207,8 @@
     if (!rows().length) return;
     markPicked();
     const index = at();
-    const free = document.activeElement === document.body || document.activeElement?.closest(".keyword-row");
+    // A list that is the page's work takes the keys up again; one beside others waits until it is entered.
+    const free = (table() && document.activeElement === document.body) || document.activeElement?.closest(".keyword-row");
     const into = word;
     if (index >= 0 || current === null) show(Math.max(0, index), Boolean(free));
     // Who went into the words while the answer was on its way is still there.

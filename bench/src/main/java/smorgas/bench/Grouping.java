@@ -48,6 +48,24 @@ final class Grouping {
         return Grouper.group(Grouper.Input.of(keywords.folded(), all, "en"), GroupSettings.standard("en"));
     }
 
+    /** As {@link #group}, but what no theme takes joins the group whose theme it shares most with, if it shares anything. */
+    private static smorgas.core.group.Grouping seated(Keywords keywords) {
+        BitSet all = new BitSet();
+        all.set(0, keywords.size());
+        GroupSettings standard = GroupSettings.standard("en");
+        return Grouper.group(
+                Grouper.Input.of(keywords.folded(), all, "en"),
+                new GroupSettings(
+                        standard.passes(),
+                        standard.forms(),
+                        standard.rank(),
+                        GroupSettings.Leftovers.SEATED,
+                        0,
+                        standard.stopWords(),
+                        standard.stopAt(),
+                        standard.muted()));
+    }
+
     private static int[] found(smorgas.core.group.Grouping grouping, int keywords) {
         return IntStream.range(0, keywords).map(grouping::groupOf).toArray();
     }
@@ -139,6 +157,11 @@ final class Grouping {
                     .toArray();
             print(set.name() + ": core, leftovers as one", ours.size() + 1, List.of(Agreement.of(found, labels)));
             print(set.name() + ": core, leftovers each alone", ours.size(), List.of(Agreement.of(alone, labels)));
+            smorgas.core.group.Grouping seated = seated(keywords);
+            print(
+                    set.name() + ": core, leftovers seated in the nearest group, others as one",
+                    seated.size() + 1,
+                    List.of(Agreement.of(found(seated, keywords.size()), labels)));
             double[][] matrix = matrix(keywords);
             print(
                     set.name() + ": k-means, mean of " + SEEDS,

@@ -100,6 +100,16 @@ class DemoProject implements SmartInitializingSingleton {
                         .withMuted(new TreeSet<>(Set.of("bee", "best", "buy", "cheap"))))));
         done(project.act(
                 project.snapshot().version(),
+                recipe -> new Entry.AlternativeKept(
+                        "broad for a start",
+                        recipe.groups().withPasses(new Pass(60, Pass.ANY, Pass.ANY, 1, 2, true, 0)))));
+        done(project.act(
+                project.snapshot().version(),
+                recipe -> new Entry.AlternativeKept(
+                        "tight for the agency",
+                        recipe.groups().withPasses(new Pass(3, Pass.ANY, Pass.ANY, 1, 4, true, .6)))));
+        done(project.act(
+                project.snapshot().version(),
                 recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
                         "Beekeeping UK",
                         PlanSettings.THEME,

@@ -35,6 +35,7 @@ import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SplitBy;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.recipe.WordPair;
@@ -113,6 +114,14 @@ class StoreTest {
             new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hive stand"),
             new GroupPin.ThemeRemoved("for sale", true),
             new GroupPin.GroupNamed("hive stand", "Stands"),
+            new GroupPin.ThemesMade(List.of("oak hive", "pine hive"), true),
+            new GroupPin.GroupsJoined(List.of("oak hive", "pine hive"), "hive"),
+            new GroupPin.GroupSplit("hive", new SplitBy(3, new TreeSet<>(List.of("red")))),
+            new GroupPin.GroupLocked("hive", List.of("bee hive", "beehive"), true),
+            new GroupPin.KeywordsBarred(List.of("bee hive"), List.of("beehive"), "smoker", true),
+            new GroupPin.KeywordsAlsoIn(List.of("bee hive"), List.of("beehive"), "smoker", false),
+            new Entry.AlternativeKept("tight", GroupSettings.standard("en")),
+            new Entry.AlternativeDropped("tight"),
             new Entry.PlanSettingsChosen(
                     new PlanSettings("C 1", "p {theme}", true, 2, EnumSet.of(MatchType.EXACT), 450_000, true, true)));
 

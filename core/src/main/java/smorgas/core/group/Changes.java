@@ -18,6 +18,8 @@ import java.util.stream.IntStream;
  */
 public record Changes(List<Integer> fresh, List<Integer> gone, int changed, int same, int moved, List<Flow> flows) {
 
+    private static final int GONE = Integer.MIN_VALUE;
+
     /** Keywords that left a group, or the leftovers, for another. {@link Grouping#LEFTOVER} stands for the leftovers. */
     public record Flow(int from, int to, int keywords) {}
 
@@ -33,6 +35,8 @@ public record Changes(List<Integer> fresh, List<Integer> gone, int changed, int 
         }
         int[] sameAfter = IntStream.range(0, before.grouping().size())
                 .map(group -> after.find(before.grouping().key(group)))
+                // Not to be taken for the leftovers.
+                .map(group -> group < 0 ? GONE : group)
                 .toArray();
         BitSet changedAfter = new BitSet();
         Long2IntOpenHashMap counts = new Long2IntOpenHashMap();

@@ -23,6 +23,7 @@ import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SplitBy;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 
@@ -76,7 +77,7 @@ class RandomRecipesTest {
         int rule = recipe.rules().isEmpty()
                 ? 1
                 : recipe.rules().get(random.nextInt(recipe.rules().size())).number();
-        return switch (random.nextInt(14)) {
+        return switch (random.nextInt(20)) {
             case 0, 1 -> new Entry.Judged(some, Standing.values()[random.nextInt(3)]);
             case 2, 3 ->
                 new Entry.RuleAdded(new Rule(
@@ -101,8 +102,25 @@ class RandomRecipesTest {
                 new Entry.GroupSettingsChosen(GroupSettings.standard("en")
                         .withPasses(new Pass(2 + random.nextInt(3), 0, 0, 1, 3, random.nextBoolean(), 0))
                         .withMuted(new TreeSet<>(List.of(word(random)))));
+            case 13 ->
+                new GroupPin.ThemesMade(List.of(word(random), word(random) + " " + word(random)), random.nextBoolean());
+            case 14 -> new GroupPin.GroupsJoined(List.of(theme(board, random)), random.nextBoolean() ? "mine" : "");
+            case 15 ->
+                new GroupPin.GroupSplit(
+                        theme(board, random), new SplitBy(random.nextInt(3), new TreeSet<>(List.of(word(random)))));
+            case 16 -> new GroupPin.GroupLocked(theme(board, random), some, random.nextBoolean());
+            case 17 -> new GroupPin.KeywordsBarred(some, List.of(), theme(board, random), random.nextBoolean());
+            case 18 -> new GroupPin.KeywordsAlsoIn(some, List.of(), theme(board, random), random.nextBoolean());
             default -> new Entry.FoldKindSwitched(FoldKind.values()[random.nextInt(5)], random.nextBoolean());
         };
+    }
+
+    /** The key of a group that is there, or of one that is not. */
+    private static String theme(Board board, Random random) {
+        int groups = board.groups().grouping().size();
+        return groups == 0 || random.nextInt(6) == 0
+                ? "hive stand"
+                : board.groups().grouping().key(random.nextInt(groups));
     }
 
     /** Everything that pages show of sifting and grouping, by lead spelling. */
@@ -155,6 +173,14 @@ class RandomRecipesTest {
                 .groupPins()
                 .placed()
                 .forEach((text, group) -> placed.put(more.keywords().find(text).orElseThrow(), group));
+        more.recipe().groupPins().barred().forEach((text, groups) -> {
+            int group =
+                    more.groups().grouping().groupOf(more.keywords().find(text).orElseThrow());
+            // Of several texts that have become one keyword one may have been placed there later.
+            if (group >= 0 && !placed.containsKey(more.keywords().find(text).orElseThrow())) {
+                assertThat(groups).doesNotContain(more.groups().grouping().key(group));
+            }
+        });
         placed.forEach((k, group) -> {
             if (more.standings().of(k) != Standing.DROPPED) {
                 assertThat(more.groups().grouping().key(more.groups().grouping().groupOf(k)))

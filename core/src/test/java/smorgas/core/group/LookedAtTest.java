@@ -95,6 +95,8 @@ class LookedAtTest {
         assertThat(none.same()).isEqualTo(GROUPS.grouping().size());
         assertThat(none.flows()).isEmpty();
 
+        // Some become leftovers.
+        assertThat(Changes.between(GROUPS, groups(200)).flows()).anyMatch(flow -> flow.to() == Grouping.LEFTOVER);
         Groups larger = groups(14);
         Changes changes = Changes.between(GROUPS, larger);
         assertThat(changes.gone()).isNotEmpty();

@@ -97,7 +97,7 @@ final class GroupViews {
                 share(before.grouped(), before.keywords()));
         add(
                 views,
-                "of searches",
+                "of searches grouped",
                 share(now.groupedSearches(), now.searches()),
                 share(before.groupedSearches(), before.searches()));
         add(
@@ -275,6 +275,11 @@ final class GroupViews {
         model.addAttribute("themeWords", is ? grouping.theme(group) : List.of());
         model.addAttribute("memberCount", Show.count(inOrder.size(), "keyword", "keywords"));
         model.addAttribute("memberSearches", Show.count(is ? groups.searches(group) : groups.leftoverSearches()));
+        String bid = is ? new Tint(board, Tint.By.BID).figure(group) : "";
+        model.addAttribute("memberBid", bid);
+        model.addAttribute(
+                "memberTightness",
+                is && !grouping.theme(group).isEmpty() ? Show.percent(grouping.meanTightness(group)) : "");
         model.addAttribute(
                 "common",
                 is

@@ -13,7 +13,7 @@ import smorgas.core.group.Treemap.Rect;
 final class MapHtml {
 
     static final int WIDTH = 780;
-    static final int HEIGHT = 430;
+    static final int HEIGHT = 408;
 
     /** About how wide a character of a label is. */
     private static final double CHARACTER = 5.7;

@@ -1,0 +1,100 @@
+package smorgas.app.web.group;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Test;
+import smorgas.core.board.Board;
+import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Lines;
+import smorgas.core.group.Changes;
+import smorgas.core.group.NetOfWords;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Recipe;
+
+/** The pictures of Group, read back by a parser: what they tell, and that names stay text. */
+class PicturesTest {
+
+    private static final String HOSTILE = "\"><script>alert(1)</script>";
+    private static final GroupQuery QUERY = new GroupQuery("", new LinkedHashMap<>());
+
+    private static Board board(Entry... entries) {
+        StringBuilder list = new StringBuilder("keyword,searches\n");
+        for (String thing : List.of("oak hive stand", "pine hive stand", "hive lid", "smoker")) {
+            for (String dress : List.of("red", "tall", "price")) {
+                list.append(thing).append(' ').append(dress).append(",100\n");
+            }
+        }
+        Lines lines = BasketReader.lines(1, "l", (list + "alone,5\n").getBytes(StandardCharsets.UTF_8))
+                .lines()
+                .orElseThrow();
+        return Board.of(List.of(lines), Recipe.of(List.of(entries), "en"));
+    }
+
+    private static Document parsed(String markup) {
+        return Jsoup.parse("<svg>" + markup + "</svg>");
+    }
+
+    @Test
+    void theMapNamesEveryGroupAndLeadsToIt() {
+        Document map = parsed(MapHtml.of(board(), QUERY, -1, 0));
+        assertThat(map.select("a.area")).hasSize(5);
+        assertThat(map.select("a.leftover-area").attr("href")).isEqualTo("?leftovers=true&");
+        Element smoker = map.select("a.area").stream()
+                .filter(area -> area.attr("aria-label").startsWith("smoker"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(smoker.attr("href")).isEqualTo("?group=smoker&");
+        assertThat(smoker.attr("aria-label")).matches("smoker, 3 keywords, 300 searches, tightness \\d+%");
+        assertThat(map.select("a.broader-area").eachAttr("href")).contains("?zoom=hive&");
+        assertThat(map.select("a[tabindex=0]")).hasSize(1);
+        assertThat(map.select(".opened-area")).hasSize(1);
+    }
+
+    @Test
+    void namesStayTextInEveryPicture() {
+        Board hostile = board(new GroupPin.GroupNamed("smoker", HOSTILE));
+        Document map = parsed(MapHtml.of(hostile, QUERY, -1, -1));
+        assertThat(map.select("script")).isEmpty();
+        assertThat(map.select("a.area").eachAttr("aria-label")).anyMatch(label -> label.startsWith(HOSTILE));
+        Board wide = board(
+                new GroupPin.GroupNamed("smoker", HOSTILE),
+                new Entry.GroupSettingsChosen(
+                        GroupSettings.standard("en").withPasses(new Pass(4, 0, 0, 1, 5, true, 0))));
+        FlowHtml.Picture flow =
+                FlowHtml.of(Changes.between(hostile.groups(), wide.groups()), hostile.groups(), wide.groups());
+        assertThat(parsed(flow.markup()).select("script")).isEmpty();
+        assertThat(flow.told()).anyMatch(told -> told.contains(HOSTILE));
+    }
+
+    @Test
+    void theFlowTellsEveryMoveAndWhatIsTooSmall() {
+        Board before = board();
+        Board after = board(new GroupPin.GroupsJoined(List.of("hive lid", "smoker"), "oak hive stand"));
+        FlowHtml.Picture flow =
+                FlowHtml.of(Changes.between(before.groups(), after.groups()), before.groups(), after.groups());
+        assertThat(flow.told())
+                .containsExactlyInAnyOrder(
+                        "3 keywords from hive lid to oak hive stand", "3 keywords from smoker to oak hive stand");
+        assertThat(flow.rest()).isZero();
+        assertThat(parsed(flow.markup()).select("path.flow-ribbon")).hasSize(2);
+        assertThat(parsed(flow.markup()).select("rect.flow-end")).hasSize(3);
+    }
+
+    @Test
+    void theNetLeadsFromWordsToTheirCandidates() {
+        NetOfWords net = NetOfWords.of(board().groups(), 20, 20, 400, 300);
+        Document picture = parsed(NetHtml.of(net, QUERY));
+        assertThat(picture.select("a").eachAttr("href")).contains("?view=candidates&q=hive&");
+        assertThat(picture.select("line")).hasSize(net.links().size());
+        assertThat(picture.select("a").first().attr("aria-label")).isEqualTo("hive, in 9 keywords, its candidates");
+    }
+}
