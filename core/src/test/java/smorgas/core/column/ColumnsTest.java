@@ -53,6 +53,40 @@ class ColumnsTest {
     }
 
     @Test
+    void rowsScatteredComeTogetherAndRenumberedOnesKeepTheirPlaces() {
+        for (int count : new int[] {0, 7, 20_000}) {
+            List<List<Integer>> rows = rows(count, 40);
+            RaggedInts scattered = RaggedInts.scattered(count, sink -> {
+                // Last row first: only the order within a row counts.
+                for (int row = count - 1; row >= 0; row--) {
+                    int at = row;
+                    rows.get(row).forEach(value -> sink.add(at, value));
+                }
+            });
+            assertThat(listed(scattered)).isEqualTo(rows);
+            int[] twice = IntStream.range(0, 40).map(value -> 2 * value).toArray();
+            assertThat(listed(scattered.renumbered(twice)))
+                    .isEqualTo(rows.stream()
+                            .map(row -> row.stream().map(value -> 2 * value).toList())
+                            .toList());
+        }
+    }
+
+    @Test
+    void partsOfTheWorkCoverEveryRowOnce() {
+        for (int rows : new int[] {0, 1, 7_999, 8_000, 100_003}) {
+            java.util.concurrent.atomic.AtomicIntegerArray seen =
+                    new java.util.concurrent.atomic.AtomicIntegerArray(rows);
+            Cores.run(rows, (from, to) -> {
+                for (int row = from; row < to; row++) {
+                    seen.incrementAndGet(row);
+                }
+            });
+            assertThat(IntStream.range(0, rows).map(seen::get)).allMatch(times -> times == 1);
+        }
+    }
+
+    @Test
     void theInverseListsTheRowsOfEachValueOnceAndRising() {
         for (int round = 0; round < 50; round++) {
             int values = 1 + random.nextInt(12);

@@ -295,6 +295,31 @@ class GrouperTest {
     }
 
     @Test
+    void whoNoLongerWantsGroupsInterruptsTheSearch() {
+        List<String> keywords = drawn(300, 8);
+        GroupSettings settings = pass(3, 0, 0, true, 0);
+        Thread.currentThread().interrupt();
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> grouping(keywords, settings))
+                .isInstanceOf(java.util.concurrent.CancellationException.class);
+        assertThat(Thread.interrupted()).isTrue();
+        assertThat(grouping(keywords, settings).size()).isPositive();
+    }
+
+    @Test
+    void manyKeywordsOnAllCoresComeOutAsFewOnOne() {
+        // Enough that the work is cut into parts; whatever their order, the same.
+        List<String> keywords = new ArrayList<>();
+        for (int i = 0; i < 12_000; i++) {
+            keywords.add("thing" + i % 400 + " " + (i % 3 == 0 ? "red" : "blue") + " q" + i % 37 + " n" + i);
+        }
+        Map<String, String> one = group(keywords, STANDARD);
+        List<String> other = new ArrayList<>(keywords);
+        Collections.shuffle(other, new Random(3));
+        assertThat(group(other, STANDARD)).isEqualTo(one);
+        assertThat(new TreeSet<>(one.values())).hasSizeGreaterThan(300);
+    }
+
+    @Test
     void nothingAndHostileTextGiveNoGroups() {
         assertThat(group(List.of(), STANDARD)).isEmpty();
         assertThat(group(List.of("a", "for the", "the"), STANDARD).values()).containsOnly("");

@@ -1,0 +1,83 @@
+package smorgas.app.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.TreeSet;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.mockito.Mockito;
+import smorgas.app.store.Baskets;
+import smorgas.app.store.Histories;
+import smorgas.app.store.Projects;
+import smorgas.core.board.Board;
+import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Lines;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Recipe;
+
+/** Groups found in the background, and boards looked at before they are adopted. */
+class TableTest {
+
+    private final Table table =
+            new Table(Mockito.mock(Projects.class), Mockito.mock(Baskets.class), Mockito.mock(Histories.class));
+
+    @AfterEach
+    void close() {
+        table.destroy();
+    }
+
+    private static Board board(int keywords) {
+        StringBuilder list = new StringBuilder("keyword\n");
+        for (int i = 0; i < keywords; i++) {
+            list.append("thing")
+                    .append(i % 300)
+                    .append(" q")
+                    .append(i % 41)
+                    .append(" n")
+                    .append(i)
+                    .append('\n');
+        }
+        Lines lines = BasketReader.lines(1, "l", list.toString().getBytes(StandardCharsets.UTF_8))
+                .lines()
+                .orElseThrow();
+        return Board.of(List.of(lines), Recipe.empty("en"));
+    }
+
+    @Test
+    void groupsAreFoundInTheBackgroundAndThenKnown() {
+        Board board = board(3_000);
+        assertThat(table.groupsWithin(7, board, 60_000)).isTrue();
+        assertThat(board.groupsKnown()).isTrue();
+        assertThat(table.groupsWithin(7, board, 0)).isTrue();
+    }
+
+    @Test
+    void whatAnActHasMadeOldIsStoppedAndTheNewerIsFound() {
+        Board old = board(60_000);
+        old.standings();
+        assertThat(table.groupsWithin(7, old, 0)).isFalse();
+        Board newer = board(2_000);
+        assertThat(table.groupsWithin(7, newer, 60_000)).isTrue();
+        assertThat(newer.groupsKnown()).isTrue();
+        // Who still asks for the old one gets it all the same.
+        assertThat(old.groups().grouping().size()).isPositive();
+    }
+
+    @Test
+    void aPreviewIsTheBoardUnderOtherSettingsAndIsKept() {
+        Previews previews = new Previews();
+        Board board = board(2_000);
+        GroupSettings other = GroupSettings.standard("en")
+                .withPasses(new Pass(9, 0, 0, 1, 2, true, 0))
+                .withMuted(new TreeSet<>(List.of("thing1")));
+        Board preview = previews.of(board, other);
+        assertThat(preview.recipe().groups()).isEqualTo(other);
+        assertThat(preview.keywords()).isSameAs(board.keywords());
+        assertThat(previews.of(board, other)).isSameAs(preview);
+        assertThat(previews.of(board, board.recipe().groups())).isSameAs(board);
+        assertThat(board.recipe().groups()).isEqualTo(GroupSettings.standard("en"));
+    }
+}
