@@ -61,6 +61,7 @@ public final class Bench {
                     Served.dials(script, folder, 100_000, 20);
                 }
                 case "grouping" -> Grouping.run(folder);
+                case "labelled" -> Grouping.labelled(folder);
                 case "storing" -> Storing.run(script, folder, 1_000_000);
                 case "workbooks" -> Workbooks.run(100_000);
                 case "table" -> Served.table(script, folder, 100_000);
@@ -68,7 +69,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, labelled, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

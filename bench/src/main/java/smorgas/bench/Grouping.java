@@ -20,6 +20,7 @@ import smorgas.core.group.Agreement;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Planted;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Pass;
 import smorgas.core.text.Tidy;
 
 /** The group engine: how fast, and how well it finds known themes and published labels beside k-means. */
@@ -46,6 +47,24 @@ final class Grouping {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         return Grouper.group(Grouper.Input.of(keywords.folded(), all, "en"), GroupSettings.standard("en"));
+    }
+
+    /** As {@link #group}, but never more than so many groups. */
+    private static smorgas.core.group.Grouping about(Keywords keywords, int groups) {
+        BitSet all = new BitSet();
+        all.set(0, keywords.size());
+        Pass pass = Pass.standard();
+        return Grouper.group(
+                Grouper.Input.of(keywords.folded(), all, "en"),
+                GroupSettings.standard("en")
+                        .withPasses(new Pass(
+                                pass.smallest(),
+                                Pass.ANY,
+                                groups,
+                                pass.shortest(),
+                                pass.longest(),
+                                pass.anyOrder(),
+                                0)));
     }
 
     /** As {@link #group}, but what no theme takes joins the group whose theme it shares most with, if it shares anything. */
@@ -145,7 +164,7 @@ final class Grouping {
                 judged.themes().f());
     }
 
-    private static void labelled(Path folder) throws IOException, InterruptedException {
+    static void labelled(Path folder) throws IOException, InterruptedException {
         System.out.println("\n| labelled short texts | groups | NMI | ARI | B-cubed F1 |\n|---|---:|---:|---:|---:|");
         for (LabelledSets.Labelled set : LabelledSets.all(folder)) {
             Keywords keywords = fold(set.texts());
@@ -174,6 +193,11 @@ final class Grouping {
                         set.name() + ": " + peer.name() + ", " + peer.millis() + " ms",
                         peer.count() + 1,
                         List.of(Agreement.of(peer.groups(), labels)));
+                smorgas.core.group.Grouping alike = about(keywords, peer.count());
+                print(
+                        set.name() + ": core told about " + peer.count(),
+                        alike.size() + 1,
+                        List.of(Agreement.of(found(alike, keywords.size()), labels)));
             }
         }
     }

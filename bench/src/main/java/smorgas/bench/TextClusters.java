@@ -97,6 +97,9 @@ final class TextClusters {
                 found[document.number()] = found[document.number()] < 0 ? cluster : found[document.number()];
             }
         }
-        return new Clustered(peer.name(), found, clusters.size(), millis);
+        // Those that the first ones have left nothing are none.
+        int count = (int)
+                Arrays.stream(found).filter(group -> group >= 0).distinct().count();
+        return new Clustered(peer.name(), found, count, millis);
     }
 }

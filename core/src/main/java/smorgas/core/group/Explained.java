@@ -1,13 +1,11 @@
 package smorgas.core.group;
 
+import it.unimi.dsi.fastutil.ints.Int2IntMap;
 import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
-import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.concurrent.ConcurrentSkipListMap;
@@ -127,7 +125,8 @@ public final class Explained {
     public List<Common> common(int group) {
         List<Common> common = new ArrayList<>();
         int[] theme = grouping.themeWords(group);
-        profile(group).forEach((word, share) -> {
+        counts(group).forEach((word, count) -> {
+            double share = count / (double) grouping.members().length(group);
             if (share >= COMMON && !grouping.words().muted(word)) {
                 common.add(new Common(grouping.words().text(word), share, Grouping.in(theme, word)));
             }
@@ -155,52 +154,59 @@ public final class Explained {
 
     /** The groups whose keywords have the most weight of words in common with this one's, the nearest first. */
     public List<Near> near(int group) {
-        Map<Integer, Double> own = profile(group);
-        IntArrayList others = new IntArrayList();
+        double[] own = new double[grouping.words().size()];
+        double length = 0;
+        for (Int2IntMap.Entry word : counts(group).int2IntEntrySet()) {
+            double share = word.getIntValue() / (double) grouping.members().length(group);
+            own[word.getIntKey()] = share;
+            length += square(word.getIntKey()) * share * share;
+        }
+        List<Near> near = new ArrayList<>();
         for (int other = 0; other < grouping.size(); other++) {
-            if (other != group && sharesAWord(own, grouping.themeWords(other))) {
-                others.add(other);
+            if (other != group && Arrays.stream(grouping.themeWords(other)).anyMatch(word -> own[word] >= COMMON)) {
+                double nearness = cosine(own, length, other);
+                if (nearness > .005) {
+                    near.add(new Near(other, nearness));
+                }
             }
         }
-        return others.intStream()
-                .mapToObj(other -> new Near(other, cosine(own, profile(other))))
-                .filter(near -> near.nearness() > .005)
-                .sorted(Comparator.comparingDouble(Near::nearness).reversed().thenComparingInt(Near::group))
-                .limit(MOST)
-                .toList();
+        near.sort(Comparator.comparingDouble(Near::nearness).reversed().thenComparingInt(Near::group));
+        return List.copyOf(near.subList(0, Math.min(MOST, near.size())));
     }
 
-    private static boolean sharesAWord(Map<Integer, Double> profile, int[] theme) {
-        return Arrays.stream(theme).anyMatch(word -> profile.getOrDefault(word, 0.0) >= COMMON);
-    }
-
-    /** For each word of a group's keywords the share that has it. */
-    private Map<Integer, Double> profile(int group) {
-        RaggedInts rows = grouping.words().rows();
-        Int2IntOpenHashMap counts = new Int2IntOpenHashMap();
-        RaggedInts members = grouping.members();
-        for (int i = 0; i < members.length(group); i++) {
-            Arrays.stream(rows.row(members.get(group, i))).distinct().forEach(word -> counts.addTo(word, 1));
-        }
-        Map<Integer, Double> profile = new HashMap<>();
-        counts.int2IntEntrySet()
-                .forEach(entry -> profile.put(entry.getIntKey(), entry.getIntValue() / (double) members.length(group)));
-        return profile;
-    }
-
-    private double cosine(Map<Integer, Double> a, Map<Integer, Double> b) {
+    /** Of two groups, one by the share of its keywords that has each word and by the square of its length. */
+    private double cosine(double[] one, double length, int other) {
         double shared = 0;
-        for (Map.Entry<Integer, Double> entry : a.entrySet()) {
-            shared += square(entry.getKey()) * entry.getValue() * b.getOrDefault(entry.getKey(), 0.0);
+        double otherLength = 0;
+        for (Int2IntMap.Entry word : counts(other).int2IntEntrySet()) {
+            double share = word.getIntValue() / (double) grouping.members().length(other);
+            double square = square(word.getIntKey());
+            shared += square * one[word.getIntKey()] * share;
+            otherLength += square * share * share;
         }
-        double lengths = Math.sqrt(length(a) * length(b));
+        double lengths = Math.sqrt(length * otherLength);
         return lengths == 0 ? 0 : shared / lengths;
     }
 
-    private double length(Map<Integer, Double> profile) {
-        return profile.entrySet().stream()
-                .mapToDouble(entry -> square(entry.getKey()) * entry.getValue() * entry.getValue())
-                .sum();
+    /** How many of a group's keywords have each word. */
+    private Int2IntOpenHashMap counts(int group) {
+        RaggedInts rows = grouping.words().rows();
+        RaggedInts members = grouping.members();
+        Int2IntOpenHashMap counts = new Int2IntOpenHashMap();
+        for (int i = 0; i < members.length(group); i++) {
+            int keyword = members.get(group, i);
+            for (int at = 0; at < rows.length(keyword); at++) {
+                int word = rows.get(keyword, at);
+                boolean before = false;
+                for (int earlier = 0; earlier < at && !before; earlier++) {
+                    before = rows.get(keyword, earlier) == word;
+                }
+                if (!before) {
+                    counts.addTo(word, 1);
+                }
+            }
+        }
+        return counts;
     }
 
     private double square(int word) {

@@ -1,0 +1,195 @@
+package smorgas.app.web.group;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.ui.Model;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.board.Orders;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Explained;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.Groups;
+import smorgas.core.group.ThemeMarks;
+import smorgas.core.recipe.GroupPins;
+
+/** The opened group, or the leftovers: figures, what holds it together, members, neighbours, what a hand decided of it. */
+final class OpenedView {
+
+    /** A keyword of the opened group, the words of its theme set off. */
+    record Member(
+            String text,
+            List<ThemeMarks.Mark> marks,
+            String searches,
+            String tightness,
+            String how,
+            String next,
+            String nextUrl,
+            String standing,
+            String label) {}
+
+    private final Board board;
+    private final Groups groups;
+    private final Grouping grouping;
+    private final GroupQuery query;
+    private final GroupViews views;
+
+    /**
+     * Of a board.
+     *
+     * @param query of every link, so that a preview stays one
+     */
+    OpenedView(Board board, GroupQuery query) {
+        this.board = board;
+        this.groups = board.groups();
+        this.grouping = groups.grouping();
+        this.query = query;
+        this.views = new GroupViews(board, query);
+    }
+
+    /** The opened group, or the leftovers: what holds it together, its members, its neighbours. */
+    void show(int group, int page, Model model) {
+        List<Integer> inOrder = inOrder(group);
+        int pages = Math.max(1, (inOrder.size() + GroupViews.PAGE - 1) / GroupViews.PAGE);
+        int shown = Math.clamp(page, 1, pages);
+        boolean is = group >= 0;
+        model.addAttribute(
+                "members",
+                inOrder
+                        .subList((shown - 1) * GroupViews.PAGE, Math.min(inOrder.size(), shown * GroupViews.PAGE))
+                        .stream()
+                        .map(keyword -> member(group, keyword))
+                        .toList());
+        model.addAttribute("theme", is ? grouping.key(group) : "");
+        model.addAttribute("name", is ? groups.name(group) : "");
+        model.addAttribute("kind", is ? views.kind(group) : "");
+        model.addAttribute("themeWords", is ? grouping.theme(group) : List.of());
+        model.addAttribute("memberCount", Show.count(inOrder.size(), "keyword", "keywords"));
+        model.addAttribute("memberSearches", Show.count(is ? groups.searches(group) : groups.leftoverSearches()));
+        String bid = is ? new Tint(board, Tint.By.BID).figure(group) : "";
+        model.addAttribute("memberBid", bid);
+        model.addAttribute(
+                "memberTightness",
+                is && !grouping.theme(group).isEmpty() ? Show.percent(grouping.meanTightness(group)) : "");
+        model.addAttribute(
+                "common",
+                is
+                        ? groups.explained().common(group).stream()
+                                .filter(word -> !word.theme())
+                                .limit(8)
+                                .map(word -> new GroupViews.Part(word.word(), Show.percent(word.share()), ""))
+                                .toList()
+                        : List.of());
+        model.addAttribute(
+                "near",
+                is
+                        ? groups.explained().near(group).stream()
+                                .map(near -> new GroupViews.Part(
+                                        groups.name(near.group()),
+                                        Show.percent(near.nearness()),
+                                        views.url(near.group())))
+                                .toList()
+                        : List.of());
+        model.addAttribute(
+                "odd",
+                is
+                        ? groups.explained().odd(group).stream()
+                                .map(keyword -> new GroupViews.Part(
+                                        board.keywords().text(keyword), Show.percent(grouping.tightness(keyword)), ""))
+                                .toList()
+                        : List.of());
+        model.addAttribute("broader", is ? String.join(" › ", groups.tree().above(group)) : "");
+        model.addAttribute("before", query.with("page", String.valueOf(shown - 1)));
+        model.addAttribute("after", query.with("page", String.valueOf(shown + 1)));
+        hand(group, is ? grouping.key(group) : "", model);
+        model.addAttribute("page", shown);
+        model.addAttribute("pages", pages);
+    }
+
+    /** What a hand has decided of the opened group. */
+    private void hand(int group, String key, Model model) {
+        GroupPins pins = board.recipe().groupPins();
+        model.addAttribute("locked", pins.locked().containsKey(key));
+        model.addAttribute("made", pins.made().contains(key));
+        model.addAttribute("split", pins.split().containsKey(key));
+        model.addAttribute(
+                "joinedFrom",
+                pins.joined().entrySet().stream()
+                        .filter(join -> join.getValue().equals(key))
+                        .map(Map.Entry::getKey)
+                        .toList());
+        model.addAttribute("barred", leads(pins.barred(), key));
+        model.addAttribute(
+                "alsoHere",
+                group < 0
+                        ? List.of()
+                        : Arrays.stream(grouping.also().row(group))
+                                .mapToObj(board.keywords()::text)
+                                .toList());
+    }
+
+    /** The lead spellings of the texts that have to do with a group. */
+    private List<String> leads(Map<String, ? extends Set<String>> byText, String key) {
+        return byText.entrySet().stream()
+                .filter(entry -> entry.getValue().contains(key))
+                .flatMap(entry -> board.keywords().find(entry.getKey()).stream())
+                .map(board.keywords()::text)
+                .distinct()
+                .toList();
+    }
+
+    /** The keywords of a group, or the leftovers, most searched first. */
+    private List<Integer> inOrder(int group) {
+        if (group < 0) {
+            return Arrays.stream(board.orders().by(new Orders.By.OfFigure(Figure.SEARCHES), true))
+                    .filter(keyword -> grouping.groupOf(keyword) == group)
+                    .boxed()
+                    .toList();
+        }
+        FigureColumn searches = board.keywords().figure(Figure.SEARCHES).orElse(null);
+        return Arrays.stream(grouping.members().row(group))
+                .boxed()
+                .sorted(Comparator.<Integer>comparingLong(keyword ->
+                                searches != null && searches.known(keyword) ? -searches.twiceMiddle(keyword) : 1)
+                        .thenComparing(board.keywords()::text))
+                .toList();
+    }
+
+    private Member member(int group, int keyword) {
+        Keywords keywords = board.keywords();
+        Explained.Why why = groups.explained().why(keyword);
+        FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
+        boolean themed = group >= 0 && !grouping.theme(group).isEmpty();
+        return new Member(
+                keywords.text(keyword),
+                group < 0
+                        ? List.of(new ThemeMarks.Mark(keywords.text(keyword), false))
+                        : groups.marks(group, keywords.text(keyword)),
+                Show.figure(Figure.SEARCHES, searches, keyword),
+                themed ? Show.percent(why.tightness()) : "",
+                group < 0 ? "" : how(grouping.by(keyword)),
+                why.next()
+                        .map(next -> groups.name(next) + " " + Show.percent(why.nextTightness()))
+                        .orElse(""),
+                why.next().map(views::url).orElse(""),
+                board.standings().of(keyword).name().toLowerCase(Locale.ROOT),
+                board.standings().of(keyword).label());
+    }
+
+    private static String how(Grouping.By by) {
+        return switch (by) {
+            case THEME, REST -> "";
+            case RULE -> "by a rule";
+            case HAND -> "by hand";
+            case LOCK -> "";
+            case JOIN -> "joined";
+            case SEAT -> "seated";
+        };
+    }
+}
