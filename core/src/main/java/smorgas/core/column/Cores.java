@@ -27,7 +27,16 @@ public final class Cores {
 
     /** Runs the work over rows 0 to {@code rows} - 1, cut into parts; back when all are done. */
     public static void run(int rows, Part part) {
-        if (rows < FEW) {
+        run(rows, FEW, part);
+    }
+
+    /**
+     * The same for rows that are more or less work than others.
+     *
+     * @param few of fewer one core does them all
+     */
+    public static void run(int rows, int few, Part part) {
+        if (rows < few) {
             part.run(0, rows);
             return;
         }

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import javax.xml.stream.XMLStreamException;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ExcelReaderException;
@@ -92,13 +93,24 @@ final class XlsxWorkbook implements Workbook {
                 }
             } catch (ReadingStopped | Opening.Full e) {
                 throw e;
-            } catch (IOException | ExcelReaderException | IllegalStateException | IllegalArgumentException e) {
+            } catch (IOException | RuntimeException e) {
+                if (e instanceof RuntimeException other && !isOfTheLibrary(other)) {
+                    throw other;
+                }
                 problems.add(
                         line + 1,
                         "The workbook is damaged from here on",
                         "What stands before is gathered; save it anew, or as CSV.");
             }
         };
+    }
+
+    /** Whether a damaged workbook makes the library throw this; anything else comes from the sink. */
+    private static boolean isOfTheLibrary(RuntimeException e) {
+        return e instanceof ExcelReaderException
+                || e instanceof IllegalStateException
+                || e instanceof IllegalArgumentException
+                || e.getCause() instanceof XMLStreamException;
     }
 
     /** The cells up to the last that holds something; none if all are empty. */

@@ -6,17 +6,23 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.column.ColumnRole;
@@ -399,6 +405,42 @@ class FormatsTest {
                 }
             }
         }
+    }
+
+    @Test
+    void aWorkbookWhoseTextsBreakOffIsToldAsDamaged(@TempDir Path folder) throws IOException {
+        Path whole = Files.write(folder.resolve("whole.xlsx"), xlsx());
+        Set<String> told = new TreeSet<>();
+        for (int broken = 1; broken < 12; broken++) {
+            byte[] cut = withTextsUpTo(whole, broken);
+            BasketReader.lines(1, "f", cut)
+                    .reading()
+                    .problems()
+                    .forEach(problem -> told.add(problem.sentence().replaceAll("^Line \\d+: ", "")));
+        }
+        assertThat(told).anyMatch(sentence -> sentence.startsWith("The workbook is damaged from here on"));
+    }
+
+    /** The workbook, the list of its texts broken off within one of them, as a download does that was cut short. */
+    private static byte[] withTextsUpTo(Path whole, int broken) throws IOException {
+        ByteArrayOutputStream cut = new ByteArrayOutputStream();
+        try (ZipFile from = new ZipFile(whole.toFile());
+                ZipOutputStream to = new ZipOutputStream(cut)) {
+            for (ZipEntry entry : from.stream().map(ZipEntry.class::cast).toList()) {
+                byte[] content = from.getInputStream(entry).readAllBytes();
+                to.putNextEntry(new ZipEntry(entry.getName()));
+                if (entry.getName().endsWith("sharedStrings.xml")) {
+                    String text = new String(content, StandardCharsets.UTF_8);
+                    int end = 0;
+                    for (int i = 0; i < broken && text.indexOf("</t>", end + 1) > 0; i++) {
+                        end = text.indexOf("</t>", end + 1);
+                    }
+                    content = bytes(text.substring(0, end - 1));
+                }
+                to.write(content);
+            }
+        }
+        return cut.toByteArray();
     }
 
     @Test

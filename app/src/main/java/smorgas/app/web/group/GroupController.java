@@ -71,7 +71,7 @@ class GroupController {
         if (candidate) {
             candidates.opened(Tidy.of(query.value("candidate")), model);
         } else {
-            new OpenedView(board, query).show(shown, page(query.value("page")), model);
+            new OpenedView(board, query, "/projects/" + id).show(shown, page(query.value("page")), model);
         }
         if (parts && (candidate || shown >= 0)) {
             candidates.parts(candidate ? -1 : shown, Tidy.of(query.value("candidate")), model);

@@ -38,18 +38,21 @@ final class OpenedView {
     private final Groups groups;
     private final Grouping grouping;
     private final GroupQuery query;
+    private final String base;
     private final GroupViews views;
 
     /**
      * Of a board.
      *
      * @param query of every link, so that a preview stays one
+     * @param base of the project's addresses
      */
-    OpenedView(Board board, GroupQuery query) {
+    OpenedView(Board board, GroupQuery query, String base) {
         this.board = board;
         this.groups = board.groups();
         this.grouping = groups.grouping();
         this.query = query;
+        this.base = base;
         this.views = new GroupViews(board, query);
     }
 
@@ -59,13 +62,13 @@ final class OpenedView {
         int pages = Math.max(1, (inOrder.size() + GroupViews.PAGE - 1) / GroupViews.PAGE);
         int shown = Math.clamp(page, 1, pages);
         boolean is = group >= 0;
-        model.addAttribute(
-                "members",
+        List<Member> members =
                 inOrder
                         .subList((shown - 1) * GroupViews.PAGE, Math.min(inOrder.size(), shown * GroupViews.PAGE))
                         .stream()
                         .map(keyword -> member(group, keyword))
-                        .toList());
+                        .toList();
+        model.addAttribute("members", MemberHtml.of(members, base));
         model.addAttribute("theme", is ? grouping.key(group) : "");
         model.addAttribute("name", is ? groups.name(group) : "");
         model.addAttribute("kind", is ? views.kind(group) : "");

@@ -14,6 +14,7 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Changes;
 import smorgas.core.group.NetOfWords;
+import smorgas.core.group.ThemeMarks;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
@@ -96,5 +97,29 @@ class PicturesTest {
         assertThat(picture.select("a").eachAttr("href")).contains("?view=candidates&q=hive&");
         assertThat(picture.select("line")).hasSize(net.links().size());
         assertThat(picture.select("a").first().attr("aria-label")).isEqualTo("hive, in 9 keywords, its candidates");
+    }
+
+    @Test
+    void membersAreRowsWithTheirThemeSetOffAndStayText() {
+        OpenedView.Member member = new OpenedView.Member(
+                HOSTILE,
+                List.of(new ThemeMarks.Mark("hive", true), new ThemeMarks.Mark(HOSTILE, false)),
+                "1,300",
+                "80%",
+                "by hand",
+                HOSTILE + " 40%",
+                "?group=x&q=" + HOSTILE,
+                "kept",
+                "Kept");
+        Element row = Jsoup.parse("<table><tbody>" + MemberHtml.of(List.of(member), "/projects/3") + "</tbody></table>")
+                .selectFirst("tr");
+        assertThat(row.select("script")).isEmpty();
+        assertThat(row.attr("data-k")).isEqualTo(HOSTILE);
+        assertThat(row.selectFirst(".keyword b").text()).isEqualTo("hive");
+        assertThat(row.selectFirst(".keyword a").wholeText()).isEqualTo("hive" + HOSTILE);
+        assertThat(row.selectFirst(".keyword a").attr("href")).startsWith("/projects/3/sift?q=%22%3E%3Cscript%3E");
+        assertThat(row.select("td.number").eachText()).containsExactly("1,300", "80%");
+        assertThat(row.selectFirst(".next-best a").wholeText()).isEqualTo(HOSTILE + " 40%");
+        assertThat(row.selectFirst("td.mark").attr("title")).isEqualTo("Kept");
     }
 }

@@ -1,0 +1,62 @@
+package smorgas.app.web.group;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import smorgas.app.web.show.Html;
+import smorgas.core.group.ThemeMarks;
+
+/** Rows of the opened group's keywords, the words of its theme set off. */
+final class MemberHtml {
+
+    private MemberHtml() {}
+
+    /**
+     * The rows.
+     *
+     * @param base of the project's addresses
+     */
+    static String of(List<OpenedView.Member> members, String base) {
+        Html html = new Html(members.size() * 900);
+        members.forEach(member -> row(html, member, base));
+        return html.toString();
+    }
+
+    private static void row(Html html, OpenedView.Member member, String base) {
+        String text = URLEncoder.encode(member.text(), StandardCharsets.UTF_8);
+        html.raw("<tr class=\"keyword-row\" tabindex=\"-1\" data-k=\"")
+                .text(member.text())
+                .raw("\"><td class=\"pick\"><input type=\"checkbox\" tabindex=\"-1\" aria-label=\"Pick ")
+                .text(member.text())
+                .raw("\"></td><td class=\"keyword\"><a href=\"")
+                .text(base + "/sift?q=" + text + "&story=" + text)
+                .raw("\">");
+        for (ThemeMarks.Mark mark : member.marks()) {
+            html.raw(mark.theme() ? "<b>" : "<span>").text(mark.text()).raw(mark.theme() ? "</b>" : "</span>");
+        }
+        html.raw("</a>");
+        if (!member.how().isEmpty()) {
+            html.raw(" <span class=\"quiet hint\">").text(member.how()).raw("</span>");
+        }
+        html.raw("</td><td class=\"mark ")
+                .text(member.standing())
+                .raw("\" title=\"")
+                .text(member.label())
+                .raw(
+                        "\"><svg viewBox=\"0 0 12 12\" aria-hidden=\"true\"><path class=\"shape\"/></svg><span class=\"unseen\">")
+                .text(member.label())
+                .raw("</span></td><td class=\"number\">")
+                .text(member.searches())
+                .raw("</td><td class=\"number\">")
+                .text(member.tightness())
+                .raw("</td><td class=\"next-best\">");
+        if (!member.next().isEmpty()) {
+            html.raw("<a href=\"")
+                    .text(member.nextUrl())
+                    .raw("\">")
+                    .text(member.next())
+                    .raw("</a>");
+        }
+        html.raw("</td></tr>");
+    }
+}
