@@ -27,8 +27,11 @@
     waiting += more;
     document.documentElement.toggleAttribute("data-waiting", waiting > 0);
   };
-  document.addEventListener("htmx:beforeSend", () => wait(1));
-  document.addEventListener("htmx:afterRequest", () => wait(-1));
+  document.addEventListener("htmx:beforeSend", (event) => {
+    wait(1);
+    // Not by an event of htmx: who asked may be gone when the answer comes, as a band that an act has made old.
+    event.detail.xhr.addEventListener("loadend", () => wait(-1), { once: true });
+  });
 
   // htmx refines links of HTML only; those of the band are SVG.
   document.addEventListener("click", (event) => {

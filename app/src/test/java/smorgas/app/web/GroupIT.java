@@ -154,6 +154,17 @@ class GroupIT extends ProjectInBrowser {
                 .hasText(new String[] {"Figure", "Adopted", "broad <b>"});
         assertThat(page.locator("table.alternatives")).containsText("adjusted Rand");
         assertThat(page.locator(".flow-picture")).isVisible();
+        look("?view=list&smallest=6&tightness=50");
+        page.getByLabel("Name of the alternative").fill("tight");
+        press("Keep as an alternative");
+        page.getByLabel("Measure against broad <b>").click();
+        page.getByLabel("Draw Adopted").click();
+        assertThat(page.locator("h3").filter(new Locator.FilterOptions().setHasText("From broad <b> to Adopted")))
+                .isVisible();
+        page.getByLabel("Draw tight").click();
+        assertThat(page.locator("h3").filter(new Locator.FilterOptions().setHasText("From broad <b> to tight")))
+                .isVisible();
+        assertThat(page.locator("table.alternatives")).containsText("agrees with broad <b> (adjusted Rand)");
         press("Adopt broad <b>");
         assertThat(page.locator("#message")).containsText("1 word");
         Browsers.keys(page, "Control+z");
@@ -213,7 +224,7 @@ class GroupIT extends ProjectInBrowser {
         assertThat(joined).hasText(size);
         page.getByText("Go back").click();
         look("");
-        for (int act = 0; act < 10; act++) {
+        for (int act = 0; act < 11; act++) {
             Browsers.keys(page, "Control+z");
         }
         look("?view=list");
