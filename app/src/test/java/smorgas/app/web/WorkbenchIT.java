@@ -149,6 +149,20 @@ class WorkbenchIT {
     }
 
     @Test
+    void aGroupThatOnlyAPreviewShowsIsNotLockedWithNothingInIt() {
+        assertThat(page("?view=list&smallest=8")
+                        .select("table.groups td.name a")
+                        .eachText())
+                .contains("hive stand");
+        assertThat(act("/lock", Map.of("theme", "hive stand", "on", "true")))
+                .contains("There is no group \"hive stand\" to be locked at present");
+        assertThat(page("?view=list&smallest=8")
+                        .select("table.groups td.name a")
+                        .eachText())
+                .contains("hive stand");
+    }
+
+    @Test
     void whatAGroupWouldGetIsToldAndMadeAndLetGo() {
         String told = page("?candidate=gift").select(".opened-group").text();
         assertThat(told).contains("would get 5 keywords").contains("hive lid 1").contains("smoker 1");

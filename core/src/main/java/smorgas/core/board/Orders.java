@@ -2,6 +2,7 @@ package smorgas.core.board;
 
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import it.unimi.dsi.fastutil.ints.IntComparator;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -75,6 +76,15 @@ public final class Orders {
             IntArrays.parallelQuickSort(order, comparing(key, fallback));
             return order;
         });
+    }
+
+    /** Some keywords, most searched first. */
+    public int[] mostSearched(int[] some) {
+        BitSet among = new BitSet(textRank.length);
+        IntStream.of(some).forEach(among::set);
+        return IntStream.of(by(new By.OfFigure(Figure.SEARCHES), true))
+                .filter(among::get)
+                .toArray();
     }
 
     /** Sorts some keywords by these; those equal in all of them stay as they are. */

@@ -4,6 +4,7 @@ import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
 import it.unimi.dsi.fastutil.longs.Long2IntMap;
 import it.unimi.dsi.fastutil.longs.Long2IntOpenHashMap;
 import java.util.Arrays;
+import java.util.stream.IntStream;
 
 /**
  * How far two ways of dividing the same things agree, such as groups found and themes known, or two alternatives. Each
@@ -37,6 +38,22 @@ public record Agreement(
     /** The harmonic mean of B-cubed precision and recall; 0 if both are. */
     public double f() {
         return precision + recall == 0 ? 0 : 2 * precision * recall / (precision + recall);
+    }
+
+    /**
+     * Compares two results over the same keywords. The leftovers are one class; what is not grouped at all is left out.
+     *
+     * @throws IllegalArgumentException if there is no keyword, or they are not over the same ones
+     */
+    public static Agreement of(Grouping found, Grouping known) {
+        return of(labels(found), labels(known));
+    }
+
+    private static int[] labels(Grouping grouping) {
+        return IntStream.range(0, grouping.keywords())
+                .map(grouping::groupOf)
+                .filter(group -> group != Grouping.OUTSIDE)
+                .toArray();
     }
 
     /**

@@ -8,10 +8,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.Keywords;
 
 /**
@@ -20,8 +23,12 @@ import smorgas.core.fold.Keywords;
  */
 public final class Groups {
 
+    /** What stands for the bid, of those that some basket tells the first. */
+    private static final List<Figure> BIDS = List.of(Figure.HIGH_BID, Figure.CPC, Figure.LOW_BID);
+
     private final Grouping grouping;
     private final Optional<FigureColumn> column;
+    private final Optional<FigureColumn> bids;
     private final long[] searches;
     private final int[] order;
     private final long leftoverSearches;
@@ -41,6 +48,9 @@ public final class Groups {
     public Groups(Grouping grouping, Keywords keywords, Optional<FigureColumn> column, Map<String, String> given) {
         this.grouping = grouping;
         this.column = column;
+        this.bids = BIDS.stream()
+                .flatMap(figure -> keywords.figure(figure).stream())
+                .findFirst();
         this.searches = new long[grouping.size()];
         long left = 0;
         if (column.isPresent()) {
@@ -134,6 +144,21 @@ public final class Groups {
 
     public long leftoverSearches() {
         return leftoverSearches;
+    }
+
+    /** The mean bid of those of a group's keywords of which one is known, ranges by their middle, in its parts; else empty. */
+    public OptionalDouble bid(int group) {
+        RaggedInts members = grouping.members();
+        double twice = 0;
+        int known = 0;
+        for (int i = 0; bids.isPresent() && i < members.length(group); i++) {
+            int keyword = members.get(group, i);
+            if (bids.get().known(keyword)) {
+                twice += bids.get().twiceMiddle(keyword);
+                known++;
+            }
+        }
+        return known == 0 ? OptionalDouble.empty() : OptionalDouble.of(twice / 2 / known);
     }
 
     /** How many keywords a group has. */

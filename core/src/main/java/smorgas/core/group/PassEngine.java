@@ -270,9 +270,7 @@ final class PassEngine {
     /** Too small groups are dissolved, and if there are more than are aimed at the smallest of the others. */
     private void dissolve(Preferences preferences, int[] place, int[] size, Members members, int groups) {
         int left = groups;
-        // An element is size and candidate in one long, of one size the last in rank first; one whose size is out of
-        // date
-        // is skipped.
+        // An element is size and candidate in one long, of one size the last in rank first; one out of date is skipped.
         LongHeapPriorityQueue smallest = new LongHeapPriorityQueue();
         for (int c = 0; c < size.length; c++) {
             if (size[c] > 0 && (pass.about() != Pass.ANY || size[c] < pass.smallest())) {

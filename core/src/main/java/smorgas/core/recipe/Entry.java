@@ -269,6 +269,13 @@ public sealed interface Entry
         }
     }
 
+    /** The keys of keywords and of their other spellings. */
+    static Set<String> keywords(List<String> texts, List<String> also) {
+        Set<String> keys = keywords(texts);
+        keys.addAll(keywords(also));
+        return keys;
+    }
+
     /** The keys of keywords. */
     static Set<String> keywords(List<String> texts) {
         Set<String> keys = new LinkedHashSet<>();
@@ -317,9 +324,7 @@ public sealed interface Entry
 
         @Override
         public Set<String> touches() {
-            Set<String> keys = keywords(texts);
-            keys.addAll(keywords(also));
-            return keys;
+            return keywords(texts, also);
         }
 
         @Override

@@ -31,9 +31,7 @@ public sealed interface GroupPin extends Entry {
 
         @Override
         public Set<String> touches() {
-            Set<String> keys = Entry.keywords(texts);
-            keys.addAll(Entry.keywords(also));
-            return keys;
+            return Entry.keywords(texts, also);
         }
 
         @Override
@@ -162,6 +160,9 @@ public sealed interface GroupPin extends Entry {
         public GroupLocked {
             texts = List.copyOf(texts);
             GroupRule.checkName(group);
+            if (on && texts.isEmpty()) {
+                throw new IllegalArgumentException("There is no group \"" + group + "\" to be locked at present");
+            }
         }
 
         @Override
@@ -185,9 +186,7 @@ public sealed interface GroupPin extends Entry {
 
         @Override
         public Set<String> touches() {
-            Set<String> keys = Entry.keywords(texts);
-            keys.addAll(Entry.keywords(also));
-            return keys;
+            return Entry.keywords(texts, also);
         }
 
         @Override
@@ -207,9 +206,7 @@ public sealed interface GroupPin extends Entry {
 
         @Override
         public Set<String> touches() {
-            Set<String> keys = Entry.keywords(texts);
-            keys.addAll(Entry.keywords(also));
-            return keys;
+            return Entry.keywords(texts, also);
         }
 
         @Override

@@ -247,4 +247,24 @@ class BoardTest {
         assertThat(undone.keywords().size()).isEqualTo(keywords.size());
         assertThat(undone.plan().rows()).isEqualTo(first.plan().rows());
     }
+
+    @Test
+    void aGroupsBidIsTheMeanOfTheKnownOnesAndSomeKeywordsComeMostSearchedFirst() {
+        Lines lines = smorgas.core.gather.BasketReader.lines(
+                        1,
+                        "bids",
+                        "keyword,searches,cpc\nred hive,10,0.50\ntall hive,30,1.50\nold hive,20,\nred lid,5,\ntall lid,5,\nold lid,9,\n"
+                                .getBytes(java.nio.charset.StandardCharsets.UTF_8))
+                .lines()
+                .orElseThrow();
+        Board board = Board.of(List.of(lines), Recipe.empty("en"));
+        int hive = board.groups().find("hive");
+        assertThat(board.groups().bid(hive).orElseThrow()).isEqualTo(1_000_000);
+        assertThat(board.groups().bid(board.groups().find("lid"))).isEmpty();
+        assertThat(java.util.Arrays.stream(board.orders()
+                                .mostSearched(
+                                        board.groups().grouping().members().row(hive)))
+                        .mapToObj(board.keywords()::text))
+                .containsExactly("tall hive", "old hive", "red hive");
+    }
 }

@@ -121,6 +121,8 @@ class HandsTest {
             assertThat(sizes(board(smallest, lock))).containsEntry("oak hive stand", 6);
         }
         assertThat(sizes(board(13))).doesNotContainKey("oak hive stand");
+        assertThatThrownBy(() -> new GroupPin.GroupLocked("smoker", List.of(), true))
+                .hasMessageContaining("There is no group \"smoker\"");
         // What a hand places elsewhere goes, lock or not.
         Board placed = board(3, lock, new GroupPin.KeywordsPlaced(List.of(texts.getFirst()), List.of(), "smoker"));
         assertThat(sizes(placed)).containsEntry("oak hive stand", 5).containsEntry("smoker", 7);

@@ -98,6 +98,12 @@ class LookedAtTest {
         // Some become leftovers.
         assertThat(Changes.between(GROUPS, groups(200)).flows()).anyMatch(flow -> flow.to() == Grouping.LEFTOVER);
         Groups larger = groups(14);
+        Agreement agreement = Agreement.of(GROUPS.grouping(), larger.grouping());
+        assertThat(agreement.adjustedRand()).isBetween(.1, .99);
+        assertThat(Agreement.of(larger.grouping(), GROUPS.grouping()).adjustedRand())
+                .isCloseTo(agreement.adjustedRand(), HAIR);
+        assertThat(Agreement.of(GROUPS.grouping(), GROUPS.grouping()).adjustedRand())
+                .isCloseTo(1, HAIR);
         Changes changes = Changes.between(GROUPS, larger);
         assertThat(changes.gone()).isNotEmpty();
         assertThat(changes.fresh().size() + changes.changed() + changes.same())

@@ -1,7 +1,5 @@
 package smorgas.app.web.band;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -107,7 +105,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                         path,
                         "strand tint-" + (tint++ % TINTS + 1),
                         basket.name() + ": " + Show.count(basket.size(), "line", "lines"),
-                        base + "/sift?basket=" + encoded(basket.name())));
+                        base + "/sift?basket=" + Show.encoded(basket.name())));
                 from += thick + gap;
                 to += thick;
             }
@@ -177,7 +175,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                         ribbon(GROUP, y, thick, SERVE, to, thick),
                         "group",
                         groups.name(order[i]) + ": " + Show.count(size, "keyword", "keywords"),
-                        base + "/group?group=" + encoded(groups.grouping().key(order[i]))));
+                        base + "/group?group=" + Show.encoded(groups.grouping().key(order[i]))));
                 y += thick;
                 to += thick + 1.5;
             }
@@ -270,10 +268,6 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
 
         private static String n(double number) {
             return String.format(Locale.ROOT, "%.1f", number);
-        }
-
-        private static String encoded(String text) {
-            return URLEncoder.encode(text, StandardCharsets.UTF_8);
         }
     }
 }

@@ -5,13 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.SequencedMap;
-import java.util.stream.IntStream;
 import org.springframework.ui.Model;
 import smorgas.app.work.Previews;
 import smorgas.core.board.Board;
 import smorgas.core.group.Agreement;
 import smorgas.core.group.Changes;
-import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
 
 /** Named alternatives beside what is adopted, each with its figures, and two of them against each other. */
@@ -84,15 +82,16 @@ final class Alternatives {
         }
     }
 
-    static String shownAs(String name) {
+    private static String shownAs(String name) {
         return name.equals(ADOPTED) ? "Adopted" : name;
     }
 
     private Column column(String name, Board board, String base, String beside) {
         Groups groups = board.groups();
         boolean is = name.equals(base);
-        Agreement agreement =
-                is ? null : Agreement.of(labels(groups), labels(boards.get(base).groups()));
+        Agreement agreement = is
+                ? null
+                : Agreement.of(groups.grouping(), boards.get(base).groups().grouping());
         return new Column(
                 name,
                 name.equals(ADOPTED) ? "" : Dials.query(board.recipe().groups()),
@@ -106,14 +105,5 @@ final class Alternatives {
                 adopted.recipe().alternatives().containsKey(name),
                 query.with("base", name, "beside", name.equals(beside) ? base : beside),
                 query.with("beside", name));
-    }
-
-    /** Each keyword's class; the leftovers are one, and what is not grouped at all is left out. */
-    private static int[] labels(Groups groups) {
-        Grouping grouping = groups.grouping();
-        return IntStream.range(0, grouping.keywords())
-                .filter(keyword -> grouping.groupOf(keyword) != Grouping.OUTSIDE)
-                .map(grouping::groupOf)
-                .toArray();
     }
 }

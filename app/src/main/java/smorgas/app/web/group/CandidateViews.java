@@ -22,6 +22,9 @@ final class CandidateViews {
     /** Where keywords would come from. */
     record SourceView(String name, String url, String keywords) {}
 
+    /** A keyword that would come, and the group it is in. */
+    record WouldBeView(String text, String searches, String in) {}
+
     private final Board board;
     private final Groups groups;
     private final GroupQuery query;
@@ -79,32 +82,20 @@ final class CandidateViews {
         model.addAttribute("moreSources", Math.max(0, got.sources().size() - MOST_SOURCES));
         model.addAttribute(
                 "wouldBe",
-                Arrays.stream(got.keywords())
-                        .boxed()
-                        .sorted((a, b) -> Long.compare(searches(b), searches(a)))
+                Arrays.stream(board.orders().mostSearched(got.keywords()))
                         .limit(MOST)
-                        .map(keyword -> new CandidateView(
+                        .mapToObj(keyword -> new WouldBeView(
                                 board.keywords().text(keyword),
-                                "",
                                 Show.figure(
                                         Figure.SEARCHES,
                                         board.keywords().figure(Figure.SEARCHES).orElse(null),
                                         keyword),
-                                where(keyword),
-                                false))
+                                where(keyword)))
                         .toList());
     }
 
     private String where(int keyword) {
         int group = groups.grouping().groupOf(keyword);
         return group < 0 ? "Leftovers" : groups.name(group);
-    }
-
-    private long searches(int keyword) {
-        return board.keywords()
-                .figure(Figure.SEARCHES)
-                .filter(column -> column.known(keyword))
-                .map(column -> column.twiceMiddle(keyword))
-                .orElse(0L);
     }
 }

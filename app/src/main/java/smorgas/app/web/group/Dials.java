@@ -1,7 +1,5 @@
 package smorgas.app.web.group;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -10,6 +8,7 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import org.springframework.util.MultiValueMap;
+import smorgas.app.web.show.Show;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
@@ -150,7 +149,7 @@ final class Dials {
     private static void add(StringBuilder query, String name, Object value) {
         query.append(name)
                 .append('=')
-                .append(URLEncoder.encode(String.format(Locale.ROOT, "%s", value), StandardCharsets.UTF_8))
+                .append(Show.encoded(String.format(Locale.ROOT, "%s", value)))
                 .append('&');
     }
 }

@@ -1,13 +1,12 @@
 package smorgas.app.web.group;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SequencedMap;
 import org.springframework.util.MultiValueMap;
+import smorgas.app.web.show.Show;
 
 /**
  * What the address of the Group page asks for beside the dials: how the groups are looked at, and which one is opened.
@@ -89,7 +88,7 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
         }
         StringBuilder url = new StringBuilder("?").append(dials);
         changed.forEach((name, value) ->
-                url.append(name).append('=').append(encoded(value)).append('&'));
+                url.append(name).append('=').append(Show.encoded(value)).append('&'));
         return url.toString();
     }
 
@@ -106,9 +105,5 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
     /** The page with the leftovers opened. */
     public String left() {
         return with("leftovers", "true", "group", "", "candidate", "", "parts", "", "page", "");
-    }
-
-    private static String encoded(String text) {
-        return URLEncoder.encode(text, StandardCharsets.UTF_8);
     }
 }

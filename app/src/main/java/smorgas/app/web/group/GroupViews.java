@@ -115,8 +115,7 @@ final class GroupViews {
 
     /** The list of groups in the order asked for, of those with these words in their name. */
     void list(String q, int opened, Model model) {
-        Tint bids = new Tint(board, Tint.By.BID);
-        int[] order = sorted(bids);
+        int[] order = sorted();
         int largest = 1;
         for (int group : order) {
             largest = Math.max(largest, groups.keywords(group));
@@ -128,7 +127,7 @@ final class GroupViews {
                     || grouping.key(group).contains(q)) {
                 matching++;
                 if (views.size() < PAGE || group == opened) {
-                    views.add(view(group, largest, 1, opened, bids));
+                    views.add(view(group, largest, 1, opened));
                 }
             }
         }
@@ -152,7 +151,7 @@ final class GroupViews {
         return new Heading(label, query.with("sort", next), down ? "descending" : up ? "ascending" : "none", number);
     }
 
-    private int[] sorted(Tint bids) {
+    private int[] sorted() {
         String asked = query.value("sort");
         boolean down = asked.startsWith("-");
         Comparator<Integer> by =
@@ -160,7 +159,8 @@ final class GroupViews {
                     case "name" ->
                         Comparator.comparing(group -> groups.name(group).toLowerCase(Locale.ROOT));
                     case "keywords" -> Comparator.comparingInt(groups::keywords);
-                    case "bid" -> Comparator.comparingDouble(bids::value);
+                    case "bid" ->
+                        Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
                     default -> Comparator.comparingLong(groups::searches);
                 };
@@ -171,7 +171,7 @@ final class GroupViews {
                 .toArray();
     }
 
-    private GroupView view(int group, int largest, int depth, int opened, Tint bids) {
+    private GroupView view(int group, int largest, int depth, int opened) {
         return new GroupView(
                 grouping.key(group),
                 groups.name(group),
@@ -179,7 +179,7 @@ final class GroupViews {
                 kind(group),
                 Show.count(groups.keywords(group)),
                 Show.count(groups.searches(group)),
-                bids.figure(group),
+                Show.money(groups.bid(group)),
                 grouping.theme(group).isEmpty() ? "" : Show.percent(grouping.meanTightness(group)),
                 Math.round(1_000f * groups.keywords(group) / largest),
                 depth,

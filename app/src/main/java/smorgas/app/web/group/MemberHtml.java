@@ -1,9 +1,8 @@
 package smorgas.app.web.group;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import smorgas.app.web.show.Html;
+import smorgas.app.web.show.Show;
 import smorgas.core.group.ThemeMarks;
 
 /** Rows of the opened group's keywords, the words of its theme set off. */
@@ -23,7 +22,7 @@ final class MemberHtml {
     }
 
     private static void row(Html html, OpenedView.Member member, String base) {
-        String text = URLEncoder.encode(member.text(), StandardCharsets.UTF_8);
+        String text = Show.encoded(member.text());
         html.raw("<tr class=\"keyword-row\" tabindex=\"-1\" data-k=\"")
                 .text(member.text())
                 .raw("\"><td class=\"pick\"><input type=\"checkbox\" tabindex=\"-1\" aria-label=\"Pick ")

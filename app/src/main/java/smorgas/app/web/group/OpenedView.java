@@ -1,7 +1,6 @@
 package smorgas.app.web.group;
 
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -9,7 +8,6 @@ import java.util.Set;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.board.Orders;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
@@ -58,25 +56,27 @@ final class OpenedView {
 
     /** The opened group, or the leftovers: what holds it together, its members, its neighbours. */
     void show(int group, int page, Model model) {
-        List<Integer> inOrder = inOrder(group);
-        int pages = Math.max(1, (inOrder.size() + GroupViews.PAGE - 1) / GroupViews.PAGE);
-        int shown = Math.clamp(page, 1, pages);
         boolean is = group >= 0;
-        List<Member> members =
-                inOrder
-                        .subList((shown - 1) * GroupViews.PAGE, Math.min(inOrder.size(), shown * GroupViews.PAGE))
-                        .stream()
-                        .map(keyword -> member(group, keyword))
-                        .toList();
+        int[] inOrder = board.orders()
+                .mostSearched(
+                        is
+                                ? grouping.members().row(group)
+                                : grouping.leftOver().stream().toArray());
+        int pages = Math.max(1, (inOrder.length + GroupViews.PAGE - 1) / GroupViews.PAGE);
+        int shown = Math.clamp(page, 1, pages);
+        List<Member> members = Arrays.stream(inOrder)
+                .skip((shown - 1L) * GroupViews.PAGE)
+                .limit(GroupViews.PAGE)
+                .mapToObj(keyword -> member(group, keyword))
+                .toList();
         model.addAttribute("members", MemberHtml.of(members, base));
         model.addAttribute("theme", is ? grouping.key(group) : "");
         model.addAttribute("name", is ? groups.name(group) : "");
         model.addAttribute("kind", is ? views.kind(group) : "");
         model.addAttribute("themeWords", is ? grouping.theme(group) : List.of());
-        model.addAttribute("memberCount", Show.count(inOrder.size(), "keyword", "keywords"));
+        model.addAttribute("memberCount", Show.count(inOrder.length, "keyword", "keywords"));
         model.addAttribute("memberSearches", Show.count(is ? groups.searches(group) : groups.leftoverSearches()));
-        String bid = is ? new Tint(board, Tint.By.BID).figure(group) : "";
-        model.addAttribute("memberBid", bid);
+        model.addAttribute("memberBid", is ? Show.money(groups.bid(group)) : "");
         model.addAttribute(
                 "memberTightness",
                 is && !grouping.theme(group).isEmpty() ? Show.percent(grouping.meanTightness(group)) : "");
@@ -144,23 +144,6 @@ final class OpenedView {
                 .flatMap(entry -> board.keywords().find(entry.getKey()).stream())
                 .map(board.keywords()::text)
                 .distinct()
-                .toList();
-    }
-
-    /** The keywords of a group, or the leftovers, most searched first. */
-    private List<Integer> inOrder(int group) {
-        if (group < 0) {
-            return Arrays.stream(board.orders().by(new Orders.By.OfFigure(Figure.SEARCHES), true))
-                    .filter(keyword -> grouping.groupOf(keyword) == group)
-                    .boxed()
-                    .toList();
-        }
-        FigureColumn searches = board.keywords().figure(Figure.SEARCHES).orElse(null);
-        return Arrays.stream(grouping.members().row(group))
-                .boxed()
-                .sorted(Comparator.<Integer>comparingLong(keyword ->
-                                searches != null && searches.known(keyword) ? -searches.twiceMiddle(keyword) : 1)
-                        .thenComparing(board.keywords()::text))
                 .toList();
     }
 

@@ -209,6 +209,7 @@ class PinActs {
                         .boxed()
                         .flatMap(keyword -> board.keywords().tidyTexts(keyword).stream())
                         .toList();
+        // Made within the act: a group that only a preview shows has no keywords to be locked with, and that is said.
         return acts.back(
                 request,
                 redirect,

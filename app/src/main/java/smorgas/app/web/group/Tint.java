@@ -1,14 +1,9 @@
 package smorgas.app.web.group;
 
 import java.util.Arrays;
-import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Stream;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
-import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.Standing;
 
@@ -48,8 +43,6 @@ final class Tint {
         }
     }
 
-    private static final List<Figure> BIDS = List.of(Figure.HIGH_BID, Figure.CPC, Figure.LOW_BID);
-
     private final Board board;
     private final By by;
     private final double[] values;
@@ -60,12 +53,11 @@ final class Tint {
         this.by = by;
         int size = board.groups().grouping().size();
         this.values = new double[size];
-        Optional<FigureColumn> bids = bids();
         for (int group = 0; group < size; group++) {
             values[group] = switch (by) {
                 case TIGHTNESS -> board.groups().grouping().theme(group).isEmpty() ? -1 : tightness(group);
                 case STANDING -> kept(group);
-                case BID -> bid(group, bids);
+                case BID -> board.groups().bid(group).orElse(-1);
             };
         }
         this.known = Arrays.stream(values).filter(value -> value >= 0).sorted().toArray();
@@ -82,26 +74,6 @@ final class Tint {
             kept += board.standings().of(members.get(group, i)) == Standing.KEPT ? 1 : 0;
         }
         return kept / (double) Math.max(1, members.length(group));
-    }
-
-    private Optional<FigureColumn> bids() {
-        return BIDS.stream()
-                .flatMap(figure -> board.keywords().figure(figure).stream())
-                .findFirst();
-    }
-
-    private double bid(int group, Optional<FigureColumn> bids) {
-        RaggedInts members = board.groups().grouping().members();
-        double sum = 0;
-        int known = 0;
-        for (int i = 0; bids.isPresent() && i < members.length(group); i++) {
-            int keyword = members.get(group, i);
-            if (bids.get().known(keyword)) {
-                sum += bids.get().twiceMiddle(keyword);
-                known++;
-            }
-        }
-        return known == 0 ? -1 : sum / known;
     }
 
     /** 1 to {@link #STEPS}, or 0 for a group of which it is unknown. */
@@ -129,17 +101,7 @@ final class Tint {
         return switch (by) {
             case TIGHTNESS -> "tightness " + Show.percent(value);
             case STANDING -> Show.percent(value) + " Kept";
-            case BID -> "bid " + figure(group);
+            case BID -> "bid " + Show.money(board.groups().bid(group));
         };
-    }
-
-    /** The value that a group is ordered by; below 0 if it is unknown. */
-    double value(int group) {
-        return values[group];
-    }
-
-    /** The mean bid of a group; empty if it is unknown. */
-    String figure(int group) {
-        return values[group] < 0 ? "" : String.format(Locale.ENGLISH, "%,.2f", values[group] / 2 / Figure.CPC.scale());
     }
 }

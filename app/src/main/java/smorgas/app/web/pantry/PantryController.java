@@ -2,7 +2,6 @@ package smorgas.app.web.pantry;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.NoSuchElementException;
@@ -78,7 +77,7 @@ class PantryController {
     }
 
     private static String url(String name) {
-        return "/pantry?list=" + URLEncoder.encode(name, StandardCharsets.UTF_8);
+        return "/pantry?list=" + Show.encoded(name);
     }
 
     /** A list as it stands in the fields or in a file becomes the newest version of its name. */

@@ -1,6 +1,9 @@
 package smorgas.app.web.show;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -18,6 +21,16 @@ public final class Show {
     /** {@code 1 keyword}, {@code 1,204 keywords}. */
     public static String count(long number, String one, String many) {
         return count(number) + " " + (number == 1 ? one : many);
+    }
+
+    /** A text as a value of an address's query. */
+    public static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    /** A mean amount of money, in {@link Figure#CPC}'s parts; empty if it is unknown. */
+    public static String money(OptionalDouble parts) {
+        return parts.isEmpty() ? "" : String.format(Locale.ENGLISH, "%,.2f", parts.getAsDouble() / Figure.CPC.scale());
     }
 
     /** A whole percentage of a share between 0 and 1. */

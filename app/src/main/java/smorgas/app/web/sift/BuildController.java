@@ -1,8 +1,6 @@
 package smorgas.app.web.sift;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -22,6 +20,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Acts;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
@@ -273,8 +272,7 @@ class BuildController {
             return acts.back(request, redirect, id, outcome);
         }
         if (act.equals("group")) {
-            return "redirect:/projects/" + id + "/group?group="
-                    + URLEncoder.encode(Tidy.of(groupName), StandardCharsets.UTF_8);
+            return "redirect:/projects/" + id + "/group?group=" + Show.encoded(Tidy.of(groupName));
         }
         return "redirect:/projects/" + id + "/sift" + (act.equals("view") ? SiftQuery.urlOf(condition) : "");
     }

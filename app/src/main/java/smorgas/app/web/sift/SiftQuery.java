@@ -1,7 +1,5 @@
 package smorgas.app.web.sift;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -11,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import smorgas.app.store.Json;
+import smorgas.app.web.show.Show;
 import smorgas.core.board.Orders;
 import smorgas.core.column.Figure;
 import smorgas.core.recipe.Bounds;
@@ -311,10 +310,8 @@ public final class SiftQuery {
     /** The query part of the URL, with its question mark. */
     public String url() {
         StringBuilder url = new StringBuilder("?");
-        asked.forEach((name, value) -> url.append(url.length() > 1 ? "&" : "")
-                .append(name)
-                .append('=')
-                .append(URLEncoder.encode(value, StandardCharsets.UTF_8)));
+        asked.forEach((name, value) ->
+                url.append(url.length() > 1 ? "&" : "").append(name).append('=').append(Show.encoded(value)));
         return url.toString();
     }
 }
