@@ -2,7 +2,8 @@ package smorgas.core.column;
 
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.Arrays;
-import java.util.function.Consumer;
+import java.util.SortedMap;
+import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.function.IntConsumer;
 
 /** Rows of ints of unequal length in two arrays; cannot change. Row numbers run from 0 to {@link #size()} - 1. */
@@ -68,26 +69,37 @@ public final class RaggedInts {
         return new RaggedInts(starts, values);
     }
 
-    /** Takes values, each for a row. */
+    /** Gives the values of a row. */
     @FunctionalInterface
-    public interface Sink {
-        void add(int row, int value);
+    public interface Maker {
+        /** Adds the values behind those that are there; must depend on nothing but the row, for rows are made on all cores. */
+        void make(int row, IntArrayList values);
     }
 
-    /**
-     * Rows that get their values one by one, in any order of the rows.
-     *
-     * @param values gives all values; it is run twice and must give the same both times
-     */
-    public static RaggedInts scattered(int rows, Consumer<Sink> values) {
+    /** Rows made one by one, on all cores. */
+    public static RaggedInts made(int rows, Maker maker) {
         int[] starts = new int[rows + 1];
-        values.accept((row, value) -> starts[row + 1]++);
-        for (int r = 0; r < rows; r++) {
-            starts[r + 1] += starts[r];
+        SortedMap<Integer, IntArrayList> parts = new ConcurrentSkipListMap<>();
+        Cores.run(rows, (from, to) -> {
+            IntArrayList values = new IntArrayList(4 * (to - from));
+            for (int row = from; row < to; row++) {
+                maker.make(row, values);
+                starts[row + 1] = values.size();
+            }
+            parts.put(from, values);
+        });
+        int[] all = new int[parts.values().stream().mapToInt(IntArrayList::size).sum()];
+        int[] firsts = parts.keySet().stream().mapToInt(first -> first).toArray();
+        int before = 0;
+        for (int part = 0; part < firsts.length; part++) {
+            IntArrayList values = parts.get(firsts[part]);
+            values.getElements(0, all, before, values.size());
+            int end = part + 1 < firsts.length ? firsts[part + 1] : rows;
+            for (int row = firsts[part]; row < end; row++) {
+                starts[row + 1] += before;
+            }
+            before += values.size();
         }
-        int[] next = Arrays.copyOf(starts, rows);
-        int[] all = new int[starts[rows]];
-        values.accept((row, value) -> all[next[row]++] = value);
         return new RaggedInts(starts, all);
     }
 
@@ -124,6 +136,39 @@ public final class RaggedInts {
             }
         }
         return new RaggedInts(starts, inverted);
+    }
+
+    /** The same for rows whose values rise, on all cores. */
+    public RaggedInts inverseOfRising(int valueCount) {
+        int[] starts = new int[valueCount + 1];
+        Cores.run(valueCount, (from, to) -> forEachWithin(from, to, (row, value) -> starts[value + 1]++));
+        for (int v = 0; v < valueCount; v++) {
+            starts[v + 1] += starts[v];
+        }
+        int[] next = Arrays.copyOf(starts, valueCount);
+        int[] inverted = new int[starts[valueCount]];
+        Cores.run(valueCount, (from, to) -> forEachWithin(from, to, (row, value) -> inverted[next[value]++] = row));
+        return new RaggedInts(starts, inverted);
+    }
+
+    /** Takes a value of a row. */
+    @FunctionalInterface
+    private interface Visitor {
+        void visit(int row, int value);
+    }
+
+    /** Of rows that rise the values from one to before another: these lie close together in what is made of them. */
+    private void forEachWithin(int from, int to, Visitor visitor) {
+        for (int row = 0; row < size(); row++) {
+            int end = starts[row + 1];
+            if (starts[row] == end || values[starts[row]] >= to || values[end - 1] < from) {
+                continue;
+            }
+            int at = Arrays.binarySearch(values, starts[row], end, from);
+            for (at = at < 0 ? -at - 1 : at; at < end && values[at] < to; at++) {
+                visitor.visit(row, values[at]);
+            }
+        }
     }
 
     /** The rows with every value replaced. */

@@ -363,12 +363,14 @@ public final class Grouper {
         for (int group = 0; group < groups.size(); group++) {
             places.put(groups.get(group).key(), group);
         }
-        return RaggedInts.scattered(groups.size(), sink -> hand.alsoIn()
+        Map<Integer, List<Integer>> also = new HashMap<>();
+        hand.alsoIn()
                 .forEach((keyword, keys) -> keys.forEach(key -> {
                     int group = places.getOrDefault(key, Grouping.OUTSIDE);
                     if (group >= 0 && groupOf[keyword] != group && groupOf[keyword] != Grouping.OUTSIDE) {
-                        sink.add(group, keyword);
+                        also.computeIfAbsent(group, fresh -> new ArrayList<>()).add(keyword);
                     }
-                })));
+                }));
+        return RaggedInts.made(groups.size(), (group, row) -> row.addAll(also.getOrDefault(group, List.of())));
     }
 }

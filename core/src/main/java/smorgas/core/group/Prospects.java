@@ -61,8 +61,7 @@ public final class Prospects {
         Arrays.fill(worth, 1);
         Pass first = grouping.settings().passes().getFirst();
         Candidates candidates = new Candidates(
-                words,
-                keywords,
+                ScopeWords.of(words, keywords),
                 worth,
                 grouping.settings(),
                 new Pass(first.smallest(), Pass.ANY, Pass.ANY, 1, Pass.LONGEST, first.anyOrder(), 0));

@@ -53,22 +53,27 @@ class ColumnsTest {
     }
 
     @Test
-    void rowsScatteredComeTogetherAndRenumberedOnesKeepTheirPlaces() {
+    void rowsMadeOnAllCoresAreTheSameAndRenumberedOnesKeepTheirPlaces() {
         for (int count : new int[] {0, 7, 20_000}) {
             List<List<Integer>> rows = rows(count, 40);
-            RaggedInts scattered = RaggedInts.scattered(count, sink -> {
-                // Last row first: only the order within a row counts.
-                for (int row = count - 1; row >= 0; row--) {
-                    int at = row;
-                    rows.get(row).forEach(value -> sink.add(at, value));
-                }
-            });
-            assertThat(listed(scattered)).isEqualTo(rows);
+            RaggedInts made = RaggedInts.made(count, (row, values) -> values.addAll(rows.get(row)));
+            assertThat(listed(made)).isEqualTo(rows);
             int[] twice = IntStream.range(0, 40).map(value -> 2 * value).toArray();
-            assertThat(listed(scattered.renumbered(twice)))
+            assertThat(listed(made.renumbered(twice)))
                     .isEqualTo(rows.stream()
                             .map(row -> row.stream().map(value -> 2 * value).toList())
                             .toList());
+        }
+    }
+
+    @Test
+    void theInverseOfRisingRowsIsTheSameOnAllCores() {
+        for (int values : new int[] {1, 40, 20_000}) {
+            List<List<Integer>> rising = rows(3_000, values).stream()
+                    .map(row -> row.stream().distinct().sorted().toList())
+                    .toList();
+            assertThat(listed(ragged(rising).inverseOfRising(values)))
+                    .isEqualTo(listed(ragged(rising).inverse(values)));
         }
     }
 

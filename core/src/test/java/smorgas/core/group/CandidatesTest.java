@@ -35,7 +35,10 @@ class CandidatesTest {
         ThemeWords words = new ThemeWords(FoldedWords.plain(texts), BARE, "en");
         int[] scope = IntStream.range(0, texts.size()).toArray();
         Candidates candidates = new Candidates(
-                words, scope, new long[scope.length], BARE, new Pass(support, 0, 0, 1, longest, anyOrder, 0));
+                ScopeWords.of(words, scope),
+                new long[scope.length],
+                BARE,
+                new Pass(support, 0, 0, 1, longest, anyOrder, 0));
         Map<String, Integer> found = new TreeMap<>();
         for (int c = 0; c < candidates.size(); c++) {
             found.put(words.text(candidates.words(c)), candidates.members(c));
