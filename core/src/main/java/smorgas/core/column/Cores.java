@@ -36,12 +36,17 @@ public final class Cores {
      * @param few of fewer one core does them all
      */
     public static void run(int rows, int few, Part part) {
-        if (rows < few) {
+        inParts(rows, rows < few ? 1 : PARTS, part);
+    }
+
+    /** The same in so many parts, from 1. */
+    static void inParts(int rows, int parts, Part part) {
+        if (parts == 1) {
             part.run(0, rows);
             return;
         }
-        IntStream.range(0, PARTS)
+        IntStream.range(0, parts)
                 .parallel()
-                .forEach(p -> part.run((int) ((long) rows * p / PARTS), (int) ((long) rows * (p + 1) / PARTS)));
+                .forEach(p -> part.run((int) ((long) rows * p / parts), (int) ((long) rows * (p + 1) / parts)));
     }
 }

@@ -5,9 +5,15 @@ import java.util.Arrays;
 import java.util.SortedMap;
 import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.function.IntConsumer;
+import java.util.function.IntUnaryOperator;
 
 /** Rows of ints of unequal length in two arrays; cannot change. Row numbers run from 0 to {@link #size()} - 1. */
 public final class RaggedInts {
+
+    /** Of fewer values one core has made the inverse before a second has begun. */
+    private static final int FEW_VALUES = 200_000;
+
+    private static final int INVERSE_PARTS = 4;
 
     private final int[] starts;
     private final int[] values;
@@ -108,65 +114,50 @@ public final class RaggedInts {
      * v.
      */
     public RaggedInts inverse(int valueCount) {
-        int[] starts = new int[valueCount + 1];
-        int[] lastSeen = new int[valueCount];
-        Arrays.fill(lastSeen, -1);
-        for (int row = 0; row < size(); row++) {
-            for (int i = this.starts[row]; i < this.starts[row + 1]; i++) {
-                int value = values[i];
-                if (lastSeen[value] != row) {
-                    lastSeen[value] = row;
-                    starts[value + 1]++;
-                }
-            }
-        }
-        for (int v = 0; v < valueCount; v++) {
-            starts[v + 1] += starts[v];
-        }
-        int[] next = Arrays.copyOf(starts, valueCount);
-        int[] inverted = new int[starts[valueCount]];
-        Arrays.fill(lastSeen, -1);
-        for (int row = 0; row < size(); row++) {
-            for (int i = this.starts[row]; i < this.starts[row + 1]; i++) {
-                int value = values[i];
-                if (lastSeen[value] != row) {
-                    lastSeen[value] = row;
-                    inverted[next[value]++] = row;
-                }
-            }
-        }
-        return new RaggedInts(starts, inverted);
+        return inverse(valueCount, row -> row);
     }
 
-    /** The same for rows whose values rise, on all cores. */
-    public RaggedInts inverseOfRising(int valueCount) {
-        int[] starts = new int[valueCount + 1];
-        Cores.run(valueCount, (from, to) -> forEachWithin(from, to, (row, value) -> starts[value + 1]++));
+    /**
+     * The inverse of this with other names for the rows.
+     *
+     * @param names the name of each row; a row whose name is negative is left out
+     */
+    public RaggedInts inverse(int valueCount, IntUnaryOperator names) {
+        // Each part goes through all rows, but what it writes to lies close together.
+        int parts = values.length < FEW_VALUES ? 1 : INVERSE_PARTS;
+        int[] ends = new int[valueCount + 1];
+        Cores.inParts(
+                valueCount, parts, (from, to) -> forEachOnce(from, to, names, (name, value) -> ends[value + 1]++));
         for (int v = 0; v < valueCount; v++) {
-            starts[v + 1] += starts[v];
+            ends[v + 1] += ends[v];
         }
-        int[] next = Arrays.copyOf(starts, valueCount);
-        int[] inverted = new int[starts[valueCount]];
-        Cores.run(valueCount, (from, to) -> forEachWithin(from, to, (row, value) -> inverted[next[value]++] = row));
-        return new RaggedInts(starts, inverted);
+        int[] next = Arrays.copyOf(ends, valueCount);
+        int[] inverted = new int[ends[valueCount]];
+        Cores.inParts(
+                valueCount,
+                parts,
+                (from, to) -> forEachOnce(from, to, names, (name, value) -> inverted[next[value]++] = name));
+        return new RaggedInts(ends, inverted);
     }
 
     /** Takes a value of a row. */
     @FunctionalInterface
     private interface Visitor {
-        void visit(int row, int value);
+        void visit(int name, int value);
     }
 
-    /** Of rows that rise the values from one to before another: these lie close together in what is made of them. */
-    private void forEachWithin(int from, int to, Visitor visitor) {
+    /** Of each row the values from one to before another, once each. */
+    private void forEachOnce(int from, int to, IntUnaryOperator names, Visitor visitor) {
+        int[] lastSeen = new int[to - from];
+        Arrays.fill(lastSeen, -1);
         for (int row = 0; row < size(); row++) {
-            int end = starts[row + 1];
-            if (starts[row] == end || values[starts[row]] >= to || values[end - 1] < from) {
-                continue;
-            }
-            int at = Arrays.binarySearch(values, starts[row], end, from);
-            for (at = at < 0 ? -at - 1 : at; at < end && values[at] < to; at++) {
-                visitor.visit(row, values[at]);
+            int name = names.applyAsInt(row);
+            for (int i = starts[row]; name >= 0 && i < starts[row + 1]; i++) {
+                int value = values[i];
+                if (value >= from && value < to && lastSeen[value - from] != row) {
+                    lastSeen[value - from] = row;
+                    visitor.visit(name, value);
+                }
             }
         }
     }

@@ -6,8 +6,8 @@ import it.unimi.dsi.fastutil.longs.Long2IntOpenHashMap;
 import it.unimi.dsi.fastutil.longs.LongArrayList;
 import it.unimi.dsi.fastutil.longs.LongArrays;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Set;
-import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.GroupSettings.StopAt;
@@ -35,6 +35,9 @@ final class Candidates {
     private final Long2IntOpenHashMap themes = new Long2IntOpenHashMap();
     private final IntArrayList parents = new IntArrayList();
     private final IntArrayList lastWords = new IntArrayList();
+    /** The last word of each theme, -1 if it stands in the theme before. */
+    private final IntArrayList fresh = new IntArrayList();
+
     private final IntArrayList lengths = new IntArrayList();
     private final IntArrayList counts = new IntArrayList();
     /** The worth of the keywords of each theme. */
@@ -43,7 +46,6 @@ final class Candidates {
     private final IntArrayList lastSeenIn = new IntArrayList();
 
     private int[] byRank = {};
-    private int[][] wordsByRank = {};
     private final RaggedInts of;
 
     /**
@@ -135,16 +137,27 @@ final class Candidates {
     /** Finds the frequent sets and numbers them; the sets of each keyword by their numbers. */
     private RaggedInts sets() {
         FrequentSets sets = FrequentSets.of(in, holds, worth, pass);
-        sets.forEach((parent, last, length, count, rank) -> {
-            parents.add(parent);
-            lastWords.add(last);
-            lengths.add(length);
-            counts.add(count);
-            ranks.add(rank);
-        });
-        number();
-        return RaggedInts.made(byRank.length, (number, row) -> sets.addKeywords(byRank[number], row))
-                .inverseOfRising(in.size());
+        for (IntArrayList list : List.of(parents, lastWords, fresh, lengths, counts)) {
+            list.ensureCapacity(sets.size());
+        }
+        ranks.ensureCapacity(sets.size());
+        sets.forEach(this::add);
+        int[] numbers = number();
+        return RaggedInts.made(sets.size(), sets::addKeywords).inverse(in.size(), set -> numbers[set]);
+    }
+
+    /** A theme that is not known yet. */
+    private void add(int parent, int last, int length, int count, long rank) {
+        parents.add(parent);
+        lastWords.add(last);
+        lengths.add(length);
+        counts.add(count);
+        ranks.add(rank);
+        boolean before = false;
+        for (int at = parent; at != NONE && !before; at = parents.getInt(at)) {
+            before = lastWords.getInt(at) == last;
+        }
+        fresh.add(before ? NONE : last);
     }
 
     private int count(int parent, int last, int length, int seenIn) {
@@ -153,11 +166,7 @@ final class Candidates {
         if (theme == NONE) {
             theme = counts.size();
             themes.put(key, theme);
-            parents.add(parent);
-            lastWords.add(last);
-            lengths.add(length);
-            counts.add(0);
-            ranks.add(0);
+            add(parent, last, length, 0, 0);
             lastSeenIn.add(NONE);
         }
         if (lastSeenIn.getInt(theme) != seenIn) {
@@ -182,14 +191,10 @@ final class Candidates {
             }
         }
         int[] sorted = candidates.toIntArray();
-        int[][] byTheme = new int[counts.size()][];
-        Cores.run(sorted.length, (from, to) -> {
-            for (int at = from; at < to; at++) {
-                byTheme[sorted[at]] = wordsOf(sorted[at]);
-            }
-        });
         if (!pass.anyOrder()) {
             // Sets are found in the order of their words, runs as they come.
+            int[][] byTheme = new int[counts.size()][];
+            candidates.forEach(theme -> byTheme[theme] = wordsOf(theme));
             IntArrays.parallelQuickSort(sorted, (a, b) -> Arrays.compare(byTheme[a], byTheme[b]));
         }
         int[] places = new int[sorted.length];
@@ -200,7 +205,6 @@ final class Candidates {
         }
         LongArrays.parallelRadixSortIndirect(places, smallerFirst, true);
         byRank = Arrays.stream(places).map(at -> sorted[at]).toArray();
-        wordsByRank = Arrays.stream(byRank).mapToObj(theme -> byTheme[theme]).toArray(int[][]::new);
         int[] rankOf = new int[counts.size()];
         Arrays.fill(rankOf, NONE);
         for (int number = 0; number < byRank.length; number++) {
@@ -223,9 +227,23 @@ final class Candidates {
         return byRank.length;
     }
 
-    /** The words of a theme: of a run in their order, of a set in the order of their numbers; not to be changed. */
+    /** The words of a theme: of a run in their order, of a set in the order of their numbers. */
     int[] words(int candidate) {
-        return wordsByRank[candidate];
+        return wordsOf(byRank[candidate]);
+    }
+
+    /** What the distinct words of each candidate weigh together. */
+    double[] weigh(double[] weights) {
+        // The theme without its last word was found before.
+        double[] sums = new double[counts.size()];
+        for (int theme = 0; theme < sums.length; theme++) {
+            int parent = parents.getInt(theme);
+            int word = fresh.getInt(theme);
+            sums[theme] = (parent == NONE ? 0 : sums[parent]) + (word == NONE ? 0 : weights[word]);
+        }
+        double[] byNumber = new double[byRank.length];
+        Arrays.setAll(byNumber, number -> sums[byRank[number]]);
+        return byNumber;
     }
 
     /** In how many keywords of the scope the theme stands. */

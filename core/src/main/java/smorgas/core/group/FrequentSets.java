@@ -91,6 +91,10 @@ final class FrequentSets {
         return new FrequentSets(in, holds, worth, pass);
     }
 
+    int size() {
+        return firsts[parts.length - 1] + parts[parts.length - 1].size();
+    }
+
     void forEach(Visitor visitor) {
         for (int p = 0; p < parts.length; p++) {
             Part part = parts[p];

@@ -55,27 +55,11 @@ final class Preferences {
     }
 
     private double[] covered() {
-        double[] sums = new double[candidates.size()];
-        boolean any = !barred.everywhere().isEmpty();
-        Cores.run(sums.length, (from, to) -> {
-            for (int c = from; c < to; c++) {
-                int[] theme = candidates.words(c);
-                sums[c] = any && barred.everywhere().has(theme) ? 0 : weigh(theme);
-            }
-        });
-        return sums;
-    }
-
-    private double weigh(int[] theme) {
-        double sum = 0;
-        for (int p = 0; p < theme.length; p++) {
-            boolean before = false;
-            for (int q = 0; q < p; q++) {
-                before |= theme[q] == theme[p];
-            }
-            sum += before ? 0 : weights[theme[p]];
+        double[] sums = candidates.weigh(weights);
+        for (int c = 0; c < sums.length && !barred.everywhere().isEmpty(); c++) {
+            sums[c] = barred.everywhere().has(candidates.words(c)) ? 0 : sums[c];
         }
-        return sum;
+        return sums;
     }
 
     /** How much of the keyword's weight each of its candidates covers, 0 where it may not take the keyword; the most. */

@@ -4,6 +4,7 @@ import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import smorgas.core.column.RaggedInts;
@@ -42,7 +43,7 @@ final class ThemeWords {
         }
         int[] inOrder = new int[count];
         Arrays.setAll(inOrder, i -> i);
-        IntArrays.quickSort(inOrder, (a, b) -> byClass[a].compareTo(byClass[b]));
+        IntArrays.parallelQuickSort(inOrder, (a, b) -> byClass[a].compareTo(byClass[b]));
         int[] place = new int[count];
         this.texts = new String[count];
         for (int i = 0; i < count; i++) {
@@ -59,9 +60,10 @@ final class ThemeWords {
         this.fragment = new boolean[count];
         settings.muted().forEach(word -> mark(word, muted));
         settings.stopWords().forEach(word -> mark(word, stop));
+        Set<String> stopWords = new HashSet<>(settings.stopWords());
         for (int word = 0; word < count; word++) {
             // Also where the folded word is shown otherwise than the list writes it.
-            stop[word] |= settings.stopWords().contains(texts[word]);
+            stop[word] |= stopWords.contains(texts[word]);
             fragment[word] = loneLetter(texts[word]) || AFTER_APOSTROPHES.contains(texts[word]);
         }
     }
