@@ -5,13 +5,12 @@ import java.util.Arrays;
 import java.util.SortedMap;
 import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.function.IntConsumer;
-import java.util.function.IntUnaryOperator;
 
 /** Rows of ints of unequal length in two arrays; cannot change. Row numbers run from 0 to {@link #size()} - 1. */
 public final class RaggedInts {
 
-    /** Of fewer values one core has made the inverse before a second has begun. */
-    private static final int FEW_VALUES = 200_000;
+    /** What is written for fewer values fits the cache of one core. */
+    private static final int FEW_VALUES = 250_000;
 
     private static final int INVERSE_PARTS = 4;
 
@@ -114,7 +113,9 @@ public final class RaggedInts {
      * v.
      */
     public RaggedInts inverse(int valueCount) {
-        return inverse(valueCount, row -> row);
+        int[] names = new int[size()];
+        Arrays.setAll(names, row -> row);
+        return inverse(valueCount, names);
     }
 
     /**
@@ -122,44 +123,50 @@ public final class RaggedInts {
      *
      * @param names the name of each row; a row whose name is negative is left out
      */
-    public RaggedInts inverse(int valueCount, IntUnaryOperator names) {
-        // Each part goes through all rows, but what it writes to lies close together.
-        int parts = values.length < FEW_VALUES ? 1 : INVERSE_PARTS;
+    public RaggedInts inverse(int valueCount, int[] names) {
+        // Each part goes through all rows, but what it writes to fits the cache of its core.
+        int parts = valueCount < FEW_VALUES ? 1 : INVERSE_PARTS;
         int[] ends = new int[valueCount + 1];
-        Cores.inParts(
-                valueCount, parts, (from, to) -> forEachOnce(from, to, names, (name, value) -> ends[value + 1]++));
+        Cores.inParts(valueCount, parts, (from, to) -> count(from, to, names, ends));
         for (int v = 0; v < valueCount; v++) {
             ends[v + 1] += ends[v];
         }
         int[] next = Arrays.copyOf(ends, valueCount);
         int[] inverted = new int[ends[valueCount]];
-        Cores.inParts(
-                valueCount,
-                parts,
-                (from, to) -> forEachOnce(from, to, names, (name, value) -> inverted[next[value]++] = name));
+        Cores.inParts(valueCount, parts, (from, to) -> fill(from, to, names, next, inverted));
         return new RaggedInts(ends, inverted);
     }
 
-    /** Takes a value of a row. */
-    @FunctionalInterface
-    private interface Visitor {
-        void visit(int name, int value);
-    }
-
-    /** Of each row the values from one to before another, once each. */
-    private void forEachOnce(int from, int to, IntUnaryOperator names, Visitor visitor) {
-        int[] lastSeen = new int[to - from];
-        Arrays.fill(lastSeen, -1);
-        for (int row = 0; row < size(); row++) {
-            int name = names.applyAsInt(row);
-            for (int i = starts[row]; name >= 0 && i < starts[row + 1]; i++) {
+    private void count(int from, int to, int[] names, int[] ends) {
+        int[] lastSeen = unseen(to - from);
+        for (int row = 0; row < names.length; row++) {
+            for (int i = starts[row]; names[row] >= 0 && i < starts[row + 1]; i++) {
                 int value = values[i];
                 if (value >= from && value < to && lastSeen[value - from] != row) {
                     lastSeen[value - from] = row;
-                    visitor.visit(name, value);
+                    ends[value + 1]++;
                 }
             }
         }
+    }
+
+    private void fill(int from, int to, int[] names, int[] next, int[] inverted) {
+        int[] lastSeen = unseen(to - from);
+        for (int row = 0; row < names.length; row++) {
+            for (int i = starts[row]; names[row] >= 0 && i < starts[row + 1]; i++) {
+                int value = values[i];
+                if (value >= from && value < to && lastSeen[value - from] != row) {
+                    lastSeen[value - from] = row;
+                    inverted[next[value]++] = names[row];
+                }
+            }
+        }
+    }
+
+    private static int[] unseen(int count) {
+        int[] lastSeen = new int[count];
+        Arrays.fill(lastSeen, -1);
+        return lastSeen;
     }
 
     /** The rows with every value replaced. */

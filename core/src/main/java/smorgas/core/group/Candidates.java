@@ -143,7 +143,7 @@ final class Candidates {
         ranks.ensureCapacity(sets.size());
         sets.forEach(this::add);
         int[] numbers = number();
-        return RaggedInts.made(sets.size(), sets::addKeywords).inverse(in.size(), set -> numbers[set]);
+        return RaggedInts.made(sets.size(), sets::addKeywords).inverse(in.size(), numbers);
     }
 
     /** A theme that is not known yet. */
