@@ -3,6 +3,7 @@ package smorgas.app.store;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rule;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
@@ -26,6 +28,8 @@ public final class Json {
 
     /** The format in which entries are written today. */
     public static final int FORMAT = 1;
+
+    private static final String RECIPE_TAKEN = "recipe-taken";
 
     private static final Map<String, Class<? extends Entry>> KINDS = kinds();
 
@@ -125,6 +129,7 @@ public final class Json {
         kinds.put("alternative", Entry.AlternativeKept.class);
         kinds.put("alternative-dropped", Entry.AlternativeDropped.class);
         kinds.put("plan-settings", Entry.PlanSettingsChosen.class);
+        kinds.put(RECIPE_TAKEN, RecipeTaken.class);
         return kinds;
     }
 
@@ -138,7 +143,14 @@ public final class Json {
     }
 
     static String body(Entry entry) {
-        return MAPPER.writeValueAsString(entry);
+        return MAPPER.writeValueAsString(
+                entry instanceof RecipeTaken taken
+                        ? Map.of(
+                                "name",
+                                taken.name(),
+                                "entries",
+                                taken.entries().stream().map(Json::exported).toList())
+                        : entry);
     }
 
     /**
@@ -153,6 +165,10 @@ public final class Json {
                     "The entry \"" + kind + "\" (format " + format + ") is not known to this version");
         }
         try {
+            if (kind.equals(RECIPE_TAKEN)) {
+                JsonNode taken = MAPPER.readTree(body);
+                return new RecipeTaken(taken.path("name").stringValue(""), exportedEntries(taken.path("entries")));
+            }
             return MAPPER.readValue(body, type);
         } catch (tools.jackson.core.JacksonException e) {
             throw new IllegalArgumentException(
@@ -213,9 +229,32 @@ public final class Json {
         return fields;
     }
 
-    static List<String> kindsOfRecipe() {
+    /**
+     * Reads back what {@link #exported} made of some entries.
+     *
+     * @throws IllegalArgumentException with a sentence that tells which of them is wrong
+     */
+    static List<Entry> exportedEntries(JsonNode nodes) {
+        List<Entry> entries = new ArrayList<>();
+        for (JsonNode node : nodes) {
+            try {
+                String kind = node.path("kind").stringValue("");
+                if (!kindsOfRecipe().contains(kind)) {
+                    throw new IllegalArgumentException(
+                            "The kind \"" + kind + "\" is none of " + String.join(", ", kindsOfRecipe()));
+                }
+                entries.add(entry(
+                        kind, node.path("format").intValue(0), node.path("body").toString()));
+            } catch (IllegalArgumentException e) {
+                throw new IllegalArgumentException("Entry " + (entries.size() + 1) + ": " + e.getMessage(), e);
+            }
+        }
+        return entries;
+    }
+
+    private static List<String> kindsOfRecipe() {
         return KINDS.keySet().stream()
-                .filter(kind -> !kind.startsWith("basket"))
+                .filter(kind -> !kind.startsWith("basket") && !kind.equals(RECIPE_TAKEN))
                 .toList();
     }
 }

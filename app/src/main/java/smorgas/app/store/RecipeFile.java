@@ -1,8 +1,10 @@
 package smorgas.app.store;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import smorgas.core.column.Figure;
 import smorgas.core.recipe.Entry;
@@ -10,6 +12,8 @@ import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.RecipeTaken;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
@@ -29,6 +33,10 @@ public record RecipeFile(String language, List<Entry> entries) {
     /** The recipe that a project's entries in force come to, defaults first. */
     public static RecipeFile of(String language, List<Entry> effective) {
         List<Entry> entries = new ArrayList<>();
+        if (effective.stream().anyMatch(RecipeTaken.class::isInstance)) {
+            // The recipe that was taken has them written out.
+            return new RecipeFile(language, Recipe.decisions(effective));
+        }
         Folding folding = Folding.standard(language);
         for (FoldKind kind : FoldKind.values()) {
             entries.add(new Entry.FoldKindSwitched(kind, folding.on().contains(kind)));
@@ -39,7 +47,7 @@ public record RecipeFile(String language, List<Entry> entries) {
         for (Figure figure : Figure.values()) {
             entries.add(new Entry.MergeChosen(figure, figure.standardMerge()));
         }
-        effective.stream().filter(entry -> !(entry instanceof Entry.OfBasket)).forEach(entries::add);
+        entries.addAll(Recipe.decisions(effective));
         return new RecipeFile(language, entries);
     }
 
@@ -68,22 +76,34 @@ public record RecipeFile(String language, List<Entry> entries) {
             throw new IllegalArgumentException(
                     "This is no recipe of format " + FORMAT + ": it should begin with {\"recipe\": " + FORMAT + "}");
         }
-        List<Entry> entries = new ArrayList<>();
-        int number = 0;
-        for (JsonNode node : file.path("entries")) {
-            number++;
-            try {
-                String kind = node.path("kind").stringValue("");
-                if (!Json.kindsOfRecipe().contains(kind)) {
-                    throw new IllegalArgumentException(
-                            "The kind \"" + kind + "\" is none of " + String.join(", ", Json.kindsOfRecipe()));
-                }
-                entries.add(Json.entry(
-                        kind, node.path("format").intValue(0), node.path("body").toString()));
-            } catch (IllegalArgumentException e) {
-                throw new IllegalArgumentException("Entry " + number + ": " + e.getMessage(), e);
-            }
-        }
+        List<Entry> entries = Json.exportedEntries(file.path("entries"));
         return new RecipeFile(file.path("language").stringValue("en"), entries);
+    }
+
+    /**
+     * The act of following the recipe in a file.
+     *
+     * @param name the file's
+     * @param language of the project that is to follow it
+     * @throws IllegalArgumentException with a sentence that tells what is wrong and in which entry, or that the recipe is
+     *     for another language
+     */
+    public static RecipeTaken take(String name, byte[] bytes, String language) {
+        RecipeFile file;
+        try {
+            file = parse(new String(bytes, StandardCharsets.UTF_8).replaceFirst("^\uFEFF", ""));
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException(name + ": " + e.getMessage(), e);
+        }
+        if (!file.language().equals(language)) {
+            throw new IllegalArgumentException(
+                    name + " is a recipe for " + told(file.language()) + " keywords, and this project is in "
+                            + told(language) + ": make a project in that language for it");
+        }
+        return new RecipeTaken(name, file.entries());
+    }
+
+    private static String told(String language) {
+        return Locale.of(language).getDisplayLanguage(Locale.ENGLISH);
     }
 }

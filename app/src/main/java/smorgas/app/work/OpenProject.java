@@ -1,7 +1,6 @@
 package smorgas.app.work;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,8 +82,7 @@ public final class OpenProject {
         } catch (IllegalArgumentException e) {
             return new Outcome.Refused(String.valueOf(e.getMessage()) + ".");
         }
-        Set<String> between = before.history().touchedSince(seen);
-        if (!Collections.disjoint(between, entry.touches())) {
+        if (entry.surprises(before.history().touchedSince(seen))) {
             return new Outcome.Refused(
                     "Not done: the same was changed in another window meanwhile. This is the newer state.");
         }

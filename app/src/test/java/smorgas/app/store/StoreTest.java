@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.TreeSet;
@@ -34,6 +35,7 @@ import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SplitBy;
 import smorgas.core.recipe.Standing;
@@ -342,6 +344,16 @@ class StoreTest {
                 .endsWith(EVERY_KIND.subList(6, EVERY_KIND.size()).toArray(Entry[]::new))
                 .noneMatch(entry -> entry instanceof Entry.OfBasket);
         assertThat(RecipeFile.parse(json).json()).isEqualTo(json);
+    }
+
+    @Test
+    void aRecipeThatWasTakenIsStoredAndExportedAsItself() {
+        String json = RecipeFile.of("de", EVERY_KIND).json();
+        RecipeTaken taken = RecipeFile.take("r.json", ("\uFEFF" + json).getBytes(StandardCharsets.UTF_8), "de");
+        assertThat(Json.entry(Json.kind(taken), Json.FORMAT, Json.body(taken))).isEqualTo(taken);
+        List<Entry> effective = new ArrayList<>(EVERY_KIND);
+        effective.add(taken);
+        assertThat(RecipeFile.of("de", effective).json()).isEqualTo(json);
     }
 
     @Test

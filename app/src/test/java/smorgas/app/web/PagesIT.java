@@ -209,6 +209,78 @@ class PagesIT {
         assertThat(dropped(id)).containsExactly("free hive plans");
     }
 
+    private HttpResponse<String> take(long id, String recipe, String version) {
+        return visitor.upload(
+                "/projects/" + id + "/recipe",
+                "recipe",
+                Map.of("last month.json", bytes(recipe)),
+                Map.of("version", version));
+    }
+
+    @Test
+    void nextMonthsProjectBeginsWithTheRecipeOfThisMonths() {
+        long id = gathered("keyword\nfree hive plans\nbee suit\n");
+        visitor.post("/projects/" + id + "/rules/word", Map.of("ruleWord", "Free", "to", "DROPPED"));
+        visitor.post("/projects/" + id + "/judge/row", Map.of("keyword", "bee suit", "to", "DROPPED", "row", "0"));
+        String recipe = visitor.get("/projects/" + id + "/recipe.json").body();
+
+        long next = visitor.project("Next month", recipe);
+        visitor.upload(
+                "/projects/" + next + "/gather",
+                Map.of("list.csv", bytes("keyword\nfree smoker\nBee Suit\nhoney jar\n")));
+        assertThat(dropped(next)).containsExactlyInAnyOrder("free smoker", "bee suit");
+        assertThat(visitor.get("/projects/" + next + "/recipe.json").body()).isEqualTo(recipe);
+    }
+
+    @Test
+    void aRecipeTakesThePlaceOfAllDecisionsAndUndoBringsThemBack() {
+        long id = gathered("keyword\nfree hive plans\nbee suit\n");
+        String nothing = visitor.get("/projects/" + id + "/recipe.json").body();
+        visitor.post("/projects/" + id + "/rules/word", Map.of("ruleWord", "Free", "to", "DROPPED"));
+        String seen = String.valueOf(visitor.version());
+
+        assertThat(take(id, nothing, seen).body()).contains("Took the recipe last month.json");
+        assertThat(dropped(id)).isEmpty();
+        visitor.get("/projects/" + id + "/history");
+        visitor.post("/projects/" + id + "/undo", Map.of());
+        assertThat(dropped(id)).containsExactly("free hive plans");
+
+        // A page that is older than what was decided meanwhile, another language, and what is no recipe.
+        assertThat(take(id, nothing, seen).body()).contains("changed in another window");
+        String now = String.valueOf(visitor.version());
+        assertThat(take(id, nothing.replace("\"language\" : \"en\"", "\"language\" : \"de\""), now)
+                        .body())
+                .contains("last month.json is a recipe for German keywords");
+        assertThat(take(id, nothing.replace("fold-kind", "fold-boom"), now).body())
+                .contains("last month.json: Entry 1: The kind &quot;fold-boom&quot;");
+        assertThat(dropped(id)).containsExactly("free hive plans");
+    }
+
+    @Test
+    void theTableIsSortedByWhatActsChangeAndByAnyColumnOfTheLists() {
+        long id = gathered(
+                "keyword,searches,\"Notes, ours\"\nhive lid,10,9\nhive roof,20,10\nhive stand,30,\nbee suit,40,x\n");
+        visitor.post("/projects/" + id + "/tag", Map.of("keyword", "hive roof", "newTag", "a", "scope", "row"));
+        visitor.post("/projects/" + id + "/tag", Map.of("keyword", "bee suit", "newTag", "b", "scope", "row"));
+        String note = java.net.URLEncoder.encode(
+                java.net.URLEncoder.encode("other:Notes, ours", StandardCharsets.UTF_8), StandardCharsets.UTF_8);
+        // Without a tag, a note or a group last in both directions; numbers as numbers, before other texts.
+        assertThat(sorted(id, "tags")).containsExactly("hive roof", "bee suit", "hive stand", "hive lid");
+        assertThat(sorted(id, "-tags")).containsExactly("bee suit", "hive roof", "hive stand", "hive lid");
+        assertThat(sorted(id, note)).containsExactly("hive lid", "hive roof", "bee suit", "hive stand");
+        assertThat(sorted(id, "-" + note)).containsExactly("bee suit", "hive roof", "hive lid", "hive stand");
+        assertThat(sorted(id, "group,-characters")).containsExactly("hive stand", "hive roof", "hive lid", "bee suit");
+        assertThat(sorted(id, "words,-tags,searches"))
+                .containsExactly("bee suit", "hive roof", "hive lid", "hive stand");
+    }
+
+    private List<String> sorted(long id, String sort) {
+        return csv(visitor.get("/projects/" + id + "/sift.csv?sort=" + sort).body()).stream()
+                .skip(1)
+                .map(List::getFirst)
+                .toList();
+    }
+
     private List<String> dropped(long id) {
         return csv(visitor.get("/projects/" + id + "/sift.csv?standing=dropped").body()).stream()
                 .skip(1)

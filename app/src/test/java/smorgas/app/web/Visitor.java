@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 /** Somebody with a browser that runs no script: keeps cookies, and sends the token that the last page carried. */
 final class Visitor {
 
+    private static final String EDGE = "----smorgas-edge";
     private static final Pattern TOKEN = Pattern.compile("<meta name=\"csrf\" content=\"([^\"]+)\">");
     private static final Pattern VERSION = Pattern.compile("data-version=\"(\\d+)\"");
 
@@ -57,28 +58,53 @@ final class Visitor {
     }
 
     HttpResponse<String> upload(String path, Map<String, byte[]> files) {
-        String edge = "----smorgas-edge";
+        return upload(path, "files", files, Map.of());
+    }
+
+    /** A form with files, as a page sends it. */
+    HttpResponse<String> upload(String path, String field, Map<String, byte[]> files, Map<String, String> fields) {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
-        files.forEach((name, bytes) -> {
-            body.writeBytes(("--" + edge + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\""
-                            + name.replace("\"", "%22") + "\"\r\nContent-Type: text/csv\r\n\r\n")
-                    .getBytes(StandardCharsets.UTF_8));
-            body.writeBytes(bytes);
-            body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
-        });
-        body.writeBytes(("--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        fields.forEach((name, value) -> part(body, "name=\"" + name + "\"", value.getBytes(StandardCharsets.UTF_8)));
+        files.forEach((name, bytes) -> part(
+                body,
+                "name=\"" + field + "\"; filename=\"" + name.replace("\"", "%22") + "\"\r\nContent-Type: text/csv",
+                bytes));
+        body.writeBytes(("--" + EDGE + "--\r\n").getBytes(StandardCharsets.UTF_8));
         return send(HttpRequest.newBuilder(URI.create(base + path))
-                .header("Content-Type", "multipart/form-data; boundary=" + edge)
+                .header("Content-Type", "multipart/form-data; boundary=" + EDGE)
                 .header("X-XSRF-TOKEN", token)
                 .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
                 .build());
     }
 
+    private static void part(ByteArrayOutputStream body, String head, byte[] bytes) {
+        body.writeBytes(("--" + EDGE + "\r\nContent-Disposition: form-data; " + head + "\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(bytes);
+        body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
+    }
+
     /** A new project, and its number. */
     long project(String name) {
         get("/projects");
-        HttpResponse<String> page = post(
-                "/projects", Map.of("name", name, "language", "en", "market", "United Kingdom", "currency", "GBP"));
+        return number(post("/projects", fieldsOfProject(name)));
+    }
+
+    /** A new project that follows a recipe from the start, and its number. */
+    long project(String name, String recipe) {
+        get("/projects");
+        return number(upload(
+                "/projects",
+                "recipe",
+                Map.of("recipe.json", recipe.getBytes(StandardCharsets.UTF_8)),
+                fieldsOfProject(name)));
+    }
+
+    private static Map<String, String> fieldsOfProject(String name) {
+        return Map.of("name", name, "language", "en", "market", "United Kingdom", "currency", "GBP");
+    }
+
+    private static long number(HttpResponse<String> page) {
         Matcher number = Pattern.compile("/projects/(\\d+)/").matcher(page.uri().getPath());
         if (!number.find()) {
             throw new IllegalStateException(page.uri() + ": " + page.body());

@@ -93,6 +93,32 @@ public final class Orders {
         IntArrays.mergeSort(keywords, comparing(levels, equal));
     }
 
+    /**
+     * Keywords in the order of a rank; those of one rank stay as they are, those whose rank is negative come last in both
+     * directions.
+     *
+     * @param rankOf the rank of every keyword of the project
+     */
+    public static int[] byRank(int[] keywords, int[] rankOf, boolean descending) {
+        int ranks = IntStream.of(keywords).map(keyword -> rankOf[keyword]).max().orElse(-1) + 1;
+        int[] places = new int[ranks + 2];
+        for (int keyword : keywords) {
+            places[place(rankOf[keyword], ranks, descending) + 1]++;
+        }
+        for (int place = 0; place <= ranks; place++) {
+            places[place + 1] += places[place];
+        }
+        int[] ordered = new int[keywords.length];
+        for (int keyword : keywords) {
+            ordered[places[place(rankOf[keyword], ranks, descending)]++] = keyword;
+        }
+        return ordered;
+    }
+
+    private static int place(int rank, int ranks, boolean descending) {
+        return rank < 0 ? ranks : descending ? ranks - 1 - rank : rank;
+    }
+
     private IntComparator comparing(List<Level> levels, int[] then) {
         IntComparator comparator = (a, b) -> Integer.compare(then[a], then[b]);
         for (Level level : levels.reversed()) {

@@ -12,7 +12,7 @@ public final class RaggedInts {
     /** What is written for fewer values fits the cache of one core. */
     private static final int FEW_VALUES = 250_000;
 
-    private static final int INVERSE_PARTS = 4;
+    private static final int INVERSE_PARTS = 2;
 
     private final int[] starts;
     private final int[] values;
@@ -124,7 +124,7 @@ public final class RaggedInts {
      * @param names the name of each row; a row whose name is negative is left out
      */
     public RaggedInts inverse(int valueCount, int[] names) {
-        // Each part goes through all rows, but what it writes to fits the cache of its core.
+        // Each part goes through all rows and writes less than all.
         int parts = valueCount < FEW_VALUES ? 1 : INVERSE_PARTS;
         int[] ends = new int[valueCount + 1];
         Cores.inParts(valueCount, parts, (from, to) -> count(from, to, names, ends));

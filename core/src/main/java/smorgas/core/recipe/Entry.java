@@ -1,5 +1,6 @@
 package smorgas.core.recipe;
 
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -34,13 +35,19 @@ public sealed interface Entry
                 Entry.GroupRuleRemoved,
                 Entry.GroupRuleMoved,
                 Entry.PlanSettingsChosen,
-                GroupPin {
+                GroupPin,
+                RecipeTaken {
 
     /**
      * What the act touches, as keys of which two acts share one if and only if the later could surprise the earlier: two
      * tabs that touch different things may both act.
      */
     Set<String> touches();
+
+    /** Whether this act might surprise those who touched these things since the page was shown on which it was made. */
+    default boolean surprises(Set<String> between) {
+        return !Collections.disjoint(between, touches());
+    }
 
     /** What was done, in the past tense, without a full stop. */
     String sentence();

@@ -83,7 +83,7 @@ public record Recipe(
         PlanSettings plan = PlanSettings.standard();
         int nextRule = 1;
         int nextGroupRule = 1;
-        for (Entry entry : entries) {
+        for (Entry entry : RecipeTaken.inForce(entries)) {
             switch (entry) {
                 case Entry.OfBasket ofBasket -> apply(baskets, ofBasket);
                 case Entry.MergeChosen chosen -> merges.put(chosen.figure(), chosen.merge());
@@ -117,6 +117,8 @@ public record Recipe(
                 case Entry.GroupRuleMoved moved -> move(groupRules, GroupRule::number, moved.number(), moved.place());
                 case GroupPin pin -> groupPins = groupPins.after(pin);
                 case Entry.PlanSettingsChosen chosen -> plan = chosen.settings();
+                case RecipeTaken taken ->
+                    throw new IllegalStateException("its entries stand in its place: " + taken.name());
             }
         }
         return new Recipe(
@@ -136,6 +138,13 @@ public record Recipe(
                 plan,
                 nextRule,
                 nextGroupRule);
+    }
+
+    /** The decisions that count, in order: nothing about baskets, and of a recipe that was taken its own. */
+    public static List<Entry> decisions(List<Entry> entries) {
+        return RecipeTaken.inForce(entries).stream()
+                .filter(entry -> !(entry instanceof Entry.OfBasket))
+                .toList();
     }
 
     /** An entry about a basket that is not there (any more) changes nothing. */

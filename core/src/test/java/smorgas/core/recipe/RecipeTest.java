@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class RecipeTest {
@@ -73,6 +74,25 @@ class RecipeTest {
         assertThat(recipe.nextRule()).isEqualTo(4);
         assertThat(recipe.groups().muted()).containsExactly("bee");
         assertThat(recipe.groups().stopWords()).contains("for", "the");
+    }
+
+    @Test
+    void aRecipeThatIsTakenTakesThePlaceOfDecisionsAndBasketsStay() {
+        RecipeTaken taken = new RecipeTaken("old.json", List.of(rule(7, "free"), keep("b")));
+        Entry.BasketAdded basket = new Entry.BasketAdded(1, "list.csv");
+        List<Entry> entries = List.of(keep("a"), basket, rule(1, "x"), taken, rule(8, "y"));
+        Recipe recipe = Recipe.of(entries, "en");
+        assertThat(recipe.pins()).containsOnlyKeys("b");
+        assertThat(recipe.rules()).extracting(Rule::number).containsExactly(7, 8);
+        assertThat(recipe.baskets()).hasSize(1);
+        assertThat(Recipe.decisions(entries)).containsExactly(rule(7, "free"), keep("b"), rule(8, "y"));
+        // It meets whatever was decided since its page was shown.
+        assertThat(taken.surprises(keep("z").touches())).isTrue();
+        assertThat(taken.surprises(Set.of())).isFalse();
+        assertThat(rule(7, "z").surprises(taken.touches())).isTrue();
+        assertThatThrownBy(() -> new RecipeTaken("r", List.of(basket))).hasMessageContaining("no baskets");
+        assertThatThrownBy(() -> new RecipeTaken("r", List.of(taken))).hasMessageContaining("no other recipe");
+        assertThatThrownBy(() -> new RecipeTaken("r", List.of())).hasMessageContaining("holds no decision");
     }
 
     @Test

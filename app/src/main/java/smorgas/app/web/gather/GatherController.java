@@ -171,7 +171,7 @@ class GatherController {
             if (file.getOriginalFilename() != null
                     && !file.getOriginalFilename().isEmpty()) {
                 Packed.Contents contents =
-                        Packed.open(shown(file.getOriginalFilename()), file.getBytes(), mostUnpacked);
+                        Packed.open(Show.fileName(file.getOriginalFilename()), file.getBytes(), mostUnpacked);
                 contents.problems().stream().map(GatherController::told).forEach(refused::add);
                 contents.lists().forEach(list -> jobs.add(submit(project, list)));
             }
@@ -194,15 +194,7 @@ class GatherController {
     }
 
     private Job submit(OpenProject project, Packed.NamedBytes list) {
-        return gatherings.submit(project, new Packed.NamedBytes(shown(list.name()), list.bytes()));
-    }
-
-    /** A name without folders and control characters, of a length that a basket may have. */
-    private static String shown(String name) {
-        String bare = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1)
-                .replaceAll("\\p{Cntrl}", " ")
-                .strip();
-        return bare.isEmpty() ? "List" : bare.substring(0, Math.min(bare.length(), 180));
+        return gatherings.submit(project, new Packed.NamedBytes(Show.fileName(list.name()), list.bytes()));
     }
 
     @PostMapping("/projects/{id}/gather/readings/{number}/stop")

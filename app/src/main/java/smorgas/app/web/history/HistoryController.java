@@ -1,6 +1,7 @@
 package smorgas.app.web.history;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -15,11 +16,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Histories;
 import smorgas.app.store.RecipeFile;
 import smorgas.app.web.frame.Acts;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.recipe.History;
@@ -98,6 +101,25 @@ class HistoryController {
                 .body(RecipeFile.of(
                                 project.language(), project.snapshot().history().effective())
                         .json());
+    }
+
+    /** A recipe file takes the place of all decisions. */
+    @PostMapping("/projects/{id}/recipe")
+    String take(
+            @PathVariable long id,
+            @RequestParam long version,
+            @RequestParam MultipartFile recipe,
+            HttpServletRequest request,
+            RedirectAttributes redirect)
+            throws IOException {
+        OpenProject project = frames.open(id);
+        String name = Show.fileName(recipe.getOriginalFilename());
+        byte[] bytes = recipe.getBytes();
+        return acts.back(
+                request,
+                redirect,
+                id,
+                project.act(version, before -> RecipeFile.take(name, bytes, project.language())));
     }
 
     @GetMapping("/projects/{id}/keys")

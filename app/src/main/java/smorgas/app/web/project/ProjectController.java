@@ -1,20 +1,26 @@
 package smorgas.app.web.project;
 
+import java.io.IOException;
 import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
+import smorgas.app.store.RecipeFile;
+import smorgas.app.web.show.Show;
 import smorgas.app.work.Table;
+import smorgas.core.recipe.RecipeTaken;
 
 /** The projects: list, make, rename, copy, bin. */
 @Controller
@@ -80,7 +86,9 @@ class ProjectController {
             @RequestParam String language,
             @RequestParam String market,
             @RequestParam String currency,
-            RedirectAttributes redirect) {
+            @RequestParam(required = false) @Nullable MultipartFile recipe,
+            RedirectAttributes redirect)
+            throws IOException {
         Optional<String> fault = fault(name, market)
                 .or(() -> LANGUAGES.stream().noneMatch(l -> l.code().equals(language))
                         ? Optional.of("Choose one of the languages.")
@@ -92,8 +100,19 @@ class ProjectController {
             redirect.addFlashAttribute("notice", fault.get());
             return LIST;
         }
+        Optional<RecipeTaken> taken;
+        try {
+            taken = recipe == null || recipe.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(
+                            RecipeFile.take(Show.fileName(recipe.getOriginalFilename()), recipe.getBytes(), language));
+        } catch (IllegalArgumentException e) {
+            redirect.addFlashAttribute("notice", e.getMessage() + ".");
+            return LIST;
+        }
         long id = projects.create(
                 name.strip(), language, market.strip(), currency.strip().toUpperCase(java.util.Locale.ROOT));
+        taken.ifPresent(first -> table.open(id).act(0, before -> first));
         return "redirect:/projects/" + id;
     }
 

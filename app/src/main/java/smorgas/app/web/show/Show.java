@@ -1,5 +1,6 @@
 package smorgas.app.web.show;
 
+import java.net.URLDecoder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
@@ -23,9 +24,27 @@ public final class Show {
         return count(number) + " " + (number == 1 ? one : many);
     }
 
+    /** The name of a file that was sent, without folders and control characters, of a length that a basket's name may have. */
+    public static String fileName(@Nullable String sent) {
+        String name = sent == null ? "" : sent;
+        String bare = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1)
+                .replaceAll("\\p{Cntrl}", " ")
+                .strip();
+        return bare.isEmpty() ? "List" : bare.substring(0, Math.min(bare.length(), 180));
+    }
+
     /** A text as a value of an address's query. */
     public static String encoded(String text) {
         return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    /** A text out of a value of an address's query; empty if it is none. */
+    public static String decoded(String text) {
+        try {
+            return URLDecoder.decode(text, StandardCharsets.UTF_8);
+        } catch (IllegalArgumentException e) {
+            return "";
+        }
     }
 
     /** A mean amount of money, in {@link Figure#CPC}'s parts; empty if it is unknown. */

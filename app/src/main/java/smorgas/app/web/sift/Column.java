@@ -21,7 +21,7 @@ import smorgas.core.column.Figure;
 record Column(String name, String label, Shows shows) {
 
     /** Before the name of a column of lists that is read as no figure. */
-    private static final String OTHER = "other:";
+    static final String OTHER = "other:";
 
     /** What stands in its cells. */
     sealed interface Shows {}
@@ -57,7 +57,7 @@ record Column(String name, String label, Shows shows) {
 
     /** Whether the table can be sorted by it. */
     public boolean sortable() {
-        return SiftQuery.by(name).isPresent();
+        return SiftQuery.sortable(name);
     }
 
     public boolean number() {

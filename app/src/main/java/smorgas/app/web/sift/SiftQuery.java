@@ -163,15 +163,20 @@ public final class SiftQuery {
         List<Sort> sorts = new ArrayList<>();
         for (String part : (get("sort").isEmpty() ? FIRST_SORT : get("sort")).split(",")) {
             boolean desc = part.startsWith("-");
-            String name = desc ? part.substring(1) : part;
-            if (sorts.size() < LEVELS && (name.equals("standing") || by(name).isPresent())) {
+            String name = Show.decoded(desc ? part.substring(1) : part);
+            if (sorts.size() < LEVELS && sortable(name)) {
                 sorts.add(new Sort(name, desc));
             }
         }
         return sorts.isEmpty() ? List.of(new Sort("searches", true)) : sorts;
     }
 
-    /** What a column's name is sorted by: a figure, or something that every keyword has. */
+    /** Whether a table can be sorted by what has this name. */
+    static boolean sortable(String name) {
+        return by(name).isPresent() || Ranks.knows(name);
+    }
+
+    /** What a column's name is sorted by: a figure, or something that every keyword has; empty for what acts change. */
     static Optional<Orders.By> by(String name) {
         for (Orders.By.Plain plain : Orders.By.Plain.values()) {
             if (plain.name().equalsIgnoreCase(name)) {
@@ -234,14 +239,15 @@ public final class SiftQuery {
      */
     public String urlSorted(String column) {
         List<Sort> sorts = new ArrayList<>(sorts());
-        boolean rises = column.equals("keyword") || column.equals("position");
+        boolean rises = column.equals("keyword") || column.equals("position") || Ranks.rises(column);
         boolean desc =
                 sorts.getFirst().name().equals(column) ? !sorts.getFirst().desc() : !rises;
         sorts.removeIf(sort -> sort.name().equals(column));
         sorts.addFirst(new Sort(column, desc));
         List<String> parts = sorts.stream()
                 .limit(LEVELS)
-                .map(sort -> (sort.desc() ? "-" : "") + sort.name())
+                // A list may name its column with a comma.
+                .map(sort -> (sort.desc() ? "-" : "") + Show.encoded(sort.name()))
                 .toList();
         return urlWith("sort", String.join(",", parts));
     }

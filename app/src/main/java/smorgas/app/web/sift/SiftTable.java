@@ -100,20 +100,20 @@ final class SiftTable {
     /** All keywords found, in the order asked for. */
     int[] ordered() {
         List<SiftQuery.Sort> sorts = query.sorts();
-        int standing = 0;
-        while (standing < sorts.size() && !sorts.get(standing).name().equals("standing")) {
-            standing++;
+        int fixed = sorts.size();
+        while (fixed > 0 && SiftQuery.by(sorts.get(fixed - 1).name()).isPresent()) {
+            fixed--;
         }
-        if (standing == sorts.size()) {
-            return onView(board.orders().by(levels(sorts)));
-        }
-        // Standings are no part of the orders, which outlast judging: sorted by what comes behind, then parted, then by
+        // What acts change is no part of the orders, which outlast them: sorted by what comes behind it, then by it,
+        // then by
         // what comes before.
-        List<Orders.Level> behind = levels(sorts.subList(standing + 1, sorts.size()));
-        int[] ordered =
-                parted(onView(board.orders().by(behind)), sorts.get(standing).desc());
-        if (standing > 0) {
-            board.orders().sortStably(ordered, levels(sorts.subList(0, standing)));
+        int[] ordered = onView(board.orders().by(levels(sorts.subList(fixed, sorts.size()))));
+        for (SiftQuery.Sort sort : sorts.subList(0, fixed).reversed()) {
+            if (SiftQuery.by(sort.name()).isPresent()) {
+                board.orders().sortStably(ordered, levels(List.of(sort)));
+            } else {
+                ordered = Orders.byRank(ordered, Ranks.of(sort.name(), snapshot, found, store), sort.desc());
+            }
         }
         return ordered;
     }
@@ -129,20 +129,6 @@ final class SiftTable {
         for (int keyword : order) {
             if (found.get(keyword)) {
                 ordered.add(keyword);
-            }
-        }
-        return ordered.toIntArray();
-    }
-
-    private int[] parted(int[] order, boolean desc) {
-        IntArrayList ordered = new IntArrayList(order.length);
-        Standing[] standings = Standing.values();
-        for (int i = 0; i < standings.length; i++) {
-            Standing wanted = standings[desc ? standings.length - 1 - i : i];
-            for (int keyword : order) {
-                if (board.standings().of(keyword) == wanted) {
-                    ordered.add(keyword);
-                }
             }
         }
         return ordered.toIntArray();
