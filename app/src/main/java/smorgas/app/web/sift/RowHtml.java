@@ -50,7 +50,13 @@ final class RowHtml {
     private void cell(Cell cell) {
         switch (cell) {
             case Cell.Text told -> {
-                html.raw(told.number() ? "<td class=\"number\">" : "<td class=\"told\">");
+                if (told.number()) {
+                    html.raw("<td class=\"number\">");
+                } else {
+                    // A long one is cut off where the column ends.
+                    html.raw("<td class=\"told\" title=\"");
+                    html.text(told.text()).raw("\">");
+                }
                 html.text(told.text());
             }
             case Cell.Searches searches -> {
