@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import smile.clustering.KMeans;
 import smile.math.MathEx;
@@ -19,7 +20,9 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Agreement;
 import smorgas.core.group.Grouper;
+import smorgas.core.group.Groups;
 import smorgas.core.group.Planted;
+import smorgas.core.group.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.text.Tidy;
@@ -188,17 +191,11 @@ final class Grouping {
                     seated.size() + 1,
                     List.of(Agreement.of(found(seated, keywords.size()), labels)));
             double[][] matrix = matrix(keywords);
-            int seeds = keywords.size() < MANY_TEXTS ? SEEDS : SEEDS_OF_MANY_TEXTS;
-            List<Agreement> byAgreement = IntStream.rangeClosed(1, seeds)
-                    .mapToObj(seed -> Agreement.of(kMeans(matrix, ours.size() + 1, seed, ITERATIONS), labels))
-                    .sorted(Comparator.comparingDouble(Agreement::adjustedRand))
-                    .toList();
-            print(set.name() + ": k-means, mean of " + seeds + " seeds", ours.size() + 1, byAgreement);
-            print(
-                    set.name() + ": k-means, the seed of the median ARI",
-                    ours.size() + 1,
-                    List.of(byAgreement.get(seeds / 2)));
-            print(set.name() + ": k-means, the seed of the best ARI", ours.size() + 1, List.of(byAgreement.getLast()));
+            besideKMeans(set.name(), matrix, labels, ours.size() + 1);
+            int[] broadest = broadest(ours, keywords);
+            int count = (int) Arrays.stream(broadest).distinct().count();
+            print(set.name() + ": core, the broadest themes", count, List.of(Agreement.of(broadest, labels)));
+            besideKMeans(set.name(), matrix, labels, count);
             for (TextClusters.Clustered peer : TextClusters.of(keywords, ours.size())) {
                 print(
                         set.name() + ": " + peer.name() + ", " + peer.millis() + " ms",
@@ -211,6 +208,25 @@ final class Grouping {
                         List.of(Agreement.of(found(alike, keywords.size()), labels)));
             }
         }
+    }
+
+    private static void besideKMeans(String name, double[][] matrix, int[] labels, int groups) {
+        int seeds = labels.length < MANY_TEXTS ? SEEDS : SEEDS_OF_MANY_TEXTS;
+        List<Agreement> byAgreement = IntStream.rangeClosed(1, seeds)
+                .mapToObj(seed -> Agreement.of(kMeans(matrix, groups, seed, ITERATIONS), labels))
+                .sorted(Comparator.comparingDouble(Agreement::adjustedRand))
+                .toList();
+        print(name + ": k-means, mean of " + seeds + " seeds", groups, byAgreement);
+        print(name + ": k-means, the seed of the median ARI", groups, List.of(byAgreement.get(seeds / 2)));
+        print(name + ": k-means, the seed of the best ARI", groups, List.of(byAgreement.getLast()));
+    }
+
+    /** For each keyword the theme at the top of the tree that its group belongs to; -1 for leftovers. */
+    private static int[] broadest(smorgas.core.group.Grouping grouping, Keywords keywords) {
+        ThemeTree tree = new Groups(grouping, keywords, Optional.empty(), Map.of()).tree();
+        return IntStream.range(0, keywords.size())
+                .map(keyword -> grouping.groupOf(keyword) < 0 ? -1 : tree.at(grouping.groupOf(keyword), 1))
+                .toArray();
     }
 
     private static int[] labels(LabelledSets.Labelled set, Keywords keywords) {

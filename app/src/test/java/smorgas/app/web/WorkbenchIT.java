@@ -172,6 +172,14 @@ class WorkbenchIT {
                         .select("table.groups td.name a")
                         .eachText())
                 .contains("gift");
+        // Made from a preview, among the candidates: one is still there, and sees the new group.
+        String asked = "?smallest=8&view=candidates&candidate=red&parts=true";
+        HttpResponse<String> after =
+                visitor.post(base() + "/make", Map.of("theme", "tall red"), "Referer", server.url(base() + asked));
+        assertThat(after.uri().getRawQuery())
+                .contains("smallest=8", "view=candidates", "group=tall+red")
+                .doesNotContain("candidate=", "parts=");
+        act("/make", Map.of("theme", "tall red", "on", "false"));
         act("/make", Map.of("theme", "gift", "on", "false"));
         assertThat(groups()).doesNotContain("gift");
         assertThat(act("/make", Map.of())).startsWith("Tick what is to become a group");

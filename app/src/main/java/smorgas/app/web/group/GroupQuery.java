@@ -76,16 +76,22 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
 
     /** This page with other values; an empty one, or the standard one, is left out. Names and values take turns. */
     public String with(String... namesAndValues) {
-        SequencedMap<String, String> changed = new LinkedHashMap<>(fields);
+        SequencedMap<String, String> others = new LinkedHashMap<>();
         for (int i = 0; i < namesAndValues.length; i += 2) {
-            String name = namesAndValues[i];
-            String value = namesAndValues[i + 1];
+            others.put(namesAndValues[i], namesAndValues[i + 1]);
+        }
+        return with(others);
+    }
+
+    private String with(Map<String, String> others) {
+        SequencedMap<String, String> changed = new LinkedHashMap<>(fields);
+        others.forEach((name, value) -> {
             if (value.isEmpty() || value.equals(STANDARD.get(name))) {
                 changed.remove(name);
             } else {
                 changed.put(name, value);
             }
-        }
+        });
         StringBuilder url = new StringBuilder("?").append(dials);
         changed.forEach((name, value) ->
                 url.append(name).append('=').append(Show.encoded(value)).append('&'));
@@ -94,7 +100,12 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
 
     /** The page with this group opened. */
     String opening(String key) {
-        return with("group", key, "candidate", "", "leftovers", "", "parts", "", "page", "");
+        return with(toOpen(key));
+    }
+
+    /** What any address of the page asks instead to have this group opened. */
+    static Map<String, String> toOpen(String key) {
+        return Map.of("group", key, "candidate", "", "leftovers", "", "parts", "", "page", "");
     }
 
     /** The page with this candidate opened. */

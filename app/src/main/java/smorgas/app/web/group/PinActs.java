@@ -155,20 +155,18 @@ class PinActs {
             @RequestParam(defaultValue = "") List<String> theme,
             @RequestParam(defaultValue = "true") boolean on,
             @RequestParam long version,
+            HttpServletRequest request,
             RedirectAttributes redirect) {
         List<String> themes = theme.stream()
                 .map(Tidy::of)
                 .filter(text -> !text.isEmpty())
                 .distinct()
                 .toList();
-        Outcome outcome = themes.isEmpty()
-                ? new Outcome.NoChange("Tick what is to become a group.")
-                : frames.open(id).act(version, recipe -> new GroupPin.ThemesMade(themes, on));
-        Frames.notice(outcome).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
-        if (!themes.isEmpty()) {
-            redirect.addAttribute("group", themes.getFirst());
+        if (themes.isEmpty()) {
+            return acts.back(request, redirect, id, new Outcome.NoChange("Tick what is to become a group."));
         }
-        return "redirect:/projects/" + id + "/group";
+        Outcome outcome = frames.open(id).act(version, recipe -> new GroupPin.ThemesMade(themes, on));
+        return acts.back(request, redirect, id, outcome, GroupQuery.toOpen(themes.getFirst()));
     }
 
     /** A group is divided by settings of its own; 0 makes it whole again. */
