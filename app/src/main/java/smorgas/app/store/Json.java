@@ -169,11 +169,26 @@ public final class Json {
                 JsonNode taken = MAPPER.readTree(body);
                 return new RecipeTaken(taken.path("name").stringValue(""), exportedEntries(taken.path("entries")));
             }
-            return MAPPER.readValue(body, type);
-        } catch (tools.jackson.core.JacksonException e) {
-            throw new IllegalArgumentException(
-                    "The entry \"" + kind + "\" cannot be read: " + e.getOriginalMessage(), e);
+            Entry read = MAPPER.readValue(body, type);
+            Complete.require(read, "body");
+            return read;
+        } catch (tools.jackson.core.JacksonException | IllegalArgumentException e) {
+            throw new IllegalArgumentException("The entry \"" + kind + "\" cannot be read: " + told(e), e);
         }
+    }
+
+    /** What is wrong, without the names of our classes. */
+    private static String told(RuntimeException fault) {
+        if (fault.getCause() instanceof NullPointerException) {
+            return "a value is missing";
+        }
+        if (fault.getCause() instanceof IllegalArgumentException refused) {
+            return String.valueOf(refused.getMessage());
+        }
+        String message = fault instanceof tools.jackson.core.JacksonException json
+                ? json.getOriginalMessage()
+                : String.valueOf(fault.getMessage());
+        return message.replaceAll(" ?\\(class [^)]*\\)", "").replaceAll("`?smorgas\\.[\\w.$]*[.$](\\w+)`?", "$1");
     }
 
     /** A condition as one line of text, to stand in an address. */

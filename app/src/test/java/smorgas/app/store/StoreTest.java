@@ -356,6 +356,12 @@ class StoreTest {
         assertThat(RecipeFile.of("de", effective).json()).isEqualTo(json);
     }
 
+    private static final String WORD = "{\"is\": \"has-word\", \"word\": \"a\"}";
+
+    private static String entry(String kind, String body) {
+        return "{\"recipe\": 1, \"entries\": [{\"kind\": \"" + kind + "\", \"format\": 1, \"body\": " + body + "}]}";
+    }
+
     @Test
     void aRecipeThatIsNoneTellsWhichEntryIsWrong() {
         for (String[] wrong : new String[][] {
@@ -373,12 +379,29 @@ class StoreTest {
                 "{\"recipe\": 1, \"entries\": [{\"kind\": \"rule-added\", \"format\": 1, \"body\": {\"rule\": {\"number\": 1,"
                         + " \"when\": {\"is\": \"java.lang.Object\"}, \"then\": \"KEPT\"}}}]}",
                 "Entry 1"
-            }
+            },
+            {
+                entry(
+                        "rule-added",
+                        "{\"rule\": {\"number\": 1, \"when\": null, \"does\": {\"do\": \"tag\", \"tag\": \"a\"}}}"),
+                "missing"
+            },
+            {
+                entry(
+                        "rule-added",
+                        "{\"rule\": {\"number\": 0, \"when\": " + WORD
+                                + ", \"does\": {\"do\": \"tag\", \"tag\": \"a\"}}}"),
+                "not 0"
+            },
+            {entry("rule-added", "{\"rule\": {\"number\": 1, \"when\": " + WORD + "}}"), "\"does\" is missing"},
+            {entry("judged", "{\"texts\": [\"a\", null], \"standing\": \"KEPT\"}"), "missing"},
+            {entry("judged", "{\"texts\": [\"a\"]}"), "\"standing\" is missing"}
         }) {
             assertThatThrownBy(() -> RecipeFile.parse(wrong[0]))
                     .as(wrong[0])
                     .isInstanceOf(IllegalArgumentException.class)
-                    .hasMessageContaining(wrong[1]);
+                    .hasMessageContaining(wrong[1])
+                    .hasMessageNotContaining("smorgas.core");
         }
     }
 

@@ -252,6 +252,10 @@ public sealed interface Entry
 
     /** A cleaning was put behind the others. */
     record CleaningAdded(int number, Cleaning cleaning) implements OfFolding {
+        public CleaningAdded {
+            Rule.checkNumber(number);
+        }
+
         @Override
         public Set<String> touches() {
             return Set.of("cleaning:" + number);

@@ -14,6 +14,7 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
     public static final int LONGEST_NAME = 100;
 
     public GroupRule {
+        Rule.checkNumber(number);
         checkName(name);
         if (when.asksForStanding()) {
             throw new IllegalArgumentException("A rule cannot ask for a standing: " + when.sentence());

@@ -93,6 +93,8 @@ public record Recipe(
                     judged.also().forEach(text -> pins.putLast(text, judged.standing()));
                 }
                 case Entry.RuleAdded added -> {
+                    // A recipe from elsewhere may give a number twice: the later rule wins.
+                    rules.removeIf(rule -> rule.number() == added.rule().number());
                     rules.add(added.rule());
                     nextRule = Math.max(nextRule, added.rule().number() + 1);
                 }

@@ -10,6 +10,8 @@ import java.util.Optional;
  */
 public record Rule(int number, Condition when, Does does) {
 
+    private static final int HIGHEST = 1_000_000;
+
     /** What a rule does. */
     public sealed interface Does {
 
@@ -41,8 +43,20 @@ public record Rule(int number, Condition when, Does does) {
     }
 
     public Rule {
+        checkNumber(number);
         if (when.asksForStanding()) {
             throw new IllegalArgumentException("A rule cannot ask for a standing: " + when.sentence());
+        }
+    }
+
+    /**
+     * Refuses a number that cannot tell a rule, or anything else that is numbered from 1 in a project, apart.
+     *
+     * @throws IllegalArgumentException if it is not from 1 to {@value #HIGHEST}
+     */
+    static void checkNumber(int number) {
+        if (number < 1 || number > HIGHEST) {
+            throw new IllegalArgumentException("A number is 1 to 1,000,000, not " + number);
         }
     }
 

@@ -73,6 +73,9 @@ class RecipeTest {
         assertThat(recipe.rules()).extracting(Rule::number).containsExactly(3, 2);
         assertThat(recipe.nextRule()).isEqualTo(4);
         assertThat(recipe.groups().muted()).containsExactly("bee");
+        // A number that is given twice, as only a recipe from elsewhere can: the later rule wins.
+        assertThat(Recipe.of(List.of(rule(1, "x"), rule(1, "y")), "en").rules())
+                .containsExactly(rule(1, "y").rule());
         assertThat(recipe.groups().stopWords()).contains("for", "the");
     }
 
