@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.GatheredBasket;
@@ -21,7 +22,6 @@ import smorgas.core.fold.Versions;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.ReadAs;
-import smorgas.core.recipe.Recipe;
 
 /** What is done to one basket, and how figures of several are merged. */
 @Controller
@@ -40,37 +40,28 @@ class BasketActs {
                 .orElseThrow(() -> new NoSuchElementException("There is no basket " + basket));
     }
 
-    private String act(
-            long id, long basket, long version, RedirectAttributes redirect, Function<GatheredBasket, Entry> make) {
-        OpenProject project = frames.open(id);
-        GatheredBasket gathered = basket(project, basket);
-        return answer(id, basket, redirect, project.act(version, recipe -> make.apply(gathered)));
+    private static String done(Act act, long basket, Function<GatheredBasket, Entry> make) {
+        GatheredBasket gathered = basket(act.project(), basket);
+        return act.to(page(basket), act.make(recipe -> make.apply(gathered)));
     }
 
-    private static String answer(long id, long basket, RedirectAttributes redirect, Outcome outcome) {
-        Frames.notice(outcome).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
-        return "redirect:/projects/" + id + "/gather?basket=" + basket;
+    private static String page(long basket) {
+        return "/gather?basket=" + basket;
     }
 
     @PostMapping("/projects/{id}/gather/{basket}/remove")
-    String remove(
-            @PathVariable long id, @PathVariable long basket, @RequestParam long version, RedirectAttributes redirect) {
-        return act(id, basket, version, redirect, b -> new Entry.BasketRemoved(basket, b.name()));
+    String remove(Act act, @PathVariable long basket) {
+        return done(act, basket, b -> new Entry.BasketRemoved(basket, b.name()));
     }
 
     @PostMapping("/projects/{id}/gather/{basket}/switch")
-    String turn(
-            @PathVariable long id,
-            @PathVariable long basket,
-            @RequestParam boolean on,
-            @RequestParam long version,
-            RedirectAttributes redirect) {
-        return act(id, basket, version, redirect, b -> new Entry.BasketSwitched(basket, b.name(), on));
+    String turn(Act act, @PathVariable long basket, @RequestParam boolean on) {
+        return done(act, basket, b -> new Entry.BasketSwitched(basket, b.name(), on));
     }
 
     @PostMapping("/projects/{id}/gather/{basket}/describe")
     String describe(
-            @PathVariable long id,
+            Act act,
             @PathVariable long basket,
             @RequestParam String name,
             @RequestParam BasketInfo.Kind kind,
@@ -79,20 +70,15 @@ class BasketActs {
             @RequestParam(defaultValue = "") String market,
             @RequestParam(defaultValue = "") String currency,
             @RequestParam(defaultValue = "") String gathered,
-            @RequestParam(defaultValue = "") String note,
-            @RequestParam long version,
-            RedirectAttributes redirect) {
-        boolean taken = frames.open(id).snapshot().baskets().stream()
+            @RequestParam(defaultValue = "") String note) {
+        boolean taken = act.snapshot().baskets().stream()
                 .anyMatch(other -> other.id() != basket && other.name().equals(name.strip()));
         if (taken) {
-            return answer(
-                    id, basket, redirect, new Outcome.Refused("Another basket is called \"" + name.strip() + "\"."));
+            return act.to(page(basket), new Outcome.Refused("Another basket is called \"" + name.strip() + "\"."));
         }
-        return act(
-                id,
+        return done(
+                act,
                 basket,
-                version,
-                redirect,
                 b -> new Entry.BasketDescribed(
                         basket,
                         new BasketInfo(
@@ -108,18 +94,10 @@ class BasketActs {
 
     /** One column is understood otherwise. */
     @PostMapping("/projects/{id}/gather/{basket}/column")
-    String column(
-            @PathVariable long id,
-            @PathVariable long basket,
-            @RequestParam int column,
-            @RequestParam ColumnRole role,
-            @RequestParam long version,
-            RedirectAttributes redirect) {
-        return act(
-                id,
+    String column(Act act, @PathVariable long basket, @RequestParam int column, @RequestParam ColumnRole role) {
+        return done(
+                act,
                 basket,
-                version,
-                redirect,
                 b -> new Entry.BasketReadAs(
                         basket,
                         b.name(),
@@ -129,19 +107,15 @@ class BasketActs {
     /** The bytes are read otherwise: columns are found anew. */
     @PostMapping("/projects/{id}/gather/{basket}/read")
     String read(
-            @PathVariable long id,
+            Act act,
             @PathVariable long basket,
             @RequestParam(defaultValue = "") String encoding,
             @RequestParam(defaultValue = "") String delimiter,
             @RequestParam(defaultValue = "") String sheet,
-            @RequestParam(defaultValue = "") String headerLine,
-            @RequestParam long version,
-            RedirectAttributes redirect) {
-        return act(
-                id,
+            @RequestParam(defaultValue = "") String headerLine) {
+        return done(
+                act,
                 basket,
-                version,
-                redirect,
                 b -> new Entry.BasketReadAs(
                         basket,
                         b.name(),
@@ -172,7 +146,8 @@ class BasketActs {
         GatheredBasket older = basket(project, basket);
         OpenProject.Gathered gathered = project.renew(basket, newer.getBytes());
         if (gathered.basket().isEmpty()) {
-            return answer(id, basket, redirect, gathered.outcome());
+            Frames.notice(gathered.outcome()).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
+            return "redirect:/projects/" + id + page(basket);
         }
         long by = gathered.basket().get();
         Versions versions = Versions.compare(older.lines(), basket(project, by).lines());
@@ -181,19 +156,11 @@ class BasketActs {
                 "Gathered " + older.name() + " again: " + Show.count(versions.fresh()) + " new, "
                         + Show.count(versions.gone()) + " gone, " + Show.count(versions.changed())
                         + " with other figures. Undo brings the older version back.");
-        return "redirect:/projects/" + id + "/gather?basket=" + by;
+        return "redirect:/projects/" + id + page(by);
     }
 
     @PostMapping("/projects/{id}/merge")
-    String merge(
-            @PathVariable long id,
-            @RequestParam Figure figure,
-            @RequestParam Merge merge,
-            @RequestParam long version,
-            RedirectAttributes redirect) {
-        Function<Recipe, Entry> make = recipe -> new Entry.MergeChosen(figure, merge);
-        Outcome outcome = frames.open(id).act(version, make);
-        Frames.notice(outcome).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
-        return "redirect:/projects/" + id + "/gather";
+    String merge(Act act, @RequestParam Figure figure, @RequestParam Merge merge) {
+        return act.to("/gather", act.make(recipe -> new Entry.MergeChosen(figure, merge)));
     }
 }

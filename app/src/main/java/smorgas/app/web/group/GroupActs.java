@@ -1,15 +1,11 @@
 package smorgas.app.web.group;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.util.MultiValueMap;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import smorgas.app.web.frame.Acts;
-import smorgas.app.web.frame.Frames;
+import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.core.recipe.Entry;
 import smorgas.core.text.Tidy;
@@ -18,89 +14,38 @@ import smorgas.core.text.Tidy;
 @Controller
 class GroupActs {
 
-    private final Frames frames;
-    private final Acts acts;
-
-    GroupActs(Frames frames, Acts acts) {
-        this.frames = frames;
-        this.acts = acts;
-    }
-
     /** The dials as they stand are kept under a name. */
     @PostMapping("/projects/{id}/group/alternative")
-    String keep(
-            @PathVariable long id,
-            @RequestParam MultiValueMap<String, String> fields,
-            @RequestParam String alternative,
-            @RequestParam long version,
-            RedirectAttributes redirect) {
+    String keep(Act act, @RequestParam MultiValueMap<String, String> fields, @RequestParam String alternative) {
         String name = alternative.strip();
-        Outcome outcome = frames.open(id)
-                .act(version, recipe -> new Entry.AlternativeKept(name, Dials.read(fields, recipe.groups())));
-        Frames.notice(outcome).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
-        redirect.addAttribute("view", "compare");
-        return "redirect:/projects/" + id + "/group";
+        Outcome outcome = act.make(recipe -> new Entry.AlternativeKept(name, Dials.read(fields, recipe.groups())));
+        return act.to("/group?view=compare", outcome);
     }
 
     @PostMapping("/projects/{id}/group/alternative/forget")
-    String forget(
-            @PathVariable long id,
-            @RequestParam String alternative,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(
-                request,
-                redirect,
-                id,
-                frames.open(id).act(version, recipe -> new Entry.AlternativeDropped(alternative)));
+    String forget(Act act, @RequestParam String alternative) {
+        return act.done(recipe -> new Entry.AlternativeDropped(alternative));
     }
 
     /** The dials as they stand become the settings. */
     @PostMapping("/projects/{id}/group")
-    String adopt(
-            @PathVariable long id,
-            @RequestParam MultiValueMap<String, String> fields,
-            @RequestParam long version,
-            RedirectAttributes redirect) {
-        var outcome = frames.open(id)
-                .act(version, recipe -> new Entry.GroupSettingsChosen(Dials.read(fields, recipe.groups())));
-        Frames.notice(outcome).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
-        return "redirect:/projects/" + id + "/group" + GroupQuery.of(fields, "").with();
+    String adopt(Act act, @RequestParam MultiValueMap<String, String> fields) {
+        Outcome outcome = act.make(recipe -> new Entry.GroupSettingsChosen(Dials.read(fields, recipe.groups())));
+        return act.to("/group" + GroupQuery.of(fields, "").with(), outcome);
     }
 
     @PostMapping("/projects/{id}/mute")
-    String mute(
-            @PathVariable long id,
-            @RequestParam String mutedWord,
-            @RequestParam boolean muted,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        Entry entry = new Entry.WordsMuted(List.of(Tidy.of(mutedWord)), muted);
-        return acts.back(request, redirect, id, frames.open(id).act(version, recipe -> entry));
+    String mute(Act act, @RequestParam String mutedWord, @RequestParam boolean muted) {
+        return act.done(recipe -> new Entry.WordsMuted(List.of(Tidy.of(mutedWord)), muted));
     }
 
     @PostMapping("/projects/{id}/group/rule/remove")
-    String removeRule(
-            @PathVariable long id,
-            @RequestParam int rule,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(
-                request, redirect, id, frames.open(id).act(version, recipe -> new Entry.GroupRuleRemoved(rule)));
+    String removeRule(Act act, @RequestParam int rule) {
+        return act.done(recipe -> new Entry.GroupRuleRemoved(rule));
     }
 
     @PostMapping("/projects/{id}/group/rule/move")
-    String moveRule(
-            @PathVariable long id,
-            @RequestParam int rule,
-            @RequestParam int place,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(
-                request, redirect, id, frames.open(id).act(version, recipe -> new Entry.GroupRuleMoved(rule, place)));
+    String moveRule(Act act, @RequestParam int rule, @RequestParam int place) {
+        return act.done(recipe -> new Entry.GroupRuleMoved(rule, place));
     }
 }

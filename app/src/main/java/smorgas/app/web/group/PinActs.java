@@ -1,18 +1,13 @@
 package smorgas.app.web.group;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
 import org.springframework.stereotype.Controller;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import smorgas.app.web.frame.Acts;
-import smorgas.app.web.frame.Frames;
-import smorgas.app.work.OpenProject;
+import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
@@ -27,13 +22,9 @@ import smorgas.core.text.Words;
 @Controller
 class PinActs {
 
-    private final Frames frames;
-    private final Acts acts;
     private final Trays trays;
 
-    PinActs(Frames frames, Acts acts, Trays trays) {
-        this.frames = frames;
-        this.acts = acts;
+    PinActs(Trays trays) {
         this.trays = trays;
     }
 
@@ -43,31 +34,27 @@ class PinActs {
      */
     @PostMapping("/projects/{id}/tray/group")
     String place(
-            @PathVariable long id,
+            Act act,
             @RequestParam String intoGroup,
             @RequestParam(defaultValue = "into") String way,
-            @RequestParam long version,
-            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        List<String> texts = trays.texts(id, tab);
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
+        List<String> texts = trays.texts(act.id(), tab);
         if (texts.isEmpty() || Tidy.of(intoGroup).isEmpty()) {
             String why = texts.isEmpty() ? "Nothing is picked." : "Say the name of the group.";
-            return acts.back(request, redirect, id, new Outcome.NoChange(why));
+            return act.back(new Outcome.NoChange(why));
         }
-        OpenProject project = frames.open(id);
-        Board board = project.snapshot().board();
+        Board board = act.snapshot().board();
         String group = key(board.groups(), Tidy.of(intoGroup));
         List<String> also = others(board, texts);
-        Outcome outcome = project.act(version, recipe -> switch (way) {
+        Outcome outcome = act.make(recipe -> switch (way) {
             case "also" -> new GroupPin.KeywordsAlsoIn(texts, also, group, true);
             case "never" -> new GroupPin.KeywordsBarred(texts, also, group, true);
             default -> new GroupPin.KeywordsPlaced(texts, also, group);
         });
         if (outcome instanceof Outcome.Done) {
-            trays.clear(id, tab);
+            trays.clear(act.id(), tab);
         }
-        return acts.back(request, redirect, id, outcome);
+        return act.back(outcome);
     }
 
     /** The other spellings of some keywords. */
@@ -88,118 +75,76 @@ class PinActs {
 
     /** A keyword may be in a group again, or is no longer in it beside its own. */
     @PostMapping("/projects/{id}/group/let")
-    String let(
-            @PathVariable long id,
-            @RequestParam String keyword,
-            @RequestParam String theme,
-            @RequestParam String way,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        OpenProject project = frames.open(id);
+    String let(Act act, @RequestParam String keyword, @RequestParam String theme, @RequestParam String way) {
         List<String> texts = List.of(Tidy.of(keyword));
-        List<String> also = others(project.snapshot().board(), texts);
-        return acts.back(
-                request,
-                redirect,
-                id,
-                project.act(
-                        version,
-                        recipe -> way.equals("also")
-                                ? new GroupPin.KeywordsAlsoIn(texts, also, theme, false)
-                                : new GroupPin.KeywordsBarred(texts, also, theme, false)));
+        List<String> also = others(act.snapshot().board(), texts);
+        return act.done(recipe -> way.equals("also")
+                ? new GroupPin.KeywordsAlsoIn(texts, also, theme, false)
+                : new GroupPin.KeywordsBarred(texts, also, theme, false));
     }
 
     /** Ticked groups are joined: into the one named, or into the first of them. */
     @PostMapping("/projects/{id}/group/join")
     String join(
-            @PathVariable long id,
+            Act act,
             @RequestParam(defaultValue = "") List<String> ticked,
-            @RequestParam(defaultValue = "") String intoGroup,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        OpenProject project = frames.open(id);
-        Groups groups = project.snapshot().board().groups();
+            @RequestParam(defaultValue = "") String intoGroup) {
+        Groups groups = act.snapshot().board().groups();
         List<String> keys =
                 ticked.stream().filter(key -> groups.find(key) >= 0).distinct().toList();
         String into =
                 Tidy.of(intoGroup).isEmpty() ? keys.isEmpty() ? "" : keys.getFirst() : key(groups, Tidy.of(intoGroup));
         List<String> from = keys.stream().filter(key -> !key.equals(into)).toList();
         if (from.isEmpty()) {
-            return acts.back(
-                    request, redirect, id, new Outcome.NoChange("Tick two groups, or one and say into which it goes."));
+            return act.back(new Outcome.NoChange("Tick two groups, or one and say into which it goes."));
         }
-        return acts.back(request, redirect, id, project.act(version, recipe -> new GroupPin.GroupsJoined(from, into)));
+        return act.done(recipe -> new GroupPin.GroupsJoined(from, into));
     }
 
     /** Groups that were joined are apart again. */
     @PostMapping("/projects/{id}/group/apart")
-    String apart(
-            @PathVariable long id,
-            @RequestParam List<String> apart,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(
-                request,
-                redirect,
-                id,
-                frames.open(id).act(version, recipe -> new GroupPin.GroupsJoined(apart, GroupPins.NO_GROUP)));
+    String apart(Act act, @RequestParam List<String> apart) {
+        return act.done(recipe -> new GroupPin.GroupsJoined(apart, GroupPins.NO_GROUP));
     }
 
     /** Groups form on the ticked themes whatever the dials say, or need no longer. */
     @PostMapping("/projects/{id}/group/make")
     String make(
-            @PathVariable long id,
+            Act act,
             @RequestParam(defaultValue = "") List<String> theme,
-            @RequestParam(defaultValue = "true") boolean on,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
+            @RequestParam(defaultValue = "true") boolean on) {
         List<String> themes = theme.stream()
                 .map(Tidy::of)
                 .filter(text -> !text.isEmpty())
                 .distinct()
                 .toList();
         if (themes.isEmpty()) {
-            return acts.back(request, redirect, id, new Outcome.NoChange("Tick what is to become a group."));
+            return act.back(new Outcome.NoChange("Tick what is to become a group."));
         }
-        Outcome outcome = frames.open(id).act(version, recipe -> new GroupPin.ThemesMade(themes, on));
-        return acts.back(request, redirect, id, outcome, GroupQuery.toOpen(themes.getFirst()));
+        Outcome outcome = act.make(recipe -> new GroupPin.ThemesMade(themes, on));
+        return act.back(outcome, GroupQuery.toOpen(themes.getFirst()));
     }
 
     /** A group is divided by settings of its own; 0 makes it whole again. */
     @PostMapping("/projects/{id}/group/split")
     String split(
-            @PathVariable long id,
+            Act act,
             @RequestParam String theme,
             @RequestParam int smallestPart,
-            @RequestParam(defaultValue = "") String mutedHere,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
+            @RequestParam(defaultValue = "") String mutedHere) {
         SplitBy by;
         try {
             by = new SplitBy(smallestPart, new TreeSet<>(Words.of(Tidy.of(mutedHere))));
         } catch (IllegalArgumentException e) {
-            return acts.back(request, redirect, id, new Outcome.NoChange(e.getMessage() + "."));
+            return act.back(new Outcome.NoChange(e.getMessage() + "."));
         }
-        return acts.back(
-                request, redirect, id, frames.open(id).act(version, recipe -> new GroupPin.GroupSplit(theme, by)));
+        return act.done(recipe -> new GroupPin.GroupSplit(theme, by));
     }
 
     /** A group has just the keywords that it has now, or takes and gives again. */
     @PostMapping("/projects/{id}/group/lock")
-    String lock(
-            @PathVariable long id,
-            @RequestParam String theme,
-            @RequestParam boolean on,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        OpenProject project = frames.open(id);
-        Board board = project.snapshot().board();
+    String lock(Act act, @RequestParam String theme, @RequestParam boolean on) {
+        Board board = act.snapshot().board();
         int group = board.groups().find(theme);
         List<String> texts = group < 0
                 ? List.of()
@@ -208,42 +153,18 @@ class PinActs {
                         .flatMap(keyword -> board.keywords().tidyTexts(keyword).stream())
                         .toList();
         // Made within the act: a group that only a preview shows has no keywords to be locked with, and that is said.
-        return acts.back(
-                request,
-                redirect,
-                id,
-                project.act(version, recipe -> new GroupPin.GroupLocked(theme, on ? texts : List.of(), on)));
+        return act.done(recipe -> new GroupPin.GroupLocked(theme, on ? texts : List.of(), on));
     }
 
     /** No group forms on the theme any more, or one may again. */
     @PostMapping("/projects/{id}/group/theme")
-    String removeTheme(
-            @PathVariable long id,
-            @RequestParam String theme,
-            @RequestParam boolean gone,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(
-                request,
-                redirect,
-                id,
-                frames.open(id).act(version, recipe -> new GroupPin.ThemeRemoved(Tidy.of(theme), gone)));
+    String removeTheme(Act act, @RequestParam String theme, @RequestParam boolean gone) {
+        return act.done(recipe -> new GroupPin.ThemeRemoved(Tidy.of(theme), gone));
     }
 
     /** A group is named by hand; an empty name gives it that of its theme back. */
     @PostMapping("/projects/{id}/group/name")
-    String name(
-            @PathVariable long id,
-            @RequestParam String theme,
-            @RequestParam String newName,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(
-                request,
-                redirect,
-                id,
-                frames.open(id).act(version, recipe -> new GroupPin.GroupNamed(theme, newName.strip())));
+    String name(Act act, @RequestParam String theme, @RequestParam String newName) {
+        return act.done(recipe -> new GroupPin.GroupNamed(theme, newName.strip()));
     }
 }

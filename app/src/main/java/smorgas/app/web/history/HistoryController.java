@@ -1,6 +1,5 @@
 package smorgas.app.web.history;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -17,10 +16,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Histories;
 import smorgas.app.store.RecipeFile;
-import smorgas.app.web.frame.Acts;
+import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.OpenProject;
@@ -38,31 +36,21 @@ class HistoryController {
     record ActView(long number, String sentence, String when, String state) {}
 
     private final Frames frames;
-    private final Acts acts;
     private final Histories histories;
 
-    HistoryController(Frames frames, Acts acts, Histories histories) {
+    HistoryController(Frames frames, Histories histories) {
         this.frames = frames;
-        this.acts = acts;
         this.histories = histories;
     }
 
     @PostMapping("/projects/{id}/undo")
-    String undo(
-            @PathVariable long id,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(request, redirect, id, frames.open(id).undo(version));
+    String undo(Act act) {
+        return act.back(act.undo());
     }
 
     @PostMapping("/projects/{id}/redo")
-    String redo(
-            @PathVariable long id,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(request, redirect, id, frames.open(id).redo(version));
+    String redo(Act act) {
+        return act.back(act.redo());
     }
 
     @GetMapping("/projects/{id}/history")
@@ -105,21 +93,10 @@ class HistoryController {
 
     /** A recipe file takes the place of all decisions. */
     @PostMapping("/projects/{id}/recipe")
-    String take(
-            @PathVariable long id,
-            @RequestParam long version,
-            @RequestParam MultipartFile recipe,
-            HttpServletRequest request,
-            RedirectAttributes redirect)
-            throws IOException {
-        OpenProject project = frames.open(id);
-        String name = Show.fileName(recipe.getOriginalFilename());
-        byte[] bytes = recipe.getBytes();
-        return acts.back(
-                request,
-                redirect,
-                id,
-                project.act(version, before -> RecipeFile.take(name, bytes, project.language())));
+    String take(Act act, @RequestParam("recipe") MultipartFile file) throws IOException {
+        String name = Show.fileName(file.getOriginalFilename());
+        byte[] bytes = file.getBytes();
+        return act.done(recipe -> RecipeFile.take(name, bytes, act.project().language()));
     }
 
     @GetMapping("/projects/{id}/keys")

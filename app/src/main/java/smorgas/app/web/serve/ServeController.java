@@ -1,6 +1,5 @@
 package smorgas.app.web.serve;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.math.BigDecimal;
@@ -16,12 +15,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import smorgas.app.web.frame.Acts;
+import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
-import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.column.Figure;
 import smorgas.core.recipe.Entry;
@@ -46,11 +43,9 @@ class ServeController {
             3, "the third level of themes"));
 
     private final Frames frames;
-    private final Acts acts;
 
-    ServeController(Frames frames, Acts acts) {
+    ServeController(Frames frames) {
         this.frames = frames;
-        this.acts = acts;
     }
 
     @GetMapping("/projects/{id}/serve")
@@ -83,7 +78,7 @@ class ServeController {
 
     @PostMapping("/projects/{id}/serve")
     String choose(
-            @PathVariable long id,
+            Act act,
             @RequestParam String campaign,
             @RequestParam String pattern,
             @RequestParam(defaultValue = "false") boolean titleCase,
@@ -91,23 +86,16 @@ class ServeController {
             @RequestParam(required = false) @Nullable Set<MatchType> matchTypes,
             @RequestParam String bid,
             @RequestParam(defaultValue = "false") boolean keptOnly,
-            @RequestParam(defaultValue = "false") boolean leftovers,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        Outcome outcome = frames.open(id)
-                .act(
-                        version,
-                        recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
-                                campaign,
-                                pattern,
-                                titleCase,
-                                depth,
-                                matchTypes == null ? EnumSet.noneOf(MatchType.class) : matchTypes,
-                                micros(bid),
-                                keptOnly,
-                                leftovers)));
-        return acts.back(request, redirect, id, outcome);
+            @RequestParam(defaultValue = "false") boolean leftovers) {
+        return act.done(recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
+                campaign,
+                pattern,
+                titleCase,
+                depth,
+                matchTypes == null ? EnumSet.noneOf(MatchType.class) : matchTypes,
+                micros(bid),
+                keptOnly,
+                leftovers)));
     }
 
     private static long micros(String bid) {

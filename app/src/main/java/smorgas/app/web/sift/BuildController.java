@@ -1,6 +1,5 @@
 package smorgas.app.web.sift;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -16,13 +15,11 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
-import smorgas.app.web.frame.Acts;
+import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
-import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
@@ -61,12 +58,10 @@ class BuildController {
     record Choices(String heading, Map<String, String> labels) {}
 
     private final Frames frames;
-    private final Acts acts;
     private final Pantry pantry;
 
-    BuildController(Frames frames, Acts acts, Pantry pantry) {
+    BuildController(Frames frames, Pantry pantry) {
         this.frames = frames;
-        this.acts = acts;
         this.pantry = pantry;
     }
 
@@ -244,49 +239,44 @@ class BuildController {
     /** What was built becomes a rule, takes the place of one, or is saved as a view. */
     @PostMapping("/projects/{id}/rules/build")
     String make(
-            @PathVariable long id,
+            Act act,
             @RequestParam MultiValueMap<String, String> fields,
-            @RequestParam String act,
+            @RequestParam("act") String what,
             @RequestParam(defaultValue = "0") int rule,
             @RequestParam(defaultValue = "") String newTag,
             @RequestParam(defaultValue = "") String view,
             @RequestParam(defaultValue = "") String groupName,
-            @RequestParam(defaultValue = "false") boolean leftoversOnly,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        OpenProject project = frames.open(id);
+            @RequestParam(defaultValue = "false") boolean leftoversOnly) {
         Built.Read read = Built.of(fields).read();
         if (!read.faults().isEmpty() || read.condition().isEmpty()) {
             String why = read.faults().isEmpty()
                     ? "Nothing was done: say first what is asked of the keywords."
                     : read.faults().getFirst();
-            return acts.back(request, redirect, id, new Outcome.Refused(why));
+            return act.back(new Outcome.Refused(why));
         }
         Condition condition = read.condition().get();
-        Outcome outcome = takeLists(project, condition, version)
-                .orElseGet(() -> act.equals("group")
-                        ? group(project, condition, groupName, leftoversOnly, version)
-                        : act(project, condition, act, rule, newTag, view, version));
+        Outcome outcome = takeLists(act, condition)
+                .orElseGet(() -> what.equals("group")
+                        ? group(act, condition, groupName, leftoversOnly)
+                        : make(act, condition, what, rule, newTag, view));
         if (!(outcome instanceof Outcome.Done)) {
-            return acts.back(request, redirect, id, outcome);
+            return act.back(outcome);
         }
-        if (act.equals("group")) {
-            return "redirect:/projects/" + id + "/group?group=" + Show.encoded(Tidy.of(groupName));
-        }
-        return "redirect:/projects/" + id + "/sift" + (act.equals("view") ? SiftQuery.urlOf(condition) : "");
+        return what.equals("group")
+                ? act.to("/group?group=" + Show.encoded(Tidy.of(groupName)), outcome)
+                : act.to("/sift" + (what.equals("view") ? SiftQuery.urlOf(condition) : ""), outcome);
     }
 
     /** A rule names lists that the project has: those that it has not yet are taken in first. Empty if that went well. */
-    private Optional<Outcome> takeLists(OpenProject project, Condition condition, long version) {
+    private Optional<Outcome> takeLists(Act act, Condition condition) {
         for (Condition part : condition.all().toList()) {
             if (part instanceof Condition.OnList on
-                    && !project.snapshot().board().recipe().lists().containsKey(on.list())) {
+                    && !act.snapshot().board().recipe().lists().containsKey(on.list())) {
                 Optional<WordList> list = pantry.find(on.list());
                 if (list.isEmpty()) {
                     return Optional.of(new Outcome.Refused("The pantry has no list \"" + on.list() + "\"."));
                 }
-                Outcome taken = project.act(version, recipe -> new Entry.ListTaken(list.get()));
+                Outcome taken = act.make(recipe -> new Entry.ListTaken(list.get()));
                 if (!(taken instanceof Outcome.Done)) {
                     return Optional.of(taken);
                 }
@@ -295,30 +285,26 @@ class BuildController {
         return Optional.empty();
     }
 
-    private static Outcome group(
-            OpenProject project, Condition condition, String name, boolean leftoversOnly, long version) {
-        return project.act(
-                version,
-                recipe -> new Entry.GroupRuleSet(
-                        new GroupRule(recipe.nextGroupRule(), Tidy.of(name), condition, leftoversOnly)));
+    private static Outcome group(Act act, Condition condition, String name, boolean leftoversOnly) {
+        return act.make(recipe ->
+                new Entry.GroupRuleSet(new GroupRule(recipe.nextGroupRule(), Tidy.of(name), condition, leftoversOnly)));
     }
 
-    private static Outcome act(
-            OpenProject project, Condition condition, String act, int rule, String newTag, String view, long version) {
-        if (act.equals("view")) {
-            return project.act(version, recipe -> new Entry.ViewSaved(view.strip(), condition));
+    private static Outcome make(Act act, Condition condition, String what, int rule, String newTag, String view) {
+        if (what.equals("view")) {
+            return act.make(recipe -> new Entry.ViewSaved(view.strip(), condition));
         }
         if (condition.asksForStanding()) {
             return new Outcome.Refused(
                     "A rule cannot ask how a keyword stands, for rules decide that. Take that row away, or save a view.");
         }
-        return project.act(version, recipe -> {
+        return act.make(recipe -> {
             Rule.Does does =
-                    switch (act) {
+                    switch (what) {
                         case "drop" -> new Rule.Gives(Standing.DROPPED);
                         case "keep" -> new Rule.Gives(Standing.KEPT);
                         case "tag" -> new Rule.Tags(newTag.strip());
-                        default -> throw new IllegalArgumentException("There is no act " + act);
+                        default -> throw new IllegalArgumentException("There is no act " + what);
                     };
             return rule > 0
                     ? new Entry.RuleChanged(new Rule(rule, condition, does))

@@ -1,6 +1,5 @@
 package smorgas.app.web.sift;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -9,11 +8,8 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
-import smorgas.app.web.frame.Acts;
-import smorgas.app.web.frame.Frames;
-import smorgas.app.work.OpenProject;
+import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
@@ -26,13 +22,9 @@ import smorgas.core.text.Tidy;
 @Controller
 class RuleActs {
 
-    private final Frames frames;
-    private final Acts acts;
     private final Pantry pantry;
 
-    RuleActs(Frames frames, Acts acts, Pantry pantry) {
-        this.frames = frames;
-        this.acts = acts;
+    RuleActs(Pantry pantry) {
         this.pantry = pantry;
     }
 
@@ -43,68 +35,52 @@ class RuleActs {
 
     /** A rule for a word, put below the others. */
     @PostMapping("/projects/{id}/rules/word")
-    String wordRule(
-            @PathVariable long id,
-            @RequestParam String ruleWord,
-            @RequestParam Standing to,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
+    String wordRule(Act act, @RequestParam String ruleWord, @RequestParam Standing to) {
         Condition condition = new Condition.HasWord(Tidy.of(ruleWord));
-        return acts.back(request, redirect, id, add(frames.open(id), condition, new Rule.Gives(to), version));
+        return act.back(add(act, condition, new Rule.Gives(to)));
     }
 
     /** A rule for what is on view. */
     @PostMapping("/projects/{id}/rules/view")
-    String viewRule(
-            @PathVariable long id,
-            @ModelAttribute("query") SiftQuery query,
-            @RequestParam Standing to,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
+    String viewRule(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Standing to) {
         Condition condition = query.ruleCondition();
         Outcome outcome = condition.equals(new Condition.AllOf(List.of()))
                 ? new Outcome.NoChange("A rule for all keywords says nothing: narrow what is on view first.")
-                : add(frames.open(id), condition, new Rule.Gives(to), version);
-        return acts.back(request, redirect, id, outcome);
+                : add(act, condition, new Rule.Gives(to));
+        return act.back(outcome);
     }
 
     /** What is to be done with some words at once: a rule that drops, keeps or tags, or they are muted, or put on a list. */
     @PostMapping("/projects/{id}/rules/words")
     String wordsRule(
-            @PathVariable long id,
+            Act act,
             @RequestParam(defaultValue = "") List<String> words,
-            @RequestParam String act,
+            @RequestParam("act") String what,
             @RequestParam(defaultValue = "") String newTag,
-            @RequestParam(defaultValue = "") String list,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
+            @RequestParam(defaultValue = "") String list) {
         List<String> ticked = words.stream()
                 .map(Tidy::of)
                 .filter(word -> !word.isEmpty())
                 .distinct()
                 .toList();
         if (ticked.isEmpty()) {
-            return acts.back(request, redirect, id, new Outcome.NoChange("Tick a word first."));
+            return act.back(new Outcome.NoChange("Tick a word first."));
         }
-        OpenProject project = frames.open(id);
         Condition condition =
                 ticked.size() == 1 ? new Condition.HasWord(ticked.getFirst()) : new Condition.HasAnyWord(ticked);
         Outcome outcome =
-                switch (act) {
-                    case "drop" -> add(project, condition, new Rule.Gives(Standing.DROPPED), version);
-                    case "keep" -> add(project, condition, new Rule.Gives(Standing.KEPT), version);
+                switch (what) {
+                    case "drop" -> add(act, condition, new Rule.Gives(Standing.DROPPED));
+                    case "keep" -> add(act, condition, new Rule.Gives(Standing.KEPT));
                     case "tag" ->
                         newTag.isBlank()
                                 ? new Outcome.NoChange("Name the tag first.")
-                                : add(project, condition, new Rule.Tags(newTag.strip()), version);
-                    case "mute" -> project.act(version, recipe -> new Entry.WordsMuted(ticked, true));
-                    case "list" -> putOn(list, ticked, project.language());
-                    default -> throw new IllegalArgumentException("no such act: " + act);
+                                : add(act, condition, new Rule.Tags(newTag.strip()));
+                    case "mute" -> act.make(recipe -> new Entry.WordsMuted(ticked, true));
+                    case "list" -> putOn(list, ticked, act.project().language());
+                    default -> throw new IllegalArgumentException("no such act: " + what);
                 };
-        return acts.back(request, redirect, id, outcome);
+        return act.back(outcome);
     }
 
     private Outcome putOn(String name, List<String> words, String language) {
@@ -121,60 +97,35 @@ class RuleActs {
                 + (all.size() == before.words().size() ? "them already." : "them now, in version " + version + "."));
     }
 
-    static Outcome add(OpenProject project, Condition condition, Rule.Does does, long version) {
-        boolean known = project.snapshot().board().recipe().rules().stream()
+    static Outcome add(Act act, Condition condition, Rule.Does does) {
+        boolean known = act.snapshot().board().recipe().rules().stream()
                 .anyMatch(rule -> rule.when().equals(condition) && rule.does().equals(does));
         return known
                 ? new Outcome.NoChange("There is such a rule already.")
-                : project.act(version, recipe -> new Entry.RuleAdded(new Rule(recipe.nextRule(), condition, does)));
+                : act.make(recipe -> new Entry.RuleAdded(new Rule(recipe.nextRule(), condition, does)));
     }
 
     @PostMapping("/projects/{id}/rules/{rule}/remove")
-    String removeRule(
-            @PathVariable long id,
-            @PathVariable int rule,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(request, redirect, id, frames.open(id).act(version, recipe -> new Entry.RuleRemoved(rule)));
+    String removeRule(Act act, @PathVariable int rule) {
+        return act.done(recipe -> new Entry.RuleRemoved(rule));
     }
 
     @PostMapping("/projects/{id}/rules/{rule}/move")
-    String moveRule(
-            @PathVariable long id,
-            @PathVariable int rule,
-            @RequestParam int place,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(
-                request,
-                redirect,
-                id,
-                frames.open(id).act(version, recipe -> new Entry.RuleMoved(rule, Math.max(0, place))));
+    String moveRule(Act act, @PathVariable int rule, @RequestParam int place) {
+        return act.done(recipe -> new Entry.RuleMoved(rule, Math.max(0, place)));
     }
 
     @PostMapping("/projects/{id}/views/remove")
-    String removeView(
-            @PathVariable long id,
-            @RequestParam String view,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        return acts.back(request, redirect, id, frames.open(id).act(version, recipe -> new Entry.ViewRemoved(view)));
+    String removeView(Act act, @RequestParam String view) {
+        return act.done(recipe -> new Entry.ViewRemoved(view));
     }
 
     /** The project takes a word list of the pantry in, in its newest version. */
     @PostMapping("/projects/{id}/lists/take")
-    String takeList(
-            @PathVariable long id,
-            @RequestParam String list,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
+    String takeList(Act act, @RequestParam String list) {
         Outcome outcome = pantry.find(list)
-                .map(newest -> frames.open(id).act(version, recipe -> new Entry.ListTaken(newest)))
+                .map(newest -> act.make(recipe -> new Entry.ListTaken(newest)))
                 .orElse(new Outcome.Refused("The pantry has no list \"" + list + "\"."));
-        return acts.back(request, redirect, id, outcome);
+        return act.back(outcome);
     }
 }

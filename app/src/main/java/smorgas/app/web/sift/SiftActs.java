@@ -1,6 +1,5 @@
 package smorgas.app.web.sift;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -12,13 +11,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Baskets;
-import smorgas.app.web.frame.Acts;
+import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.frame.TrayView;
 import smorgas.app.web.show.Step;
-import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
@@ -34,13 +31,11 @@ import smorgas.core.text.Tidy;
 class SiftActs {
 
     private final Frames frames;
-    private final Acts acts;
     private final Trays trays;
     private final Baskets baskets;
 
-    SiftActs(Frames frames, Acts acts, Trays trays, Baskets baskets) {
+    SiftActs(Frames frames, Trays trays, Baskets baskets) {
         this.frames = frames;
-        this.acts = acts;
         this.trays = trays;
         this.baskets = baskets;
     }
@@ -53,17 +48,15 @@ class SiftActs {
     /** One keyword is judged; answers with its row anew, so that the list stays where it is. */
     @PostMapping("/projects/{id}/judge/row")
     String judgeRow(
-            @PathVariable long id,
+            Act act,
             @ModelAttribute("query") SiftQuery query,
             @RequestParam String keyword,
             @RequestParam Standing to,
             @RequestParam int row,
-            @RequestParam long version,
             Model model) {
-        OpenProject project = frames.open(id);
-        Outcome outcome = judge(project, version, List.of(Tidy.of(keyword)), to);
+        Outcome outcome = judge(act, List.of(Tidy.of(keyword)), to);
         Frames.notice(outcome).ifPresent(notice -> model.addAttribute("notice", notice));
-        Snapshot snapshot = project.snapshot();
+        Snapshot snapshot = act.snapshot();
         SiftTable table = new SiftTable(snapshot, query, baskets);
         Keywords keywords = snapshot.board().keywords();
         model.addAttribute(
@@ -71,94 +64,61 @@ class SiftActs {
                 keywords.find(Tidy.of(keyword))
                         .map(k -> RowHtml.anew(table.row(row, k)))
                         .orElse(null));
-        frames.frame(model, id, snapshot, Step.SIFT);
+        frames.frame(model, act.id(), snapshot, Step.SIFT);
         return "sift/judged :: judged";
     }
 
     /** All on the tray are judged, with one entry. */
     @PostMapping("/projects/{id}/judge/tray")
-    String judgeTray(
-            @PathVariable long id,
-            @RequestParam Standing to,
-            @RequestParam long version,
-            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        List<String> texts = trays.texts(id, tab);
+    String judgeTray(Act act, @RequestParam Standing to, @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
+        List<String> texts = trays.texts(act.id(), tab);
         if (texts.isEmpty()) {
-            return acts.back(request, redirect, id, new Outcome.NoChange("Nothing is picked."));
+            return act.back(new Outcome.NoChange("Nothing is picked."));
         }
-        Outcome outcome = judge(frames.open(id), version, texts, to);
+        Outcome outcome = judge(act, texts, to);
         if (outcome instanceof Outcome.Done) {
-            trays.clear(id, tab);
+            trays.clear(act.id(), tab);
         }
-        return acts.back(request, redirect, id, outcome);
+        return act.back(outcome);
     }
 
     /** All that match are judged as they are now, with one entry. */
     @PostMapping("/projects/{id}/judge/view")
-    String judgeView(
-            @PathVariable long id,
-            @ModelAttribute("query") SiftQuery query,
-            @RequestParam Standing to,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        OpenProject project = frames.open(id);
-        return acts.back(request, redirect, id, judgeSome(project, version, onView(project.snapshot(), query), to));
+    String judgeView(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Standing to) {
+        return act.back(judgeSome(act, onView(act.snapshot(), query), to));
     }
 
     /** A trim of what is on view: those beyond the first so many, or outside a sample of so many, are dropped. */
     @PostMapping("/projects/{id}/trim")
     String trim(
-            @PathVariable long id,
+            Act act,
             @ModelAttribute("query") SiftQuery query,
             @RequestParam(defaultValue = "0") int stay,
             @RequestParam(defaultValue = "false") boolean sample,
-            @RequestParam(defaultValue = "1") long seed,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        OpenProject project = frames.open(id);
+            @RequestParam(defaultValue = "1") long seed) {
         if (stay < 1) {
-            return acts.back(request, redirect, id, new Outcome.NoChange("Say how many are to stay."));
+            return act.back(new Outcome.NoChange("Say how many are to stay."));
         }
-        int[] ordered = new SiftTable(project.snapshot(), query, baskets).ordered();
+        int[] ordered = new SiftTable(act.snapshot(), query, baskets).ordered();
         int[] beyond = sample
-                ? Trim.outsideSample(
-                        ordered, stay, seed, project.snapshot().board().keywords())
+                ? Trim.outsideSample(ordered, stay, seed, act.snapshot().board().keywords())
                 : Trim.beyond(ordered, stay);
-        return acts.back(
-                request,
-                redirect,
-                id,
-                judgeSome(project, version, notKeptByHand(project.snapshot(), beyond), Standing.DROPPED));
+        return act.back(judgeSome(act, notKeptByHand(act.snapshot(), beyond), Standing.DROPPED));
     }
 
     /** Everything that follows a keyword in the order on view is dropped. */
     @PostMapping("/projects/{id}/trim/below")
-    String below(
-            @PathVariable long id,
-            @ModelAttribute("query") SiftQuery query,
-            @RequestParam String keyword,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        OpenProject project = frames.open(id);
-        int[] ordered = new SiftTable(project.snapshot(), query, baskets).ordered();
-        int last = project.snapshot().board().keywords().find(Tidy.of(keyword)).orElse(-1);
+    String below(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam String keyword) {
+        int[] ordered = new SiftTable(act.snapshot(), query, baskets).ordered();
+        int last = act.snapshot().board().keywords().find(Tidy.of(keyword)).orElse(-1);
         int stay = 0;
         while (stay < ordered.length && ordered[stay] != last) {
             stay++;
         }
         Outcome outcome = stay == ordered.length
                 ? new Outcome.NoChange("\"" + Tidy.of(keyword) + "\" is not on view any more.")
-                : judgeSome(
-                        project,
-                        version,
-                        notKeptByHand(project.snapshot(), Trim.beyond(ordered, stay + 1)),
-                        Standing.DROPPED);
-        return acts.back(request, redirect, id, outcome);
+                : judgeSome(act, notKeptByHand(act.snapshot(), Trim.beyond(ordered, stay + 1)), Standing.DROPPED);
+        return act.back(outcome);
     }
 
     /** What a hand has kept stays kept when everything around it goes. */
@@ -178,40 +138,34 @@ class SiftActs {
                 .toList();
     }
 
-    private static Outcome judgeSome(OpenProject project, long version, List<String> texts, Standing to) {
-        return texts.isEmpty()
-                ? new Outcome.NoChange("There is no keyword to judge.")
-                : judge(project, version, texts, to);
+    private static Outcome judgeSome(Act act, List<String> texts, Standing to) {
+        return texts.isEmpty() ? new Outcome.NoChange("There is no keyword to judge.") : judge(act, texts, to);
     }
 
-    private static Outcome judge(OpenProject project, long version, List<String> texts, Standing to) {
-        Keywords keywords = project.snapshot().board().keywords();
-        return project.act(version, recipe -> Hands.judged(recipe, keywords, texts, to));
+    private static Outcome judge(Act act, List<String> texts, Standing to) {
+        Keywords keywords = act.snapshot().board().keywords();
+        return act.make(recipe -> Hands.judged(recipe, keywords, texts, to));
     }
 
     /** A tag is given to one keyword, to the tray or to all on view; or taken from them. */
     @PostMapping("/projects/{id}/tag")
     String tag(
-            @PathVariable long id,
+            Act act,
             @ModelAttribute("query") SiftQuery query,
             @RequestParam(defaultValue = "") String keyword,
             @RequestParam String scope,
             @RequestParam String newTag,
             @RequestParam(defaultValue = "true") boolean on,
-            @RequestParam long version,
-            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
-        OpenProject project = frames.open(id);
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
         List<String> texts =
                 switch (scope) {
-                    case "tray" -> trays.texts(id, tab);
-                    case "view" -> onView(project.snapshot(), query);
+                    case "tray" -> trays.texts(act.id(), tab);
+                    case "view" -> onView(act.snapshot(), query);
                     default -> Tidy.of(keyword).isEmpty() ? List.of() : List.of(Tidy.of(keyword));
                 };
-        Keywords keywords = project.snapshot().board().keywords();
-        Outcome outcome = project.act(version, recipe -> Hands.tagged(recipe, keywords, texts, newTag.strip(), on));
-        return acts.back(request, redirect, id, outcome);
+        Keywords keywords = act.snapshot().board().keywords();
+        Outcome outcome = act.make(recipe -> Hands.tagged(recipe, keywords, texts, newTag.strip(), on));
+        return act.back(outcome);
     }
 
     /** All that match are picked up. */
@@ -231,19 +185,15 @@ class SiftActs {
     /** The columns of the table, in order; the one named by {@code earlier} changes places with the one before it. */
     @PostMapping("/projects/{id}/columns")
     String columns(
-            @PathVariable long id,
+            Act act,
             @RequestParam(defaultValue = "") List<String> column,
-            @RequestParam(defaultValue = "") String earlier,
-            @RequestParam long version,
-            HttpServletRequest request,
-            RedirectAttributes redirect) {
+            @RequestParam(defaultValue = "") String earlier) {
         List<String> chosen = new ArrayList<>(column);
         int place = chosen.indexOf(earlier);
         if (place > 0) {
             chosen.set(place, chosen.get(place - 1));
             chosen.set(place - 1, earlier);
         }
-        return acts.back(
-                request, redirect, id, frames.open(id).act(version, recipe -> new Entry.ColumnsChosen(chosen)));
+        return act.done(recipe -> new Entry.ColumnsChosen(chosen));
     }
 }
