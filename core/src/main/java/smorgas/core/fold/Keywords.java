@@ -46,6 +46,7 @@ public final class Keywords {
     private final Map<String, Integer> cleaned = new HashMap<>();
 
     private volatile @Nullable FoldedWords folded;
+    private volatile @Nullable Meant meant;
 
     Keywords(
             Prepared prepared,
@@ -110,6 +111,21 @@ public final class Keywords {
         return spelling < 0 || keywordOfSpelling[spelling] < 0
                 ? Optional.empty()
                 : Optional.of(keywordOfSpelling[spelling]);
+    }
+
+    /** The keyword that this tidy text is a spelling of, or would be folded into if a list had it. */
+    public Optional<Integer> meant(String tidy) {
+        return find(tidy).or(() -> Optional.of(meant().find(tidy)).filter(keyword -> keyword != Meant.NONE));
+    }
+
+    private Meant meant() {
+        Meant known = meant;
+        if (known == null) {
+            // Two that are made side by side know the same.
+            known = new Meant(folded(), folding);
+            meant = known;
+        }
+        return known;
     }
 
     /** The tidy texts that were folded into the keyword, its lines' and not cleaned, in the order in which they were met. */

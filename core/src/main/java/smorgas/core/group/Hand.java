@@ -47,11 +47,11 @@ public record Hand(
     /** The pins by keyword; of two decisions on one keyword the later holds. */
     public static Hand of(GroupPins pins, Keywords keywords) {
         SortedMap<Integer, String> placed = new TreeMap<>();
-        pins.placed().forEach((text, group) -> keywords.find(text).ifPresent(k -> placed.put(k, group)));
+        pins.placed().forEach((text, group) -> keywords.meant(text).ifPresent(k -> placed.put(k, group)));
         SortedMap<String, BitSet> locked = new TreeMap<>();
         pins.locked().forEach((group, texts) -> {
             BitSet in = new BitSet();
-            texts.forEach(text -> keywords.find(text).ifPresent(in::set));
+            texts.forEach(text -> keywords.meant(text).ifPresent(in::set));
             locked.put(group, in);
         });
         return new Hand(
@@ -69,7 +69,7 @@ public record Hand(
             Map<String, SortedSet<String>> byText, Keywords keywords) {
         SortedMap<Integer, SortedSet<String>> sets = new TreeMap<>();
         byText.forEach(
-                (text, groups) -> keywords.find(text).ifPresent(k -> sets.computeIfAbsent(k, fresh -> new TreeSet<>())
+                (text, groups) -> keywords.meant(text).ifPresent(k -> sets.computeIfAbsent(k, fresh -> new TreeSet<>())
                         .addAll(groups)));
         return sets;
     }

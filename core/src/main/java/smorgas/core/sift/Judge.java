@@ -70,7 +70,7 @@ public final class Judge {
     }
 
     private void pin(String text, Standing standing) {
-        Optional<Integer> keyword = keywords.find(text);
+        Optional<Integer> keyword = keywords.meant(text);
         if (keyword.isPresent()) {
             standings[keyword.get()] = standing;
             deciders[keyword.get()] = Standings.BY_HAND;
@@ -83,7 +83,7 @@ public final class Judge {
     private void pinTags(String tag, SequencedMap<String, Boolean> texts) {
         BitSet with = tags.computeIfAbsent(tag, t -> new BitSet());
         BitSet pinned = pinnedTags.computeIfAbsent(tag, t -> new BitSet());
-        texts.forEach((text, on) -> keywords.find(text).ifPresent(keyword -> {
+        texts.forEach((text, on) -> keywords.meant(text).ifPresent(keyword -> {
             with.set(keyword, on);
             pinned.set(keyword);
         }));

@@ -289,4 +289,50 @@ class KindsTest {
         assertThat(Arrays.asList(FoldKind.values()))
                 .allMatch(kind -> !kind.example().isBlank());
     }
+
+    /** Against the folder itself, told the text too. */
+    @Test
+    void aTextThatNoListHasIsMeantForTheKeywordItWouldBeFoldedInto() {
+        Random random = new Random(12);
+        List<String> words =
+                List.of("bee", "bees", "hive", "hives", "for", "the", "smoker", "keeper", "keeping", "wäx");
+        int meant = 0;
+        for (int round = 0; round < 400; round++) {
+            // A word joined in one text parts it in all, so the folder may learn from the text itself.
+            EnumSet<FoldKind> kinds = EnumSet.complementOf(EnumSet.of(FoldKind.JOINED));
+            kinds.removeIf(kind -> random.nextInt(4) == 0);
+            Folding folding = Folding.standard("en").with(kinds);
+            Set<String> list = new TreeSet<>();
+            for (int i = 0; i < 14; i++) {
+                list.add(text(random, words));
+            }
+            String text = text(random, words);
+            Keywords keywords = fold(folding, "keyword\n" + String.join("\n", list));
+            Keywords told = fold(folding, "keyword\n" + String.join("\n", list) + "\n" + text);
+            Optional<String> expected = told.tidyTexts(told.find(text).orElseThrow()).stream()
+                    .filter(list::contains)
+                    .findFirst();
+            assertThat(keywords.meant(text).map(keywords::text))
+                    .as(text + " among " + list + " by " + kinds)
+                    .isEqualTo(expected.flatMap(keywords::find).map(keywords::text));
+            meant += expected.isPresent() && !list.contains(text) ? 1 : 0;
+        }
+        assertThat(meant).isGreaterThan(40);
+    }
+
+    private static String text(Random random, List<String> words) {
+        return random.ints(1 + random.nextInt(3), 0, words.size())
+                .mapToObj(words::get)
+                .collect(java.util.stream.Collectors.joining(" "));
+    }
+
+    @Test
+    void whatAHandTookApartIsMeantForNone() {
+        Folding apart = decided(new Entry.SpellingsTakenOut(List.of("bee suits")));
+        Keywords keywords = fold(apart, "keyword\nbees suit\nbee suits\n");
+        assertThat(keywords.size()).isEqualTo(2);
+        assertThat(keywords.meant("bee suits").map(keywords::text)).contains("bee suits");
+        assertThat(keywords.meant("bee suit")).isEmpty();
+        assertThat(keywords.meant("-,-")).isEmpty();
+    }
 }

@@ -141,7 +141,7 @@ final class OpenedView {
     private List<String> leads(Map<String, ? extends Set<String>> byText, String key) {
         return byText.entrySet().stream()
                 .filter(entry -> entry.getValue().contains(key))
-                .flatMap(entry -> board.keywords().find(entry.getKey()).stream())
+                .flatMap(entry -> board.keywords().meant(entry.getKey()).stream())
                 .map(board.keywords()::text)
                 .distinct()
                 .toList();

@@ -21,8 +21,9 @@ import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
+import smorgas.core.sift.Reason;
+import smorgas.core.sift.Standings;
 import smorgas.core.sift.Trim;
 import smorgas.core.text.Tidy;
 
@@ -123,12 +124,11 @@ class SiftActs {
 
     /** What a hand has kept stays kept when everything around it goes. */
     private static List<String> notKeptByHand(Snapshot snapshot, int[] keywords) {
-        Recipe recipe = snapshot.board().recipe();
-        Keywords all = snapshot.board().keywords();
+        Standings standings = snapshot.board().standings();
         return Arrays.stream(keywords)
-                .filter(keyword -> all.tidyTexts(keyword).stream()
-                        .noneMatch(text -> recipe.pins().get(text) == Standing.KEPT))
-                .mapToObj(all::text)
+                .filter(keyword ->
+                        standings.of(keyword) != Standing.KEPT || !(standings.reason(keyword) instanceof Reason.ByHand))
+                .mapToObj(snapshot.board().keywords()::text)
                 .toList();
     }
 

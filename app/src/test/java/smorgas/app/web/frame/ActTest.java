@@ -9,22 +9,27 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.web.servlet.mvc.support.RedirectAttributesModelMap;
+import org.springframework.web.servlet.DispatcherServlet;
+import org.springframework.web.servlet.FlashMap;
+import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 
 /** After an act one is back on the page where one was, and never anywhere else. */
-class ActsTest {
+class ActTest {
 
-    private final RedirectAttributesModelMap redirect = new RedirectAttributesModelMap();
+    private final FlashMap flash = new FlashMap();
 
-    private static HttpServletRequest request(Map<String, String> headers) {
+    private Act act(Map<String, String> headers) {
         HttpServletRequest request = mock();
         headers.forEach((name, value) -> when(request.getHeader(name)).thenReturn(value));
-        return request;
+        when(request.getAttribute(DispatcherServlet.OUTPUT_FLASH_MAP_ATTRIBUTE)).thenReturn(flash);
+        OpenProject project = mock();
+        when(project.id()).thenReturn(7L);
+        return new Act(request, project, 3);
     }
 
     private String back(String header, String url) {
-        return new Acts().back(request(Map.of(header, url)), redirect, 7, new Outcome.Done("Done."));
+        return act(Map.of(header, url)).back(new Outcome.Done("Done."));
     }
 
     @ParameterizedTest
@@ -45,8 +50,21 @@ class ActsTest {
     }
 
     @Test
-    void whatWasNotDoneIsToldOnThePage() {
-        new Acts().back(request(Map.of()), redirect, 7, new Outcome.Refused("Not done."));
-        assertThat(redirect.getFlashAttributes()).hasToString("{notice=Not done.}");
+    void whatWasNotDoneIsToldOnThePageAlsoOnAnother() {
+        act(Map.of()).back(new Outcome.Refused("Not done."));
+        assertThat(flash.get("notice")).isEqualTo("Not done.");
+        assertThat(act(Map.of()).to("/fold", new Outcome.Done("Done."))).isEqualTo("redirect:/projects/7/fold");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/group?view=list&group=old&page=2, /group?view=list&group=a+%26+b",
+        "/group, /group?group=a+%26+b",
+        "/group?q=[x], /group?q=[x]"
+    })
+    void oneIsBackWithAnotherLookAtWhatWasActedOn(String from, String to) {
+        String page = "http://127.0.0.1:8620/projects/7" + from;
+        assertThat(act(Map.of("Referer", page)).back(new Outcome.Done("Done."), Map.of("group", "a & b", "page", "")))
+                .isEqualTo("redirect:/projects/7" + to);
     }
 }
