@@ -8,6 +8,7 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -16,11 +17,16 @@ import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
+import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.Recipe;
 
 /** Reading and merging in the core beside a database that does the like: both warm, in this process, the best of some. */
 final class Merging {
 
     private static final int ROUNDS = 6;
+
+    private static final Folding TIDY_ONLY = Folding.standard("en").with(EnumSet.noneOf(FoldKind.class));
 
     private Merging() {}
 
@@ -70,7 +76,8 @@ final class Merging {
                 throw new java.io.UncheckedIOException(e);
             }
         });
-        return Folder.fold(List.of(baskets));
+        // The peer folds nothing but letter case and spaces.
+        return Folder.fold(List.of(baskets), TIDY_ONLY, Recipe.empty("en").merges());
     }
 
     private static long grouped(Statement statement, List<Path> files) throws SQLException {

@@ -65,7 +65,7 @@ public final class FoldedWords {
         TextDictionary vocabulary = new TextDictionary();
         RaggedInts.Builder words = new RaggedInts.Builder();
         for (String text : texts) {
-            Words.intern(text, vocabulary, words);
+            Words.of(text).forEach(word -> words.add(vocabulary.intern(word)));
             words.endRow();
         }
         RaggedInts.Builder surface = new RaggedInts.Builder();

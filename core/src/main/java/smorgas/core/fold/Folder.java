@@ -10,7 +10,6 @@ import smorgas.core.column.TextDictionary;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.text.Words;
 
 /** Folds lines into keywords: one for each meaning, as far as the settings go. */
 public final class Folder {
@@ -49,9 +48,10 @@ public final class Folder {
         String[] leads = new String[merges.size()];
         TextDictionary vocabulary = new TextDictionary();
         RaggedInts.Builder words = new RaggedInts.Builder();
+        Tokens.Cut cut = tokens.cut(vocabulary);
         for (int keyword = 0; keyword < leads.length; keyword++) {
             leads[keyword] = tokens.text(merges.leads()[keyword]);
-            Words.intern(leads[keyword], vocabulary, words);
+            cut.add(merges.leads()[keyword], words);
             words.endRow();
         }
         return new Keywords(

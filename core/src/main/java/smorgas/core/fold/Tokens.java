@@ -1,7 +1,10 @@
 package smorgas.core.fold;
 
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import java.util.Arrays;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.text.Words;
 
 /**
  * The spellings as cleaning leaves them, cut at their spaces: what all kinds of folding work on. Few distinct tokens make
@@ -76,5 +79,45 @@ final class Tokens {
     /** The tokens of each spelling; none if it is set aside. */
     RaggedInts rows() {
         return rows;
+    }
+
+    /** Cuts texts into words that are numbered in a vocabulary. */
+    Cut cut(TextDictionary vocabulary) {
+        return new Cut(vocabulary);
+    }
+
+    /** The words of texts by their tokens: no word spans a space, so each token is cut into words once. */
+    final class Cut {
+        private static final int NOT_YET = -1;
+
+        private final TextDictionary vocabulary;
+        private final int[] starts = new int[tokens.size()];
+        private final int[] ends = new int[tokens.size()];
+        private final IntArrayList words = new IntArrayList();
+
+        private Cut(TextDictionary vocabulary) {
+            this.vocabulary = vocabulary;
+            Arrays.fill(starts, NOT_YET);
+        }
+
+        /** Adds the words of a spelling, as {@link Words#of} gives them. */
+        void add(int spelling, RaggedInts.Builder row) {
+            rows.forEach(spelling, token -> {
+                if (starts[token] == NOT_YET) {
+                    cut(token);
+                }
+                for (int i = starts[token]; i < ends[token]; i++) {
+                    row.add(words.getInt(i));
+                }
+            });
+        }
+
+        private void cut(int token) {
+            String text = tokens.text(token);
+            starts[token] = words.size();
+            Words.of(text.charAt(0) == FIRST ? text.substring(1) : text)
+                    .forEach(word -> words.add(vocabulary.intern(word)));
+            ends[token] = words.size();
+        }
     }
 }

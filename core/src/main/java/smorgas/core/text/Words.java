@@ -4,8 +4,6 @@ import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
 import java.util.List;
-import smorgas.core.column.RaggedInts;
-import smorgas.core.column.TextDictionary;
 
 /**
  * The words of a text by the default word boundaries of Unicode Standard Annex #29: a piece between two boundaries is a
@@ -45,26 +43,6 @@ public final class Words {
             }
         }
         return words;
-    }
-
-    /** Adds the numbers of the words to the row, in the order in which they stand; the same words as {@link #of}. */
-    public static void intern(String text, TextDictionary vocabulary, RaggedInts.Builder row) {
-        if (!plain(text)) {
-            for (String word : of(text)) {
-                row.add(vocabulary.intern(word));
-            }
-            return;
-        }
-        int length = text.length();
-        int start = 0;
-        for (int i = 0; i <= length; i++) {
-            if (i == length || text.charAt(i) == ' ') {
-                if (i > start) {
-                    row.add(vocabulary.intern(text, start, i));
-                }
-                start = i + 1;
-            }
-        }
     }
 
     /** The text cut at every word boundary; what lies between two words is one piece. */

@@ -2,6 +2,7 @@ package smorgas.core.text;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
@@ -65,6 +66,41 @@ class TidyTest {
                             "",
                             Words.pieces(text).stream().map(Words.Piece::text).toList()))
                     .isEqualTo(text);
+        }
+    }
+
+    /** Folding cuts tokens, which end at spaces, and not whole texts. */
+    @Test
+    void noWordSpansASpace() {
+        Random random = new Random(5);
+        String[] pieces = {
+            "bee",
+            "'s",
+            "\u0301",
+            "4.5",
+            "mm",
+            "\u200D",
+            "\uD83D\uDC1D",
+            "\uD83C\uDDEC",
+            "\u30AB",
+            "\u05D0\"",
+            "-",
+            ".",
+            " ",
+            " ",
+            " "
+        };
+        for (int round = 0; round < 3_000; round++) {
+            StringBuilder text = new StringBuilder();
+            for (int i = 0; i < 8; i++) {
+                text.append(pieces[random.nextInt(pieces.length)]);
+            }
+            String tidy = Tidy.of(text.toString());
+            assertThat(Words.of(tidy))
+                    .as(tidy)
+                    .isEqualTo(Arrays.stream(tidy.split(" "))
+                            .flatMap(token -> Words.of(token).stream())
+                            .toList());
         }
     }
 
