@@ -1,6 +1,8 @@
 package smorgas.core.fold;
 
 import it.unimi.dsi.fastutil.ints.IntArrayList;
+import it.unimi.dsi.fastutil.ints.IntArrays;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -12,14 +14,16 @@ import smorgas.core.text.Words;
 
 /**
  * The words of keywords as the project folds them: where singular and plural are folded, "hive" and "hives" are one word,
- * and where joined words are, "beehive" is the two words "bee hive". Words are numbered from 0; a number means nothing
- * outside this object. Cannot change.
+ * and where joined words are, "beehive" is the two words "bee hive". Words are numbered from 0 in the order of their texts, so
+ * that an order by number depends on no order of the keywords; a number means nothing outside this object. Cannot change.
  */
 public final class FoldedWords {
 
     private final TextDictionary vocabulary;
-    /** Adds the folded words of a word that no lead spelling has; false if no keyword has one of them. */
+    /** Adds the forms of a word that no lead spelling has; false if no keyword has one of them. */
     private final BiPredicate<String, IntArrayList> elsewhere;
+    /** The number here of each form. */
+    private final int[] numbers;
     /** The folded words of each surface word. */
     private final RaggedInts ofSurface;
 
@@ -30,20 +34,28 @@ public final class FoldedWords {
     private FoldedWords(
             TextDictionary vocabulary,
             RaggedInts words,
-            RaggedInts ofSurface,
+            RaggedInts formsOfSurface,
             TextDictionary forms,
             BiPredicate<String, IntArrayList> elsewhere) {
         this.vocabulary = vocabulary;
-        this.ofSurface = ofSurface;
         this.elsewhere = elsewhere;
-        RaggedInts.Builder folded = new RaggedInts.Builder();
-        for (int keyword = 0; keyword < words.size(); keyword++) {
-            words.forEach(keyword, word -> ofSurface.forEach(word, folded::add));
-            folded.endRow();
+        String[] shown = shownAs(words.inverse(vocabulary.size()), formsOfSurface, forms);
+        int[] inOrder = new int[shown.length];
+        Arrays.setAll(inOrder, form -> form);
+        IntArrays.parallelQuickSort(inOrder, (a, b) -> {
+            int byText = shown[a].compareTo(shown[b]);
+            return byText != 0 ? byText : forms.text(a).compareTo(forms.text(b));
+        });
+        this.texts = new String[shown.length];
+        this.numbers = new int[shown.length];
+        for (int number = 0; number < inOrder.length; number++) {
+            texts[number] = shown[inOrder[number]];
+            numbers[inOrder[number]] = number;
         }
-        this.rows = folded.seal();
-        this.keywordsOf = rows.inverse(forms.size());
-        this.texts = shownAs(words.inverse(vocabulary.size()), forms);
+        this.ofSurface = formsOfSurface.renumbered(numbers);
+        this.rows = RaggedInts.made(
+                words.size(), (keyword, row) -> words.forEach(keyword, word -> ofSurface.forEach(word, row::add)));
+        this.keywordsOf = rows.inverse(texts.length);
     }
 
     static FoldedWords of(WordFolds folds, TextDictionary vocabulary, RaggedInts words) {
@@ -77,15 +89,15 @@ public final class FoldedWords {
     }
 
     /** Each word is shown as the one most keywords have of those that fold into it; of equal ones the shortest. */
-    private String[] shownAs(RaggedInts keywordsOfSurface, TextDictionary forms) {
+    private String[] shownAs(RaggedInts keywordsOfSurface, RaggedInts formsOfSurface, TextDictionary forms) {
         int size = forms.size();
         String[] shown = new String[size];
         int[] best = new int[size];
         for (int word = 0; word < vocabulary.size(); word++) {
-            if (ofSurface.length(word) != 1) {
+            if (formsOfSurface.length(word) != 1) {
                 continue;
             }
-            int form = ofSurface.get(word, 0);
+            int form = formsOfSurface.get(word, 0);
             int count = keywordsOfSurface.length(word);
             String text = vocabulary.text(word);
             if (shown[form] == null || count > best[form] || count == best[form] && before(text, shown[form])) {
@@ -132,8 +144,14 @@ public final class FoldedWords {
             int surface = vocabulary.find(word);
             if (surface >= 0) {
                 ofSurface.forEach(surface, found::add);
-            } else if (!elsewhere.test(word, found)) {
-                return Optional.empty();
+            } else {
+                int before = found.size();
+                if (!elsewhere.test(word, found)) {
+                    return Optional.empty();
+                }
+                for (int i = before; i < found.size(); i++) {
+                    found.set(i, numbers[found.getInt(i)]);
+                }
             }
         }
         return found.isEmpty() ? Optional.empty() : Optional.of(found.toIntArray());

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import smorgas.core.column.Cores;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
@@ -27,6 +28,9 @@ public final class Grouper {
 
     /** The group of all leftovers, where they make one. Themes and names are tidy, so none can meet it. */
     public static final String REST = "Leftovers";
+
+    /** Of fewer groups one core has named the themes before a second has begun. */
+    private static final int FEW_GROUPS = 200;
 
     private final Input input;
     private final Hand hand;
@@ -243,13 +247,18 @@ public final class Grouper {
             weights[word] = weights[word] == 0 ? found.weights()[word] : weights[word];
         }
         RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
+        int[][] themes = found.themes();
+        if (pass.anyOrder()) {
+            Cores.run(themes.length, FEW_GROUPS, (from, to) -> {
+                for (int group = from; group < to; group++) {
+                    int[] members =
+                            Arrays.stream(groups.row(group)).map(i -> scope[i]).toArray();
+                    themes[group] = words.asTheyStand(themes[group], members);
+                }
+            });
+        }
         for (int group = 0; group < groups.size(); group++) {
-            int[] theme = pass.anyOrder()
-                    ? words.asTheyStand(
-                            found.themes()[group],
-                            Arrays.stream(groups.row(group)).map(i -> scope[i]).toArray())
-                    : found.themes()[group];
-            int number = number(words.text(theme), Grouping.Kind.THEME, theme);
+            int number = number(words.text(themes[group]), Grouping.Kind.THEME, themes[group]);
             groups.forEach(group, i -> {
                 put(scope[i], number, Grouping.By.THEME);
                 left.clear(scope[i]);

@@ -43,7 +43,10 @@ final class ThemeWords {
         }
         int[] inOrder = new int[count];
         Arrays.setAll(inOrder, i -> i);
-        IntArrays.parallelQuickSort(inOrder, (a, b) -> byClass[a].compareTo(byClass[b]));
+        if (settings.forms()) {
+            // Folded words are in this order already.
+            IntArrays.parallelQuickSort(inOrder, (a, b) -> byClass[a].compareTo(byClass[b]));
+        }
         int[] place = new int[count];
         this.texts = new String[count];
         for (int i = 0; i < count; i++) {
@@ -54,7 +57,7 @@ final class ThemeWords {
         for (int word = 0; word < classes.length; word++) {
             numbers[word] = place[classes[word]];
         }
-        this.rows = folded.rows().renumbered(numbers);
+        this.rows = settings.forms() ? folded.rows().renumbered(numbers) : folded.rows();
         this.muted = new boolean[count];
         this.stop = new boolean[count];
         this.fragment = new boolean[count];

@@ -70,6 +70,8 @@ class ProjectController {
         model.addAttribute("projects", all.stream().filter(p -> !p.binned()).toList());
         model.addAttribute("binned", all.stream().filter(Project::binned).toList());
         model.addAttribute("languages", LANGUAGES);
+        model.addAttribute(
+                "names", LANGUAGES.stream().collect(Collectors.toUnmodifiableMap(Language::code, Language::name)));
         return "project/list";
     }
 
