@@ -5,6 +5,7 @@ import it.unimi.dsi.fastutil.longs.LongArrayList;
 import java.util.Arrays;
 import java.util.SortedMap;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.stream.IntStream;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.Pass;
@@ -29,7 +30,11 @@ final class FrequentSets {
     private final ScopeWords in;
     private final long[] worth;
     private final Pass pass;
+    /** The words that a set may hold, rising. */
+    private final int[] words;
+    /** The places in {@link #words} of the words of each keyword, rising. */
     private final RaggedInts items;
+
     private final Part[] parts;
     /** The number of the first set of each part. */
     private final int[] firsts;
@@ -53,23 +58,29 @@ final class FrequentSets {
         this.in = in;
         this.worth = worth;
         this.pass = pass;
+        this.words = IntStream.range(0, holds.length)
+                .filter(word -> holds[word] && in.having().length(word) >= pass.smallest())
+                .toArray();
+        int[] placeOf = new int[holds.length];
+        Arrays.fill(placeOf, NONE);
+        for (int place = 0; place < words.length; place++) {
+            placeOf[words[place]] = place;
+        }
         this.items = RaggedInts.made(in.size(), (i, row) -> {
             int from = row.size();
-            for (int place = 0; place < in.distinct().length(i) && row.size() - from < MOST_WORDS; place++) {
-                int word = in.distinct().get(i, place);
-                if (holds[word] && in.having().length(word) >= pass.smallest()) {
-                    row.add(word);
+            for (int at = 0; at < in.distinct().length(i) && row.size() - from < MOST_WORDS; at++) {
+                int place = placeOf[in.distinct().get(i, at)];
+                if (place != NONE) {
+                    row.add(place);
                 }
             }
             Arrays.sort(row.elements(), from, row.size());
         });
         SortedMap<Integer, Part> found = new ConcurrentSkipListMap<>();
-        Cores.run(holds.length, FEW_WORDS, (from, to) -> {
+        Cores.run(words.length, FEW_WORDS, (from, to) -> {
             Part part = new Part();
             for (int word = from; word < to; word++) {
-                if (holds[word] && in.having().length(word) >= pass.smallest()) {
-                    part.begin(word);
-                }
+                part.begin(word);
             }
             found.put(from, part);
         });
@@ -102,7 +113,7 @@ final class FrequentSets {
                 int parent = part.parents.getInt(set);
                 visitor.visit(
                         parent == NONE ? NONE : firsts[p] + parent,
-                        part.lastWords.getInt(set),
+                        words[part.lastWords.getInt(set)],
                         part.lengths.getInt(set),
                         part.count(set),
                         part.ranks.getLong(set));
@@ -123,8 +134,9 @@ final class FrequentSets {
 
     /** The sets whose first word is one of some. */
     private final class Part {
-        private final int[] counted = new int[in.having().size()];
-        private final int[] next = new int[in.having().size()];
+        /** In how many keywords a word is; of a frequent one, for a while, its place among these, from -1 down. */
+        private final int[] counted = new int[words.length];
+
         private final IntArrayList parents = new IntArrayList();
         private final IntArrayList lastWords = new IntArrayList();
         private final IntArrayList lengths = new IntArrayList();
@@ -159,15 +171,15 @@ final class FrequentSets {
 
         /** The sets whose first word is this one. */
         void begin(int word) {
-            RaggedInts places = in.having();
-            int length = places.length(word);
+            int[] keywordsOf = in.having().row(words[word]);
+            int length = keywordsOf.length;
             having = new int[length];
             worths = new long[length];
             behindEnds = new int[length];
             IntArrayList rest = new IntArrayList(4 * length);
             int size = 0;
             for (int h = 0; h < length; h++) {
-                int i = places.get(word, h);
+                int i = keywordsOf[h];
                 int place = place(i, word);
                 // A long keyword may have the word among those that no longer count.
                 if (place != NONE) {
@@ -225,7 +237,6 @@ final class FrequentSets {
                 if (counted[word] >= pass.smallest()) {
                     touched[frequent++] = word;
                 } else {
-                    next[word] = NONE;
                     counted[word] = 0;
                 }
             }
@@ -234,22 +245,25 @@ final class FrequentSets {
             }
             Arrays.sort(touched, 0, frequent);
             int[] stretches = new int[frequent + 1];
+            int[] next = new int[frequent];
             for (int f = 0; f < frequent; f++) {
-                int word = touched[f];
-                next[word] = stretches[f];
-                stretches[f + 1] = stretches[f] + counted[word];
-                counted[word] = 0;
+                next[f] = stretches[f];
+                stretches[f + 1] = stretches[f] + counted[touched[f]];
+                counted[touched[f]] = -1 - f;
             }
             int[] further = new int[stretches[frequent]];
             int[] furtherStarts = new int[stretches[frequent]];
             for (int r = from; r < to; r++) {
                 for (int p = starts[r]; p < behindEnds[rows[r]]; p++) {
-                    int word = behind[p];
-                    if (next[word] != NONE) {
-                        further[next[word]] = rows[r];
-                        furtherStarts[next[word]++] = p + 1;
+                    int f = -1 - counted[behind[p]];
+                    if (f >= 0) {
+                        further[next[f]] = rows[r];
+                        furtherStarts[next[f]++] = p + 1;
                     }
                 }
+            }
+            for (int f = 0; f < frequent; f++) {
+                counted[touched[f]] = 0;
             }
             for (int f = 0; f < frequent; f++) {
                 add(set, touched[f], length + 1, further, furtherStarts, stretches[f], stretches[f + 1]);

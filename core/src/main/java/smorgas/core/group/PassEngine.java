@@ -96,6 +96,11 @@ final class PassEngine {
             chosen[i] = preferences.first(i);
             if (chosen[i] != NONE) {
                 groups += size[chosen[i]]++ == 0 ? 1 : 0;
+            }
+        }
+        // Only of a group that may be dissolved it is asked who its members are.
+        for (int i = 0; i < chosen.length; i++) {
+            if (chosen[i] != NONE && mayGo(size[chosen[i]])) {
                 members.add(chosen[i], i);
             }
         }
@@ -109,7 +114,7 @@ final class PassEngine {
         // An element is size and candidate in one long, of one size the last in rank first; one out of date is skipped.
         LongHeapPriorityQueue smallest = new LongHeapPriorityQueue();
         for (int c = 0; c < size.length; c++) {
-            if (size[c] > 0 && (pass.about() != Pass.ANY || size[c] < pass.smallest())) {
+            if (size[c] > 0 && mayGo(size[c])) {
                 smallest.enqueue(element(size[c], c));
             }
         }
@@ -131,14 +136,20 @@ final class PassEngine {
                 chosen[i] = other;
                 if (other != NONE) {
                     left += size[other]++ == 0 ? 1 : 0;
-                    members.add(other, i);
-                    if (pass.about() != Pass.ANY || size[other] < pass.smallest()) {
+                    // One that has just become large enough is never asked again.
+                    if (mayGo(size[other])) {
+                        members.add(other, i);
                         smallest.enqueue(element(size[other], other));
                     }
                 }
                 i = next;
             }
         }
+    }
+
+    /** Whether a group of this size may be dissolved yet: too small, or one of more than are aimed at. */
+    private boolean mayGo(int size) {
+        return pass.about() != Pass.ANY || size < pass.smallest();
     }
 
     private static long element(int size, int candidate) {
