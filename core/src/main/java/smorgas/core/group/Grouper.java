@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import smorgas.core.column.Cores;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -39,6 +40,9 @@ public final class Grouper {
     private final Grouping.By[] by;
     private final List<Grouping.Made> made = new ArrayList<>();
     private final Map<String, Integer> numbers = new HashMap<>();
+    /** By the words of a theme in any order, the key by which a hand knows its group. */
+    private final Map<String, String> known = new HashMap<>();
+
     private final double[] weights;
 
     /**
@@ -82,6 +86,23 @@ public final class Grouper {
         this.by = new Grouping.By[groupOf.length];
         this.weights = new double[words.size()];
         Arrays.fill(groupOf, Grouping.OUTSIDE);
+        Set<String> ofRules = input.rules().stream().map(Taking::name).collect(Collectors.toSet());
+        // Of two that are the same theme the first in the order of texts.
+        hand.keys().stream().filter(key -> !ofRules.contains(key)).forEach(key -> words.find(key)
+                .ifPresent(theme -> known.putIfAbsent(inAnyOrder(theme), key)));
+    }
+
+    /** What two themes of the same words have in common, in whatever order these stand. */
+    private static String inAnyOrder(int[] theme) {
+        return Arrays.toString(Arrays.stream(theme).sorted().distinct().toArray());
+    }
+
+    /**
+     * What a theme's group is known by: as a hand knows it already, for other lists may turn its words round or show them in
+     * another form; else its words as they stand.
+     */
+    private String key(int[] theme) {
+        return known.getOrDefault(inAnyOrder(theme), words.text(theme));
     }
 
     /** Groups keywords. */
@@ -205,7 +226,7 @@ public final class Grouper {
                     .toArray();
             int[] theme = made.get(group).theme();
             for (Division.Part part : Division.of(words, in, theme, how, settings)) {
-                String name = theme.length > 0 ? words.text(part.theme()) : key + " " + words.text(part.theme());
+                String name = theme.length > 0 ? key(part.theme()) : key + " " + words.text(part.theme());
                 int number = number(name, Grouping.Kind.THEME, part.theme());
                 Arrays.stream(part.keywords()).forEach(keyword -> put(keyword, number, Grouping.By.THEME));
             }
@@ -258,7 +279,7 @@ public final class Grouper {
             });
         }
         for (int group = 0; group < groups.size(); group++) {
-            int number = number(words.text(themes[group]), Grouping.Kind.THEME, themes[group]);
+            int number = number(key(themes[group]), Grouping.Kind.THEME, themes[group]);
             groups.forEach(group, i -> {
                 put(scope[i], number, Grouping.By.THEME);
                 left.clear(scope[i]);

@@ -22,6 +22,7 @@ import smorgas.core.recipe.SplitBy;
  * @param locked by key, the keywords that are in it, and no others
  * @param barred by keyword, the keys of groups in which it never is
  * @param alsoIn by keyword, the keys of groups in which it is beside its own
+ * @param named keys of groups that a hand gave a name
  */
 public record Hand(
         SortedMap<Integer, String> placed,
@@ -31,7 +32,8 @@ public record Hand(
         SortedMap<String, SplitBy> split,
         SortedMap<String, BitSet> locked,
         SortedMap<Integer, SortedSet<String>> barred,
-        SortedMap<Integer, SortedSet<String>> alsoIn) {
+        SortedMap<Integer, SortedSet<String>> alsoIn,
+        SortedSet<String> named) {
 
     /** A hand that has decided nothing. */
     public static final Hand NONE = new Hand(
@@ -42,7 +44,8 @@ public record Hand(
             new TreeMap<>(),
             new TreeMap<>(),
             new TreeMap<>(),
-            new TreeMap<>());
+            new TreeMap<>(),
+            new TreeSet<>());
 
     /** The pins by keyword; of two decisions on one keyword the later holds. */
     public static Hand of(GroupPins pins, Keywords keywords) {
@@ -62,7 +65,8 @@ public record Hand(
                 pins.split(),
                 locked,
                 byKeyword(pins.barred(), keywords),
-                byKeyword(pins.alsoIn(), keywords));
+                byKeyword(pins.alsoIn(), keywords),
+                new TreeSet<>(pins.names().keySet()));
     }
 
     private static SortedMap<Integer, SortedSet<String>> byKeyword(
@@ -72,6 +76,20 @@ public record Hand(
                 (text, groups) -> keywords.meant(text).ifPresent(k -> sets.computeIfAbsent(k, fresh -> new TreeSet<>())
                         .addAll(groups)));
         return sets;
+    }
+
+    /** Every key by which a hand knows a group. */
+    SortedSet<String> keys() {
+        SortedSet<String> keys = new TreeSet<>(placed.values());
+        keys.addAll(made);
+        keys.addAll(joined.keySet());
+        keys.addAll(joined.values());
+        keys.addAll(split.keySet());
+        keys.addAll(locked.keySet());
+        barred.values().forEach(keys::addAll);
+        alsoIn.values().forEach(keys::addAll);
+        keys.addAll(named);
+        return keys;
     }
 
     boolean bars(int keyword, String group) {

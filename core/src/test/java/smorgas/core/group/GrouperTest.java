@@ -201,7 +201,8 @@ class GrouperTest {
                 new TreeMap<>(),
                 new TreeMap<>(),
                 new TreeMap<>(),
-                new TreeMap<>());
+                new TreeMap<>(),
+                new TreeSet<>());
     }
 
     @Test

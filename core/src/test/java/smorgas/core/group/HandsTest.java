@@ -195,4 +195,28 @@ class HandsTest {
         assertThat(pins).isEqualTo(GroupPins.NONE);
         assertThatThrownBy(() -> new SplitBy(-1, new TreeSet<>())).isInstanceOf(IllegalArgumentException.class);
     }
+
+    /** Next month's lists show the theme's words in another form, and the other way round. */
+    @Test
+    void whatAHandDecidedOfAGroupHoldsWhenItsThemeIsWrittenOtherwise() {
+        StringBuilder later = new StringBuilder("keyword\n");
+        for (String dress : List.of("red", "tall", "old", "new", "big", "low", "raw", "wet")) {
+            later.append("stands for hives ").append(dress).append('\n');
+            later.append("lids of smokers ").append(dress).append('\n');
+        }
+        Lines next = BasketReader.lines(1, "next", later.toString().getBytes())
+                .lines()
+                .orElseThrow();
+        List<Entry> entries = new ArrayList<>(List.of(new Entry.GroupSettingsChosen(
+                GroupSettings.standard("en").withPasses(new Pass(6, 0, 0, 2, 5, true, 0)))));
+        assertThat(sizes(Board.of(List.of(next), Recipe.of(entries, "en"))))
+                .containsOnlyKeys("stands hives", "lids smokers");
+        entries.add(new GroupPin.GroupNamed("hive stand", "Our stands"));
+        entries.add(new GroupPin.GroupsJoined(List.of("smoker lid"), "hive stand"));
+        entries.add(new GroupPin.KeywordsBarred(List.of("stands for hives wet"), List.of(), "hive stand", true));
+        Board board = Board.of(List.of(next), Recipe.of(entries, "en"));
+        assertThat(sizes(board)).isEqualTo(Map.of("hive stand", 15));
+        assertThat(board.groups().name(0)).isEqualTo("Our stands");
+        assertThat(groupOf(board, "stands for hives wet")).isEmpty();
+    }
 }
