@@ -138,6 +138,27 @@
   document.addEventListener("DOMContentLoaded", () => {
     Idiomorph.defaults.callbacks.beforeAttributeUpdated = (name, node, change) =>
       !(name === "open" && change === "remove" && node.matches("details.stays"));
+    // A picture of thousands of parts is compared part by part, and what differs is put in whole: morphing took seconds.
+    Idiomorph.defaults.callbacks.beforeNodeMorphed = (node, fresh) => {
+      const picture = "svg[data-arrows]";
+      if (!(node instanceof Element && node.matches(picture) && fresh.matches?.(picture))) return true;
+      for (const { name, value } of fresh.attributes) {
+        if (node.getAttribute(name) !== value) node.setAttribute(name, value);
+      }
+      const before = [...node.childNodes];
+      const after = [...fresh.childNodes];
+      after.forEach((part, place) => {
+        if (!before[place]) {
+          node.append(part);
+        } else if (!before[place].isEqualNode(part)) {
+          const focused = before[place] === document.activeElement;
+          before[place].replaceWith(part);
+          if (focused) part.focus();
+        }
+      });
+      before.slice(after.length).forEach((part) => part.remove());
+      return false;
+    };
   });
   // A menu has done its work when it has acted.
   document.addEventListener("submit", (event) => {

@@ -14,7 +14,7 @@ final class Effects {
     /** The end of a sentence: which counts changed, and how many keywords are left; always ends with a full stop. */
     static String between(Board before, Board after) {
         List<String> changes = new ArrayList<>();
-        change(changes, "keywords", before.keywords().size(), after.keywords().size());
+        change(changes, "Keywords", before.keywords().size(), after.keywords().size());
         for (Standing standing : Standing.values()) {
             change(
                     changes,
