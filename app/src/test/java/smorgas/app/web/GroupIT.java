@@ -249,6 +249,9 @@ class GroupIT extends ProjectInBrowser {
                 .focus();
         Browsers.keys(page, "Enter");
         assertThat(page.locator("#h-group")).hasText("smoker");
+        // The area is another element now, and one is still on it.
+        assertThat(page.locator("#group-map .opened-area")).hasCount(1);
+        assertThat(page.locator("#group-map .opened-area")).isFocused();
         page.locator("#group-map a.broader-area").first().focus();
         Browsers.keys(page, "Enter");
         assertThat(page.locator(".trail")).containsText("All groups › hive");
