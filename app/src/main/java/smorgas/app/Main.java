@@ -2,7 +2,9 @@ package smorgas.app;
 
 import picocli.CommandLine;
 import smorgas.app.batch.BatchCommand;
+import smorgas.app.config.BackupCommand;
 import smorgas.app.config.PasswordCommand;
+import smorgas.app.config.RestoreCommand;
 import smorgas.app.config.ServeCommand;
 import smorgas.app.demo.DemoFilesCommand;
 
@@ -10,7 +12,14 @@ import smorgas.app.demo.DemoFilesCommand;
 @CommandLine.Command(
         name = "smorgas",
         description = "Merges keyword lists and serves them as themed ad groups.",
-        subcommands = {ServeCommand.class, BatchCommand.class, PasswordCommand.class, DemoFilesCommand.class})
+        subcommands = {
+            ServeCommand.class,
+            BatchCommand.class,
+            PasswordCommand.class,
+            BackupCommand.class,
+            RestoreCommand.class,
+            DemoFilesCommand.class
+        })
 public final class Main {
 
     private Main() {}

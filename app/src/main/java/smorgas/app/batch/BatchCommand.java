@@ -1,6 +1,7 @@
 package smorgas.app.batch;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -47,12 +48,17 @@ public final class BatchCommand implements Callable<Integer> {
             BatchRun run = new BatchRun(decided, System.err::println);
             BatchRun.Summary summary = run.run(in, out);
             String json = Json.pretty(summary.fields());
-            Files.writeString(out.resolve("summary.json"), json + "\n");
+            Files.write(out.resolve("summary.json"), (json + "\n").getBytes(StandardCharsets.UTF_8));
             System.out.println(json);
             return summary.unread() == 0 ? 0 : 1;
         } catch (IOException | java.io.UncheckedIOException e) {
             System.err.println("smorgas: could not write to " + out + ": " + e.getMessage());
             return 2;
+        } catch (OutOfMemoryError e) {
+            System.err.println(
+                    "smorgas: the memory that Java was given is not enough for these lists; give more, such as"
+                            + " SMORGAS_JAVA_OPTS=-Xmx4g, or take fewer");
+            return 3;
         }
     }
 

@@ -1,7 +1,10 @@
 package smorgas.app.batch;
 
+import java.io.BufferedWriter;
 import java.io.IOException;
+import java.io.OutputStreamWriter;
 import java.io.Writer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -37,7 +40,8 @@ final class BatchRun {
     static final String LIST = " | ";
 
     /** Bytes that the lists packed in one file may have together. */
-    private static final long MOST_UNPACKED = 2_000_000_000L;
+    private static final long MOST_UNPACKED =
+            Math.min(2_000_000_000L, Runtime.getRuntime().maxMemory() / 3);
 
     private final Recipe recipe;
     private final Consumer<String> progress;
@@ -124,7 +128,12 @@ final class BatchRun {
                     null,
                     List.of(new Problem(name, 0, "The file cannot be read", "Check that it exists and may be read."))));
         }
-        Packed.Contents contents = Packed.open(name, bytes, MOST_UNPACKED);
+        Packed.Contents contents;
+        try {
+            contents = Packed.open(name, bytes, MOST_UNPACKED);
+        } catch (OutOfMemoryError e) {
+            return List.of(new Found(name, null, List.of(tooLarge(name))));
+        }
         List<Found> found = new ArrayList<>();
         boolean alone = contents.lists().size() == 1 && contents.problems().isEmpty();
         contents.lists()
@@ -134,6 +143,14 @@ final class BatchRun {
             found.add(new Found(name, null, contents.problems()));
         }
         return found;
+    }
+
+    private static Problem tooLarge(String name) {
+        return new Problem(
+                name,
+                0,
+                "The memory that Java was given is not enough for it",
+                "It was not read; give more, such as SMORGAS_JAVA_OPTS=-Xmx4g, or split it.");
     }
 
     private static List<String> names(List<Path> in) {
@@ -156,7 +173,12 @@ final class BatchRun {
         if (bytes == null) {
             return new Read(name, null, found.problems());
         }
-        BasketReader.Read read = BasketReader.lines(number, name, bytes);
+        BasketReader.Read read;
+        try {
+            read = BasketReader.lines(number, name, bytes);
+        } catch (OutOfMemoryError e) {
+            return new Read(name, null, List.of(tooLarge(name)));
+        }
         return read.lines()
                 .map(lines -> new Read(name, lines, lines.problems()))
                 .orElseGet(() -> new Read(name, null, read.reading().problems()));
@@ -177,7 +199,9 @@ final class BatchRun {
     }
 
     private static Writer writer(Path out, String name) throws IOException {
-        return Files.newBufferedWriter(out.resolve(name));
+        // Unlike a writer of Files it writes a replacement for half a character, instead of ending there.
+        return new BufferedWriter(
+                new OutputStreamWriter(Files.newOutputStream(out.resolve(name)), StandardCharsets.UTF_8));
     }
 
     private static void writeKeywords(Board board, Csv csv) {

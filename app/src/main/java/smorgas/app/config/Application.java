@@ -1,34 +1,72 @@
 package smorgas.app.config;
 
+import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.SQLExceptionOverride;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.time.Clock;
-import javax.sql.DataSource;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
-import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.flyway.autoconfigure.FlywayAutoConfiguration;
+import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.context.annotation.Bean;
-import org.springframework.jdbc.core.JdbcTemplate;
+import smorgas.app.store.Copies;
+import smorgas.app.store.DataFolder;
+import smorgas.app.store.Tally;
 
-/** The Spring application. */
-@SpringBootApplication(scanBasePackages = "smorgas.app")
+/** The Spring application. The database is migrated where the data folder is opened, before anything may use it. */
+@SpringBootApplication(scanBasePackages = "smorgas.app", exclude = FlywayAutoConfiguration.class)
 public class Application {
+
+    static {
+        // A connection is tried each time it is given out: a database that could not write has closed all of them.
+        System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
+    }
+
+    /** Gives a connection back to nobody after any fault of the database itself, for the next one opens it anew. */
+    public static final class EvictBroken implements SQLExceptionOverride {
+
+        private static final int GENERAL_FAULT = 50_000;
+        private static final int CLOSED = 90_098;
+
+        @java.lang.Override
+        public Override adjudicate(SQLException fault) {
+            return fault.getErrorCode() == GENERAL_FAULT || fault.getErrorCode() == CLOSED
+                    ? Override.MUST_EVICT
+                    : Override.CONTINUE_EVICT;
+        }
+    }
 
     @Bean
     Clock clock() {
         return Clock.systemUTC();
     }
 
-    /** Before a migration of a database that holds something, a copy of it is made beside it. */
     @Bean
-    FlywayMigrationStrategy copyBeforeMigration(DataSource database, @Value("${smorgas.data}") String data) {
-        return flyway -> {
-            var info = flyway.info();
-            if (info.current() != null && info.pending().length > 0) {
-                Path copy = Path.of(data, "before-" + info.pending()[0].getVersion() + ".zip");
-                new JdbcTemplate(database)
-                        .execute("backup to '" + copy.toString().replace("'", "''") + "'");
-            }
-            flyway.migrate();
-        };
+    Tally tally(DataSourceProperties database, @Value("${smorgas.data}") String data) {
+        return DataFolder.open(Path.of(data), database.determineUrl(), "classpath:db/migration");
+    }
+
+    /** The connections, once the folder has been found right; {@code tally} stands here for that. */
+    @Bean
+    @ConfigurationProperties("spring.datasource.hikari")
+    HikariDataSource database(DataSourceProperties database, Tally tally) {
+        HikariDataSource pool = database.initializeDataSourceBuilder()
+                .type(HikariDataSource.class)
+                .build();
+        // The driver says of a connection to a closed database that it is alive; a statement does not.
+        pool.setConnectionTestQuery("select 1");
+        pool.setExceptionOverrideClassName(EvictBroken.class.getName());
+        return pool;
+    }
+
+    @Bean
+    Copies copies(
+            HikariDataSource database,
+            Clock clock,
+            @Value("${smorgas.data}") String data,
+            @Value("${smorgas.copies}") int kept) {
+        return new Copies(Path.of(data), database, kept, clock);
     }
 }

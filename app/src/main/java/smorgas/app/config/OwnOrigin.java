@@ -20,13 +20,15 @@ final class OwnOrigin extends OncePerRequestFilter {
 
     private final Set<String> hosts;
 
-    OwnOrigin(String address) {
+    /** @param more names under which a proxy in front of this server is called */
+    OwnOrigin(String address, Set<String> more) {
         // Listening on every address, the host is whatever the researcher calls this machine; the password guards it.
         boolean anywhere = Set.of("0.0.0.0", "::").contains(address);
         hosts = new HashSet<>();
         if (!anywhere) {
             hosts.addAll(Set.of("localhost", "127.0.0.1", "[::1]"));
             hosts.add(address.contains(":") ? "[" + address + "]" : address);
+            hosts.addAll(more);
         }
     }
 
@@ -53,8 +55,10 @@ final class OwnOrigin extends OncePerRequestFilter {
         }
         try {
             URI from = URI.create(origin);
+            int usual = "https".equals(from.getScheme()) ? 443 : 80;
             return !request.getServerName().equals(from.getHost())
-                    || request.getServerPort() != (from.getPort() < 0 ? 80 : from.getPort());
+                    || !request.getScheme().equals(from.getScheme())
+                    || request.getServerPort() != (from.getPort() < 0 ? usual : from.getPort());
         } catch (IllegalArgumentException e) {
             return true;
         }

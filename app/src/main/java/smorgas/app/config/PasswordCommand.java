@@ -1,6 +1,7 @@
 package smorgas.app.config;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -19,8 +20,11 @@ public final class PasswordCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         String password = read();
-        if (password.length() < 8 || password.length() > 70) {
-            System.err.println("smorgas: a password has 8 to 70 characters");
+        // bcrypt looks at 72 bytes and no further; letters past ASCII have two or more.
+        int bytes = password.getBytes(StandardCharsets.UTF_8).length;
+        if (password.codePointCount(0, password.length()) < 8 || bytes > 72) {
+            System.err.println("smorgas: a password has 8 characters or more and 72 bytes or fewer; this one has "
+                    + bytes + " bytes (letters with accents have two, those of other scripts up to four)");
             return 2;
         }
         PasswordFile.in(data).set(password);
@@ -33,8 +37,7 @@ public final class PasswordCommand implements Callable<Integer> {
             char[] typed = System.console().readPassword("New password: ");
             return typed == null ? "" : new String(typed);
         }
-        var in = new java.io.BufferedReader(
-                new java.io.InputStreamReader(System.in, java.nio.charset.StandardCharsets.UTF_8));
+        var in = new java.io.BufferedReader(new java.io.InputStreamReader(System.in, StandardCharsets.UTF_8));
         String line = in.readLine();
         return line == null ? "" : line;
     }

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import smorgas.app.store.OwnerOnly;
 
 /** The password of a data folder, as a bcrypt hash in a file of its own. */
 record PasswordFile(Path file) {
@@ -25,8 +26,9 @@ record PasswordFile(Path file) {
     }
 
     void set(String password) throws IOException {
-        Files.createDirectories(file.toAbsolutePath().getParent());
+        OwnerOnly.folder(file.toAbsolutePath().getParent());
         Path fresh = file.resolveSibling(file.getFileName() + ".new");
+        OwnerOnly.create(fresh);
         Files.writeString(fresh, ENCODER.encode(password));
         Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
     }

@@ -2,6 +2,7 @@ package smorgas.app.config;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -12,6 +13,7 @@ import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.provisioning.InMemoryUserDetailsManager;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.www.BasicAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 
@@ -26,8 +28,11 @@ class Security {
     @Bean
     SecurityFilterChain chain(
             HttpSecurity http,
+            Guesses guesses,
             @Value("${smorgas.data}") String data,
-            @Value("${server.address:127.0.0.1}") String address) {
+            @Value("${server.address:127.0.0.1}") String address,
+            @Value("${smorgas.hosts}") Set<String> hosts)
+            throws IOException {
         // The token is in a cookie and in the page, not in a session: an open tab goes on after a restart.
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
         tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
@@ -37,10 +42,12 @@ class Security {
                         .referrerPolicy(referrer -> referrer.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)))
-                .addFilterBefore(new OwnOrigin(address), AuthorizationFilter.class)
+                .addFilterBefore(new OwnOrigin(address, hosts), AuthorizationFilter.class)
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable());
-        if (PasswordFile.in(Path.of(data)).isSet()) {
+        PasswordFile password = PasswordFile.in(Path.of(data));
+        if (password.isSet()) {
+            http.addFilterBefore(new SlowGuesses(guesses, password.hash()), BasicAuthenticationFilter.class);
             http.authorizeHttpRequests(all -> all.anyRequest().authenticated()).httpBasic(Customizer.withDefaults());
         } else {
             http.authorizeHttpRequests(all -> all.anyRequest().permitAll());
@@ -61,7 +68,7 @@ class Security {
     }
 
     @Bean
-    org.springframework.security.crypto.password.PasswordEncoder passwordEncoder() {
-        return PasswordFile.ENCODER;
+    Guesses passwordEncoder() {
+        return new Guesses(PasswordFile.ENCODER, System::nanoTime);
     }
 }

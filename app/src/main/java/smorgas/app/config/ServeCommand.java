@@ -1,13 +1,9 @@
 package smorgas.app.config;
 
 import java.io.IOException;
-import java.io.RandomAccessFile;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
-import java.nio.channels.FileLock;
-import java.nio.channels.OverlappingFileLockException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +11,8 @@ import org.springframework.boot.Banner;
 import org.springframework.boot.SpringApplication;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
+import smorgas.app.store.DataFolder;
+import smorgas.app.store.OwnerOnly;
 
 /** Starts the web application. What can go wrong at the start is told in one line. */
 @Command(name = "serve", description = "Starts the web application.")
@@ -44,15 +42,12 @@ public final class ServeCommand implements Callable<Integer> {
     @Option(names = "--fresh-demo", description = "Delete what the folder holds and make the demo project anew.")
     private boolean freshDemo;
 
-    /** Held as long as the process lives, so that no second one takes the same folder. */
-    private static @Nullable FileLock lock;
-
     @Override
     public Integer call() throws IOException {
         String fault = fault();
         if (fault == null && freshDemo) {
             // Only now: the folder is ours alone.
-            Files.deleteIfExists(data.resolve("smorgas.mv.db"));
+            DataFolder.delete(data);
         }
         if (fault != null) {
             System.err.println("smorgas: " + fault);
@@ -88,12 +83,15 @@ public final class ServeCommand implements Callable<Integer> {
     private @Nullable String fault() throws IOException {
         InetAddress where;
         try {
+            if (address.isBlank() || !address.strip().equals(address)) {
+                throw new java.net.UnknownHostException(address);
+            }
             where = InetAddress.getByName(address);
         } catch (java.net.UnknownHostException e) {
-            return "the address " + address + " is not known; use --address 127.0.0.1";
+            return "the address \"" + address + "\" is not known; use --address 127.0.0.1";
         }
         try {
-            Files.createDirectories(data);
+            OwnerOnly.folder(data);
         } catch (IOException e) {
             return "the folder " + data + " cannot be made; choose another with --data";
         }
@@ -110,21 +108,6 @@ public final class ServeCommand implements Callable<Integer> {
         } catch (IOException e) {
             return "port " + port + " on " + address + " is taken or not allowed; choose another with --port";
         }
-        return lockFolder();
-    }
-
-    private @Nullable String lockFolder() throws IOException {
-        // Deliberately left open: closing it would give the lock back.
-        @SuppressWarnings("resource")
-        RandomAccessFile file = new RandomAccessFile(data.resolve("in-use.lock").toFile(), "rw");
-        try {
-            lock = file.getChannel().tryLock();
-        } catch (OverlappingFileLockException e) {
-            // It is this very process that holds it.
-            lock = null;
-        }
-        return lock == null
-                ? "another Smorgas works on the folder " + data + "; end it or choose another with --data"
-                : null;
+        return FolderLock.take(data) ? null : FolderLock.taken(data);
     }
 }

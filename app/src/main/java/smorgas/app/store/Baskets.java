@@ -16,6 +16,7 @@ import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Halt;
 import smorgas.core.gather.Interpreter;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Reading;
@@ -31,8 +32,12 @@ public class Baskets {
     private final DSLContext db;
     private final LineBlocks blocks;
     private final Clock clock;
+    private final Tally tally;
+    private final Room room;
 
-    Baskets(DSLContext db, Clock clock) {
+    Baskets(DSLContext db, Clock clock, Tally tally, Room room) {
+        this.tally = tally;
+        this.room = room;
         this.db = db;
         this.blocks = new LineBlocks(db);
         this.clock = clock;
@@ -51,28 +56,34 @@ public class Baskets {
     /** Reads a list and stores it whole, or stores nothing. It is in no project before an entry says so. */
     @Transactional
     public Stored store(long project, String name, byte[] bytes) {
-        return store(project, name, bytes, rows -> {});
+        return store(project, name, bytes, Halt.NEVER, rows -> {}, () -> {});
     }
 
     /**
      * Reads a list and stores it whole, or stores nothing.
      *
-     * @param progress is told the rows stored so far; when it throws {@link smorgas.core.gather.ReadingStopped} nothing is
+     * @param halt is asked whether it is still wanted; when it throws {@link smorgas.core.gather.ReadingStopped} nothing is
      *     stored and that passes on
+     * @param progress is told the rows stored so far, and may throw the same
+     * @param keeping is told before the transaction ends, and may throw the same
      */
     @Transactional
-    public Stored store(long project, String name, byte[] bytes, LongConsumer progress) {
+    public Stored store(long project, String name, byte[] bytes, Halt halt, LongConsumer progress, Runnable keeping) {
+        // The bytes as they came, and the lines of their reading.
+        room.need(bytes.length * 3L);
+        String fingerprint = fingerprint(bytes);
         long basket = db.insertInto(BASKET)
                 .set(BASKET.PROJECT_ID, project)
                 .set(BASKET.NAME, name)
                 .set(BASKET.CONTENT, bytes)
                 .set(BASKET.SIZE_BYTES, (long) bytes.length)
-                .set(BASKET.FINGERPRINT, fingerprint(bytes))
+                .set(BASKET.FINGERPRINT, fingerprint)
                 .set(BASKET.GATHERED_AT, OffsetDateTime.now(clock))
                 .returning(BASKET.ID)
                 .fetchSingle(BASKET.ID);
-        BasketReader.Read read = write(basket, name, bytes, ReadAs.FOUND, progress);
+        BasketReader.Read read = write(basket, name, bytes, ReadAs.FOUND, halt, progress);
         Reading reading = read.reading();
+        keeping.run();
         if (reading.refused()) {
             db.deleteFrom(BASKET).where(BASKET.ID.eq(basket)).execute();
             return new Stored(Optional.empty(), reading, Optional.empty());
@@ -81,12 +92,14 @@ public class Baskets {
                 .set(BASKET.READING, Json.reading(reading))
                 .where(BASKET.ID.eq(basket))
                 .execute();
+        tally.tell(new TallyMarks.OfBasket(basket, project, bytes.length, fingerprint));
         return new Stored(Optional.of(basket), reading, read.lines());
     }
 
-    private BasketReader.Read write(long basket, String name, byte[] bytes, ReadAs readAs, LongConsumer progress) {
+    private BasketReader.Read write(
+            long basket, String name, byte[] bytes, ReadAs readAs, Halt halt, LongConsumer progress) {
         LineBlocks.Writer lines = blocks.replace(basket, progress);
-        BasketReader.Read read = BasketReader.lines(basket, name, bytes, readAs, lines);
+        BasketReader.Read read = BasketReader.lines(basket, name, bytes, readAs, halt, lines);
         lines.finish();
         return read;
     }
@@ -131,7 +144,7 @@ public class Baskets {
                 .from(BASKET)
                 .where(BASKET.ID.eq(basket.id()))
                 .fetchSingle(BASKET.CONTENT);
-        return write(basket.id(), basket.name(), bytes, wanted, rows -> {});
+        return write(basket.id(), basket.name(), bytes, wanted, Halt.NEVER, rows -> {});
     }
 
     /** The cells of one line as they stand in the file; empty if there is no such line. */

@@ -18,15 +18,35 @@ public class Histories {
 
     private final DSLContext db;
     private final Clock clock;
+    private final Tally tally;
+    private final Room room;
 
-    Histories(DSLContext db, Clock clock) {
+    Histories(DSLContext db, Clock clock, Tally tally, Room room) {
         this.db = db;
         this.clock = clock;
+        this.tally = tally;
+        this.room = room;
     }
 
     /** The whole history of a project. */
     public History load(long project) {
         return load(db, project);
+    }
+
+    /** A history with the version of the project that it has come to. */
+    public record Stored(long version, History history) {}
+
+    /** Both as they stand at one moment. */
+    @Transactional
+    public Stored stored(long project) {
+        // The version last: had an act come between, it would be newer, and the next act on it would be refused.
+        History history = load(db, project);
+        long version = db.select(PROJECT.VERSION)
+                .from(PROJECT)
+                .where(PROJECT.ID.eq(project))
+                .fetchSingle()
+                .value1();
+        return new Stored(version, history);
     }
 
     static History load(DSLContext db, long project) {
@@ -54,9 +74,11 @@ public class Histories {
      *
      * @param version the version that the project had before; if it has another by now, nothing is stored
      * @throws IllegalStateException if the project is not at that version
+     * @throws Room.None if the disk has no room
      */
     @Transactional
     public void advance(long project, long version, History before, History after) {
+        room.need(0);
         int moved = db.update(PROJECT)
                 .set(PROJECT.VERSION, version + 1)
                 .where(PROJECT.ID.eq(project).and(PROJECT.VERSION.eq(version)))
@@ -65,9 +87,11 @@ public class Histories {
             throw new IllegalStateException("project " + project + " is not at version " + version);
         }
         List<History.Step> old = before.steps();
+        TallyMarks.OfProject mark = tally.project(project).at(version + 1);
         for (History.Step step : new ArrayList<>(after.steps())) {
             if (step.seq() > old.size()) {
                 insert(db, project, step, OffsetDateTime.now(clock));
+                mark = mark.and(step.entry());
             } else if (old.get((int) step.seq() - 1).state() != step.state()) {
                 db.update(ENTRY)
                         .set(ENTRY.STATE, step.state().name())
@@ -76,6 +100,7 @@ public class Histories {
                         .execute();
             }
         }
+        tally.tell(mark);
     }
 
     static void insert(DSLContext db, long project, History.Step step, OffsetDateTime now) {

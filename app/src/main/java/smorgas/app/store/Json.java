@@ -142,6 +142,11 @@ public final class Json {
                 .getKey();
     }
 
+    /** Whether this version can read entries of a kind and format. */
+    static boolean knows(String kind, int format) {
+        return KINDS.containsKey(kind) && format == FORMAT;
+    }
+
     static String body(Entry entry) {
         return MAPPER.writeValueAsString(
                 entry instanceof RecipeTaken taken

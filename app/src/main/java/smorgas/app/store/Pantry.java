@@ -20,10 +20,14 @@ public class Pantry {
 
     private final DSLContext db;
     private final Clock clock;
+    private final Tally tally;
+    private final Room room;
 
-    Pantry(DSLContext db, Clock clock) {
+    Pantry(DSLContext db, Clock clock, Tally tally, Room room) {
         this.db = db;
         this.clock = clock;
+        this.tally = tally;
+        this.room = room;
     }
 
     /** The newest version of every list that was not taken away, by name. */
@@ -66,6 +70,7 @@ public class Pantry {
      */
     @Transactional
     public WordList save(WordList list) {
+        room.need(0);
         db.deleteFrom(REMOVED_LIST).where(REMOVED_LIST.NAME.eq(list.name())).execute();
         Optional<WordList> before = find(list.name());
         if (before.isPresent() && before.get().same(list)) {
@@ -73,14 +78,16 @@ public class Pantry {
         }
         int version = before.map(WordList::version).orElse(0) + 1;
         WordList next = new WordList(list.name(), list.language(), list.kind(), version, list.words());
+        String words = String.join("\n", next.words());
         db.insertInto(WORD_LIST)
                 .set(WORD_LIST.NAME, next.name())
                 .set(WORD_LIST.VERSION, version)
                 .set(WORD_LIST.LANGUAGE, next.language())
                 .set(WORD_LIST.KIND, next.kind().name())
-                .set(WORD_LIST.WORDS, String.join("\n", next.words()))
+                .set(WORD_LIST.WORDS, words)
                 .set(WORD_LIST.SAVED_AT, OffsetDateTime.now(clock))
                 .execute();
+        tally.tell(TallyMarks.OfList.of(next.name(), version, words));
         return next;
     }
 

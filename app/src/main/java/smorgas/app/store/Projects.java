@@ -3,6 +3,7 @@ package smorgas.app.store;
 import static smorgas.app.store.schema.Tables.BASKET;
 import static smorgas.app.store.schema.Tables.PROJECT;
 
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.HashMap;
@@ -23,10 +24,14 @@ public class Projects {
 
     private final DSLContext db;
     private final Clock clock;
+    private final Tally tally;
+    private final Room room;
 
-    Projects(DSLContext db, Clock clock) {
+    Projects(DSLContext db, Clock clock, Tally tally, Room room) {
         this.db = db;
         this.clock = clock;
+        this.tally = tally;
+        this.room = room;
     }
 
     /** All projects, binned ones too, the one opened last first. */
@@ -41,9 +46,11 @@ public class Projects {
     }
 
     /** Makes a project and returns its number. */
+    @Transactional
     public long create(String name, String language, String market, String currency) {
+        room.need(0);
         OffsetDateTime now = OffsetDateTime.now(clock);
-        return db.insertInto(PROJECT)
+        long project = db.insertInto(PROJECT)
                 .set(PROJECT.NAME, name)
                 .set(PROJECT.LANGUAGE, language)
                 .set(PROJECT.MARKET, market)
@@ -52,6 +59,8 @@ public class Projects {
                 .set(PROJECT.OPENED_AT, now)
                 .returning(PROJECT.ID)
                 .fetchSingle(PROJECT.ID);
+        tally.tell(new TallyMarks.OfProject(project, 0, 0, ""));
+        return project;
     }
 
     public void rename(long id, String name) {
@@ -80,16 +89,30 @@ public class Projects {
     /** Really deletes every project in the bin, with its baskets and history; returns how many there were. */
     @Transactional
     public int emptyBin() {
-        return db.deleteFrom(PROJECT).where(PROJECT.BINNED_AT.isNotNull()).execute();
+        List<Long> binned = db.select(PROJECT.ID)
+                .from(PROJECT)
+                .where(PROJECT.BINNED_AT.isNotNull())
+                .fetch(PROJECT.ID);
+        // Before they go: a database that has more than must be there is right, one that has less is not.
+        tally.without(binned);
+        return db.deleteFrom(PROJECT).where(PROJECT.ID.in(binned)).execute();
     }
 
     /** Copies a project with its baskets and its whole history, and returns the copy's number. */
     @Transactional
     public long copy(long id, String name) {
         Project original = find(id).orElseThrow();
+        room.need(db.select(DSL.coalesce(DSL.sum(BASKET.SIZE_BYTES), BigDecimal.ZERO))
+                        .from(BASKET)
+                        .where(BASKET.PROJECT_ID.eq(id))
+                        .fetchSingle()
+                        .value1()
+                        .longValue()
+                * 3);
         long copy = create(name, original.language(), original.market(), original.currency());
         Map<Long, Long> baskets = copyBaskets(id, copy);
         History history = Histories.load(db, id);
+        TallyMarks.OfProject mark = new TallyMarks.OfProject(copy, original.version(), 0, "");
         for (History.Step step : history.steps()) {
             Entry entry =
                     step.entry() instanceof Entry.OfBasket ofBasket ? ofBasket.renumbered(baskets::get) : step.entry();
@@ -98,11 +121,18 @@ public class Projects {
                     copy,
                     new History.Step(step.seq(), entry, step.state(), step.version()),
                     OffsetDateTime.now(clock));
+            mark = mark.and(entry);
         }
         db.update(PROJECT)
                 .set(PROJECT.VERSION, original.version())
                 .where(PROJECT.ID.eq(copy))
                 .execute();
+        tally.tell(mark);
+        db.select(BASKET.ID, BASKET.SIZE_BYTES, BASKET.FINGERPRINT)
+                .from(BASKET)
+                .where(BASKET.PROJECT_ID.eq(copy).and(BASKET.READING.isNotNull()))
+                .forEach(row -> tally.tell(new TallyMarks.OfBasket(
+                        row.value1(), copy, row.value2(), row.value3() == null ? "" : row.value3())));
         return copy;
     }
 

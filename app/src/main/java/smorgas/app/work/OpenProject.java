@@ -8,14 +8,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.function.LongConsumer;
 import java.util.stream.Collectors;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Baskets.Basket;
 import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
+import smorgas.app.store.Room;
 import smorgas.core.board.Board;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.BasketInfo;
@@ -40,6 +41,8 @@ public final class OpenProject {
     private final Map<Long, Lines> fresh = new ConcurrentHashMap<>();
 
     private volatile Snapshot snapshot;
+    /** Whether the database failed in the middle of an act, so that it is not known if that is stored. */
+    private boolean doubtful;
 
     /** What lines depend on. */
     private record LinesKey(long basket, ReadAs readAs) {}
@@ -49,10 +52,11 @@ public final class OpenProject {
         this.language = project.language();
         this.baskets = baskets;
         this.histories = histories;
-        History history = histories.load(id);
-        Recipe recipe = Recipe.of(history.effective(), language);
+        Histories.Stored stored = histories.stored(id);
+        Recipe recipe = Recipe.of(stored.history().effective(), language);
         List<GatheredBasket> inForce = basketsOf(recipe);
-        this.snapshot = new Snapshot(project.version(), history, Board.of(linesOf(inForce), recipe), inForce, "");
+        this.snapshot =
+                new Snapshot(stored.version(), stored.history(), Board.of(linesOf(inForce), recipe), inForce, "");
     }
 
     public long id() {
@@ -67,6 +71,11 @@ public final class OpenProject {
         return snapshot;
     }
 
+    /** Lines of its baskets in force, which is what it takes of the memory. */
+    long lines() {
+        return snapshot.baskets().stream().mapToLong(b -> b.lines().size()).sum();
+    }
+
     /**
      * Makes an act.
      *
@@ -75,10 +84,12 @@ public final class OpenProject {
      * @param make makes the entry from the recipe in force now
      */
     public synchronized Outcome act(long seen, Function<Recipe, Entry> make) {
+        settle();
         Snapshot before = snapshot;
         Entry entry;
         try {
             entry = make.apply(before.board().recipe());
+            entry.requireFit();
         } catch (IllegalArgumentException e) {
             return new Outcome.Refused(String.valueOf(e.getMessage()) + ".");
         }
@@ -95,6 +106,7 @@ public final class OpenProject {
 
     /** Takes the last act back; refused if the page shows an older state than that act made. */
     public synchronized Outcome undo(long seen) {
+        settle();
         Snapshot before = snapshot;
         Optional<History.Step> last = before.history().undoable();
         if (last.isEmpty()) {
@@ -110,6 +122,7 @@ public final class OpenProject {
 
     /** Brings the act undone last back. */
     public synchronized Outcome redo(long seen) {
+        settle();
         Snapshot before = snapshot;
         Optional<History.Step> next = before.history().redoable();
         if (next.isEmpty()) {
@@ -129,19 +142,50 @@ public final class OpenProject {
 
     /** Stores a list and brings its lines into the project. */
     public Gathered gather(String wanted, byte[] bytes) {
-        return gather(wanted, bytes, rows -> {});
+        return gather(wanted, bytes, Watch.NONE);
+    }
+
+    /** Who waits for a list that is being read. */
+    public interface Watch extends Halt {
+
+        Watch NONE = new Watch() {
+            @Override
+            public void check() {
+                // It is wanted.
+            }
+
+            @Override
+            public void rows(long stored) {
+                // Nobody asks.
+            }
+
+            @Override
+            public void keeping() {
+                // Nobody stops it.
+            }
+        };
+
+        /** So many rows are stored so far. May throw {@link smorgas.core.gather.ReadingStopped}. */
+        void rows(long stored);
+
+        /** The last moment in which it can be stopped. May throw {@link smorgas.core.gather.ReadingStopped}. */
+        void keeping();
     }
 
     /**
      * Stores a list and brings its lines into the project. The same bytes a second time come in switched off.
      *
-     * @param progress is told the rows stored so far; it may throw {@link smorgas.core.gather.ReadingStopped}, and then
-     *     nothing is gathered
+     * @param watch may stop it, and then nothing is gathered
      */
-    public Gathered gather(String wanted, byte[] bytes, LongConsumer progress) {
+    public Gathered gather(String wanted, byte[] bytes, Watch watch) {
         String name = freeName(wanted);
         Optional<GatheredBasket> same = sameBytes(bytes);
-        Baskets.Stored stored = baskets.store(id, name, bytes, progress);
+        Baskets.Stored stored;
+        try {
+            stored = baskets.store(id, name, bytes, watch, watch::rows, watch::keeping);
+        } catch (Room.None e) {
+            return new Gathered(new Outcome.Refused(name + ": " + e.getMessage()), Optional.empty());
+        }
         if (stored.basket().isEmpty()) {
             return new Gathered(
                     new Outcome.Refused(
@@ -188,7 +232,12 @@ public final class OpenProject {
                 .filter(basket -> basket.id() == older)
                 .findFirst()
                 .orElseThrow(() -> new java.util.NoSuchElementException("There is no basket " + older));
-        Baskets.Stored stored = baskets.store(id, old.name(), bytes, rows -> {});
+        Baskets.Stored stored;
+        try {
+            stored = baskets.store(id, old.name(), bytes);
+        } catch (Room.None e) {
+            return new Gathered(new Outcome.Refused(e.getMessage()), Optional.empty());
+        }
         if (stored.basket().isEmpty()) {
             return new Gathered(
                     new Outcome.Refused(old.name() + ": "
@@ -219,7 +268,30 @@ public final class OpenProject {
         return name;
     }
 
+    /** After a fault of the database: what is stored is read anew, and holds. */
+    private void settle() {
+        if (doubtful) {
+            Histories.Stored stored = histories.stored(id);
+            Recipe recipe = Recipe.of(stored.history().effective(), language);
+            List<GatheredBasket> inForce = basketsOf(recipe);
+            Board board = snapshot.board().next(linesOf(inForce), recipe);
+            snapshot = new Snapshot(stored.version(), stored.history(), board, inForce, "");
+            doubtful = false;
+        }
+    }
+
     private Outcome advance(Snapshot before, History after, String sentence) {
+        try {
+            return stored(before, after, sentence);
+        } catch (Room.None e) {
+            return new Outcome.Refused(e.getMessage());
+        } catch (RuntimeException | Error e) {
+            doubtful = true;
+            throw e;
+        }
+    }
+
+    private Outcome stored(Snapshot before, History after, String sentence) {
         histories.advance(id, before.version(), before.history(), after);
         Recipe recipe = Recipe.of(after.effective(), language);
         List<GatheredBasket> inForce =

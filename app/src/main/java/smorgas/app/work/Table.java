@@ -2,8 +2,10 @@ package smorgas.app.work;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Objects;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
@@ -20,7 +22,11 @@ import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.core.board.Board;
 
-/** The projects in use, at most eight; the one not used for longest makes room, and is computed again when wanted. */
+/**
+ * The projects in use, at most eight; the one not used for longest makes room, and is computed again when wanted. Of each
+ * project there is one object as long as anybody holds it, a list being read into it too: two would each know only their
+ * own acts.
+ */
 @Component
 public class Table implements DisposableBean {
 
@@ -29,8 +35,11 @@ public class Table implements DisposableBean {
     private final Projects projects;
     private final Baskets baskets;
     private final Histories histories;
-    private final Cache<Long, OpenProject> open =
-            Caffeine.newBuilder().maximumSize(PLACES).build();
+    private final long mostLines;
+    private final Cache<Long, OpenProject> live =
+            Caffeine.newBuilder().weakValues().build();
+    /** Those that are held without anybody working on them at the moment, the one used last at the end. */
+    private final LinkedHashMap<Long, OpenProject> used = new LinkedHashMap<>(16, .75f, true);
     /** The last search for groups of each project. */
     private final Map<Long, Search> searches = new ConcurrentHashMap<>();
 
@@ -40,7 +49,8 @@ public class Table implements DisposableBean {
     /** Groups being found, or found, for a board. */
     private record Search(Board board, Future<?> groups) {}
 
-    Table(Projects projects, Baskets baskets, Histories histories) {
+    Table(Projects projects, Baskets baskets, Histories histories, Memory memory) {
+        this.mostLines = memory.mostLines();
         this.projects = projects;
         this.baskets = baskets;
         this.histories = histories;
@@ -52,16 +62,29 @@ public class Table implements DisposableBean {
      * @throws NoSuchElementException if there is none with this number
      */
     public OpenProject open(long id) {
-        OpenProject project = open.get(id, key -> {
+        OpenProject project = Objects.requireNonNull(live.get(id, key -> {
             Project stored = projects.find(key).orElseThrow(() -> new NoSuchElementException("project " + key));
             return new OpenProject(stored, baskets, histories);
-        });
-        return java.util.Objects.requireNonNull(project);
+        }));
+        synchronized (used) {
+            used.put(id, project);
+            while (used.size() > PLACES || used.size() > 1 && lines() > mostLines) {
+                used.pollFirstEntry();
+            }
+        }
+        return project;
+    }
+
+    private long lines() {
+        return used.values().stream().mapToLong(OpenProject::lines).sum();
     }
 
     /** Forgets what is in memory of a project; what is stored stays. */
     public void forget(long id) {
-        open.invalidate(id);
+        live.invalidate(id);
+        synchronized (used) {
+            used.remove(id);
+        }
         searches.remove(id);
     }
 
@@ -73,7 +96,7 @@ public class Table implements DisposableBean {
         if (board.groupsKnown()) {
             return true;
         }
-        Search search = java.util.Objects.requireNonNull(searches.compute(project, (id, before) -> {
+        Search search = Objects.requireNonNull(searches.compute(project, (id, before) -> {
             if (before != null && before.board() == board && !before.groups().isDone()) {
                 return before;
             }

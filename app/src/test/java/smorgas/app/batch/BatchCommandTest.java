@@ -69,6 +69,21 @@ class BatchCommandTest {
     }
 
     @Test
+    void aBadFileIsToldOfAndTheOthersAreServed() throws IOException {
+        Path good = file("good.csv", "keyword,searches\nbee hive,5\nbee hives stand,3\n");
+        Path half = file("half.json", "[\"bee \\ud800 suit\",\"bee veil\"]");
+        Path odd = file("odd.html", "<table><tr" + " a".repeat(2_000) + "><td>x</table>");
+        Path deep = file("deep.json", "[".repeat(5_000));
+        Path damaged = file("damaged.xlsx", "PK\u0003\u0004 and no more");
+        assertThat(run("--in", good, "--in", half, "--in", odd, "--in", deep, "--in", damaged, "--out", out()))
+                .isEqualTo(1);
+        assertThat(summary().path("problems").toString()).contains("odd.html", "deep.json", "damaged.xlsx");
+        assertThat(csv("keywords.csv"))
+                .extracting(row -> row.getField(0))
+                .contains("bee hive", "bee veil", "bee \uFFFD suit");
+    }
+
+    @Test
     void theDemoListsGoThroughAndEveryCountAddsUp() throws IOException {
         List<Object> arguments = new ArrayList<>();
         for (Map.Entry<String, byte[]> list : DemoLists.make().entrySet()) {

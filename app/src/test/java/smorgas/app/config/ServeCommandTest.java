@@ -17,6 +17,8 @@ import java.nio.file.StandardOpenOption;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
+import smorgas.app.store.Project;
+import smorgas.app.store.StoreUnderTest;
 
 /** What stops the start is one line that says what to do. */
 class ServeCommandTest {
@@ -61,6 +63,34 @@ class ServeCommandTest {
         assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", "no.such.host.invalid"))
                 .isEqualTo(1);
         assertOneLine("--address");
+        for (String odd : new String[] {"", " ", "127.0.0.1 "}) {
+            assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", odd))
+                    .as("\"%s\"", odd)
+                    .isEqualTo(1);
+            assertOneLine("--address");
+        }
+    }
+
+    @Test
+    void aCopyIsMadeAndPutBackByCommands() throws IOException {
+        String folder = data.resolve("of-somebody").toString();
+        String copy = data.resolve("copy.zip").toString();
+        assertThat(run(new BackupCommand(), "--data", folder, "--to", copy)).isEqualTo(1);
+        assertOneLine("no database");
+        try (StoreUnderTest store = new StoreUnderTest(Path.of(folder))) {
+            store.projects().create("Client", "en", "UK", "GBP");
+        }
+        assertThat(run(new BackupCommand(), "--data", folder, "--to", copy)).isZero();
+        assertThat(run(new BackupCommand(), "--data", folder, "--to", copy)).isEqualTo(1);
+        assertOneLine("exists already");
+        String other = data.resolve("other").toString();
+        assertThat(run(new RestoreCommand(), copy, "--data", other)).isZero();
+        try (StoreUnderTest store = new StoreUnderTest(Path.of(other))) {
+            assertThat(store.projects().all()).extracting(Project::name).containsExactly("Client");
+        }
+        assertThat(run(new RestoreCommand(), data.resolve("none").toString(), "--data", other))
+                .isEqualTo(1);
+        assertOneLine("there is no file");
     }
 
     @Test
@@ -85,7 +115,11 @@ class ServeCommandTest {
     @Test
     void aPasswordIsKeptAsAHashAndAShortOneIsRefused() throws IOException {
         assertThat(setPassword("short")).isEqualTo(2);
-        assertOneLine("8 to 70");
+        assertOneLine("8 characters");
+        assertThat(setPassword("пароль".repeat(7)))
+                .as("84 bytes, of which 72 would count")
+                .isEqualTo(2);
+        assertOneLine("72 bytes");
         assertThat(PasswordFile.in(data).isSet()).isFalse();
 
         assertThat(setPassword("long enough, käse")).isZero();

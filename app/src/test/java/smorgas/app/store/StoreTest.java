@@ -16,6 +16,7 @@ import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
+import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.ReadingStopped;
 import smorgas.core.recipe.BasketInfo;
@@ -205,11 +206,18 @@ class StoreTest {
         assertThat(store.baskets().withSameBytes(project, LIST)).containsExactly(basket);
         assertThat(store.baskets().withSameBytes(project(), LIST)).isEmpty();
         byte[] many = "bee\n".repeat(25_000).getBytes(StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> store.baskets().store(project, "many", many, rows -> {
-                    if (rows >= 20_000) {
-                        throw new ReadingStopped();
-                    }
-                }))
+        assertThatThrownBy(() -> store.baskets()
+                        .store(
+                                project,
+                                "many",
+                                many,
+                                Halt.NEVER,
+                                rows -> {
+                                    if (rows >= 20_000) {
+                                        throw new ReadingStopped();
+                                    }
+                                },
+                                () -> {}))
                 .isInstanceOf(ReadingStopped.class);
         assertThat(store.baskets().of(project)).hasSize(1);
         assertThat(store.baskets().withSameBytes(project, many)).isEmpty();

@@ -10,7 +10,6 @@ import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.Properties;
 import javax.sql.DataSource;
-import org.flywaydb.core.Flyway;
 import org.jooq.DSLContext;
 import org.jooq.SQLDialect;
 import org.jooq.impl.DSL;
@@ -52,17 +51,24 @@ public final class StoreUnderTest implements AutoCloseable {
     }
 
     public StoreUnderTest(Path folder) {
+        this(folder, () -> Long.MAX_VALUE);
+    }
+
+    /** On a disk that says it has so many bytes free. */
+    StoreUnderTest(Path folder, Room.Free free) {
+        Tally tally = DataFolder.open(folder, url(folder), "classpath:db/migration");
+        context.registerBean(Tally.class, () -> tally);
+        context.registerBean(Room.class, () -> new Room(free, 1_000_000));
         HikariDataSource database = new HikariDataSource();
         database.setJdbcUrl(url(folder));
         database.setUsername("sa");
-        Flyway.configure().dataSource(database).load().migrate();
         context.registerBean(DataSource.class, () -> database);
         context.register(Wiring.class);
         context.refresh();
     }
 
     /** The application's own setting, so that the test cannot be safer than what is delivered. */
-    private static String url(Path folder) {
+    static String url(Path folder) {
         Properties delivered = new Properties();
         try (InputStream in = StoreUnderTest.class.getResourceAsStream("/application.properties")) {
             delivered.load(in);
@@ -73,6 +79,10 @@ public final class StoreUnderTest implements AutoCloseable {
         sources.addLast(new MapPropertySource("test", Map.of("smorgas.data", folder.toString())));
         sources.addLast(new PropertiesPropertySource("delivered", delivered));
         return new PropertySourcesPropertyResolver(sources).getRequiredProperty("spring.datasource.url");
+    }
+
+    DataSource database() {
+        return context.getBean(DataSource.class);
     }
 
     public Projects projects() {

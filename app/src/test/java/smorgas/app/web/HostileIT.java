@@ -159,6 +159,68 @@ class HostileIT {
     }
 
     @Test
+    void manyFilesLongNamesAndLongPastesAreTakenAndWhatIsTooMuchSaysWhatItIs() {
+        long id = visitor.project("Many");
+        String base = "/projects/" + id;
+        Map<String, byte[]> many = new LinkedHashMap<>();
+        for (int i = 0; i < 60; i++) {
+            many.put("list-" + i + ".txt", bytes("bee " + i + "\n"));
+        }
+        many.put("x".repeat(450) + ".txt", bytes("bee long\n"));
+        assertThat(visitor.upload(base + "/gather", many).statusCode()).isEqualTo(200);
+        assertThat(visitor.get(base + "/sift?q=bee").body()).contains("data-k=\"bee 59\"", "data-k=\"bee long\"");
+        String pasted = "bee hive number 1234567\n".repeat(17_000_000 / 24);
+        assertThat(visitor.post(base + "/gather", Map.of("pasted", pasted)).statusCode())
+                .isEqualTo(200);
+
+        HttpResponse<String> tooLarge = visitor.upload(base + "/gather", Map.of("large.txt", new byte[3_000_000]));
+        assertThat(tooLarge.statusCode()).isEqualTo(413);
+        assertThat(tooLarge.body()).contains("A file is larger than " + Running.LARGEST);
+        HttpResponse<String> nul = visitor.upload(base + "/gather", Map.of("nul\u0000name.txt", bytes("bee nul\n")));
+        assertThat(nul.statusCode()).isEqualTo(400);
+        assertThat(nul.body()).contains("other names");
+
+        Map<String, byte[]> tooMany = new LinkedHashMap<>();
+        for (int i = 0; i < 5_100; i++) {
+            tooMany.put("l" + i, bytes("b"));
+        }
+        HttpResponse<String> count = visitor.upload(base + "/gather", tooMany);
+        assertThat(count.statusCode()).isEqualTo(413);
+        assertThat(count.body()).contains("more than 5000 files");
+    }
+
+    @Test
+    void actsAndGatheringGoOnAfterEveryConnectionWasRetired() throws java.sql.SQLException {
+        long id = visitor.project("Retired");
+        assertThat(server.evictAll()).isPositive();
+        String base = "/projects/" + id;
+        assertThat(visitor.upload(base + "/gather", Map.of("list.txt", bytes("bee hive\n")))
+                        .body())
+                .contains("list.txt");
+        assertThat(visitor.post(base + "/mute", Map.of("mutedWord", "bee", "muted", "true"))
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(visitor.post(base + "/undo", Map.of()).statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void pagesOfRefusalsSayWhatHappened() {
+        HttpResponse<String> method = visitor.get("/projects/1/gather/demo", "Accept", "text/html");
+        assertThat(method.statusCode()).isEqualTo(405);
+        assertThat(method.body()).contains("takes forms only");
+        HttpResponse<String> foreign = visitor.post(
+                "/projects", Map.of("name", "x"), "Origin", "http://elsewhere.test", "Accept", "text/html");
+        assertThat(foreign.statusCode()).isEqualTo(403);
+        assertThat(foreign.body()).contains("open the page again");
+        HttpResponse<String> missing = visitor.get("/no/such/page", "Accept", "text/html");
+        assertThat(missing.statusCode()).isEqualTo(404);
+        assertThat(missing.body()).contains("There is no such page");
+        assertThat(visitor.get("/projects/1/sift?q=" + "bee+hive+".repeat(70)).statusCode())
+                .isEqualTo(200);
+        assertThat(visitor.get("/projects/1/" + "x".repeat(600)).statusCode()).isEqualTo(404);
+    }
+
+    @Test
     void nothingThatIsAskedOfFoldIsAnswered500() {
         long id = visitor.project("Asked");
         String base = "/projects/" + id;

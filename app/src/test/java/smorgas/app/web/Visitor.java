@@ -30,7 +30,12 @@ final class Visitor {
     private long version;
 
     Visitor(Running server) {
-        this.base = server.url("");
+        this(server.url(""));
+    }
+
+    /** Somebody on a server at this address, such as {@code http://127.0.0.1:8620}. */
+    Visitor(String base) {
+        this.base = base;
     }
 
     HttpResponse<String> get(String path, String... headers) {

@@ -23,7 +23,7 @@ class GatheringsTest {
     private StoreUnderTest store;
     private OpenProject project;
     private final AtomicLong now = new AtomicLong();
-    private final Gatherings gatherings = new Gatherings(now::get);
+    private final Gatherings gatherings = new Gatherings(new Memory(), now::get);
 
     @BeforeEach
     void open() {
@@ -33,12 +33,12 @@ class GatheringsTest {
     }
 
     @AfterEach
-    void close() {
+    void close() throws InterruptedException {
         gatherings.destroy();
         store.close();
     }
 
-    private Gatherings.Job submit(String name, String text) {
+    private Job submit(String name, String text) {
         return gatherings.submit(project, new Packed.NamedBytes(name, text.getBytes(StandardCharsets.UTF_8)));
     }
 
@@ -52,12 +52,12 @@ class GatheringsTest {
 
     @Test
     void severalComeInInTheirOrderAndEachIsToldOfForSomeSecondsIfItIsAskedFor() {
-        List<Gatherings.Job> jobs = new ArrayList<>();
+        List<Job> jobs = new ArrayList<>();
         for (int i = 0; i < 5; i++) {
             jobs.add(submit("list " + i, "bee " + i + "\n"));
         }
         assertThat(Gatherings.await(jobs, 60_000)).isTrue();
-        assertThat(jobs).allMatch(job -> job.state() == Gatherings.State.DONE && job.basket() > 0);
+        assertThat(jobs).allMatch(job -> job.state() == Job.State.DONE && job.basket() > 0);
         assertThat(project.snapshot().baskets())
                 .extracting(GatheredBasket::name)
                 .containsExactly("list 0", "list 1", "list 2", "list 3", "list 4");
@@ -71,14 +71,14 @@ class GatheringsTest {
 
     @Test
     void whatIsStoppedWhileItWaitsOrReadsLeavesNothing() {
-        Gatherings.Job reading = submit("long", numbered(300_000));
-        Gatherings.Job waiting = submit("waiting", "bee hive\n");
-        Gatherings.Job last = submit("last", "bee suit\n");
+        Job reading = submit("long", numbered(300_000));
+        Job waiting = submit("waiting", "bee hive\n");
+        Job last = submit("last", "bee suit\n");
         gatherings.stop(project.id(), waiting.number());
         gatherings.stop(project.id(), reading.number());
         assertThat(Gatherings.await(List.of(reading, waiting, last), 60_000)).isTrue();
-        assertThat(reading.state()).isEqualTo(Gatherings.State.STOPPED);
-        assertThat(waiting.state()).isEqualTo(Gatherings.State.STOPPED);
+        assertThat(reading.state()).isEqualTo(Job.State.STOPPED);
+        assertThat(waiting.state()).isEqualTo(Job.State.STOPPED);
         assertThat(waiting.sentence()).isEqualTo("waiting was stopped; nothing of it was gathered.");
         assertThat(project.snapshot().baskets())
                 .extracting(GatheredBasket::name)
@@ -90,12 +90,55 @@ class GatheringsTest {
     }
 
     @Test
+    void whatIsStoppedIsOverAtOnceAndAnotherProjectDoesNotWaitForIt() {
+        long second = store.projects().create("Other", "en", "UK", "GBP");
+        OpenProject other =
+                new OpenProject(store.projects().find(second).orElseThrow(), store.baskets(), store.histories());
+        Job reading = submit("long", numbered(400_000));
+        Job beside =
+                gatherings.submit(other, new Packed.NamedBytes("short", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
+        assertThat(Gatherings.await(List.of(beside), 60_000)).isTrue();
+        assertThat(reading.pending()).isTrue();
+        gatherings.stop(project.id(), reading.number());
+        assertThat(reading.pending()).isFalse();
+        assertThat(reading.state()).isEqualTo(Job.State.STOPPED);
+        Job next = submit("next", "bee suit\n");
+        assertThat(Gatherings.await(List.of(next), 60_000)).isTrue();
+        assertThat(store.baskets().of(project.id())).hasSize(1);
+    }
+
+    @Test
+    void whatTakesLongerThanAnyListDoesIsToldOfAndLeavesNothing() {
+        Job reading = gatherings.submit(
+                project, new Packed.NamedBytes("slow", numbered(1_000).getBytes(StandardCharsets.UTF_8)));
+        now.addAndGet(java.time.Duration.ofMinutes(11).toNanos());
+        Gatherings.await(List.of(reading), 60_000);
+        // It may have been through before the clock moved.
+        if (reading.state() != Job.State.DONE) {
+            assertThat(reading.sentence()).contains("after 10 minutes");
+            assertThat(project.snapshot().baskets()).isEmpty();
+        }
+    }
+
+    @Test
+    void whatSurelyDoesNotFitIsRefusedBeforeItIsReadWithWhatToSet() throws InterruptedException {
+        Gatherings small = new Gatherings(new Memory(160L << 20), now::get);
+        Job job = small.submit(
+                project, new Packed.NamedBytes("large", numbered(50_000).getBytes(StandardCharsets.UTF_8)));
+        assertThat(Gatherings.await(List.of(job), 60_000)).isTrue();
+        assertThat(job.state()).isEqualTo(Job.State.REFUSED);
+        assertThat(job.sentence()).contains("50,001 lines", "-Xmx");
+        assertThat(job.rows()).isZero();
+        small.destroy();
+    }
+
+    @Test
     void whatCannotBeReadIsRefusedWithItsReasonAndTheNextIsRead() {
-        Gatherings.Job empty = submit("empty", "");
-        Gatherings.Job twice = submit("list", "bee hive\n");
-        Gatherings.Job again = submit("copy", "bee hive\n");
+        Job empty = submit("empty", "");
+        Job twice = submit("list", "bee hive\n");
+        Job again = submit("copy", "bee hive\n");
         assertThat(Gatherings.await(List.of(empty, twice, again), 60_000)).isTrue();
-        assertThat(empty.state()).isEqualTo(Gatherings.State.REFUSED);
+        assertThat(empty.state()).isEqualTo(Job.State.REFUSED);
         assertThat(empty.sentence()).contains("The file is empty");
         assertThat(empty.basket()).isZero();
         assertThat(again.sentence()).contains("the very same file as list");
@@ -105,9 +148,9 @@ class GatheringsTest {
     @Test
     void aListThatCannotBeStoredIsToldOfAndNothingIsAcknowledged() {
         store.close();
-        Gatherings.Job failed = submit("list", "bee hive\n");
+        Job failed = submit("list", "bee hive\n");
         assertThat(Gatherings.await(List.of(failed), 60_000)).isTrue();
-        assertThat(failed.state()).isEqualTo(Gatherings.State.FAILED);
+        assertThat(failed.state()).isEqualTo(Job.State.FAILED);
         assertThat(failed.sentence()).contains("was not gathered", "disk");
         assertThat(project.snapshot().baskets()).isEmpty();
     }

@@ -3,14 +3,17 @@ package smorgas.app.work;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.TreeSet;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.mockito.Mockito;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Histories;
 import smorgas.app.store.Projects;
+import smorgas.app.store.StoreUnderTest;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
@@ -21,12 +24,30 @@ import smorgas.core.recipe.Recipe;
 /** Groups found in the background, and boards looked at before they are adopted. */
 class TableTest {
 
-    private final Table table =
-            new Table(Mockito.mock(Projects.class), Mockito.mock(Baskets.class), Mockito.mock(Histories.class));
+    private final Table table = new Table(
+            Mockito.mock(Projects.class), Mockito.mock(Baskets.class), Mockito.mock(Histories.class), new Memory());
 
     @AfterEach
     void close() {
         table.destroy();
+    }
+
+    @Test
+    void ofAProjectThatIsHeldThereIsOneObjectHoweverManyOthersAreOpened(@TempDir Path folder) {
+        try (StoreUnderTest store = new StoreUnderTest(folder)) {
+            Table real = new Table(store.projects(), store.baskets(), store.histories(), new Memory());
+            long first = store.projects().create("First", "en", "UK", "GBP");
+            OpenProject held = real.open(first);
+            for (int i = 0; i < 14; i++) {
+                real.open(store.projects().create("Other " + i, "en", "UK", "GBP"));
+            }
+            System.gc();
+            held.gather("list", "bee hive\n".getBytes(StandardCharsets.UTF_8));
+            OpenProject back = real.open(first);
+            assertThat(back).isSameAs(held);
+            assertThat(back.snapshot().baskets()).hasSize(1);
+            real.destroy();
+        }
     }
 
     private static Board board(int keywords) {

@@ -18,14 +18,38 @@ public final class BasketReader {
 
     private final byte[] bytes;
     private final ReadAs readAs;
+    private final Halt halt;
     private final Problems problems;
     private final Opening opening;
 
-    private BasketReader(String name, byte[] bytes, ReadAs readAs, Function<Layout.Columns, RowSink> sinks) {
+    /** A fault of whoever takes the rows, on its way through readers that take every fault for one of the file. */
+    private static final class OfTheSink extends Error {
+        private static final long serialVersionUID = 1;
+
+        private final RuntimeException fault;
+
+        OfTheSink(RuntimeException fault) {
+            super(null, fault, false, false);
+            this.fault = fault;
+        }
+    }
+
+    private BasketReader(String name, byte[] bytes, ReadAs readAs, Halt halt, Function<Layout.Columns, RowSink> sinks) {
         this.bytes = bytes;
         this.readAs = readAs;
+        this.halt = halt;
         this.problems = new Problems(name);
-        this.opening = new Opening(readAs, problems, sinks);
+        this.opening = new Opening(readAs, problems, columns -> {
+            RowSink sink = sinks.apply(columns);
+            return (line, cells) -> {
+                try {
+                    halt.check();
+                    sink.row(line, cells);
+                } catch (RuntimeException e) {
+                    throw new OfTheSink(e);
+                }
+            };
+        });
     }
 
     /** Reads a list, finding everything by itself. */
@@ -42,7 +66,7 @@ public final class BasketReader {
      * @param sink takes the rows below the header, in order; it may throw {@link ReadingStopped}
      */
     public static Reading read(String name, byte[] bytes, ReadAs readAs, RowSink sink) {
-        return new BasketReader(name, bytes, readAs, columns -> sink).run();
+        return new BasketReader(name, bytes, readAs, Halt.NEVER, columns -> sink).run();
     }
 
     /** A reading with the lines that it comes to; none if nothing could be read. */
@@ -50,13 +74,17 @@ public final class BasketReader {
 
     /** Reads a list and interprets its rows as they come, without keeping them. */
     public static Read lines(long basket, String name, byte[] bytes) {
-        return lines(basket, name, bytes, ReadAs.FOUND, (line, cells) -> {});
+        return lines(basket, name, bytes, ReadAs.FOUND, Halt.NEVER, (line, cells) -> {});
     }
 
-    /** Reads a list as {@link #read} does and interprets each row when the sink has taken it. */
-    public static Read lines(long basket, String name, byte[] bytes, ReadAs readAs, RowSink sink) {
+    /**
+     * Reads a list as {@link #read} does and interprets each row when the sink has taken it.
+     *
+     * @param halt is asked all the while whether the list is still wanted
+     */
+    public static Read lines(long basket, String name, byte[] bytes, ReadAs readAs, Halt halt, RowSink sink) {
         AtomicReference<@Nullable Interpreter> interpreter = new AtomicReference<>();
-        Reading reading = new BasketReader(name, bytes, readAs, columns -> {
+        Reading reading = new BasketReader(name, bytes, readAs, halt, columns -> {
                     Interpreter fresh = new Interpreter(basket, name, columns.headers(), columns.roles());
                     interpreter.set(fresh);
                     return (line, cells) -> {
@@ -71,6 +99,22 @@ public final class BasketReader {
     }
 
     private Reading run() {
+        try {
+            return found();
+        } catch (OfTheSink e) {
+            throw e.fault;
+        } catch (MarkupBounds.Past e) {
+            return refused(e.getMessage(), "Nothing was read; save the list as CSV and gather that.");
+        } catch (ReadingStopped e) {
+            throw e;
+        } catch (RuntimeException | StackOverflowError e) {
+            // The readers are other people's, and so are the bytes.
+            return refused("The file is damaged or of an odd kind", "Nothing was read; save it anew, or as CSV.");
+        }
+    }
+
+    private Reading found() {
+        halt.check();
         if (bytes.length == 0) {
             return refused("The file is empty", "Nothing was read; gather it again when it has lines.");
         }
@@ -100,7 +144,7 @@ public final class BasketReader {
     private Reading workbook() {
         Optional<Workbook> workbook;
         try {
-            workbook = Workbook.open(bytes, problems);
+            workbook = Workbook.open(bytes, problems, halt);
         } catch (Workbook.Unreadable e) {
             return refused(e.what(), e.todo());
         }
@@ -127,7 +171,7 @@ public final class BasketReader {
         String encoding = decoded.charset().name();
         boolean cellsChosen = !readAs.delimiter().isEmpty();
         if (!cellsChosen && JsonRows.looksLike(text)) {
-            return rows(Format.JSON, encoding, Reading.PLAIN, List.of(), "", new JsonRows(text, problems));
+            return rows(Format.JSON, encoding, Reading.PLAIN, List.of(), "", new JsonRows(text, problems, halt));
         }
         if (!cellsChosen && HtmlRows.looksLike(text)) {
             return rows(Format.HTML, encoding, Reading.PLAIN, List.of(), "", new HtmlRows(text, problems));
@@ -154,6 +198,15 @@ public final class BasketReader {
                     "The list has more than " + String.format(java.util.Locale.ENGLISH, "%,d", Opening.MOST_ROWS)
                             + " rows",
                     "The rest is not read; split the file and gather the parts.");
+        } catch (MarkupBounds.Past | ReadingStopped e) {
+            throw e;
+        } catch (RuntimeException | StackOverflowError e) {
+            problems.add(
+                    opening.lastLine() + 1,
+                    format == Format.XLSX || format == Format.ODS
+                            ? "The workbook is damaged from here on"
+                            : "The file is damaged from here on, or of an odd kind",
+                    "What stands before is gathered; save it anew, or as CSV.");
         }
         opening.decide();
         if (opening.empty()) {

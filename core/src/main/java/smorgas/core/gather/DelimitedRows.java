@@ -5,6 +5,7 @@ import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import java.io.Reader;
 import java.util.Arrays;
 import java.util.Iterator;
 
@@ -43,7 +44,9 @@ final class DelimitedRows implements RowSource {
     private boolean readUntilSlip(RowSink sink) {
         int base = linesBefore;
         int line = 0;
-        try (CsvReader<CsvRecord> reader = reader(from == 0 ? text : text.substring(from), delimiter)) {
+        // From where it stands, without a copy of the rest: a text with a slip every few lines is read in one go all
+        // the same.
+        try (CsvReader<CsvRecord> reader = reader(new RestOf(text, from), delimiter)) {
             Iterator<CsvRecord> records = reader.iterator();
             while (records.hasNext()) {
                 CsvRecord record = records.next();
@@ -65,7 +68,7 @@ final class DelimitedRows implements RowSource {
 
     // The lenient switch has no successor yet, and lists do hold cells such as "bee" hive.
     @SuppressWarnings("removal")
-    static CsvReader<CsvRecord> reader(String text, char delimiter) {
+    static CsvReader<CsvRecord> reader(Reader text, char delimiter) {
         return CsvReader.builder()
                 .fieldSeparator(delimiter)
                 .commentStrategy(CommentStrategy.NONE)
@@ -82,6 +85,33 @@ final class DelimitedRows implements RowSource {
             cells[i] = record.getField(i);
         }
         return cells;
+    }
+
+    /** A text from some place on, which counts what is taken of it. */
+    static final class RestOf extends Reader {
+        private final String text;
+        private int at;
+
+        RestOf(String text, int from) {
+            this.text = text;
+            this.at = from;
+        }
+
+        @Override
+        public int read(char[] into, int start, int length) {
+            int count = Math.min(length, text.length() - at);
+            if (count <= 0) {
+                return -1;
+            }
+            text.getChars(at, at + count, into, start);
+            at += count;
+            return count;
+        }
+
+        @Override
+        public void close() {
+            // There is nothing to give back.
+        }
     }
 
     private static int longestCell(String[] cells) {

@@ -55,6 +55,10 @@ final class Encodings {
             }
         }
         if (evenNuls + oddNuls > 0) {
+            Charset wide = utf32(bytes);
+            if (wide != null) {
+                return from(bytes, 0, wide);
+            }
             // Western text in UTF-16 has a NUL in nearly every second byte, all on one side.
             if (oddNuls > bytes.length / 4 && evenNuls < oddNuls / 20) {
                 return from(bytes, 0, StandardCharsets.UTF_16LE);
@@ -65,6 +69,17 @@ final class Encodings {
             return null;
         }
         return from(bytes, 0, isUtf8(bytes) ? StandardCharsets.UTF_8 : detected(bytes));
+    }
+
+    /** UTF-32 without a mark: of each four bytes two are NUL, the highest and the one beside it. */
+    private static @Nullable Charset utf32(byte[] bytes) {
+        boolean little = bytes.length % 4 == 0;
+        boolean big = little;
+        for (int i = 0; i + 3 < bytes.length && (little || big); i += 4) {
+            little &= bytes[i + 3] == 0 && bytes[i + 2] <= 0x10 && bytes[i + 2] >= 0;
+            big &= bytes[i] == 0 && bytes[i + 1] <= 0x10 && bytes[i + 1] >= 0;
+        }
+        return little ? Charset.forName("UTF-32LE") : big ? Charset.forName("UTF-32BE") : null;
     }
 
     /** The text in an encoding that somebody has chosen; a byte order mark before it is taken off. */

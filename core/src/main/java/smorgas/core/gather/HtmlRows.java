@@ -28,6 +28,7 @@ final class HtmlRows implements RowSource {
 
     @Override
     public void forEach(RowSink sink) {
+        new MarkupBounds(false).text(text);
         Document page = Parser.htmlParser().setTrackPosition(true).parseInput(text, "");
         Element largest = null;
         int most = 0;

@@ -1,5 +1,6 @@
 package smorgas.core.gather;
 
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,14 +21,20 @@ import tools.jackson.core.json.JsonFactory;
 final class JsonRows implements RowSource {
 
     private static final int MOST_COLUMNS = 200;
+
+    /** Objects within objects are looked into this deep. */
+    private static final int DEEPEST = 10;
+
     private static final String ALONE = "keyword";
 
     private final String text;
     private final Problems problems;
+    private final Halt halt;
 
-    JsonRows(String text, Problems problems) {
+    JsonRows(String text, Problems problems, Halt halt) {
         this.text = text;
         this.problems = problems;
+        this.halt = halt;
     }
 
     /** Whether it begins as JSON of rows does; {@code [bee hive]} with a match type's marks does not. */
@@ -46,7 +53,10 @@ final class JsonRows implements RowSource {
                         .forEach(names::add),
                 false);
         if (names.isEmpty()) {
-            problems.add(0, "There are no rows in this JSON", "It should hold an array of objects or of texts.");
+            read((line, object) -> {}, true);
+            if (problems.count() == 0) {
+                problems.add(0, "There are no rows in this JSON", "It should hold an array of objects or of texts.");
+            }
             return;
         }
         List<String> columns = List.copyOf(names);
@@ -92,7 +102,7 @@ final class JsonRows implements RowSource {
             } else if (token == JsonToken.START_ARRAY) {
                 json.skipChildren();
             } else {
-                rows.accept(line, Map.of(ALONE, json.getString()));
+                rows.accept(line, Map.of(ALONE, text(json)));
             }
         }
     }
@@ -111,7 +121,7 @@ final class JsonRows implements RowSource {
                 held |= held(json, rows, texts);
                 fields.put(name, String.join(" | ", texts.values()));
             } else {
-                put(fields, name, json, value);
+                put(fields, name, json, value, 1);
             }
         }
         if (!held && !fields.isEmpty()) {
@@ -131,26 +141,37 @@ final class JsonRows implements RowSource {
             } else if (token == JsonToken.START_ARRAY) {
                 json.skipChildren();
             } else {
-                texts.put(String.valueOf(texts.size()), json.getString());
+                texts.put(String.valueOf(texts.size()), text(json));
             }
         }
         return objects;
     }
 
-    private static Map<String, String> flat(JsonParser json) {
+    private Map<String, String> flat(JsonParser json) {
+        halt.check();
         Map<String, String> fields = new LinkedHashMap<>();
-        for (JsonToken token = json.nextToken();
-                token != null && token != JsonToken.END_OBJECT;
-                token = json.nextToken()) {
-            String name = json.currentName();
-            put(fields, name, json, json.nextToken());
-        }
+        flat(json, "", 1, fields);
         return fields;
     }
 
-    private static void put(Map<String, String> fields, String name, JsonParser json, JsonToken value) {
+    /** The fields of the object that was just begun, each under its whole name. */
+    private static void flat(JsonParser json, String before, int depth, Map<String, String> fields) {
+        for (JsonToken token = json.nextToken();
+                token != null && token != JsonToken.END_OBJECT;
+                token = json.nextToken()) {
+            put(fields, before + json.currentName(), json, json.nextToken(), depth);
+        }
+    }
+
+    private static void put(Map<String, String> fields, String name, JsonParser json, JsonToken value, int depth) {
         switch (value) {
-            case START_OBJECT -> flat(json).forEach((inner, text) -> fields.put(name + "." + inner, text));
+            case START_OBJECT -> {
+                if (depth == DEEPEST) {
+                    json.skipChildren();
+                } else {
+                    flat(json, name + ".", depth + 1, fields);
+                }
+            }
             case START_ARRAY -> {
                 StringBuilder texts = new StringBuilder();
                 for (JsonToken token = json.nextToken();
@@ -159,13 +180,24 @@ final class JsonRows implements RowSource {
                     if (token.isStructStart()) {
                         json.skipChildren();
                     } else {
-                        texts.append(texts.isEmpty() ? "" : " | ").append(json.getString());
+                        texts.append(texts.isEmpty() ? "" : " | ").append(text(json));
                     }
                 }
                 fields.put(name, texts.toString());
             }
             case VALUE_NULL -> fields.put(name, "");
-            default -> fields.put(name, json.getString());
+            default -> fields.put(name, text(json));
         }
+    }
+
+    /** The text of a value; half a character, which JSON can name and no file can hold, is replaced. */
+    private static String text(JsonParser json) {
+        String text = json.getString();
+        for (int i = 0; i < text.length(); i++) {
+            if (Character.isSurrogate(text.charAt(i))) {
+                return new String(text.getBytes(StandardCharsets.UTF_16BE), StandardCharsets.UTF_16BE);
+            }
+        }
+        return text;
     }
 }

@@ -71,7 +71,7 @@ final class Layout {
 
     private static List<String[]> sampleRows(String sample, char delimiter) {
         List<String[]> rows = new ArrayList<>();
-        try (CsvReader<CsvRecord> reader = DelimitedRows.reader(sample, delimiter)) {
+        try (CsvReader<CsvRecord> reader = DelimitedRows.reader(new DelimitedRows.RestOf(sample, 0), delimiter)) {
             for (CsvRecord record : reader) {
                 rows.add(DelimitedRows.cells(record));
             }

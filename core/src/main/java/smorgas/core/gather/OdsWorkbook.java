@@ -30,7 +30,9 @@ final class OdsWorkbook implements Workbook {
         try {
             read((sheet, line, cells) -> firstFilled = firstFilled.isEmpty() ? sheet : firstFilled, "");
         } catch (XMLStreamException | IOException e) {
-            throw Unreadable.damaged();
+            throw new Unreadable(
+                    "The workbook is damaged" + where(e),
+                    "Open it in a spreadsheet program and save it anew, or as CSV.");
         }
         if (sheets.isEmpty()) {
             throw new Unreadable("The workbook has no sheet", "Nothing was read; it may have a password.");
@@ -68,9 +70,18 @@ final class OdsWorkbook implements Workbook {
             try {
                 read((sheet, line, cells) -> sink.row(line, cells), wanted);
             } catch (XMLStreamException | IOException e) {
-                problems.add(0, "The workbook is damaged", "What could be read is gathered; save it anew, or as CSV.");
+                problems.add(
+                        0,
+                        "The workbook is damaged" + where(e),
+                        "What could be read is gathered; save it anew, or as CSV.");
             }
         };
+    }
+
+    private static String where(Exception fault) {
+        return fault instanceof XMLStreamException xml && xml.getLocation() != null
+                ? " at line " + xml.getLocation().getLineNumber() + " of its content.xml"
+                : "";
     }
 
     /** Reads the sheet wanted, or all if none is named. */

@@ -39,6 +39,7 @@ final class Opening implements RowSink {
     private Layout.Columns columns = new Layout.Columns(-1, List.of(), List.of());
     private boolean open;
     private int count;
+    private int lastLine;
 
     Opening(ReadAs readAs, Problems problems, Function<Layout.Columns, RowSink> sinks) {
         this.readAs = readAs;
@@ -48,6 +49,7 @@ final class Opening implements RowSink {
 
     @Override
     public void row(int line, String[] read) {
+        lastLine = line;
         if (++count > MOST_ROWS) {
             throw new Full(line);
         }
@@ -84,6 +86,11 @@ final class Opening implements RowSink {
         for (int i = columns.headerRow() + 1; i < rows.size(); i++) {
             sink.row(lines.get(i), rows.get(i));
         }
+    }
+
+    /** The line of the last row; 0 before the first. */
+    int lastLine() {
+        return lastLine;
     }
 
     boolean empty() {

@@ -96,18 +96,14 @@ public final class Packed {
             for (String part : zip.names()) {
                 // Programs put their own files beside the lists.
                 boolean hidden = part.startsWith("__MACOSX") || part.contains("/.") || part.startsWith(".");
-                if (zip.locked(part)) {
-                    problem(part, "It has a password", "Unpack it by hand and gather what is in it.");
-                } else if (!hidden) {
-                    try (InputStream in = zip.open(part)) {
-                        open(part, inflate(in), depth + 1);
-                    }
+                if (!hidden) {
+                    found++;
+                    openPart(zip, name, part, depth);
                 }
-                found++;
             }
         } catch (TooMuch e) {
             throw e;
-        } catch (IOException | IllegalArgumentException e) {
+        } catch (IOException | RuntimeException e) {
             problem(
                     name,
                     "The ZIP file is damaged",
@@ -115,7 +111,31 @@ public final class Packed {
             return;
         }
         if (found == 0) {
-            problem(name, "There is no list in the ZIP file", "Nothing was gathered.");
+            problem(
+                    name,
+                    "There is no list in the ZIP file, only folders or files that programs put there for themselves",
+                    "Nothing was gathered.");
+        }
+    }
+
+    /** One file in a ZIP file; a fault of it leaves the others. */
+    private void openPart(ZipParts zip, String name, String part, int depth) throws TooMuch {
+        String within = name + "/" + part;
+        if (zip.locked(part)) {
+            problem(within, "It has a password", "Unpack it by hand and gather what is in it.");
+            return;
+        }
+        try (InputStream in = zip.open(part)) {
+            byte[] bytes = inflate(in);
+            if (!zip.right(part, bytes)) {
+                problem(within, "It is damaged: its checksum is not right", "It was not gathered; fetch it again.");
+                return;
+            }
+            open(part, bytes, depth + 1);
+        } catch (TooMuch e) {
+            throw e;
+        } catch (IOException | RuntimeException e) {
+            problem(within, "It is damaged", "It was not gathered; fetch it again, or unpack it by hand.");
         }
     }
 
@@ -145,7 +165,7 @@ public final class Packed {
             return zip.names().stream()
                     .anyMatch(part ->
                             part.equals("[Content_Types].xml") || part.startsWith("xl/") || part.equals("content.xml"));
-        } catch (IOException | IllegalArgumentException e) {
+        } catch (IOException | RuntimeException e) {
             return false;
         }
     }

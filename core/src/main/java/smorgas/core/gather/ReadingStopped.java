@@ -6,7 +6,12 @@ public final class ReadingStopped extends RuntimeException {
     private static final long serialVersionUID = 1;
 
     public ReadingStopped() {
+        this("");
+    }
+
+    /** @param why a sentence for the researcher; empty if it was stopped by hand */
+    public ReadingStopped(String why) {
         // Nobody looks at where it was stopped.
-        super("stopped", null, false, false);
+        super(why, null, false, false);
     }
 }

@@ -52,17 +52,20 @@ interface Workbook extends AutoCloseable {
     @Override
     void close();
 
+    /** Texts that all cells share are held in memory: a share of it that they may have. */
+    long MOST_SHARED = Math.min(MOST_BYTES, Runtime.getRuntime().maxMemory() / 8);
+
     /** The workbook in a ZIP file; empty if it is another ZIP file. */
-    static Optional<Workbook> open(byte[] bytes, Problems problems) throws Unreadable {
-        Format format = format(bytes);
+    static Optional<Workbook> open(byte[] bytes, Problems problems, Halt halt) throws Unreadable {
+        Format format = format(bytes, halt);
         return switch (format) {
-            case XLSX -> Optional.of(new XlsxWorkbook(bytes, problems));
+            case XLSX -> Optional.of(new XlsxWorkbook(bytes));
             case ODS -> Optional.of(new OdsWorkbook(bytes, problems));
             default -> Optional.empty();
         };
     }
 
-    private static Format format(byte[] bytes) throws Unreadable {
+    private static Format format(byte[] bytes, Halt halt) throws Unreadable {
         long total = 0;
         byte[] buffer = new byte[1 << 16];
         Format found = Format.NONE;
@@ -73,12 +76,19 @@ interface Workbook extends AutoCloseable {
                 } else if (part.equals("content.xml")) {
                     found = Format.ODS;
                 }
+                MarkupBounds bounds = new MarkupBounds(part.startsWith("xl/worksheets/"));
+                long most = part.equals("xl/sharedStrings.xml") ? MOST_SHARED : MOST_BYTES;
+                long ofPart = 0;
                 try (InputStream in = zip.open(part)) {
                     for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
+                        halt.check();
+                        bounds.bytes(buffer, read);
                         total += read;
-                        if (total > MOST_BYTES) {
+                        ofPart += read;
+                        if (total > MOST_BYTES || ofPart > most) {
                             throw new Unreadable(
-                                    "The workbook holds more than " + (MOST_BYTES >> 20) + " MB when it is unpacked",
+                                    "The workbook holds more than " + (Math.min(most, MOST_BYTES) >> 20)
+                                            + " MB when it is unpacked",
                                     "Save its sheets as CSV and gather those.");
                         }
                     }

@@ -5,10 +5,8 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
-import javax.xml.stream.XMLStreamException;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
-import org.dhatim.fastexcel.reader.ExcelReaderException;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import org.dhatim.fastexcel.reader.Sheet;
@@ -17,15 +15,16 @@ import smorgas.core.gather.Reading.Format;
 /** A workbook in Office Open XML (ECMA-376), read row by row. */
 final class XlsxWorkbook implements Workbook {
 
+    /** Characters of a number that anybody means. */
+    private static final int LONGEST_NUMBER = 40;
+
     /** Kept open: each opening reads all shared texts anew. */
     private final ReadableWorkbook workbook;
 
-    private final Problems problems;
     private final List<String> sheets = new ArrayList<>();
     private String firstFilled = "";
 
-    XlsxWorkbook(byte[] bytes, Problems problems) throws Unreadable {
-        this.problems = problems;
+    XlsxWorkbook(byte[] bytes) throws Unreadable {
         try {
             workbook = new ReadableWorkbook(new ByteArrayInputStream(bytes));
         } catch (IOException | RuntimeException e) {
@@ -81,36 +80,18 @@ final class XlsxWorkbook implements Workbook {
     @Override
     public RowSource rows(String name) {
         return sink -> {
-            int line = 0;
             try (Stream<Row> rows = workbook.findSheet(name).orElseThrow().openStream()) {
                 for (var each = rows.iterator(); each.hasNext(); ) {
                     Row row = each.next();
-                    line = row.getRowNum();
                     String[] cells = cells(row);
                     if (cells.length > 0) {
-                        sink.row(line, cells);
+                        sink.row(row.getRowNum(), cells);
                     }
                 }
-            } catch (ReadingStopped | Opening.Full e) {
-                throw e;
-            } catch (IOException | RuntimeException e) {
-                if (e instanceof RuntimeException other && !isOfTheLibrary(other)) {
-                    throw other;
-                }
-                problems.add(
-                        line + 1,
-                        "The workbook is damaged from here on",
-                        "What stands before is gathered; save it anew, or as CSV.");
+            } catch (IOException e) {
+                throw new java.io.UncheckedIOException(e);
             }
         };
-    }
-
-    /** Whether a damaged workbook makes the library throw this; anything else comes from the sink. */
-    private static boolean isOfTheLibrary(RuntimeException e) {
-        return e instanceof ExcelReaderException
-                || e instanceof IllegalStateException
-                || e instanceof IllegalArgumentException
-                || e.getCause() instanceof XMLStreamException;
     }
 
     /** The cells up to the last that holds something; none if all are empty. */
@@ -127,12 +108,18 @@ final class XlsxWorkbook implements Workbook {
 
     private static String text(Cell cell) {
         if (cell.getType() == CellType.NUMBER && cell.getRawValue() != null) {
+            if (cell.getRawValue().length() > LONGEST_NUMBER) {
+                return cell.getRawValue();
+            }
             // As decimals, not as a date or with the machine's noise: 0.1 + 0.2 is stored as 0.30000000000000004.
             try {
-                return new java.math.BigDecimal(cell.getRawValue())
-                        .round(new java.math.MathContext(15))
-                        .stripTrailingZeros()
-                        .toPlainString();
+                java.math.BigDecimal number = new java.math.BigDecimal(cell.getRawValue());
+                // Written out, 1E+20000000 has twenty million digits.
+                return Math.abs(number.scale()) > LONGEST_NUMBER
+                        ? cell.getRawValue()
+                        : number.round(new java.math.MathContext(15))
+                                .stripTrailingZeros()
+                                .toPlainString();
             } catch (NumberFormatException e) {
                 return cell.getRawValue();
             }

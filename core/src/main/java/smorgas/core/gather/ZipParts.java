@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.zip.CRC32;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipFile;
 
@@ -29,6 +30,14 @@ final class ZipParts implements AutoCloseable {
     boolean locked(String name) {
         ZipArchiveEntry entry = zip.getEntry(name);
         return entry != null && entry.getGeneralPurposeBit().usesEncryption();
+    }
+
+    /** Whether a part's bytes have the checksum that is told of them. */
+    boolean right(String name, byte[] bytes) {
+        ZipArchiveEntry entry = zip.getEntry(name);
+        CRC32 sum = new CRC32();
+        sum.update(bytes);
+        return entry == null || entry.getCrc() < 0 || entry.getCrc() == sum.getValue();
     }
 
     InputStream open(String name) throws IOException {

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.LongUnaryOperator;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
+import smorgas.core.text.Formulas;
 
 /**
  * One act in a project's history. An entry is never changed; undo moves a mark. Its persisted name and format are the
@@ -51,6 +52,15 @@ public sealed interface Entry
 
     /** What was done, in the past tense, without a full stop. */
     String sentence();
+
+    /**
+     * Checks what no act may bring any more, though histories and recipes from before may hold it.
+     *
+     * @throws IllegalArgumentException with a sentence without a full stop
+     */
+    default void requireFit() {
+        // Most acts have nothing that was allowed once.
+    }
 
     /** An entry about baskets: it belongs to one project's inputs and is in no exported recipe. */
     sealed interface OfBasket extends Entry {
@@ -573,6 +583,11 @@ public sealed interface Entry
 
     /** A rule that makes a group was put below the others, or in the place of the one that had its number. */
     record GroupRuleSet(GroupRule rule) implements Entry {
+        @Override
+        public void requireFit() {
+            Formulas.refuse(GroupRule.NAME_OF, rule.name());
+        }
+
         @Override
         public Set<String> touches() {
             return Set.of("group rule:" + rule.number());

@@ -3,12 +3,33 @@ package smorgas.core.recipe;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import smorgas.core.text.Formulas;
 
 /**
  * A pin of Group: what a hand decided, which outlasts every turn of a dial. A group is named by its key: its theme, or the
  * name of one that has none; a pin on a group that no dial brings about waits until one does.
  */
 public sealed interface GroupPin extends Entry {
+
+    /** The names of groups that the pin may bring into being. */
+    default List<String> newNames() {
+        return switch (this) {
+            case KeywordsPlaced pin -> List.of(pin.group());
+            case KeywordsAlsoIn pin -> List.of(pin.group());
+            case GroupNamed pin -> List.of(pin.name());
+            case ThemesMade pin -> pin.themes();
+            case GroupsJoined pin -> List.of(pin.into());
+            case ThemeRemoved pin -> List.of();
+            case GroupSplit pin -> List.of();
+            case GroupLocked pin -> List.of();
+            case KeywordsBarred pin -> List.of();
+        };
+    }
+
+    @Override
+    default void requireFit() {
+        newNames().forEach(name -> Formulas.refuse(GroupRule.NAME_OF, name));
+    }
 
     /**
      * A pin: a hand put these keywords into a group, whatever the dials say.

@@ -10,6 +10,9 @@ package smorgas.core.recipe;
  */
 public record GroupRule(int number, String name, Condition when, boolean leftoversOnly) {
 
+    /** What its name is called where one is refused. */
+    static final String NAME_OF = "name of a group";
+
     /** The most characters of a group's name. */
     public static final int LONGEST_NAME = 100;
 

@@ -6,6 +6,9 @@ import com.google.re2j.PatternSyntaxException;
 /** Regular expressions of users, on an engine that runs in linear time whatever the expression. */
 public final class Patterns {
 
+    /** Steps of a compiled pattern, which is matched in time proportional to them. */
+    static final int MOST_STEPS = 20_000;
+
     private Patterns() {}
 
     /**
@@ -14,6 +17,11 @@ public final class Patterns {
      * @throws IllegalArgumentException with a sentence that tells where the fault is, without a full stop
      */
     public static Pattern compile(String text) {
+        if (PatternSize.of(text) > MOST_STEPS) {
+            throw new IllegalArgumentException("The pattern \""
+                    + (text.length() > 60 ? text.substring(0, 60) + "..." : text)
+                    + "\" is too large: written out, its repetitions come to more than " + MOST_STEPS + " steps");
+        }
         try {
             return Pattern.compile(text);
         } catch (PatternSyntaxException e) {

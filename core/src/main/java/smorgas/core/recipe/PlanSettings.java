@@ -3,6 +3,7 @@ package smorgas.core.recipe;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
+import smorgas.core.text.Formulas;
 
 /**
  * What the ad plan holds and how it is named.
@@ -68,9 +69,6 @@ public record PlanSettings(
             throw new IllegalArgumentException(
                     "The " + what + " has at most " + LONGEST_NAME + " characters and no line breaks or tabs");
         }
-        if (!name.isEmpty() && "=+-@\uFF1D\uFF0B\uFF0D\uFF20".indexOf(name.charAt(0)) >= 0) {
-            throw new IllegalArgumentException("The " + what + " must not begin with " + name.charAt(0)
-                    + ", which a spreadsheet would run as a formula");
-        }
+        Formulas.refuse(what, name);
     }
 }

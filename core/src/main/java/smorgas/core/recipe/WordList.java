@@ -53,6 +53,9 @@ public record WordList(String name, String language, Kind kind, int version, Lis
 
     /** A list as a text gives it, an entry a line: tidied, each once, blank lines and those that begin with # left out. */
     public static WordList of(String name, String language, Kind kind, String text) {
+        if (!language.strip().matches("[a-z]{0,8}")) {
+            throw new IllegalArgumentException("A word list names its language by its code, such as en, or not at all");
+        }
         List<String> words = text.lines()
                 .filter(line -> !line.startsWith("#"))
                 .map(Tidy::of)

@@ -2,12 +2,14 @@ package smorgas.core.serve;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
+import de.siegmar.fastcsv.writer.QuoteStrategy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.math.BigDecimal;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.text.Formulas;
 
 /**
  * Writes tables for reading as RFC 4180 CSV. Cells that a spreadsheet would run as a formula are neutralised (OWASP, CSV
@@ -15,19 +17,28 @@ import smorgas.core.column.FigureColumn;
  */
 public final class Csv implements AutoCloseable {
 
-    private static final String FORMULA_STARTS = "=+-@\t\r\uFF1D\uFF0B\uFF0D\uFF20";
+    /** In quotes a semicolon parts no cell, where a spreadsheet takes it for the delimiter. */
+    private static final QuoteStrategy SEMICOLONS = new QuoteStrategy() {
+        @Override
+        public boolean quoteValue(int line, int field, String value) {
+            return value.indexOf(';') >= 0 || value.indexOf('\t') >= 0;
+        }
+    };
 
     private final CsvWriter out;
 
     public Csv(Writer to) {
-        out = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(to);
+        out = CsvWriter.builder()
+                .lineDelimiter(LineDelimiter.CRLF)
+                .quoteStrategy(SEMICOLONS)
+                .build(to);
     }
 
     /** Writes one row, each cell neutralised if need be. */
     public void row(String... cells) {
         String[] safe = new String[cells.length];
         for (int i = 0; i < cells.length; i++) {
-            safe[i] = looksLikeFormula(cells[i]) ? "'" + cells[i] : cells[i];
+            safe[i] = Formulas.runs(cells[i]) ? "'" + cells[i] : cells[i];
         }
         out.writeRecord(safe);
     }
@@ -39,13 +50,6 @@ public final class Csv implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    /** Whether a spreadsheet might run the text; a plain number is none, also below zero. */
-    public static boolean looksLikeFormula(String cell) {
-        return !cell.isEmpty()
-                && FORMULA_STARTS.indexOf(cell.charAt(0)) >= 0
-                && !cell.matches("-\\d{1,15}(\\.\\d{1,9})?");
     }
 
     /** A figure for a cell: empty if unknown, {@code 1000-10000} for a range, decimals with a point. */

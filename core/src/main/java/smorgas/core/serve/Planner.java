@@ -29,6 +29,7 @@ import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Standings;
+import smorgas.core.text.Formulas;
 
 /** Makes the ad plan of a board. */
 public final class Planner {
@@ -157,15 +158,14 @@ public final class Planner {
             return bySearches != 0 ? bySearches : keywords.text(a).compareTo(keywords.text(b));
         });
         boolean any = false;
+        Optional<String> nameFault = nameFault(name);
         String bid = settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale());
         for (int keyword : sorted) {
             if (settings.keptOnly() && standings.of(keyword) != Standing.KEPT) {
                 continue;
             }
             String text = keywords.text(keyword);
-            Optional<String> why = name.length() > PlanSettings.LONGEST_NAME
-                    ? Optional.of("is in an ad group with a name of more than 255 characters")
-                    : fault(keyword, text);
+            Optional<String> why = nameFault.or(() -> fault(keyword, text));
             if (why.isPresent()) {
                 heldBack.add(new Plan.HeldBack(text, why.get()));
                 continue;
@@ -179,8 +179,19 @@ public final class Planner {
         adGroups += any ? 1 : 0;
     }
 
+    /** A name from before such names were refused, or one that its pattern makes too long. */
+    private static Optional<String> nameFault(String name) {
+        if (name.length() > PlanSettings.LONGEST_NAME) {
+            return Optional.of("is in an ad group with a name of more than 255 characters");
+        }
+        return Formulas.runs(name)
+                ? Optional.of("is in an ad group whose name begins with " + name.charAt(0)
+                        + ", which a spreadsheet would run as a formula; name it otherwise in Group")
+                : Optional.empty();
+    }
+
     private Optional<String> fault(int keyword, String text) {
-        if (Csv.looksLikeFormula(text)) {
+        if (Formulas.runs(text)) {
             return Optional.of("begins with " + text.charAt(0) + ", which a spreadsheet would run as a formula");
         }
         if (text.length() > LONGEST_KEYWORD) {
@@ -205,7 +216,7 @@ public final class Planner {
                 dropped(rule.when()).forEach(word -> words.addAll(written(word)));
             }
         }
-        words.removeIf(Csv::looksLikeFormula);
+        words.removeIf(Formulas::runs);
         return words;
     }
 

@@ -1,6 +1,7 @@
 package smorgas.core.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.StringWriter;
 import java.util.ArrayList;
@@ -11,6 +12,8 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.column.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
@@ -20,6 +23,8 @@ import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
@@ -28,6 +33,7 @@ import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCsv;
+import smorgas.core.text.Formulas;
 
 /** The whole way, from lists to plan. */
 class BoardTest {
@@ -209,9 +215,35 @@ class BoardTest {
     void tablesForReadingNeutraliseFormulas() {
         StringWriter out = new StringWriter();
         try (Csv csv = new Csv(out)) {
-            csv.row("=1+1", "+a", "-a", "-4.5", "@x", "\tx", "＝x", "plain");
+            csv.row("=1+1", "+a", "-a", "-4.5", "@x", "\tx", "＝x", ";=x", "a;=x", "plain");
         }
-        assertThat(out.toString()).isEqualTo("'=1+1,'+a,'-a,-4.5,'@x,'\tx,'＝x,plain\r\n");
+        assertThat(out.toString()).isEqualTo("'=1+1,'+a,'-a,-4.5,'@x,\"'\tx\",'＝x,\"';=x\",\"a;=x\",plain\r\n");
+    }
+
+    /** Names that were given before such names were refused, in every column of the plan. */
+    @ParameterizedTest
+    @ValueSource(strings = {"=", "+", "-", "@", "\t", "\r", "＝", "＋", "－", "＠", ";="})
+    void noCellOfThePlanBeginsAsAFormulaWhateverARecipeBrings(String start) {
+        String run = start + "HYPERLINK(1)";
+        Entry placed = new GroupPin.KeywordsPlaced(List.of("hive stand"), List.of(), run);
+        Entry named = new GroupPin.GroupNamed("hive stand", run);
+        Entry negative = drop(1, run);
+        assertThatThrownBy(placed::requireFit).hasMessageContaining("formula");
+        assertThatThrownBy(named::requireFit).hasMessageContaining("formula");
+        assertThatThrownBy(new Entry.GroupRuleSet(new GroupRule(1, run, new Condition.HasWord("x"), false))::requireFit)
+                .hasMessageContaining("formula");
+        for (Entry pin : List.of(placed, named)) {
+            Plan plan = board(List.of(pin, negative)).plan();
+            StringWriter csv = new StringWriter();
+            PlanCsv.write(plan, csv);
+            BasketReader.read(
+                    "plan", csv.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8), (line, cells) -> {
+                        for (String cell : cells) {
+                            assertThat(Formulas.runs(cell)).as(cell).isFalse();
+                        }
+                    });
+            assertThat(plan.heldBack()).anyMatch(held -> held.why().contains("name begins with"));
+        }
     }
 
     @Test

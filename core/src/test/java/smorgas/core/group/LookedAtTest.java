@@ -23,12 +23,16 @@ class LookedAtTest {
     private static final Groups GROUPS = groups(3);
 
     private static Groups groups(int smallest) {
+        return groups(KEYWORDS, smallest);
+    }
+
+    private static Groups groups(Keywords keywords, int smallest) {
         java.util.BitSet all = new java.util.BitSet();
-        all.set(0, KEYWORDS.size());
+        all.set(0, keywords.size());
         Grouping grouping = Grouper.group(
-                Grouper.Input.of(KEYWORDS.folded(), all, "en"),
+                Grouper.Input.of(keywords.folded(), all, "en"),
                 GroupSettings.standard("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0)));
-        return new Groups(grouping, KEYWORDS, KEYWORDS.figure(Figure.SEARCHES), java.util.Map.of());
+        return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), java.util.Map.of());
     }
 
     /** Bruls, Huizing and van Wijk (2000): areas 6, 6, 4, 3, 2, 2, 1 in a rectangle of 6 by 4, their figure 5. */
@@ -86,6 +90,20 @@ class LookedAtTest {
         assertThat(top).isCloseTo(800 * 400, within(1.0));
         int node = GROUPS.tree().under(-1).getFirst();
         assertThat(GroupMap.of(GROUPS, node, true, 800, 400)).isNotEmpty().noneMatch(GroupMap.Area::leftovers);
+    }
+
+    @Test
+    void ofVeryManyGroupsTheMapShowsTheLargestAndTheOthersTogether() {
+        Groups groups = groups(Planted.make(3_000, 4, 5).fold(), 3);
+        assertThat(groups.grouping().size()).isGreaterThan(2_000);
+        List<GroupMap.Area> areas = GroupMap.of(groups, -1, true, 800, 400);
+        assertThat(areas).hasSizeBetween(600, GroupMap.MOST_AREAS);
+        assertThat(areas.stream()
+                        .filter(area -> area.node() < 0
+                                || groups.tree().node(area.node()).parent() < 0)
+                        .mapToDouble(area -> area.place().width() * area.place().height())
+                        .sum())
+                .isCloseTo(800 * 400, within(1.0));
     }
 
     @Test

@@ -2,16 +2,19 @@ package smorgas.app.web.frame;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.UncheckedIOException;
 import java.util.NoSuchElementException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
+import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
-import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
+import smorgas.app.store.Room;
 
 /** Turns what went wrong into a page with one sentence and a way back. */
 @ControllerAdvice
@@ -19,10 +22,20 @@ class Failures {
 
     private static final Logger LOG = LoggerFactory.getLogger(Failures.class);
 
-    private final String largest;
+    private final String largestFile;
+    private final String largestDrop;
+    private final String mostFiles;
+    private final Room room;
 
-    Failures(@Value("${spring.servlet.multipart.max-file-size}") String largest) {
-        this.largest = largest;
+    Failures(
+            @Value("${spring.servlet.multipart.max-file-size}") String largestFile,
+            @Value("${spring.servlet.multipart.max-request-size}") String largestDrop,
+            @Value("${server.tomcat.max-part-count}") String mostFiles,
+            Room room) {
+        this.largestFile = largestFile;
+        this.largestDrop = largestDrop;
+        this.mostFiles = mostFiles;
+        this.room = room;
     }
 
     @ExceptionHandler(NoSuchElementException.class)
@@ -30,14 +43,46 @@ class Failures {
         return page(model, response, HttpStatus.NOT_FOUND, fault.getMessage() + ". It may be in the bin, or deleted.");
     }
 
-    @ExceptionHandler(MaxUploadSizeExceededException.class)
-    String tooLarge(Model model, HttpServletResponse response) {
+    /** An upload that could not be taken, with the bound that it passed. */
+    @ExceptionHandler(MultipartException.class)
+    String notTaken(MultipartException fault, Model model, HttpServletResponse response) {
+        LOG.debug("not taken", fault);
+        Throwable cause = fault;
+        while (cause.getCause() != null) {
+            cause = cause.getCause();
+        }
+        String kind = cause.getClass().getSimpleName();
+        String setting = "start Smorgas with a larger ";
+        if (kind.equals("FileSizeLimitExceededException")) {
+            return tooMuch(
+                    model,
+                    response,
+                    "A file is larger than " + largestFile + ". Split the file, or " + setting
+                            + "spring.servlet.multipart.max-file-size.");
+        } else if (kind.equals("SizeLimitExceededException") || cause instanceof IllegalStateException) {
+            return tooMuch(
+                    model,
+                    response,
+                    "The files are larger than " + largestDrop
+                            + " together, or what was pasted is larger than a form may be. Drop them in parts, or "
+                            + setting
+                            + "spring.servlet.multipart.max-request-size.");
+        } else if (kind.equals("FileCountLimitExceededException")) {
+            return tooMuch(
+                    model,
+                    response,
+                    "There are more than " + mostFiles + " files. Drop them in parts, or packed in ZIP files.");
+        }
         return page(
                 model,
                 response,
-                HttpStatus.CONTENT_TOO_LARGE,
-                "A file is larger than " + largest + ", so nothing of this drop was gathered. Split the file, or start"
-                        + " Smorgas with a larger spring.servlet.multipart.max-file-size.");
+                HttpStatus.BAD_REQUEST,
+                "The upload broke off or cannot be read, so nothing of it was gathered. Drop the files again; should that"
+                        + " not help, give them other names.");
+    }
+
+    private static String tooMuch(Model model, HttpServletResponse response, String sentence) {
+        return page(model, response, HttpStatus.CONTENT_TOO_LARGE, "Nothing of this drop was gathered. " + sentence);
     }
 
     @ExceptionHandler({
@@ -51,15 +96,33 @@ class Failures {
                 model, response, HttpStatus.BAD_REQUEST, "This address or form is not one that Smorgas understands.");
     }
 
-    @ExceptionHandler(DataAccessException.class)
-    String notStored(DataAccessException fault, HttpServletRequest request, Model model, HttpServletResponse response) {
-        LOG.error("{} {} was not stored", request.getMethod(), request.getRequestURI(), fault);
+    @ExceptionHandler(Room.None.class)
+    String noRoom(Room.None fault, Model model, HttpServletResponse response) {
+        return page(model, response, HttpStatus.INSUFFICIENT_STORAGE, fault.getMessage());
+    }
+
+    @ExceptionHandler({DataAccessException.class, TransactionException.class, UncheckedIOException.class})
+    String notStored(RuntimeException fault, HttpServletRequest request, Model model, HttpServletResponse response) {
+        LOG.error("{} {}: the database failed", request.getMethod(), request.getRequestURI(), fault);
+        String why = room.enough() && !toldFull(fault)
+                ? "The database failed; the window in which Smorgas was started says why."
+                : "The disk is full.";
         return page(
                 model,
                 response,
                 HttpStatus.INSUFFICIENT_STORAGE,
-                "This was not saved: the database could not write. Check that the disk has room, then do it again;"
-                        + " everything acknowledged before is safe.");
+                why
+                        + " It is not sure that this was saved: open the page again, it shows what is. Everything acknowledged"
+                        + " before is safe, and Smorgas goes on by itself as soon as it can.");
+    }
+
+    private static boolean toldFull(Throwable fault) {
+        for (Throwable cause = fault; cause != null && cause.getCause() != cause; cause = cause.getCause()) {
+            if (String.valueOf(cause.getMessage()).contains("No space left")) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static String page(Model model, HttpServletResponse response, HttpStatus status, String sentence) {

@@ -30,7 +30,7 @@ import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Gatherings;
-import smorgas.app.work.Gatherings.Job;
+import smorgas.app.work.Job;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.column.Figure;
@@ -138,7 +138,7 @@ class GatherController {
                         .map(job -> new Reading(
                                 job.number(),
                                 job.name(),
-                                job.state() == Gatherings.State.WAITING
+                                job.state() == Job.State.WAITING
                                         ? "waits its turn"
                                         : Show.count(job.rows(), "row", "rows") + " of "
                                                 + Show.count(job.bytes() / 1_000) + " kB so far"))

@@ -53,6 +53,11 @@ final class MapHtml {
     }
 
     private void area(GroupMap.Area area, boolean first) {
+        if (area.smaller() > 0) {
+            String many = Show.count(area.smaller()) + " smaller ones";
+            link(area.place(), "broader-area", query.with("view", "list"), many, "in the list", first, true, "");
+            return;
+        }
         ThemeTree.Node node = area.leftovers() ? null : groups.tree().node(area.node());
         if (node == null) {
             String facts = facts(groups.grouping().leftovers(), groups.leftoverSearches());

@@ -117,11 +117,21 @@ public final class SiftQuery {
         return parts.size() == 1 ? parts.getFirst() : new Condition.AllOf(parts);
     }
 
+    /** What is looked for; of a text that no keyword can hold, the beginning, which none holds either. */
+    private String text() {
+        String text = Tidy.of(get("q"));
+        if (text.length() <= Condition.LONGEST_TEXT) {
+            return text;
+        }
+        boolean within = Character.isHighSurrogate(text.charAt(Condition.LONGEST_TEXT - 1));
+        return text.substring(0, Condition.LONGEST_TEXT - (within ? 1 : 0));
+    }
+
     /** The parts of the condition by the name of what asks for them. */
     private Map<String, Condition> conditions() {
         Map<String, Condition> parts = new LinkedHashMap<>();
-        if (!Tidy.of(get("q")).isEmpty()) {
-            parts.put("q", new Condition.HasText(Tidy.of(get("q"))));
+        if (!text().isEmpty()) {
+            parts.put("q", new Condition.HasText(text()));
         }
         if (!word().isEmpty()) {
             parts.put("word", new Condition.HasWord(word()));
@@ -221,7 +231,7 @@ public final class SiftQuery {
         conditions().forEach((name, condition) -> {
             String words =
                     switch (name) {
-                        case "q" -> "\"" + Tidy.of(get("q")) + "\" anywhere";
+                        case "q" -> "\"" + text() + "\" anywhere";
                         case "word" -> "with " + word();
                         case "basket" -> "in " + get("basket");
                         case "standing" -> standing().orElseThrow().label();

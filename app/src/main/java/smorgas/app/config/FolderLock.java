@@ -1,0 +1,42 @@
+package smorgas.app.config;
+
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.Path;
+import org.jspecify.annotations.Nullable;
+
+/** Keeps a second process off a data folder. */
+final class FolderLock {
+
+    /** Held as long as the process lives. */
+    private static @Nullable FileLock lock;
+
+    private FolderLock() {}
+
+    /** Takes the folder, until the process ends; false if it is taken. */
+    static boolean take(Path data) throws IOException {
+        // Deliberately left open: closing it would give the lock back.
+        @SuppressWarnings("resource")
+        RandomAccessFile file = new RandomAccessFile(data.resolve("in-use.lock").toFile(), "rw");
+        try {
+            lock = file.getChannel().tryLock();
+        } catch (OverlappingFileLockException e) {
+            // It is this very process that holds it.
+            lock = null;
+        }
+        return lock != null;
+    }
+
+    static void release() throws IOException {
+        if (lock != null) {
+            lock.acquiredBy().close();
+            lock = null;
+        }
+    }
+
+    static String taken(Path data) {
+        return "another Smorgas works on the folder " + data + "; end it or choose another with --data";
+    }
+}

@@ -1,0 +1,49 @@
+package smorgas.app.config;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.web.authentication.www.BasicAuthenticationConverter;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Turns guesses away that come too soon after the ones before, without looking at them. */
+final class SlowGuesses extends OncePerRequestFilter {
+
+    private final Guesses guesses;
+    private final String hash;
+    private final BasicAuthenticationConverter basic = new BasicAuthenticationConverter();
+
+    SlowGuesses(Guesses guesses, String hash) {
+        this.guesses = guesses;
+        this.hash = hash;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        UsernamePasswordAuthenticationToken given;
+        try {
+            given = basic.convert(request);
+        } catch (org.springframework.security.core.AuthenticationException e) {
+            response.sendError(400, "The password was not sent as it should be");
+            return;
+        }
+        if (given != null && !guesses.remembers(String.valueOf(given.getCredentials()), hash)) {
+            long wait = guesses.waits(request.getRemoteAddr());
+            if (wait > 0) {
+                response.setHeader("Retry-After", String.valueOf(wait));
+                response.sendError(429, "Too many wrong passwords; try again in " + wait + " seconds");
+                return;
+            }
+            chain.doFilter(request, response);
+            if (response.getStatus() == 401) {
+                guesses.missed(request.getRemoteAddr());
+            }
+            return;
+        }
+        chain.doFilter(request, response);
+    }
+}

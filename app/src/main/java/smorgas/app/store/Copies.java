@@ -1,0 +1,215 @@
+package smorgas.app.store;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import javax.sql.DataSource;
+
+/**
+ * Copies of the whole database in {@code copies} beside it: consistent ones, also while it is worked with. The newest are
+ * kept, older ones make room. A copy's name says when it was made and what was in it, so that none is made of what has
+ * not changed since.
+ */
+public final class Copies {
+
+    static final String FOLDER = "copies";
+
+    /** Named in the folder of copies, it asks a running server to make one. */
+    static final String WANTED = "wanted";
+
+    private static final DateTimeFormatter WHEN =
+            DateTimeFormatter.ofPattern("uuuu-MM-dd-HHmmss").withZone(ZoneOffset.UTC);
+
+    private final Path folder;
+    private final DataSource database;
+    private final int kept;
+    private final Clock clock;
+
+    /** @param kept how many copies there are at most; from 1 */
+    public Copies(Path data, DataSource database, int kept, Clock clock) {
+        this.folder = data.resolve(FOLDER);
+        this.database = database;
+        this.kept = Math.max(1, kept);
+        this.clock = clock;
+    }
+
+    /** Makes a copy if what is in the database is not in the newest copy already; the copy made. */
+    public synchronized Optional<Path> makeIfChanged() throws IOException, SQLException {
+        OwnerOnly.folder(folder);
+        try (Connection connection = database.getConnection()) {
+            String digest = digest(connection);
+            if (all(folder).stream()
+                    .findFirst()
+                    .filter(copy -> copy.toString().endsWith("-" + digest + ".zip"))
+                    .isPresent()) {
+                return Optional.empty();
+            }
+            Path copy = folder.resolve("copy-" + WHEN.format(clock.instant()) + "-" + digest + ".zip");
+            write(connection, copy);
+            for (Path old : all(folder).stream().skip(kept).toList()) {
+                Files.deleteIfExists(old);
+            }
+            return Optional.of(copy);
+        }
+    }
+
+    /** Makes a copy, if one is needed, because another process has asked for it; true if it had. */
+    public synchronized boolean makeIfWanted() throws IOException, SQLException {
+        Path wanted = folder.resolve(WANTED);
+        if (!Files.exists(wanted)) {
+            return false;
+        }
+        makeIfChanged();
+        Files.delete(wanted);
+        return true;
+    }
+
+    private static String digest(Connection connection) throws SQLException {
+        StringBuilder all = new StringBuilder();
+        try (Statement statement = connection.createStatement();
+                var rows = statement.executeQuery("select id, name, version, binned_at from project order by id")) {
+            while (rows.next()) {
+                all.append(rows.getLong(1))
+                        .append(' ')
+                        .append(rows.getLong(3))
+                        .append(' ')
+                        .append(rows.getString(2));
+                all.append(' ').append(rows.getString(4)).append('\n');
+            }
+        }
+        try (Statement statement = connection.createStatement();
+                var rows =
+                        statement.executeQuery("select (select count(*) from basket), (select count(*) from word_list),"
+                                + " (select count(*) from removed_list)")) {
+            rows.next();
+            all.append(rows.getLong(1))
+                    .append(' ')
+                    .append(rows.getLong(2))
+                    .append(' ')
+                    .append(rows.getLong(3));
+        }
+        return TallyMarks.hash(all.toString()).substring(0, 8);
+    }
+
+    /** Copies a database as it stands at one moment into a ZIP file; there is either the whole file or none. */
+    static void write(Connection connection, Path copy) throws SQLException {
+        Path part = copy.resolveSibling(copy.getFileName() + ".part");
+        try (Statement statement = connection.createStatement()) {
+            OwnerOnly.create(part);
+            statement.execute("backup to '" + part.toString().replace("'", "''") + "'");
+            OwnerOnly.close(part);
+            Files.move(part, copy, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        } catch (IOException e) {
+            throw new SQLException("the copy " + copy + " could not be written: " + e.getMessage(), e);
+        }
+    }
+
+    /**
+     * Has the server that works on a folder make a copy, and takes it.
+     *
+     * @throws IOException with a sentence, if it does not within ten minutes
+     */
+    public static void ask(Path data, Path to) throws IOException, InterruptedException {
+        Path folder = data.resolve(FOLDER);
+        OwnerOnly.folder(folder);
+        Path wanted = folder.resolve(WANTED);
+        OwnerOnly.create(wanted);
+        for (int tries = 0; Files.exists(wanted); tries++) {
+            if (tries == 3_000) {
+                Files.deleteIfExists(wanted);
+                throw new IOException("the Smorgas that works on " + data + " made no copy; what stands in its window"
+                        + " may tell why");
+            }
+            Thread.sleep(200);
+        }
+        List<Path> copies = all(folder);
+        if (copies.isEmpty()) {
+            throw new IOException("the Smorgas that works on " + data + " made no copy");
+        }
+        Files.copy(copies.getFirst(), to);
+        OwnerOnly.close(to);
+    }
+
+    /** Where a database goes that a copy takes the place of. */
+    static Path replaced(Path data, Clock clock) throws IOException {
+        Path folder = data.resolve(FOLDER);
+        OwnerOnly.folder(folder);
+        String name = "replaced-" + WHEN.format(clock.instant());
+        Path free = folder.resolve(name + ".mv.db");
+        for (int n = 2; Files.exists(free); n++) {
+            free = folder.resolve(name + "-" + n + ".mv.db");
+        }
+        return free;
+    }
+
+    /** Takes the database out of a copy; a database that is not packed is taken as it is. */
+    static void unpack(Path copy, Path to) throws IOException {
+        try (InputStream in = Files.newInputStream(copy)) {
+            boolean packed = in.read() == 'P' && in.read() == 'K';
+            if (!packed) {
+                Files.copy(copy, to, StandardCopyOption.REPLACE_EXISTING);
+                return;
+            }
+        }
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(copy))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                if (entry.getName().endsWith(DataFolder.DATABASE)) {
+                    try (OutputStream out = Files.newOutputStream(to)) {
+                        zip.transferTo(out);
+                    }
+                    return;
+                }
+            }
+        } catch (java.util.zip.ZipException | java.io.EOFException e) {
+            Files.deleteIfExists(to);
+            throw new DataFolder.Refused(copy + " is damaged: " + e.getMessage() + ". Nothing was touched.");
+        }
+        Files.deleteIfExists(to);
+        throw new DataFolder.Refused(copy + " is no copy that Smorgas has made. Nothing was touched.");
+    }
+
+    /** The rolling copies in a folder of copies, the newest first. */
+    static List<Path> all(Path folder) throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(file -> file.getFileName().toString().matches("copy-.*\\.zip"))
+                    .sorted(java.util.Comparator.comparing(
+                                    (Path file) -> file.getFileName().toString())
+                            .reversed())
+                    .toList();
+        }
+    }
+
+    /** What one can do with a folder whose database is not what it was. */
+    static String waysBack(Path data) {
+        List<Path> copies;
+        try {
+            copies = all(data.resolve(FOLDER));
+        } catch (IOException e) {
+            copies = List.of();
+        }
+        if (copies.isEmpty()) {
+            return "There is no copy in " + data.resolve(FOLDER) + "; restore one of yours with ./smorgas restore FILE"
+                    + " --data " + data + ", or go on with what is left by moving " + Tally.NAME + " away.";
+        }
+        return "Restore the newest of " + (copies.size() == 1 ? "its copies" : "its " + copies.size() + " copies")
+                + " with ./smorgas restore " + copies.getFirst() + " --data " + data
+                + ", or go on with what is left by moving " + Tally.NAME + " away.";
+    }
+}

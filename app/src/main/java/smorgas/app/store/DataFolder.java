@@ -1,0 +1,207 @@
+package smorgas.app.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.util.List;
+import org.flywaydb.core.Flyway;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The folder of a database, opened so that nothing is written into one that is not what it was: looked at without
+ * writing, compared with its {@link Tally}, copied before a migration, and migrated in connections of its own, which are
+ * closed before anybody works with it. (What the migration makes keeps its session: a check in it fails once that is
+ * closed, until the database is opened anew.)
+ */
+public final class DataFolder {
+
+    /** Why a folder is not taken, in a sentence that says what to do. Nothing in it was written. */
+    public static final class Refused extends RuntimeException {
+        private static final long serialVersionUID = 1;
+
+        Refused(String sentence) {
+            super(sentence);
+        }
+    }
+
+    /** The newest migration that this version has. */
+    static final int SCHEMA = 4;
+
+    static final String DATABASE = "smorgas.mv.db";
+
+    private static final String READ_ONLY = ";ACCESS_MODE_DATA=r;IFEXISTS=TRUE";
+
+    private final Path folder;
+    private final String url;
+
+    private DataFolder(Path folder, String url) {
+        this.folder = folder;
+        this.url = url;
+    }
+
+    /**
+     * Makes the database in a folder ready to be worked with.
+     *
+     * @param url as the application opens it
+     * @param locations of the migrations
+     * @return its tally, which takes a line with each act from now on
+     * @throws Refused if what is there is not what must be there
+     */
+    public static Tally open(Path folder, String url, String... locations) {
+        try {
+            return new DataFolder(folder, url).open(locations);
+        } catch (IOException | SQLException e) {
+            throw new Refused("the database in " + folder + " cannot be opened: " + e.getMessage()
+                    + ". Check that the folder can be written and that the disk has room.");
+        }
+    }
+
+    private Tally open(String... locations) throws IOException, SQLException {
+        OwnerOnly.folder(folder);
+        Path database = folder.resolve(DATABASE);
+        boolean told = Files.exists(Tally.in(folder));
+        if (!Files.exists(database)) {
+            if (told) {
+                throw new Refused("the database " + database + " is missing, though " + Tally.NAME
+                        + " tells what was in it. Nothing was made in its place. " + waysBack());
+            }
+            OwnerOnly.create(database);
+        } else if (told || Files.size(database) > 0) {
+            OwnerOnly.close(database);
+            TallyMarks must = look(told);
+            if (told) {
+                // From now on it may shrink, as it does when its unused parts are given back.
+                Tally.write(Tally.in(folder), must);
+            }
+        }
+        Flyway flyway = Flyway.configure()
+                .dataSource(url, "sa", "")
+                .locations(locations)
+                .load();
+        copyBeforeMigration(flyway);
+        flyway.migrate();
+        try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
+            return Tally.begin(folder, Look.at(connection, new TallyMarks()).marks());
+        }
+    }
+
+    /** Whether there is a database. */
+    public static boolean exists(Path folder) {
+        return Files.exists(folder.resolve(DATABASE));
+    }
+
+    private static String readOnly(Path database) {
+        String path = database.toAbsolutePath().toString();
+        return "jdbc:h2:file:" + path.substring(0, path.length() - ".mv.db".length()) + READ_ONLY;
+    }
+
+    /**
+     * Copies a database that nobody works with.
+     *
+     * @param to a file that does not exist
+     * @throws Refused if the database is not what it was
+     */
+    public static void copy(Path folder, Path to) throws IOException {
+        Path database = folder.resolve(DATABASE);
+        new DataFolder(folder, readOnly(database)).look(Files.exists(Tally.in(folder)));
+        try (Connection connection = DriverManager.getConnection(readOnly(database), "sa", "")) {
+            Copies.write(connection, to);
+        } catch (SQLException e) {
+            throw new IOException(e.getMessage(), e);
+        }
+    }
+
+    /**
+     * Puts a copy in the place of the database, which is moved into the folder's copies. Killed in the middle of it, the
+     * folder is refused at the next start, and it can be done again.
+     *
+     * @return what was done, in a sentence
+     * @throws Refused if the copy cannot be read; nothing has changed then
+     */
+    public static String restore(Path folder, Path file, Clock clock) throws IOException {
+        if (!Files.isRegularFile(file)) {
+            throw new Refused("there is no file " + file + "; name a copy that Smorgas has made");
+        }
+        OwnerOnly.folder(folder);
+        Path fresh = folder.resolve("restoring.mv.db");
+        OwnerOnly.create(fresh);
+        Copies.unpack(file, fresh);
+        Look look;
+        try {
+            look = lookAt(readOnly(fresh), new TallyMarks(), "It is no copy that Smorgas has made, or a damaged one.");
+        } catch (Refused e) {
+            Files.deleteIfExists(fresh);
+            throw e;
+        }
+        Path database = folder.resolve(DATABASE);
+        String kept = "";
+        if (Files.exists(database)) {
+            Path aside = Copies.replaced(folder, clock);
+            Files.move(database, aside);
+            kept = " What was there is kept as " + aside + ".";
+        }
+        Files.move(fresh, database);
+        Tally.write(Tally.in(folder), look.marks());
+        return "Restored " + look.marks().projects().size()
+                + (look.marks().projects().size() == 1 ? " project" : " projects") + " from " + file + "." + kept;
+    }
+
+    /** Deletes a database and what tells of it; copies stay. */
+    public static void delete(Path folder) throws IOException {
+        Files.deleteIfExists(Tally.in(folder));
+        Files.deleteIfExists(folder.resolve(DATABASE));
+    }
+
+    /** Opens the database without writing into it, and compares. */
+    private TallyMarks look(boolean told) throws IOException {
+        TallyMarks must = told ? Tally.read(folder) : new TallyMarks();
+        long bytes = Files.size(folder.resolve(DATABASE));
+        if (bytes < must.bytes()) {
+            throw new Refused("the database in " + folder + " has " + bytes + " bytes, and had " + must.bytes()
+                    + " when it was closed. Nothing was written. " + waysBack());
+        }
+        Look look = lookAt(readOnly(folder.resolve(DATABASE)), must, waysBack());
+        if (!look.missing().isEmpty()) {
+            List<String> missing = look.missing();
+            throw new Refused("the database in " + folder + " is not what it was: " + missing.getFirst()
+                    + (missing.size() > 1 ? " and " + (missing.size() - 1) + " more" : "")
+                    + " that had been saved cannot be found in it. Nothing was written. " + waysBack());
+        }
+        return must;
+    }
+
+    /** What is in a database file; refused if it cannot be read or was made by a newer version. */
+    static Look lookAt(String url, TallyMarks must, String waysBack) {
+        try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
+            Look.requireKnown(connection, SCHEMA);
+            return Look.at(connection, must);
+        } catch (SQLException e) {
+            throw new Refused("the database is damaged and cannot be read (" + firstLine(e.getMessage())
+                    + "). Nothing was written. " + waysBack);
+        }
+    }
+
+    private static String firstLine(@Nullable String message) {
+        return message == null
+                ? "no reason was told"
+                : message.lines().findFirst().orElse("");
+    }
+
+    private String waysBack() {
+        return Copies.waysBack(folder);
+    }
+
+    private void copyBeforeMigration(Flyway flyway) throws SQLException {
+        var info = flyway.info();
+        if (info.current() != null && info.pending().length > 0) {
+            Path copy = folder.resolve("before-" + info.pending()[0].getVersion() + ".zip");
+            try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
+                Copies.write(connection, copy);
+            }
+        }
+    }
+}

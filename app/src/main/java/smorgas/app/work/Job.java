@@ -1,0 +1,194 @@
+package smorgas.app.work;
+
+import java.time.Duration;
+import java.util.OptionalLong;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.function.LongSupplier;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import smorgas.core.gather.Packed;
+import smorgas.core.gather.ReadingStopped;
+
+/**
+ * One list on its way into a project. Stopped, it is over at once, whatever its reader is in the middle of: that notices at
+ * its next row, and what it has stored goes with its transaction.
+ */
+public final class Job implements OpenProject.Watch {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Job.class);
+
+    /** No list that is one takes so long. */
+    private static final Duration LONGEST = Duration.ofMinutes(10);
+
+    /** How a reading stands. */
+    public enum State {
+        WAITING,
+        READING,
+        /** Read, and past the moment in which it could be stopped. */
+        KEEPING,
+        DONE,
+        REFUSED,
+        STOPPED,
+        FAILED
+    }
+
+    private final long number;
+    private final long project;
+    private final String name;
+    private final long size;
+    private final Memory memory;
+    private final LongSupplier nanos;
+    private final CountDownLatch over = new CountDownLatch(1);
+    /** What is needed to read it; nothing once it is over. */
+    private volatile @Nullable Wanted wanted;
+
+    private volatile State state = State.WAITING;
+    private volatile long begun;
+    private volatile long rows;
+    private volatile long basket;
+    private volatile String sentence = "";
+    private OptionalLong firstTold = OptionalLong.empty();
+
+    private record Wanted(OpenProject project, byte[] bytes) {}
+
+    Job(long number, OpenProject project, Packed.NamedBytes list, Memory memory, LongSupplier nanos) {
+        this.number = number;
+        this.project = project.id();
+        this.name = list.name();
+        this.size = list.bytes().length;
+        this.wanted = new Wanted(project, list.bytes());
+        this.memory = memory;
+        this.nanos = nanos;
+    }
+
+    public long number() {
+        return number;
+    }
+
+    long project() {
+        return project;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public State state() {
+        return state;
+    }
+
+    public boolean pending() {
+        return over.getCount() > 0;
+    }
+
+    public long bytes() {
+        return size;
+    }
+
+    /** Rows stored so far. */
+    public long rows() {
+        return rows;
+    }
+
+    /** The basket it became; 0 if it did not. */
+    public long basket() {
+        return basket;
+    }
+
+    /** What the researcher should be told when it is over; empty if it simply went in. */
+    public String sentence() {
+        return sentence;
+    }
+
+    boolean await(long some) throws InterruptedException {
+        return over.await(some, TimeUnit.NANOSECONDS);
+    }
+
+    /** When it was told first that this is over; empty if it is now. */
+    synchronized OptionalLong told(long now) {
+        OptionalLong before = firstTold;
+        firstTold = OptionalLong.of(before.orElse(now));
+        return before;
+    }
+
+    /** Ends it, unless it is over already or about to be kept. */
+    synchronized void stop() {
+        if (state == State.WAITING || state == State.READING) {
+            end(State.STOPPED, name + " was stopped; nothing of it was gathered.");
+        }
+    }
+
+    private synchronized boolean begin() {
+        if (state != State.WAITING) {
+            return false;
+        }
+        state = State.READING;
+        begun = nanos.getAsLong();
+        return true;
+    }
+
+    private synchronized void end(State how, String told) {
+        if (pending()) {
+            state = how;
+            sentence = told;
+            wanted = null;
+            over.countDown();
+        }
+    }
+
+    void run() {
+        Wanted list = wanted;
+        if (list == null || !begin()) {
+            return;
+        }
+        try {
+            memory.need(list.project().lines(), list.bytes());
+            OpenProject.Gathered gathered = list.project().gather(name, list.bytes(), this);
+            basket = gathered.basket().orElse(0L);
+            boolean told = gathered.outcome() instanceof Outcome.Refused;
+            end(
+                    basket == 0 ? State.REFUSED : State.DONE,
+                    told ? gathered.outcome().sentence() : "");
+        } catch (ReadingStopped e) {
+            // Stopped by hand it is over already.
+            end(State.REFUSED, name + " was not gathered. " + e.getMessage());
+        } catch (RuntimeException | StackOverflowError e) {
+            LOG.error("{} was not gathered", name, e);
+            end(
+                    State.FAILED,
+                    name
+                            + " was not gathered: it could not be stored. Check that the disk has room, then gather it again.");
+        } finally {
+            end(State.FAILED, name + " was not gathered: Smorgas ran out of memory or was ended.");
+        }
+    }
+
+    @Override
+    public void check() {
+        if (state == State.STOPPED) {
+            throw new ReadingStopped();
+        }
+        if (nanos.getAsLong() - begun > LONGEST.toNanos()) {
+            throw new ReadingStopped("It was still being read after " + LONGEST.toMinutes()
+                    + " minutes; no list takes so long. Save it as CSV, or split it, and gather that.");
+        }
+    }
+
+    @Override
+    public void rows(long stored) {
+        rows = stored;
+        check();
+        Wanted list = wanted;
+        if (list != null) {
+            memory.need(list.project().lines() + stored);
+        }
+    }
+
+    @Override
+    public synchronized void keeping() {
+        check();
+        state = State.KEEPING;
+    }
+}

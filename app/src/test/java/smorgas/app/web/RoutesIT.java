@@ -1,0 +1,301 @@
+package smorgas.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.lang.reflect.Parameter;
+import java.net.URLEncoder;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/**
+ * No request, however crafted, is answered 500, takes ten seconds or keeps a project shut: every route of the application
+ * with values that are missing, of another type, huge or hostile. {@code ./smorgas bench faults} sends ten thousand.
+ */
+class RoutesIT {
+
+    private static final int REQUESTS = "full".equals(System.getProperty("smorgas.faults")) ? 10_000 : 900;
+
+    private static final List<String> HOSTILE = List.of(
+            "",
+            " ",
+            "x",
+            "-1",
+            "0",
+            "1",
+            "2",
+            "7",
+            "99999999999999999999",
+            "2147483648",
+            "true",
+            "false",
+            "NaN",
+            "1e9",
+            "0,9",
+            "1.000",
+            "\u0000",
+            "\uD800",
+            "\uFFFF",
+            "<script>alert(1)</script>",
+            "\"'><img src=x>",
+            "=cmd()",
+            "%",
+            "%2",
+            "%00",
+            "x".repeat(5_000),
+            "\uD83D\uDC1D",
+            "[",
+            "(((",
+            "(((x{1000}){1000}){1000})",
+            "@@",
+            "\"",
+            "\\",
+            "\t",
+            ";",
+            "bee hive",
+            "bee",
+            "hive stand",
+            "bee hives",
+            "list.csv",
+            "ALL",
+            "KEPT",
+            "kept",
+            "SEARCHES",
+            "searches",
+            "-searches",
+            "UTF-16",
+            "IBM1047",
+            "x-no-such",
+            "KEYWORD",
+            "IGNORE",
+            "EXACT",
+            "{theme}",
+            "en",
+            "GBP",
+            "xx",
+            "{\"is\":\"has-word\"}",
+            "{\"is\":\"has-word\",\"word\":\"bee\"}",
+            "{\"is\":\"all-of\",\"conditions\":[]}",
+            "{\"is\":\"any-of\"}",
+            "{\"is\":\"matches\",\"pattern\":\"[\"}",
+            "{\"is\":\"count\"}",
+            "{}",
+            "null",
+            "[]",
+            "{\"is\":\"figure-within\",\"figure\":\"SEARCHES\",\"bounds\":null}",
+            "../../etc/passwd",
+            "\u202Eevil",
+            "Stop words (en)",
+            "Question openers (en)",
+            "figure:SEARCHES",
+            "text",
+            "word",
+            "list",
+            "drop",
+            "keep",
+            "tag:x");
+
+    @TempDir
+    private Path data;
+
+    private record Route(String method, String path, List<Parameter> parameters) {}
+
+    private final Random random = new Random(11);
+
+    private static List<Route> routes(Running server) {
+        List<Route> routes = new ArrayList<>();
+        server.context()
+                .getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class)
+                .getHandlerMethods()
+                .forEach((info, method) -> {
+                    if (method.getBeanType().getName().startsWith("smorgas")) {
+                        for (String path : paths(info)) {
+                            Set<RequestMethod> methods =
+                                    info.getMethodsCondition().getMethods();
+                            routes.add(new Route(
+                                    methods.contains(RequestMethod.POST) ? "POST" : "GET",
+                                    path,
+                                    List.of(method.getMethod().getParameters())));
+                        }
+                    }
+                });
+        routes.sort(java.util.Comparator.comparing(Route::path).thenComparing(Route::method));
+        return routes;
+    }
+
+    private static Set<String> paths(RequestMappingInfo info) {
+        return info.getPathPatternsCondition() == null
+                ? info.getDirectPaths()
+                : info.getPathPatternsCondition().getPatternValues();
+    }
+
+    /** Names of fields in the templates, for the methods that take any. */
+    private static List<String> fieldsOfTemplates() throws IOException {
+        Set<String> names =
+                new TreeSet<>(List.of("q", "page", "sort", "standing", "least", "most", "condition", "rule"));
+        try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Matcher name = Pattern.compile("\\sname=\"(\\w+)\"").matcher(Files.readString(file));
+                while (name.find()) {
+                    names.add(name.group(1));
+                }
+            }
+        }
+        return List.copyOf(names);
+    }
+
+    private String value(Class<?> type) {
+        if (type.isEnum() && random.nextInt(3) > 0) {
+            Object[] constants = type.getEnumConstants();
+            return String.valueOf(constants[random.nextInt(constants.length)]);
+        }
+        return HOSTILE.get(random.nextInt(HOSTILE.size()));
+    }
+
+    /** Some of the fields that a route takes, and some that it does not. */
+    private Map<String, String> fields(Route route, List<String> any) {
+        Map<String, String> fields = new HashMap<>();
+        for (Parameter parameter : route.parameters()) {
+            RequestParam asked = parameter.getAnnotation(RequestParam.class);
+            if (asked != null && !Map.class.isAssignableFrom(parameter.getType())) {
+                String name = asked.name().isEmpty()
+                        ? asked.value().isEmpty() ? parameter.getName() : asked.value()
+                        : asked.name();
+                if (random.nextInt(12) > 0) {
+                    fields.put(name, value(parameter.getType()));
+                }
+            } else if (parameter.getType().getName().startsWith("org.springframework.util.MultiValueMap")
+                    || !parameter.getType().isPrimitive() && asked == null) {
+                for (int i = random.nextInt(8); i > 0; i--) {
+                    fields.put(any.get(random.nextInt(any.size())), value(String.class));
+                }
+            }
+        }
+        if (random.nextInt(4) == 0) {
+            fields.put(any.get(random.nextInt(any.size())), value(String.class));
+        }
+        return fields;
+    }
+
+    private String path(Route route, long project) {
+        String path =
+                route.path().replace("{id}", random.nextInt(40) == 0 ? value(long.class) : String.valueOf(project));
+        return Pattern.compile("\\{\\w+}")
+                .matcher(path)
+                .replaceAll(match -> random.nextInt(3) == 0
+                        ? Matcher.quoteReplacement(encoded(value(long.class)))
+                        : String.valueOf(1 + random.nextInt(4)))
+                .replace(" ", "%20");
+    }
+
+    private static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8).replace("+", "%20");
+    }
+
+    private long newProject(Visitor visitor) {
+        long project = visitor.project("Routes");
+        visitor.upload(
+                "/projects/" + project + "/gather",
+                Map.of(
+                        "list.csv",
+                        "keyword,searches,cpc\nbee hive,100,0.5\nbee hives stand,50,0.2\nhive stand oak,20,\nbee suit,5,1\n"
+                                .getBytes(StandardCharsets.UTF_8)));
+        return project;
+    }
+
+    @Test
+    void noRequestIsAnswered500OrKeepsAProjectShut() throws IOException {
+        try (Running server = Running.alone(data, 0)) {
+            Visitor visitor = new Visitor(server);
+            List<Route> routes = routes(server);
+            assertThat(routes).hasSizeGreaterThan(70);
+            List<String> any = fieldsOfTemplates();
+            Set<String> faults = new LinkedHashSet<>();
+            int slow = 0;
+            long project = newProject(visitor);
+            for (int i = 0; i < REQUESTS; i++) {
+                Route route = routes.get(i < routes.size() ? i : random.nextInt(routes.size()));
+                Map<String, String> fields = fields(route, any);
+                String path;
+                try {
+                    path = path(route, project);
+                    java.net.URI.create("http://127.0.0.1" + path);
+                } catch (IllegalArgumentException e) {
+                    continue;
+                }
+                long begun = System.nanoTime();
+                HttpResponse<String> answer = send(visitor, route, path, fields);
+                slow += System.nanoTime() - begun > 10_000_000_000L ? 1 : 0;
+                if (answer.statusCode() >= 500) {
+                    faults.add(route.method() + " " + route.path() + " " + fields);
+                }
+                if (i % 10 == 9) {
+                    for (String step : List.of("gather", "fold", "sift", "group", "serve", "history")) {
+                        HttpResponse<String> page = visitor.get("/projects/" + project + "/" + step);
+                        if (page.statusCode() >= 500) {
+                            faults.add("shut: " + step + " after " + route.method() + " " + path + " " + fields);
+                        }
+                        if (page.statusCode() != 200) {
+                            project = newProject(visitor);
+                            break;
+                        }
+                    }
+                }
+            }
+            System.out.printf(
+                    Locale.ENGLISH,
+                    "Faults: %,d crafted requests to %d routes, %d answered 500 and more, %d took ten seconds%n",
+                    REQUESTS,
+                    routes.size(),
+                    faults.size(),
+                    slow);
+            assertThat(faults).isEmpty();
+            assertThat(slow).isZero();
+        }
+    }
+
+    private HttpResponse<String> send(Visitor visitor, Route route, String path, Map<String, String> fields) {
+        boolean files = route.parameters().stream()
+                .anyMatch(p -> p.getParameterizedType().getTypeName().contains("MultipartFile"));
+        if (route.method().equals("GET")) {
+            StringBuilder query = new StringBuilder("?");
+            fields.forEach((name, value) ->
+                    query.append(name).append('=').append(encoded(value)).append('&'));
+            return visitor.get(path + query, "X-Tab", random.nextBoolean() ? "t1" : "");
+        } else if (files && random.nextBoolean()) {
+            byte[] noise = value(MultipartFile.class).getBytes(StandardCharsets.UTF_8);
+            String field = route.parameters().stream()
+                    .filter(p -> p.getParameterizedType().getTypeName().contains("MultipartFile"))
+                    .map(Parameter::getName)
+                    .findFirst()
+                    .orElse("files");
+            return visitor.upload(path, field, Map.of("a.csv", Arrays.copyOf(noise, noise.length)), fields);
+        }
+        if (random.nextInt(10) == 0) {
+            fields.put("version", value(long.class));
+        }
+        return visitor.post(path, fields, "X-Tab", "t1");
+    }
+}

@@ -1,0 +1,36 @@
+package smorgas.core.text;
+
+/** Cells that a spreadsheet would run when it opens a table (OWASP, CSV injection; from memory). */
+public final class Formulas {
+
+    private static final String STARTS = "=+-@\t\r\n\uFF1D\uFF0B\uFF0D\uFF20";
+
+    private Formulas() {}
+
+    /**
+     * Whether a spreadsheet might run the text: it begins as a formula does, or does so behind the semicolons by which some
+     * spreadsheets part cells. A plain number is none, also below zero.
+     */
+    public static boolean runs(String cell) {
+        int start = 0;
+        while (start < cell.length() && cell.charAt(start) == ';') {
+            start++;
+        }
+        return start < cell.length()
+                && STARTS.indexOf(cell.charAt(start)) >= 0
+                && !(start == 0 && cell.matches("-\\d{1,15}(\\.\\d{1,9})?"));
+    }
+
+    /**
+     * Refuses a name that would be run.
+     *
+     * @param what it is the name of, such as "campaign"
+     * @throws IllegalArgumentException with a sentence without a full stop
+     */
+    public static void refuse(String what, String name) {
+        if (runs(name)) {
+            throw new IllegalArgumentException("The " + what + " must not begin with " + name.charAt(0)
+                    + ", which a spreadsheet would run as a formula");
+        }
+    }
+}
