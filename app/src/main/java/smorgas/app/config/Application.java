@@ -8,7 +8,6 @@ import java.time.Clock;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationProperties;
-import org.springframework.boot.flyway.autoconfigure.FlywayAutoConfiguration;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.context.annotation.Bean;
 import smorgas.app.store.Copies;
@@ -16,7 +15,7 @@ import smorgas.app.store.DataFolder;
 import smorgas.app.store.Tally;
 
 /** The Spring application. The database is migrated where the data folder is opened, before anything may use it. */
-@SpringBootApplication(scanBasePackages = "smorgas.app", exclude = FlywayAutoConfiguration.class)
+@SpringBootApplication(scanBasePackages = "smorgas.app")
 public class Application {
 
     static {
