@@ -16,18 +16,24 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.board.Board;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
+import smorgas.core.gather.Workbooks;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
 import smorgas.core.group.ThemeTree;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
@@ -59,6 +65,13 @@ final class BatchRun {
      * @param unread files that could not be read
      */
     record Summary(Map<String, Object> fields, int unread) {}
+
+    /** How an ambiguous number is read. */
+    private Decimals decimals() {
+        return recipe.folding().edition().atLeast(Edition.SECOND)
+                ? Decimals.of(recipe.folding().language())
+                : Decimals.POINT;
+    }
 
     private record Read(String name, @Nullable Lines lines, List<Problem> problems) {}
 
@@ -115,7 +128,7 @@ final class BatchRun {
     }
 
     /** A list on its way in: its bytes, or why there are none. */
-    private record Found(String name, byte @Nullable [] bytes, List<Problem> problems) {}
+    private record Found(String name, byte @Nullable [] bytes, ReadAs readAs, List<Problem> problems) {}
 
     /** The list in a file, or the lists that are packed in it. */
     private static List<Found> open(String name, Path file) {
@@ -126,21 +139,30 @@ final class BatchRun {
             return List.of(new Found(
                     name,
                     null,
+                    ReadAs.FOUND,
                     List.of(new Problem(name, 0, "The file cannot be read", "Check that it exists and may be read."))));
         }
         Packed.Contents contents;
         try {
             contents = Packed.open(name, bytes, MOST_UNPACKED);
         } catch (OutOfMemoryError e) {
-            return List.of(new Found(name, null, List.of(tooLarge(name))));
+            return List.of(new Found(name, null, ReadAs.FOUND, List.of(tooLarge(name))));
         }
         List<Found> found = new ArrayList<>();
         boolean alone = contents.lists().size() == 1 && contents.problems().isEmpty();
-        contents.lists()
-                .forEach(
-                        list -> found.add(new Found(alone ? name : name + "/" + list.name(), list.bytes(), List.of())));
-        if (!contents.problems().isEmpty()) {
-            found.add(new Found(name, null, contents.problems()));
+        List<Problem> problems = new ArrayList<>(contents.problems());
+        List<Problem> notes = new ArrayList<>();
+        for (Packed.NamedBytes list : contents.lists()) {
+            String listName = alone ? name : name + "/" + list.name();
+            Workbooks.Parts parts = Workbooks.of(new Packed.NamedBytes(listName, list.bytes()), false);
+            notes.addAll(parts.problems());
+            parts.lists()
+                    .forEach(part -> found.add(
+                            new Found(part.list().name(), part.list().bytes(), part.readAs(), List.copyOf(notes))));
+            notes.clear();
+        }
+        if (!problems.isEmpty()) {
+            found.add(new Found(name, null, ReadAs.FOUND, problems));
         }
         return found;
     }
@@ -167,7 +189,7 @@ final class BatchRun {
         return names;
     }
 
-    private static Read read(int number, Found found) {
+    private Read read(int number, Found found) {
         String name = found.name();
         byte[] bytes = found.bytes();
         if (bytes == null) {
@@ -175,12 +197,16 @@ final class BatchRun {
         }
         BasketReader.Read read;
         try {
-            read = BasketReader.lines(number, name, bytes);
+            read = BasketReader.lines(number, name, bytes, found.readAs(), decimals(), Halt.NEVER, (line, cells) -> {});
         } catch (OutOfMemoryError e) {
             return new Read(name, null, List.of(tooLarge(name)));
         }
         return read.lines()
-                .map(lines -> new Read(name, lines, lines.problems()))
+                .map(lines -> new Read(
+                        name,
+                        lines,
+                        Stream.concat(found.problems().stream(), lines.problems().stream())
+                                .toList()))
                 .orElseGet(() -> new Read(name, null, read.reading().problems()));
     }
 

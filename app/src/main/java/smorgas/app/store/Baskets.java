@@ -15,6 +15,7 @@ import java.util.function.LongConsumer;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import smorgas.core.column.Decimals;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Interpreter;
@@ -56,19 +57,29 @@ public class Baskets {
     /** Reads a list and stores it whole, or stores nothing. It is in no project before an entry says so. */
     @Transactional
     public Stored store(long project, String name, byte[] bytes) {
-        return store(project, name, bytes, Halt.NEVER, rows -> {}, () -> {});
+        return store(project, name, bytes, ReadAs.FOUND, Decimals.POINT, Halt.NEVER, rows -> {}, () -> {});
     }
 
     /**
      * Reads a list and stores it whole, or stores nothing.
      *
+     * @param readAs how the bytes are read, as far as that is known
+     * @param decimals how a number is meant that can be read in two ways
      * @param halt is asked whether it is still wanted; when it throws {@link smorgas.core.gather.ReadingStopped} nothing is
      *     stored and that passes on
      * @param progress is told the rows stored so far, and may throw the same
      * @param keeping is told before the transaction ends, and may throw the same
      */
     @Transactional
-    public Stored store(long project, String name, byte[] bytes, Halt halt, LongConsumer progress, Runnable keeping) {
+    public Stored store(
+            long project,
+            String name,
+            byte[] bytes,
+            ReadAs readAs,
+            Decimals decimals,
+            Halt halt,
+            LongConsumer progress,
+            Runnable keeping) {
         // The bytes as they came, and the lines of their reading.
         room.need(bytes.length * 3L);
         String fingerprint = fingerprint(bytes);
@@ -81,7 +92,7 @@ public class Baskets {
                 .set(BASKET.GATHERED_AT, OffsetDateTime.now(clock))
                 .returning(BASKET.ID)
                 .fetchSingle(BASKET.ID);
-        BasketReader.Read read = write(basket, name, bytes, ReadAs.FOUND, halt, progress);
+        BasketReader.Read read = write(basket, name, bytes, readAs, decimals, halt, progress);
         Reading reading = read.reading();
         keeping.run();
         if (reading.refused()) {
@@ -90,6 +101,7 @@ public class Baskets {
         }
         db.update(BASKET)
                 .set(BASKET.READING, Json.reading(reading))
+                .set(BASKET.READ_AS, readAs.equals(ReadAs.FOUND) ? null : Json.readAs(readAs))
                 .where(BASKET.ID.eq(basket))
                 .execute();
         tally.tell(new TallyMarks.OfBasket(basket, project, bytes.length, fingerprint));
@@ -97,9 +109,15 @@ public class Baskets {
     }
 
     private BasketReader.Read write(
-            long basket, String name, byte[] bytes, ReadAs readAs, Halt halt, LongConsumer progress) {
+            long basket,
+            String name,
+            byte[] bytes,
+            ReadAs readAs,
+            Decimals decimals,
+            Halt halt,
+            LongConsumer progress) {
         LineBlocks.Writer lines = blocks.replace(basket, progress);
-        BasketReader.Read read = BasketReader.lines(basket, name, bytes, readAs, halt, lines);
+        BasketReader.Read read = BasketReader.lines(basket, name, bytes, readAs, decimals, halt, lines);
         lines.finish();
         return read;
     }
@@ -130,7 +148,7 @@ public class Baskets {
         if (basket.readAs().equals(wanted)) {
             return basket;
         }
-        Reading reading = writeAgain(basket, wanted).reading();
+        Reading reading = writeAgain(basket, wanted, Decimals.POINT).reading();
         db.update(BASKET)
                 .set(BASKET.READING, Json.reading(reading))
                 .set(BASKET.READ_AS, Json.readAs(wanted))
@@ -139,12 +157,12 @@ public class Baskets {
         return new Basket(basket.id(), basket.name(), reading, wanted, basket.gatheredAt(), basket.bytes());
     }
 
-    private BasketReader.Read writeAgain(Basket basket, ReadAs wanted) {
+    private BasketReader.Read writeAgain(Basket basket, ReadAs wanted, Decimals decimals) {
         byte[] bytes = db.select(BASKET.CONTENT)
                 .from(BASKET)
                 .where(BASKET.ID.eq(basket.id()))
                 .fetchSingle(BASKET.CONTENT);
-        return write(basket.id(), basket.name(), bytes, wanted, Halt.NEVER, rows -> {});
+        return write(basket.id(), basket.name(), bytes, wanted, decimals, Halt.NEVER, rows -> {});
     }
 
     /** The cells of one line as they stand in the file; empty if there is no such line. */
@@ -172,14 +190,18 @@ public class Baskets {
                         row.value6()));
     }
 
-    /** The lines of a basket, interpreted by its reading. */
+    /**
+     * The lines of a basket, interpreted by its reading.
+     *
+     * @param decimals how a number is meant that can be read in two ways
+     */
     @Transactional
-    public Lines lines(Basket basket) {
+    public Lines lines(Basket basket, Decimals decimals) {
         if (!blocks.has(basket.id())) {
             // Stored by a version that kept lines otherwise; or a list without a line, which costs nothing.
-            return writeAgain(basket, basket.readAs()).lines().orElseThrow();
+            return writeAgain(basket, basket.readAs(), decimals).lines().orElseThrow();
         }
-        Interpreter interpreter = new Interpreter(basket.id(), basket.name(), basket.reading());
+        Interpreter interpreter = new Interpreter(basket.id(), basket.name(), basket.reading(), decimals);
         blocks.forEach(basket.id(), interpreter);
         return interpreter.lines(basket.reading());
     }

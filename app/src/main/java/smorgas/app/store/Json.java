@@ -93,6 +93,7 @@ public final class Json {
         kinds.put("basket-switched", Entry.BasketSwitched.class);
         kinds.put("basket-read-as", Entry.BasketReadAs.class);
         kinds.put("basket-renewed", Entry.BasketRenewed.class);
+        kinds.put("edition", Entry.EditionChosen.class);
         kinds.put("fold-kind", Entry.FoldKindSwitched.class);
         kinds.put("little-words", Entry.LittleWordsChosen.class);
         kinds.put("misspellings", Entry.MisspellingsJudged.class);
@@ -103,6 +104,8 @@ public final class Json {
         kinds.put("cleaning-removed", Entry.CleaningRemoved.class);
         kinds.put("merge", Entry.MergeChosen.class);
         kinds.put("judged", Entry.Judged.class);
+        kinds.put("given-back", Entry.GivenBack.class);
+        kinds.put("negative", Entry.NegativeSettled.class);
         kinds.put("rule-added", Entry.RuleAdded.class);
         kinds.put("rule-removed", Entry.RuleRemoved.class);
         kinds.put("rule-changed", Entry.RuleChanged.class);
@@ -208,7 +211,9 @@ public final class Json {
      */
     public static Condition condition(String text) {
         try {
-            return MAPPER.readValue(text, Condition.class);
+            Condition read = MAPPER.readValue(text, Condition.class);
+            Complete.require(read, "condition");
+            return read;
         } catch (tools.jackson.core.JacksonException e) {
             throw new IllegalArgumentException("This is no condition: " + e.getOriginalMessage(), e);
         }

@@ -2,6 +2,7 @@ package smorgas.app.store;
 
 import java.time.OffsetDateTime;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.recipe.Edition;
 
 /**
  * One client's or site's work, in one market, language and currency.
@@ -9,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param language ISO 639-1 code
  * @param market free text, such as a country
  * @param currency ISO 4217 code
+ * @param edition the one in which it was made
  * @param version grows by one with every act, undo and redo
  * @param binnedAt when it was moved to the bin; null if it was not
  */
@@ -18,6 +20,7 @@ public record Project(
         String language,
         String market,
         String currency,
+        Edition edition,
         long version,
         OffsetDateTime openedAt,
         @Nullable OffsetDateTime binnedAt) {

@@ -15,6 +15,7 @@ import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.app.store.schema.tables.records.ProjectRecord;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 
@@ -48,6 +49,10 @@ public class Projects {
     /** Makes a project and returns its number. */
     @Transactional
     public long create(String name, String language, String market, String currency) {
+        return create(name, language, market, currency, Edition.NEWEST);
+    }
+
+    private long create(String name, String language, String market, String currency, Edition edition) {
         room.need(0);
         OffsetDateTime now = OffsetDateTime.now(clock);
         long project = db.insertInto(PROJECT)
@@ -55,6 +60,7 @@ public class Projects {
                 .set(PROJECT.LANGUAGE, language)
                 .set(PROJECT.MARKET, market)
                 .set(PROJECT.CURRENCY, currency)
+                .set(PROJECT.EDITION, edition.number())
                 .set(PROJECT.CREATED_AT, now)
                 .set(PROJECT.OPENED_AT, now)
                 .returning(PROJECT.ID)
@@ -109,7 +115,7 @@ public class Projects {
                         .value1()
                         .longValue()
                 * 3);
-        long copy = create(name, original.language(), original.market(), original.currency());
+        long copy = create(name, original.language(), original.market(), original.currency(), original.edition());
         Map<Long, Long> baskets = copyBaskets(id, copy);
         History history = Histories.load(db, id);
         TallyMarks.OfProject mark = new TallyMarks.OfProject(copy, original.version(), 0, "");
@@ -183,6 +189,7 @@ public class Projects {
                 row.getLanguage(),
                 row.getMarket(),
                 row.getCurrency(),
+                Edition.of(row.getEdition()),
                 row.getVersion(),
                 row.getOpenedAt(),
                 row.getBinnedAt());

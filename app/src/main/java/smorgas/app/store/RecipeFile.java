@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import smorgas.core.column.Figure;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
@@ -31,13 +32,14 @@ public record RecipeFile(String language, List<Entry> entries) {
     }
 
     /** The recipe that a project's entries in force come to, defaults first. */
-    public static RecipeFile of(String language, List<Entry> effective) {
+    public static RecipeFile of(String language, Edition edition, List<Entry> effective) {
         List<Entry> entries = new ArrayList<>();
         if (effective.stream().anyMatch(RecipeTaken.class::isInstance)) {
             // The recipe that was taken has them written out.
             return new RecipeFile(language, Recipe.decisions(effective));
         }
-        Folding folding = Folding.standard(language);
+        entries.add(new Entry.EditionChosen(edition));
+        Folding folding = Folding.standard(language, edition);
         for (FoldKind kind : FoldKind.values()) {
             entries.add(new Entry.FoldKindSwitched(kind, folding.on().contains(kind)));
         }
@@ -76,7 +78,11 @@ public record RecipeFile(String language, List<Entry> entries) {
             throw new IllegalArgumentException(
                     "This is no recipe of format " + FORMAT + ": it should begin with {\"recipe\": " + FORMAT + "}");
         }
-        List<Entry> entries = Json.exportedEntries(file.path("entries"));
+        List<Entry> entries = new ArrayList<>(Json.exportedEntries(file.path("entries")));
+        if (entries.stream().noneMatch(Entry.EditionChosen.class::isInstance) && !entries.isEmpty()) {
+            // From before there were editions.
+            entries.addFirst(new Entry.EditionChosen(Edition.FIRST));
+        }
         return new RecipeFile(file.path("language").stringValue("en"), entries);
     }
 

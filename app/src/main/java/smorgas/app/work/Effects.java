@@ -3,13 +3,50 @@ package smorgas.app.work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import smorgas.core.board.Board;
+import smorgas.core.group.Groups;
 import smorgas.core.recipe.Standing;
 
 /** Tells in figures what an act did. */
 final class Effects {
 
     private Effects() {}
+
+    /** Keywords named; the others are counted. */
+    private static final int NAMED = 3;
+
+    /**
+     * What an act on groups did to keywords that it did not name: those that are in another group than before, in a sentence
+     * with a space before it; empty if there are none.
+     */
+    static String moved(Board before, Board after, Set<String> named) {
+        Groups old = before.groups();
+        Groups now = after.groups();
+        List<String> moved = new ArrayList<>();
+        for (int keyword = 0; keyword < after.keywords().size(); keyword++) {
+            boolean same = place(old, keyword).equals(place(now, keyword));
+            if (!same && !named.contains(after.keywords().text(keyword))) {
+                moved.add(after.keywords().text(keyword));
+            }
+        }
+        if (moved.isEmpty()) {
+            return "";
+        }
+        String more = moved.size() > NAMED ? String.format(Locale.ENGLISH, " and %,d more", moved.size() - NAMED) : "";
+        return String.format(
+                Locale.ENGLISH,
+                " %,d %s changed groups: %s%s.",
+                moved.size(),
+                (named.isEmpty() ? "" : "other ") + (moved.size() == 1 ? "keyword" : "keywords"),
+                String.join(", ", moved.subList(0, Math.min(NAMED, moved.size()))),
+                more);
+    }
+
+    private static String place(Groups groups, int keyword) {
+        int group = groups.grouping().groupOf(keyword);
+        return group < 0 ? String.valueOf(group) : groups.grouping().key(group);
+    }
 
     /** The end of a sentence: which counts changed, and how many keywords are left; always ends with a full stop. */
     static String between(Board before, Board after) {

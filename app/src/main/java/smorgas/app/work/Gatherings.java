@@ -17,6 +17,8 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import smorgas.core.gather.Packed;
+import smorgas.core.gather.Workbooks;
+import smorgas.core.recipe.ReadAs;
 
 /**
  * Lists that are being read in the background: those of one project one after the other, those of several beside each
@@ -50,7 +52,12 @@ public class Gatherings implements DisposableBean {
 
     /** Puts a list in line to be read. */
     public Job submit(OpenProject project, Packed.NamedBytes list) {
-        Job job = new Job(numbers.incrementAndGet(), project, list, memory, nanos);
+        return submit(project, new Workbooks.Part(list, ReadAs.FOUND));
+    }
+
+    /** Puts a list in line of which it is known how it is to be read. */
+    public Job submit(OpenProject project, Workbooks.Part part) {
+        Job job = new Job(numbers.incrementAndGet(), project, part, memory, nanos);
         jobs.add(job);
         lines.values().removeIf(CompletableFuture::isDone);
         lines.compute(project.id(), (id, last) -> (last == null ? CompletableFuture.<Void>completedFuture(null) : last)

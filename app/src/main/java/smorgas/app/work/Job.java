@@ -8,8 +8,9 @@ import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import smorgas.core.gather.Packed;
 import smorgas.core.gather.ReadingStopped;
+import smorgas.core.gather.Workbooks;
+import smorgas.core.recipe.ReadAs;
 
 /**
  * One list on its way into a project. Stopped, it is over at once, whatever its reader is in the middle of: that notices at
@@ -51,14 +52,14 @@ public final class Job implements OpenProject.Watch {
     private volatile String sentence = "";
     private OptionalLong firstTold = OptionalLong.empty();
 
-    private record Wanted(OpenProject project, byte[] bytes) {}
+    private record Wanted(OpenProject project, byte[] bytes, ReadAs readAs) {}
 
-    Job(long number, OpenProject project, Packed.NamedBytes list, Memory memory, LongSupplier nanos) {
+    Job(long number, OpenProject project, Workbooks.Part part, Memory memory, LongSupplier nanos) {
         this.number = number;
         this.project = project.id();
-        this.name = list.name();
-        this.size = list.bytes().length;
-        this.wanted = new Wanted(project, list.bytes());
+        this.name = part.list().name();
+        this.size = part.list().bytes().length;
+        this.wanted = new Wanted(project, part.list().bytes(), part.readAs());
         this.memory = memory;
         this.nanos = nanos;
     }
@@ -145,7 +146,7 @@ public final class Job implements OpenProject.Watch {
         }
         try {
             memory.need(list.project().lines(), list.bytes());
-            OpenProject.Gathered gathered = list.project().gather(name, list.bytes(), this);
+            OpenProject.Gathered gathered = list.project().gather(name, list.bytes(), list.readAs(), this);
             basket = gathered.basket().orElse(0L);
             boolean told = gathered.outcome() instanceof Outcome.Refused;
             end(

@@ -9,6 +9,9 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Baskets.Basket;
 import smorgas.app.store.Histories;
@@ -16,12 +19,15 @@ import smorgas.app.store.Project;
 import smorgas.app.store.Room;
 import smorgas.core.board.Board;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Decimals;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.BasketState;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
@@ -32,31 +38,85 @@ import smorgas.core.recipe.Recipe;
  */
 public final class OpenProject {
 
+    private static final Logger LOG = LoggerFactory.getLogger(OpenProject.class);
+
+    /** Keywords of which groups are looked through for what an act did beside what it says. */
+    private static final int MOST_TOLD = 200_000;
+
+    private static final String STUCK =
+            "The last act of this project cannot be followed, so it is shown as it was before"
+                    + " and takes no other act: undo it, and all is as before.";
+
     private final long id;
     private final String language;
+    private final Edition edition;
     private final Baskets baskets;
     private final Histories histories;
     private final Map<LinesKey, GatheredBasket> loaded = new HashMap<>();
     /** Lines just stored, by basket, which need not be read back. */
-    private final Map<Long, Lines> fresh = new ConcurrentHashMap<>();
+    private final Map<Long, Fresh> fresh = new ConcurrentHashMap<>();
+
+    private record Fresh(ReadAs readAs, Decimals decimals, Lines lines) {}
 
     private volatile Snapshot snapshot;
+    /** Whether the last acts cannot be followed: then only undo is taken. */
+    private boolean stuck;
     /** Whether the database failed in the middle of an act, so that it is not known if that is stored. */
     private boolean doubtful;
 
     /** What lines depend on. */
-    private record LinesKey(long basket, ReadAs readAs) {}
+    private record LinesKey(long basket, ReadAs readAs, Decimals decimals) {}
 
     OpenProject(Project project, Baskets baskets, Histories histories) {
         this.id = project.id();
         this.language = project.language();
+        this.edition = project.edition();
         this.baskets = baskets;
         this.histories = histories;
         Histories.Stored stored = histories.stored(id);
-        Recipe recipe = Recipe.of(stored.history().effective(), language);
-        List<GatheredBasket> inForce = basketsOf(recipe);
-        this.snapshot =
-                new Snapshot(stored.version(), stored.history(), Board.of(linesOf(inForce), recipe), inForce, "");
+        this.snapshot = followed(stored);
+    }
+
+    /**
+     * The project as its history says. One that cannot be followed to its end is shown as it was before the first act that
+     * cannot, and takes nothing but undo until that is undone.
+     */
+    private Snapshot followed(Histories.Stored stored) {
+        History shown = stored.history();
+        for (int undone = 0; ; undone++) {
+            try {
+                Recipe recipe = recipeOf(shown);
+                List<GatheredBasket> inForce = basketsOf(recipe);
+                Board board = Board.of(linesOf(inForce), recipe);
+                if (undone > 0) {
+                    board.standings();
+                }
+                stuck = undone > 0;
+                return new Snapshot(stored.version(), stored.history(), board, inForce, stuck ? STUCK : "");
+            } catch (DataAccessException e) {
+                throw e;
+            } catch (RuntimeException e) {
+                LOG.error("project {} cannot be followed to its end", id, e);
+                if (shown.undoable().isEmpty()) {
+                    throw e;
+                }
+                shown = shown.undo(0);
+            }
+        }
+    }
+
+    private Recipe recipeOf(History history) {
+        return Recipe.of(history.effective(), language, edition);
+    }
+
+    /** How an ambiguous number is read: by the language since there is a second edition. */
+    private Decimals decimals(Recipe recipe) {
+        return recipe.folding().edition().atLeast(Edition.SECOND) ? Decimals.of(language) : Decimals.POINT;
+    }
+
+    /** The edition in which the project was made. */
+    public Edition edition() {
+        return edition;
     }
 
     public long id() {
@@ -85,6 +145,9 @@ public final class OpenProject {
      */
     public synchronized Outcome act(long seen, Function<Recipe, Entry> make) {
         settle();
+        if (stuck) {
+            return new Outcome.Refused(STUCK);
+        }
         Snapshot before = snapshot;
         Entry entry;
         try {
@@ -98,10 +161,10 @@ public final class OpenProject {
                     "Not done: the same was changed in another window meanwhile. This is the newer state.");
         }
         History after = before.history().act(entry, before.version() + 1);
-        if (Recipe.of(after.effective(), language).equals(before.board().recipe())) {
+        if (recipeOf(after).sameAs(before.board().recipe())) {
             return new Outcome.NoChange("Nothing to change: it is so already.");
         }
-        return advance(before, after, entry.sentence());
+        return advance(before, after, entry.sentence(), entry);
     }
 
     /** Takes the last act back; refused if the page shows an older state than that act made. */
@@ -117,7 +180,8 @@ public final class OpenProject {
                 : advance(
                         before,
                         before.history().undo(before.version() + 1),
-                        "Undid: " + last.get().entry().sentence());
+                        "Undid: " + last.get().entry().sentence(),
+                        last.get().entry());
     }
 
     /** Brings the act undone last back. */
@@ -133,7 +197,8 @@ public final class OpenProject {
                 : advance(
                         before,
                         before.history().redo(before.version() + 1),
-                        "Did again: " + next.get().entry().sentence());
+                        "Did again: " + next.get().entry().sentence(),
+                        next.get().entry());
     }
 
     private static Outcome newer() {
@@ -142,7 +207,7 @@ public final class OpenProject {
 
     /** Stores a list and brings its lines into the project. */
     public Gathered gather(String wanted, byte[] bytes) {
-        return gather(wanted, bytes, Watch.NONE);
+        return gather(wanted, bytes, ReadAs.FOUND, Watch.NONE);
     }
 
     /** Who waits for a list that is being read. */
@@ -175,14 +240,16 @@ public final class OpenProject {
     /**
      * Stores a list and brings its lines into the project. The same bytes a second time come in switched off.
      *
+     * @param known what whoever gathers knows of how it is to be read, such as the sheet
      * @param watch may stop it, and then nothing is gathered
      */
-    public Gathered gather(String wanted, byte[] bytes, Watch watch) {
+    public Gathered gather(String wanted, byte[] bytes, ReadAs known, Watch watch) {
         String name = freeName(wanted);
-        Optional<GatheredBasket> same = sameBytes(bytes);
+        Optional<GatheredBasket> same = sameBytes(bytes, known.sheet());
+        Decimals decimals = decimals(snapshot.board().recipe());
         Baskets.Stored stored;
         try {
-            stored = baskets.store(id, name, bytes, watch, watch::rows, watch::keeping);
+            stored = baskets.store(id, name, bytes, known, decimals, watch, watch::rows, watch::keeping);
         } catch (Room.None e) {
             return new Gathered(new Outcome.Refused(name + ": " + e.getMessage()), Optional.empty());
         }
@@ -192,12 +259,13 @@ public final class OpenProject {
                             name + ": " + stored.reading().problems().getFirst().sentence()),
                     Optional.empty());
         }
-        long basket = keepFresh(stored);
+        long basket = keepFresh(stored, known, decimals);
         Outcome added = act(snapshot.version(), recipe -> new Entry.BasketAdded(basket, name));
-        rememberedRoles(stored.reading())
-                .ifPresent(roles -> act(
-                        snapshot.version(),
-                        recipe -> new Entry.BasketReadAs(basket, name, new ReadAs("", "", "", -1, roles))));
+        List<ColumnRole> roles = rememberedRoles(stored.reading()).orElse(known.roles());
+        ReadAs readAs = new ReadAs(known.encoding(), known.delimiter(), known.sheet(), known.headerLine(), roles);
+        if (!readAs.equals(ReadAs.FOUND)) {
+            act(snapshot.version(), recipe -> new Entry.BasketReadAs(basket, name, readAs));
+        }
         if (same.isPresent()) {
             act(snapshot.version(), recipe -> new Entry.BasketSwitched(basket, name, false));
             return new Gathered(
@@ -219,10 +287,11 @@ public final class OpenProject {
                 .findFirst();
     }
 
-    private Optional<GatheredBasket> sameBytes(byte[] bytes) {
+    private Optional<GatheredBasket> sameBytes(byte[] bytes, String sheet) {
         List<Long> same = baskets.withSameBytes(id, bytes);
         return snapshot.baskets().stream()
-                .filter(basket -> same.contains(basket.id()))
+                .filter(basket -> same.contains(basket.id())
+                        && basket.state().readAs().sheet().equals(sheet))
                 .findFirst();
     }
 
@@ -232,9 +301,12 @@ public final class OpenProject {
                 .filter(basket -> basket.id() == older)
                 .findFirst()
                 .orElseThrow(() -> new java.util.NoSuchElementException("There is no basket " + older));
+        ReadAs readAs = old.state().readAs();
+        Decimals decimals = decimals(snapshot.board().recipe());
         Baskets.Stored stored;
         try {
-            stored = baskets.store(id, old.name(), bytes);
+            stored = baskets.store(
+                    id, old.name(), bytes, readAs, decimals, Watch.NONE, Watch.NONE::rows, Watch.NONE::keeping);
         } catch (Room.None e) {
             return new Gathered(new Outcome.Refused(e.getMessage()), Optional.empty());
         }
@@ -244,14 +316,14 @@ public final class OpenProject {
                             + stored.reading().problems().getFirst().sentence()),
                     Optional.empty());
         }
-        long by = keepFresh(stored);
+        long by = keepFresh(stored, readAs, decimals);
         return new Gathered(
                 act(snapshot.version(), recipe -> new Entry.BasketRenewed(older, by, old.name())), stored.basket());
     }
 
-    private long keepFresh(Baskets.Stored stored) {
+    private long keepFresh(Baskets.Stored stored, ReadAs readAs, Decimals decimals) {
         long basket = stored.basket().orElseThrow();
-        fresh.put(basket, stored.lines().orElseThrow());
+        fresh.put(basket, new Fresh(readAs, decimals, stored.lines().orElseThrow()));
         return basket;
     }
 
@@ -272,17 +344,14 @@ public final class OpenProject {
     private void settle() {
         if (doubtful) {
             Histories.Stored stored = histories.stored(id);
-            Recipe recipe = Recipe.of(stored.history().effective(), language);
-            List<GatheredBasket> inForce = basketsOf(recipe);
-            Board board = snapshot.board().next(linesOf(inForce), recipe);
-            snapshot = new Snapshot(stored.version(), stored.history(), board, inForce, "");
+            snapshot = followed(stored);
             doubtful = false;
         }
     }
 
-    private Outcome advance(Snapshot before, History after, String sentence) {
+    private Outcome advance(Snapshot before, History after, String sentence, Entry entry) {
         try {
-            return stored(before, after, sentence);
+            return stored(before, after, sentence, entry);
         } catch (Room.None e) {
             return new Outcome.Refused(e.getMessage());
         } catch (RuntimeException | Error e) {
@@ -291,15 +360,40 @@ public final class OpenProject {
         }
     }
 
-    private Outcome stored(Snapshot before, History after, String sentence) {
-        histories.advance(id, before.version(), before.history(), after);
-        Recipe recipe = Recipe.of(after.effective(), language);
-        List<GatheredBasket> inForce =
-                recipe.baskets().equals(before.board().recipe().baskets()) ? before.baskets() : basketsOf(recipe);
+    private Outcome stored(Snapshot before, History after, String sentence, Entry entry) {
+        if (stuck) {
+            // What is shown is not what is stored: only after the undo it is seen whether that can be followed.
+            histories.advance(id, before.version(), before.history(), after);
+            snapshot = followed(new Histories.Stored(before.version() + 1, after));
+            return new Outcome.Done(sentence + ".");
+        }
+        // Computed before it is stored: what cannot be followed is not acknowledged.
+        Recipe recipe = recipeOf(after);
+        Recipe old = before.board().recipe();
+        boolean sameLines = recipe.baskets().equals(old.baskets()) && decimals(recipe) == decimals(old);
+        List<GatheredBasket> inForce = sameLines ? before.baskets() : basketsOf(recipe);
         Board board = before.board().next(linesOf(inForce), recipe);
-        String effect = sentence + Effects.between(before.board(), board);
+        String effect = sentence + Effects.between(before.board(), board) + moved(entry, before.board(), board);
+        histories.advance(id, before.version(), before.history(), after);
         snapshot = new Snapshot(before.version() + 1, after, board, inForce, effect);
         return new Outcome.Done(effect);
+    }
+
+    /** What an act on groups did beside what it says; of very many keywords it is not waited for. */
+    private static String moved(Entry entry, Board before, Board after) {
+        boolean told = entry instanceof GroupPin
+                && before.groupsKnown()
+                && after.keywords().size() <= MOST_TOLD;
+        if (!told || before.keywords() != after.keywords()) {
+            return "";
+        }
+        Set<String> named =
+                switch (entry) {
+                    case GroupPin.KeywordsPlaced pin -> Set.copyOf(pin.texts());
+                    case GroupPin.KeywordsBarred pin -> Set.copyOf(pin.texts());
+                    default -> Set.of();
+                };
+        return Effects.moved(before, after, named);
     }
 
     private List<GatheredBasket> basketsOf(Recipe recipe) {
@@ -308,22 +402,22 @@ public final class OpenProject {
         for (BasketState state : recipe.baskets()) {
             Basket basket = stored.get(state.basket());
             if (basket != null) {
-                inForce.add(placed(state, basket));
+                inForce.add(placed(state, basket, decimals(recipe)));
             }
         }
         loaded.keySet()
                 .retainAll(inForce.stream()
-                        .map(basket -> new LinesKey(basket.id(), basket.state().readAs()))
+                        .map(basket -> new LinesKey(basket.id(), basket.state().readAs(), decimals(recipe)))
                         .toList());
         return inForce;
     }
 
-    private GatheredBasket placed(BasketState state, Basket stored) {
-        GatheredBasket known = loaded.computeIfAbsent(new LinesKey(state.basket(), state.readAs()), key -> {
+    private GatheredBasket placed(BasketState state, Basket stored, Decimals decimals) {
+        GatheredBasket known = loaded.computeIfAbsent(new LinesKey(state.basket(), state.readAs(), decimals), key -> {
             Basket read = baskets.readAs(stored, state.readAs());
-            Lines kept = fresh.remove(key.basket());
-            boolean asFound = kept != null && state.readAs().equals(ReadAs.FOUND);
-            return new GatheredBasket(state, read, asFound ? kept : baskets.lines(read));
+            Fresh kept = fresh.remove(key.basket());
+            boolean same = kept != null && kept.readAs().equals(key.readAs()) && kept.decimals() == key.decimals();
+            return new GatheredBasket(state, read, same ? kept.lines() : baskets.lines(read, decimals));
         });
         // The same object as before if nothing was written down since: the board takes its stages over by that.
         BasketInfo info = state.info()
@@ -331,7 +425,7 @@ public final class OpenProject {
                         () -> BasketInfo.of(state.name(), known.lines().info().kind()));
         GatheredBasket placed =
                 new GatheredBasket(state, known.stored(), known.lines().described(info));
-        loaded.put(new LinesKey(state.basket(), state.readAs()), placed);
+        loaded.put(new LinesKey(state.basket(), state.readAs(), decimals), placed);
         return placed;
     }
 

@@ -69,7 +69,7 @@ public class Table implements DisposableBean {
         synchronized (used) {
             used.put(id, project);
             while (used.size() > PLACES || used.size() > 1 && lines() > mostLines) {
-                used.pollFirstEntry();
+                searches.remove(used.pollFirstEntry().getKey());
             }
         }
         return project;

@@ -22,6 +22,7 @@ import picocli.CommandLine;
 import smorgas.app.demo.DemoLists;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
@@ -135,6 +136,7 @@ class BatchCommandTest {
                 "recipe.json",
                 RecipeFile.of(
                                 "en",
+                                Edition.NEWEST,
                                 List.of(new Entry.RuleAdded(
                                         new Rule(1, new Condition.HasWord("free"), Standing.DROPPED))))
                         .json());

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import smorgas.core.column.Decimals;
 import smorgas.core.gather.Lines;
 
 /** Lines as they lie in the database: what is read back is what was read. */
@@ -64,7 +65,7 @@ class LineBlocksTest {
         }
         Baskets.Stored stored = store(list.toString());
         Lines fresh = stored.lines().orElseThrow();
-        Lines back = store.baskets().lines(basket(stored));
+        Lines back = store.baskets().lines(basket(stored), Decimals.POINT);
         assertThat(texts(back)).hasSize(3_456).isEqualTo(texts(fresh));
         assertThat(back.setAside()).isEqualTo(fresh.setAside());
         assertThat(store.baskets().cells(stored.basket().orElseThrow(), 3_000)).startsWith("bee 2998");
@@ -74,7 +75,8 @@ class LineBlocksTest {
     void theCharactersThatPartStoredCellsDoNotPartThemWhenAListHasThem() {
         Baskets.Stored stored = store("keyword,notes,more\nbee hive,a\u001Fb\u001Ec,d\nbee suit,e,f\n");
         assertThat(store.baskets().cells(stored.basket().orElseThrow(), 2)).containsExactly("bee hive", "a b c", "d");
-        assertThat(texts(store.baskets().lines(basket(stored)))).containsExactly("2 bee hive", "3 bee suit");
+        assertThat(texts(store.baskets().lines(basket(stored), Decimals.POINT)))
+                .containsExactly("2 bee hive", "3 bee suit");
     }
 
     @Test
@@ -94,6 +96,6 @@ class LineBlocksTest {
         long copy = store.projects().copy(project, "Copy");
         Baskets.Basket copied = store.baskets().of(copy).getFirst();
         assertThat(copied.id()).isNotEqualTo(stored.basket().orElseThrow());
-        assertThat(texts(store.baskets().lines(copied))).containsExactly("1 bee hive", "2 bee suit");
+        assertThat(texts(store.baskets().lines(copied, Decimals.POINT))).containsExactly("1 bee hive", "2 bee suit");
     }
 }

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
 import smorgas.core.gather.Halt;
@@ -24,6 +25,7 @@ import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupPin;
@@ -166,7 +168,7 @@ class StoreTest {
         reopen();
 
         Baskets.Basket basket = store.baskets().of(project).getFirst();
-        Lines lines = store.baskets().lines(basket);
+        Lines lines = store.baskets().lines(basket, Decimals.POINT);
 
         assertThat(store.baskets().bytes(project, stored.basket().orElseThrow()))
                 .hasValue(LIST);
@@ -191,10 +193,10 @@ class StoreTest {
         Baskets.Basket stored = store.baskets().of(project).getFirst();
         assertThat(stored).isEqualTo(otherwise);
         assertThat(stored.readAs()).isEqualTo(plain);
-        assertThat(store.baskets().lines(stored).text(0)).isEqualTo("keyword;searches");
+        assertThat(store.baskets().lines(stored, Decimals.POINT).text(0)).isEqualTo("keyword;searches");
         Baskets.Basket back = store.baskets().readAs(stored, ReadAs.FOUND);
         assertThat(back.reading()).isEqualTo(found.reading());
-        assertThat(store.baskets().lines(back).text(0)).isEqualTo("bee hive");
+        assertThat(store.baskets().lines(back, Decimals.POINT).text(0)).isEqualTo("bee hive");
         assertThat(store.baskets().cells(back.id(), 2)).containsExactly("bee hive", "1.300");
         assertThat(store.baskets().cells(back.id(), 99)).isEmpty();
     }
@@ -211,6 +213,8 @@ class StoreTest {
                                 project,
                                 "many",
                                 many,
+                                ReadAs.FOUND,
+                                Decimals.POINT,
                                 Halt.NEVER,
                                 rows -> {
                                     if (rows >= 20_000) {
@@ -232,7 +236,7 @@ class StoreTest {
         long project = project();
         store.baskets().store(project, "long", text.toString().getBytes(StandardCharsets.UTF_8));
 
-        Lines lines = store.baskets().lines(store.baskets().of(project).getFirst());
+        Lines lines = store.baskets().lines(store.baskets().of(project).getFirst(), Decimals.POINT);
 
         assertThat(lines.size()).isEqualTo(25_000);
         for (int i = 0; i < lines.size(); i++) {
@@ -321,7 +325,7 @@ class StoreTest {
         Baskets.Basket copied = store.baskets().of(copy).getFirst();
         assertThat(recipe.baskets()).extracting(BasketState::basket).containsExactly(copied.id());
         assertThat(recipe.pins()).containsEntry("bee hive", Standing.KEPT);
-        assertThat(store.baskets().lines(copied).size()).isEqualTo(2);
+        assertThat(store.baskets().lines(copied, Decimals.POINT).size()).isEqualTo(2);
         assertThat(store.baskets().bytes(copy, copied.id())).hasValue(LIST);
         assertThat(store.baskets().of(project)).isEmpty();
         assertThat(history.steps()).hasSize(2);
@@ -340,7 +344,7 @@ class StoreTest {
 
     @Test
     void anExportedRecipeIsReadBackWithEveryDefaultWrittenOut() {
-        String json = RecipeFile.of("de", EVERY_KIND).json();
+        String json = RecipeFile.of("de", Edition.NEWEST, EVERY_KIND).json();
         RecipeFile read = RecipeFile.parse(json);
 
         assertThat(read.language()).isEqualTo("de");
@@ -356,12 +360,12 @@ class StoreTest {
 
     @Test
     void aRecipeThatWasTakenIsStoredAndExportedAsItself() {
-        String json = RecipeFile.of("de", EVERY_KIND).json();
+        String json = RecipeFile.of("de", Edition.NEWEST, EVERY_KIND).json();
         RecipeTaken taken = RecipeFile.take("r.json", ("\uFEFF" + json).getBytes(StandardCharsets.UTF_8), "de");
         assertThat(Json.entry(Json.kind(taken), Json.FORMAT, Json.body(taken))).isEqualTo(taken);
         List<Entry> effective = new ArrayList<>(EVERY_KIND);
         effective.add(taken);
-        assertThat(RecipeFile.of("de", effective).json()).isEqualTo(json);
+        assertThat(RecipeFile.of("de", Edition.NEWEST, effective).json()).isEqualTo(json);
     }
 
     private static final String WORD = "{\"is\": \"has-word\", \"word\": \"a\"}";

@@ -1,10 +1,12 @@
 package smorgas.core.board;
 
+import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.FoldReport;
@@ -23,6 +25,7 @@ import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Plan;
+import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.Planner;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
@@ -43,6 +46,20 @@ public final class Board {
     private final Stage<Standings> standings;
     private final Stage<Groups> groups;
     private final Stage<Plan> plan;
+    private final Stage<PlanCount> planCount;
+    private final @Nullable Known known;
+
+    /** Groups that were found for a board before this one, and for what; they hold again if it is the same. */
+    private record Known(Groups groups, Keywords keywords, BitSet remaining, Recipe recipe) {
+        boolean hold(Keywords others, BitSet left, Recipe other) {
+            return keywords == others
+                    && remaining.equals(left)
+                    && other.groupsAs(recipe)
+                    && other.lists().equals(recipe.lists())
+                    && !asksForTags(other)
+                    && other.folding().edition() == recipe.folding().edition();
+        }
+    }
 
     private Board(
             List<Lines> baskets,
@@ -51,7 +68,11 @@ public final class Board {
             Stage<Matcher> matcher,
             Stage<Standings> standings,
             Stage<Groups> groups,
-            Stage<Plan> plan) {
+            Stage<Plan> plan,
+            Stage<PlanCount> planCount,
+            @Nullable Known known) {
+        this.planCount = planCount;
+        this.known = known;
         this.baskets = baskets;
         this.recipe = recipe;
         this.folded = folded;
@@ -113,7 +134,7 @@ public final class Board {
         Folded again(Recipe old, Recipe recipe) {
             Folding before = old.folding();
             Folding after = recipe.folding();
-            if (!before.cleanings().equals(after.cleanings())) {
+            if (!before.cleanings().equals(after.cleanings()) || before.edition() != after.edition()) {
                 return of(spellings, recipe);
             }
             boolean sameWords = before.misspellings().equals(after.misspellings())
@@ -140,8 +161,7 @@ public final class Board {
 
     private static Board sifted(List<Lines> inputs, Recipe recipe, Folded folded) {
         Stage<Matcher> matcher = matching(folded, recipe);
-        Stage<Standings> standings = judging(matcher, recipe);
-        return grouped(inputs, recipe, folded, matcher, standings);
+        return grouped(inputs, recipe, folded, matcher, judging(matcher, recipe), null);
     }
 
     private static Stage<Matcher> matching(Folded folded, Recipe recipe) {
@@ -153,9 +173,20 @@ public final class Board {
     }
 
     private static Board grouped(
-            List<Lines> inputs, Recipe recipe, Folded folded, Stage<Matcher> matcher, Stage<Standings> standings) {
-        Stage<Groups> groups = new Stage<>(() -> group(matcher.get(), standings.get(), recipe));
-        return served(inputs, recipe, folded, matcher, standings, groups);
+            List<Lines> inputs,
+            Recipe recipe,
+            Folded folded,
+            Stage<Matcher> matcher,
+            Stage<Standings> standings,
+            @Nullable Known known) {
+        // It holds on to groups that are there, never to a board whose own are not.
+        Stage<Groups> groups = new Stage<>(() -> {
+            Standings judged = standings.get();
+            return known != null && known.hold(folded.keywords().get(), judged.remaining(), recipe)
+                    ? known.groups()
+                    : group(matcher.get(), judged, recipe);
+        });
+        return served(inputs, recipe, folded, matcher, standings, groups, known);
     }
 
     private static Board served(
@@ -164,10 +195,19 @@ public final class Board {
             Folded folded,
             Stage<Matcher> matcher,
             Stage<Standings> standings,
-            Stage<Groups> groups) {
-        Stage<Plan> plan = new Stage<>(() ->
-                Planner.plan(folded.keywords().get(), standings.get(), groups.get(), recipe.rules(), recipe.plan()));
-        return new Board(inputs, recipe, folded, matcher, standings, groups, plan);
+            Stage<Groups> groups,
+            @Nullable Known known) {
+        Stage<Plan> plan =
+                new Stage<>(() -> Planner.plan(folded.keywords().get(), standings.get(), groups.get(), recipe));
+        Stage<PlanCount> count =
+                new Stage<>(() -> Planner.count(folded.keywords().get(), standings.get(), groups.get(), recipe));
+        return new Board(inputs, recipe, folded, matcher, standings, groups, plan, count, known);
+    }
+
+    private @Nullable Known lastKnown() {
+        return groups.known()
+                ? new Known(groups.get(), keywords(), standings.get().remaining(), recipe)
+                : known;
     }
 
     /**
@@ -186,12 +226,12 @@ public final class Board {
             return siftedAgain(changed);
         }
         if (!changed.groupsAs(recipe)) {
-            return grouped(baskets, changed, folded, matcher, standings);
+            return grouped(baskets, changed, folded, matcher, standings, lastKnown());
         }
-        if (!changed.plan().equals(recipe.plan())) {
-            return served(baskets, changed, folded, matcher, standings, groups);
+        if (!changed.plan().equals(recipe.plan()) || !changed.negatives().equals(recipe.negatives())) {
+            return served(baskets, changed, folded, matcher, standings, groups, lastKnown());
         }
-        return new Board(baskets, changed, folded, matcher, standings, groups, plan);
+        return new Board(baskets, changed, folded, matcher, standings, groups, plan, planCount, lastKnown());
     }
 
     /** Judged anew; the groups stay if the same keywords are left, as after keeping what was undecided. */
@@ -199,17 +239,7 @@ public final class Board {
         Folded kept = brands(changed).equals(brands(recipe)) ? folded : folded.sparing(changed);
         // What conditions have found is remembered there: it holds as long as the lists are the same.
         Stage<Matcher> matching = changed.lists().equals(recipe.lists()) ? matcher : matching(kept, changed);
-        Stage<Standings> judged = judging(matching, changed);
-        boolean sameDials = changed.groupsAs(recipe) && changed.lists().equals(recipe.lists()) && !asksForTags(changed);
-        Stage<Groups> regrouped = new Stage<>(() -> {
-            if (sameDials
-                    && groups.known()
-                    && judged.get().remaining().equals(standings.get().remaining())) {
-                return groups.get();
-            }
-            return group(matching.get(), judged.get(), changed);
-        });
-        return served(baskets, changed, kept, matching, judged, regrouped);
+        return grouped(baskets, changed, kept, matching, judging(matching, changed), lastKnown());
     }
 
     private boolean sameObjects(List<Lines> others) {
@@ -245,7 +275,8 @@ public final class Board {
                                 .map(rule -> new Grouper.Taking(
                                         rule.name(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
                                 .toList(),
-                        Hand.of(recipe.groupPins(), keywords)),
+                        Hand.of(recipe.groupPins(), keywords),
+                        recipe.folding().edition()),
                 recipe.groups());
         return new Groups(
                 grouping,
@@ -286,6 +317,11 @@ public final class Board {
     /** The words and phrases of the keywords. */
     public Phrases phrases() {
         return folded.phrases().get();
+    }
+
+    /** How much the plan holds, counted now if it is not yet; it needs the groups and not the plan. */
+    public PlanCount planCount() {
+        return planCount.get();
     }
 
     /** Runs conditions over the keywords. */

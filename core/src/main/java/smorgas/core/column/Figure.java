@@ -1,5 +1,9 @@
 package smorgas.core.column;
 
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
 /**
  * A number that lists carry for a keyword. Stored as a whole number of {@link #scale()} parts of the unit, so that
  * nothing is rounded on the way: a bid of 0.75 is 750,000 micros.
@@ -97,6 +101,20 @@ public enum Figure {
     /** Parts of the unit in one unit; at least 1. */
     public long scale() {
         return unit.scale;
+    }
+
+    /** What belongs together, and is taken from one line where it cannot be added. */
+    private static final List<Set<Figure>> FAMILIES = List.of(
+            EnumSet.of(LOW_BID, HIGH_BID),
+            EnumSet.of(POSITION, PREVIOUS_POSITION),
+            EnumSet.of(CLICKS, IMPRESSIONS, CTR, COST, CONVERSIONS));
+
+    /** The figures that it belongs together with, itself among them, in their order. */
+    public Set<Figure> family() {
+        return FAMILIES.stream()
+                .filter(family -> family.contains(this))
+                .findFirst()
+                .orElse(Set.of(this));
     }
 
     /** How it is merged until the researcher says otherwise. */

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Patterns;
 import smorgas.core.text.Tidy;
@@ -25,9 +26,10 @@ public final class Cleaner {
     }
 
     /** Makes these, one after the other. */
-    public static Cleaner of(List<Folding.NumberedCleaning> cleanings) {
-        return new Cleaner(
-                cleanings.stream().map(numbered -> step(numbered.cleaning())).toList());
+    public static Cleaner of(List<Folding.NumberedCleaning> cleanings, Edition edition) {
+        return new Cleaner(cleanings.stream()
+                .map(numbered -> step(numbered.cleaning(), edition))
+                .toList());
     }
 
     /** Whether nothing is ever changed. */
@@ -51,12 +53,12 @@ public final class Cleaner {
      * @throws IllegalArgumentException with a sentence for people, if its pattern is none
      */
     public static void check(Cleaning cleaning) {
-        step(cleaning);
+        step(cleaning, Edition.NEWEST);
     }
 
-    private static UnaryOperator<String> step(Cleaning cleaning) {
+    private static UnaryOperator<String> step(Cleaning cleaning, Edition edition) {
         return switch (cleaning) {
-            case Cleaning.Replace replace -> replacing(replace);
+            case Cleaning.Replace replace -> replacing(replace, edition);
             case Cleaning.Affix affix -> text -> affixed(text, Tidy.of(affix.before()), Tidy.of(affix.behind()));
             case Cleaning.KeepScripts keep -> keeping(keep);
             case Cleaning.StripYears years -> {
@@ -76,7 +78,7 @@ public final class Cleaner {
         };
     }
 
-    private static UnaryOperator<String> replacing(Cleaning.Replace replace) {
+    private static UnaryOperator<String> replacing(Cleaning.Replace replace, Edition edition) {
         // What stands in a tidy text is tidy; what is put in is made so with the rest of the text.
         return switch (replace.match()) {
             case ANYWHERE -> {
@@ -89,9 +91,27 @@ public final class Cleaner {
             }
             case PATTERN -> {
                 Pattern pattern = Patterns.compile(replace.find());
-                yield text -> pattern.matcher(text).replaceAll(Matcher.quoteReplacement(replace.with()));
+                String with = edition.atLeast(Edition.SECOND)
+                        ? withParts(replace.with(), pattern.groupCount())
+                        : Matcher.quoteReplacement(replace.with());
+                yield text -> pattern.matcher(text).replaceAll(with);
             }
         };
+    }
+
+    /** What is put in, where {@code $1} stands for what the first pair of brackets has matched; any other sign for itself. */
+    private static String withParts(String with, int parts) {
+        StringBuilder out = new StringBuilder();
+        for (int i = 0; i < with.length(); i++) {
+            int part = with.charAt(i) == '$' && i + 1 < with.length() ? with.charAt(i + 1) - '0' : -1;
+            if (part >= 0 && part <= Math.min(9, parts)) {
+                out.append('$').append(part);
+                i++;
+            } else {
+                out.append(Matcher.quoteReplacement(String.valueOf(with.charAt(i))));
+            }
+        }
+        return out.toString();
     }
 
     /** Neighbouring matches share what parts them, so that one pass leaves every other one. */
@@ -162,10 +182,10 @@ public final class Cleaner {
 
     private static final int SAMPLES = 12;
 
-    /** What one more cleaning would do to spellings as the others leave them. */
-    public static Preview preview(Spellings spellings, List<Folding.NumberedCleaning> others, Cleaning one) {
-        Cleaner before = of(others);
-        UnaryOperator<String> step = step(one);
+    /** What one more cleaning would do to spellings as those of the folding leave them. */
+    public static Preview preview(Spellings spellings, Folding folding, Cleaning one) {
+        Cleaner before = of(folding.cleanings(), folding.edition());
+        UnaryOperator<String> step = step(one, folding.edition());
         int changed = 0;
         int setAside = 0;
         List<Sample> samples = new ArrayList<>();

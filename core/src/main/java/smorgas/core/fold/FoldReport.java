@@ -110,8 +110,10 @@ public final class FoldReport {
 
     /** What brought a spelling to its keyword. */
     public enum By {
-        /** It is the lead spelling, or differs from it in what tidying or cleaning takes away. */
+        /** It is the lead spelling, or differs from it in what tidying takes away. */
         TIDYING("tidying", 0),
+        /** What a cleaning of the recipe takes away or puts in. */
+        CLEANING("cleaning", 0),
         PUNCTUATION("punctuation", .15),
         ACCENTS("accents", .2),
         REPEATED("a word said twice", .2),
@@ -142,7 +144,11 @@ public final class FoldReport {
 
     /** What brought a spelling, by its tidy text, to its keyword: the first kind with which it agrees with the lead. */
     public By broughtBy(int keyword, String tidy) {
-        return by(spellings.find(tidy), keywords.leadOf(keyword));
+        int spelling = spellings.find(tidy);
+        By by = by(spelling, keywords.leadOf(keyword));
+        boolean cleaned =
+                spelling >= 0 && !keywords.prepared().tokens().text(spelling).equals(spellings.text(spelling));
+        return by == By.TIDYING && cleaned ? By.CLEANING : by;
     }
 
     private By by(int spelling, int lead) {

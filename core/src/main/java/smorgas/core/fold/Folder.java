@@ -1,13 +1,16 @@
 package smorgas.core.fold;
 
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Merge;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.gather.Lines;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 
@@ -43,8 +46,21 @@ public final class Folder {
             keywordOfLine[line] = spelling == Spellings.NONE ? Spellings.NONE : merges.keywordOf()[spelling];
         }
         // Words depend on the texts, figures on the lines: neither on the other.
-        var merged = CompletableFuture.supplyAsync(() ->
-                FigureMerger.merged(spellings.baskets(), spellings.starts(), keywordOfLine, merges.size(), figures));
+        var merged = CompletableFuture.supplyAsync(() -> {
+            Map<Figure, FigureColumn> columns = new EnumMap<>(FigureMerger.merged(
+                    spellings.baskets(), spellings.starts(), keywordOfLine, merges.size(), figures));
+            if (folding.edition().atLeast(Edition.SECOND)) {
+                columns.putAll(FamilyMerger.merged(
+                        new FamilyMerger.Input(
+                                spellings.baskets(),
+                                spellings.starts(),
+                                keywordOfLine,
+                                spellings.ofLine(),
+                                merges.leads()),
+                        figures));
+            }
+            return columns;
+        });
         String[] leads = new String[merges.size()];
         TextDictionary vocabulary = new TextDictionary();
         RaggedInts.Builder words = new RaggedInts.Builder();

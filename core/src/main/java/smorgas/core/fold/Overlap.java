@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.recipe.BasketInfo;
 
 /** What each basket adds to a project, and which baskets share how many keywords. Baskets are named by their place. */
 public final class Overlap {
@@ -20,8 +21,9 @@ public final class Overlap {
      * @param keywords keywords it has a line of
      * @param alone keywords that no other basket has
      * @param searches known searches a month of its keywords, ranges by their middle
+     * @param searched of how many of its keywords they are known
      */
-    public record Added(int lines, int keywords, int alone, long searches) {}
+    public record Added(int lines, int keywords, int alone, long searches, int searched) {}
 
     /** Keywords that exactly these baskets have. */
     public record Combination(BitSet places, int keywords) {
@@ -43,6 +45,7 @@ public final class Overlap {
     private static final class Tally {
         private int keywords;
         private long twiceSearches;
+        private int searched;
     }
 
     private Overlap(Keywords keywords) {
@@ -50,12 +53,22 @@ public final class Overlap {
         shared = new int[baskets][baskets];
         int[] alone = new int[baskets];
         long[] twice = new long[baskets];
+        int[] searched = new int[baskets];
+        // A basket made of keywords of others takes nothing from what only they have.
+        BitSet made = new BitSet();
+        for (int place = 0; place < baskets; place++) {
+            made.set(place, keywords.baskets().get(place).info().kind() == BasketInfo.Kind.COMPARED);
+        }
         // Keywords are many and combinations few: everything else is counted from those.
         tallies(keywords).forEach((places, tally) -> {
             combinations.add(new Combination(places, tally.keywords));
             int[] in = places.stream().toArray();
+            BitSet gathered = (BitSet) places.clone();
+            gathered.andNot(made);
             for (int a : in) {
-                alone[a] += in.length == 1 ? tally.keywords : 0;
+                boolean only = gathered.isEmpty() ? in.length == 1 : gathered.cardinality() == 1 && gathered.get(a);
+                alone[a] += only ? tally.keywords : 0;
+                searched[a] += tally.searched;
                 twice[a] += tally.twiceSearches;
                 for (int b : in) {
                     shared[a][b] += tally.keywords;
@@ -64,7 +77,11 @@ public final class Overlap {
         });
         for (int place = 0; place < baskets; place++) {
             added.add(new Added(
-                    keywords.baskets().get(place).size(), shared[place][place], alone[place], twice[place] / 2));
+                    keywords.baskets().get(place).size(),
+                    shared[place][place],
+                    alone[place],
+                    twice[place] / 2,
+                    searched[place]));
         }
         combinations.sort(Comparator.comparingInt((Combination c) -> -c.keywords())
                 .thenComparing(c -> c.places().toString()));
@@ -84,6 +101,7 @@ public final class Overlap {
             }
             tally.keywords++;
             if (searches.isPresent() && searches.get().known(keyword)) {
+                tally.searched++;
                 tally.twiceSearches += searches.get().twiceMiddle(keyword);
             }
         }

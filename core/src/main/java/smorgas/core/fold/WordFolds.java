@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.column.IntSequences;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
 import smorgas.core.text.Accents;
@@ -76,9 +77,9 @@ final class WordFolds {
         this.tokens = tokens;
         this.folding = folding;
         this.on = on;
-        this.punctuation = new Punctuation(folding.language());
-        this.accents = new Accents(folding.language());
-        this.plurals = WordForms.plurals(on.contains(FoldKind.PLURALS) ? folding.language() : "");
+        this.punctuation = new Punctuation(folding.language(), folding.edition().atLeast(Edition.SECOND));
+        this.accents = new Accents(folding.language(), folding.edition().atLeast(Edition.SECOND));
+        this.plurals = plurals(on.contains(FoldKind.PLURALS) ? folding.language() : "");
         this.stems = WordForms.stems(on.contains(FoldKind.STEMS) ? folding.language() : "");
         this.plainOf = plainWords();
         formWords();
@@ -86,6 +87,12 @@ final class WordFolds {
         if (on.contains(FoldKind.JOINED)) {
             findJoined();
         }
+    }
+
+    private WordForms plurals(String language) {
+        return folding.edition().atLeast(Edition.SECOND)
+                ? WordForms.morePlurals(language, on.contains(FoldKind.ACCENTS))
+                : WordForms.plurals(language);
     }
 
     /** The keys under these kinds of folding. */

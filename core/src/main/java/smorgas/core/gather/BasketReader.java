@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Decimals;
 import smorgas.core.gather.Encodings.Decoded;
 import smorgas.core.gather.Reading.Format;
 import smorgas.core.recipe.ReadAs;
@@ -74,18 +75,20 @@ public final class BasketReader {
 
     /** Reads a list and interprets its rows as they come, without keeping them. */
     public static Read lines(long basket, String name, byte[] bytes) {
-        return lines(basket, name, bytes, ReadAs.FOUND, Halt.NEVER, (line, cells) -> {});
+        return lines(basket, name, bytes, ReadAs.FOUND, Decimals.POINT, Halt.NEVER, (line, cells) -> {});
     }
 
     /**
      * Reads a list as {@link #read} does and interprets each row when the sink has taken it.
      *
+     * @param decimals how a number is meant that can be read in two ways
      * @param halt is asked all the while whether the list is still wanted
      */
-    public static Read lines(long basket, String name, byte[] bytes, ReadAs readAs, Halt halt, RowSink sink) {
+    public static Read lines(
+            long basket, String name, byte[] bytes, ReadAs readAs, Decimals decimals, Halt halt, RowSink sink) {
         AtomicReference<@Nullable Interpreter> interpreter = new AtomicReference<>();
         Reading reading = new BasketReader(name, bytes, readAs, halt, columns -> {
-                    Interpreter fresh = new Interpreter(basket, name, columns.headers(), columns.roles());
+                    Interpreter fresh = new Interpreter(basket, name, columns.headers(), columns.roles(), decimals);
                     interpreter.set(fresh);
                     return (line, cells) -> {
                         sink.row(line, cells);
@@ -154,13 +157,30 @@ public final class BasketReader {
         }
         try (Workbook opened = workbook.get()) {
             List<String> sheets = opened.sheets();
+            if (readAs.sheet().equals(ReadAs.ALL_SHEETS)) {
+                return rows(opened.format(), "", Reading.PLAIN, sheets, ReadAs.ALL_SHEETS, joined(opened));
+            }
             String sheet = sheets.contains(readAs.sheet()) ? readAs.sheet() : opened.firstFilled();
             return rows(opened.format(), "", Reading.PLAIN, sheets, sheet, opened.rows(sheet));
         }
     }
 
+    /** The sheets that are lists, one under the other; their lines are counted on. */
+    private static RowSource joined(Workbook workbook) {
+        return sink -> {
+            int[] last = {0};
+            for (String sheet : Workbooks.lists(workbook)) {
+                int before = last[0];
+                workbook.rows(sheet).forEach((line, cells) -> {
+                    last[0] = before + line;
+                    sink.row(before + line, cells);
+                });
+            }
+        };
+    }
+
     private @Nullable Decoded decoded() {
-        if (!readAs.encoding().isEmpty() && Charset.isSupported(readAs.encoding())) {
+        if (readAs.knownEncoding()) {
             return Encodings.decode(bytes, Charset.forName(readAs.encoding()));
         }
         return Encodings.decode(bytes);
@@ -169,7 +189,7 @@ public final class BasketReader {
     private Reading text(Decoded decoded) {
         String text = decoded.text();
         String encoding = decoded.charset().name();
-        boolean cellsChosen = !readAs.delimiter().isEmpty();
+        boolean cellsChosen = readAs.knownDelimiter();
         if (!cellsChosen && JsonRows.looksLike(text)) {
             return rows(Format.JSON, encoding, Reading.PLAIN, List.of(), "", new JsonRows(text, problems, halt));
         }

@@ -56,7 +56,7 @@ final class ColumnNames {
         if (named != null) {
             return named;
         }
-        return MONTH.matcher(name).matches() ? ColumnRole.MONTH : ColumnRole.OTHER;
+        return MONTH.matcher(name).matches() ? ColumnRole.MONTH : HeadingWords.role(bare(headerCell));
     }
 
     /** Whether a cell is the word with which lists begin their line of totals. */

@@ -5,9 +5,12 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.FigureReader;
 
 /**
  * Turns the stored cells of one basket into {@link Lines} by the columns of its reading. Rows are given one after the
@@ -22,9 +25,12 @@ public final class Interpreter implements RowSink {
     private final String name;
     private final List<String> headers;
     private final int keywordColumn;
+    /** Several where every column is a list of its own. */
+    private final int[] keywordColumns;
+
     private final List<Column> columns = new ArrayList<>();
     private final Problems problems;
-    private final Numbers numbers = new Numbers();
+    private final FigureReader numbers;
     private final List<String> texts = new ArrayList<>();
     private final IntArrayList lineNumbers = new IntArrayList();
     private int setAside;
@@ -42,16 +48,20 @@ public final class Interpreter implements RowSink {
     }
 
     /** Interprets the stored rows of a reading. */
-    public Interpreter(long basket, String name, Reading reading) {
-        this(basket, name, reading.headers(), reading.columns());
+    public Interpreter(long basket, String name, Reading reading, Decimals decimals) {
+        this(basket, name, reading.headers(), reading.columns(), decimals);
     }
 
-    Interpreter(long basket, String name, List<String> headers, List<ColumnRole> roles) {
+    Interpreter(long basket, String name, List<String> headers, List<ColumnRole> roles, Decimals decimals) {
+        this.numbers = new FigureReader(decimals);
         this.basket = basket;
         this.name = name;
         this.headers = headers;
         this.problems = new Problems(name);
         this.keywordColumn = roles.indexOf(ColumnRole.KEYWORD);
+        this.keywordColumns = IntStream.range(0, roles.size())
+                .filter(column -> roles.get(column) == ColumnRole.KEYWORD)
+                .toArray();
         for (int i = 0; i < roles.size(); i++) {
             int place = i;
             roles.get(i).figure().ifPresent(figure -> columns.add(new Column(place, figure)));
@@ -60,6 +70,14 @@ public final class Interpreter implements RowSink {
 
     @Override
     public void row(int line, String[] cells) {
+        if (keywordColumns.length > 1) {
+            grid(line, cells);
+            return;
+        }
+        if (keywordColumn < 0) {
+            setAside++;
+            return;
+        }
         String text = keywordColumn >= 0 && keywordColumn < cells.length ? cells[keywordColumn].strip() : "";
         if (text.isEmpty()) {
             setAside++;
@@ -82,6 +100,19 @@ public final class Interpreter implements RowSink {
             setAsideTotal(line, text);
         } else {
             add(line, text, cells);
+        }
+    }
+
+    /** Each cell is a keyword, and none has figures. */
+    private void grid(int line, String[] cells) {
+        for (int column : keywordColumns) {
+            String text = column < cells.length ? cells[column].strip() : "";
+            if (text.length() > LONGEST_KEYWORD) {
+                setAside++;
+                problems.add(line, "A cell has more than " + LONGEST_KEYWORD + " characters", "It is set aside.");
+            } else if (!text.isEmpty()) {
+                add(line, text, new String[0]);
+            }
         }
     }
 
@@ -135,7 +166,7 @@ public final class Interpreter implements RowSink {
         switch (numbers.read(cell, column.figure)) {
             case READ -> {
                 column.filled = true;
-                column.builder.add(numbers.low, numbers.high);
+                column.builder.add(numbers.low(), numbers.high());
             }
             case EMPTY -> column.builder.add(FigureColumn.UNKNOWN, FigureColumn.UNKNOWN);
             case FAULT -> {

@@ -70,7 +70,14 @@ final class JsonRows implements RowSource {
                 true);
     }
 
+    /** Where all stands on one line, as programs write it, a row has the number of its record. */
     private void read(BiConsumer<Integer, Map<String, String>> rows, boolean telling) {
+        boolean oneLine = text.strip().indexOf('\n') < 0;
+        int[] record = {0};
+        readByLines((line, object) -> rows.accept(oneLine ? ++record[0] : line, object), telling);
+    }
+
+    private void readByLines(BiConsumer<Integer, Map<String, String>> rows, boolean telling) {
         int line = 1;
         try (JsonParser json = new JsonFactory().createParser(ObjectReadContext.empty(), text)) {
             for (JsonToken token = json.nextToken(); token != null; token = json.nextToken()) {

@@ -9,7 +9,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
+import smorgas.core.column.FigureReader;
 
 /** Finds out how a text is laid out from its first lines: delimiter, header, and what each column holds. */
 final class Layout {
@@ -22,13 +24,43 @@ final class Layout {
     /**
      * @param headerRow the place of the header among the sample rows; -1 if there is none
      */
-    record Columns(int headerRow, List<String> headers, List<ColumnRole> roles) {}
+    record Columns(int headerRow, List<String> headers, List<ColumnRole> roles) {
+
+        /** What the researcher must be told of how it was understood, each with what to do; by the sample rows. */
+        List<String[]> doubts(List<String[]> sample) {
+            List<String[]> doubts = new ArrayList<>();
+            List<String[]> below = sample.subList(Math.min(headerRow + 1, sample.size()), sample.size());
+            if (!roles.contains(ColumnRole.KEYWORD)) {
+                doubts.add(new String[] {
+                    "It is not clear which column holds the keyword: there is none with words in most of its cells",
+                    "Nothing of it counts until you choose that column, or take the list away."
+                });
+            }
+            for (int column = 0; column < roles.size(); column++) {
+                boolean figures = numeric(below, column) != ColumnRole.OTHER;
+                if (roles.get(column) == ColumnRole.OTHER && figures && below.size() > 1) {
+                    String name =
+                            column < headers.size() && !headers.get(column).isBlank()
+                                    ? "\"" + headers.get(column).strip() + "\""
+                                    : String.valueOf(column + 1);
+                    doubts.add(new String[] {
+                        "The column " + name + " holds figures that were not understood",
+                        "They are kept with the lines; choose what the column holds if they should count."
+                    });
+                }
+            }
+            return doubts;
+        }
+    }
 
     private Layout() {}
 
     /** The delimiter that cuts most of the sample into rows of one width; {@link Reading#PLAIN} if none does. */
     static char delimiter(String text) {
         String sample = head(text);
+        if (prose(sample)) {
+            return Reading.PLAIN;
+        }
         char best = Reading.PLAIN;
         double bestScore = 0;
         for (char delimiter : DELIMITERS) {
@@ -58,6 +90,19 @@ final class Layout {
             }
         }
         return best;
+    }
+
+    /** Keywords beside each other, with a space behind each comma, as people write and programs do not. */
+    private static boolean prose(String sample) {
+        List<String> lines = sample.lines().toList();
+        return PlainRows.listed(lines)
+                && sample.chars().noneMatch(Character::isDigit)
+                && sample.indexOf('"') < 0
+                && lines.stream().allMatch(line -> line.split("[,;](?=\\S)", -1).length == 1)
+                && lines.stream()
+                        .filter(line -> !line.isBlank())
+                        .limit(1)
+                        .noneMatch(line -> namesKeyword(line.split("[,;]")));
     }
 
     private static String head(String text) {
@@ -93,7 +138,10 @@ final class Layout {
         if (!sample.isEmpty() && namesKeyword(sample.getFirst())) {
             return new Columns(0, List.of(sample.getFirst()), named(sample.getFirst()));
         }
-        return namesByFigures(sample) ? columnsBelow(sample, 0) : new Columns(-1, List.of(), byContent(sample));
+        if (namesByFigures(sample)) {
+            return columnsBelow(sample, 0);
+        }
+        return KeywordGrid.of(sample).orElseGet(() -> new Columns(-1, List.of(), byContent(sample)));
     }
 
     /** Whether the first row holds words where all others hold numbers: names in a language that we do not know. */
@@ -160,6 +208,10 @@ final class Layout {
                 keyword = column;
             }
         }
+        if (width > 1 && numeric(sample, keyword) != ColumnRole.OTHER) {
+            // All columns hold numbers; none is taken for keywords unasked.
+            keyword = -1;
+        }
         for (int column = 0; column < width; column++) {
             ColumnRole role = column == keyword ? ColumnRole.KEYWORD : numeric(sample, column);
             roles.add(roles.contains(role) && !role.repeats() ? ColumnRole.OTHER : role);
@@ -179,7 +231,7 @@ final class Layout {
     }
 
     private static ColumnRole numeric(List<String[]> sample, int column) {
-        Numbers numbers = new Numbers();
+        FigureReader numbers = new FigureReader(Decimals.POINT);
         int read = 0;
         int fault = 0;
         boolean decimals = false;
@@ -188,7 +240,7 @@ final class Layout {
             switch (numbers.read(cell, Figure.CPC)) {
                 case READ -> {
                     read++;
-                    decimals |= numbers.low % Figure.CPC.scale() != 0
+                    decimals |= numbers.low() % Figure.CPC.scale() != 0
                             || cell.chars().anyMatch(ch -> Character.getType(ch) == Character.CURRENCY_SYMBOL);
                 }
                 case EMPTY -> {}

@@ -77,6 +77,9 @@ final class Opening implements RowSink {
             columns = new Layout.Columns(columns.headerRow(), columns.headers(), readAs.roles());
         }
         sink = sinks.apply(columns);
+        if (readAs.roles().isEmpty()) {
+            columns.doubts(rows).forEach(doubt -> problems.add(0, doubt[0], doubt[1]));
+        }
         for (int i = 0; i < columns.headerRow(); i++) {
             problems.addRow(
                     lines.get(i),

@@ -3,8 +3,10 @@ package smorgas.core.gather;
 import java.util.List;
 import java.util.stream.IntStream;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.FigureReader;
 
 /**
  * How the bytes of a basket were understood. Lines belong to one reading; another reading of the same bytes replaces
@@ -83,11 +85,11 @@ public record Reading(
      * FigureColumn#UNKNOWN} where the cell tells nothing. Empty if the list has no columns of months.
      */
     public long[] months(List<String> cells) {
-        Numbers numbers = new Numbers();
+        FigureReader numbers = new FigureReader(Decimals.POINT);
         return IntStream.range(0, Math.min(columns.size(), cells.size()))
                 .filter(column -> columns.get(column) == ColumnRole.MONTH)
-                .mapToLong(column -> numbers.read(cells.get(column), Figure.SEARCHES) == Numbers.Outcome.READ
-                        ? numbers.low + numbers.high
+                .mapToLong(column -> numbers.read(cells.get(column), Figure.SEARCHES) == FigureReader.Outcome.READ
+                        ? numbers.low() + numbers.high()
                         : FigureColumn.UNKNOWN)
                 .toArray();
     }

@@ -46,14 +46,18 @@ public record Agreement(
      * @throws IllegalArgumentException if there is no keyword, or they are not over the same ones
      */
     public static Agreement of(Grouping found, Grouping known) {
-        return of(labels(found), labels(known));
-    }
-
-    private static int[] labels(Grouping grouping) {
-        return IntStream.range(0, grouping.keywords())
-                .map(grouping::groupOf)
-                .filter(group -> group != Grouping.OUTSIDE)
+        if (found.keywords() != known.keywords()) {
+            throw new IllegalArgumentException(
+                    found.keywords() + " keywords grouped, and " + known.keywords() + " others known");
+        }
+        // Those that only one of them groups say nothing about how they agree.
+        int[] both = IntStream.range(0, found.keywords())
+                .filter(keyword ->
+                        found.groupOf(keyword) != Grouping.OUTSIDE && known.groupOf(keyword) != Grouping.OUTSIDE)
                 .toArray();
+        return of(
+                Arrays.stream(both).map(found::groupOf).toArray(),
+                Arrays.stream(both).map(known::groupOf).toArray());
     }
 
     /**

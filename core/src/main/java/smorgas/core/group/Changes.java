@@ -30,7 +30,7 @@ public record Changes(List<Integer> fresh, List<Integer> gone, int changed, int 
      */
     public static Changes between(Groups before, Groups after) {
         int keywords = before.grouping().words().rows().size();
-        if (keywords != after.grouping().words().rows().size()) {
+        if (!before.ofSameKeywords(after)) {
             throw new IllegalArgumentException("groups of other keywords cannot be compared");
         }
         int[] sameAfter = IntStream.range(0, before.grouping().size())

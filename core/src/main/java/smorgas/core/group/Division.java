@@ -54,7 +54,8 @@ final class Division {
                 worth,
                 settings,
                 pass,
-                new PassEngine.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()));
+                new PassEngine.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()),
+                true);
         RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
         List<Part> parts = new ArrayList<>();
         for (int part = 0; part < groups.size(); part++) {

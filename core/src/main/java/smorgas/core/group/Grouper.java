@@ -17,6 +17,7 @@ import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 
@@ -54,6 +55,7 @@ public final class Grouper {
      * @param language ISO 639-1; decides further forms of words
      * @param rules the groups that rules make, those of the highest priority first
      * @param hand what a hand decided
+     * @param edition whose rules hold
      */
     public record Input(
             FoldedWords words,
@@ -61,11 +63,12 @@ public final class Grouper {
             Map<Figure, FigureColumn> figures,
             String language,
             List<Taking> rules,
-            Hand hand) {
+            Hand hand,
+            Edition edition) {
 
         /** Nothing but words: no figures, no rules, no hand. */
         public static Input of(FoldedWords words, BitSet scope, String language) {
-            return new Input(words, scope, Map.of(), language, List.of(), Hand.NONE);
+            return new Input(words, scope, Map.of(), language, List.of(), Hand.NONE, Edition.NEWEST);
         }
     }
 
@@ -115,7 +118,10 @@ public final class Grouper {
         left.stream().forEach(keyword -> groupOf[keyword] = Grouping.LEFTOVER);
         BitSet placed = new BitSet();
         hand.placed().keySet().stream().filter(left::get).forEach(placed::set);
-        left.andNot(placed);
+        boolean second = input.edition().atLeast(Edition.SECOND);
+        if (!second) {
+            left.andNot(placed);
+        }
         hand.locked().forEach((key, keywords) -> lock(key, keywords, left));
         makeThemes(left);
         input.rules().stream().filter(rule -> !rule.leftoversOnly()).forEach(rule -> take(rule, left));
@@ -130,7 +136,9 @@ public final class Grouper {
         split(settings);
         // A part may be joined into another group, but not back into the one that was split.
         join(hand.split().keySet());
+        // Only now: a group that a hand takes a keyword from stays what it is for the others.
         placed.stream().forEach(keyword -> place(keyword, hand.placed().get(keyword)));
+        left.andNot(placed);
         expel(left);
         switch (settings.leftovers()) {
             case APART -> {
@@ -261,7 +269,14 @@ public final class Grouper {
         int[] scope = left.stream().toArray();
         long[] worthOfScope = new long[scope.length];
         Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
-        PassEngine.Found found = PassEngine.run(words, scope, worthOfScope, settings, pass, barred);
+        PassEngine.Found found = PassEngine.run(
+                words,
+                scope,
+                worthOfScope,
+                settings,
+                pass,
+                barred,
+                input.edition().atLeast(Edition.SECOND));
         // A word keeps the weight that the first pass that saw it gave it, so that tightness means the same in all
         // groups.
         for (int word = 0; word < weights.length; word++) {
@@ -296,7 +311,10 @@ public final class Grouper {
     }
 
     private void place(int keyword, String key) {
-        if (!key.isEmpty()) {
+        if (key.isEmpty()) {
+            // Out of all groups, also of the one that it would be in by itself.
+            groupOf[keyword] = Grouping.LEFTOVER;
+        } else {
             put(keyword, number(key, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
         }
     }
@@ -325,8 +343,11 @@ public final class Grouper {
             for (int word : row) {
                 for (int g = 0; g < groupsOf.length(word); g++) {
                     int group = groupsOf.get(word, g);
-                    boolean may = !hand.bars(keyword, made.get(group).key())
-                            && !hand.locked().containsKey(made.get(group).key());
+                    String key = made.get(group).key();
+                    boolean may = !hand.bars(keyword, key)
+                            && !hand.locked().containsKey(key)
+                            && !(input.edition().atLeast(Edition.SECOND)
+                                    && hand.joined().containsKey(key));
                     if (may && (best < 0 || nearer(group, best, shared, whole))) {
                         best = group;
                     }

@@ -26,6 +26,7 @@ public final class Groups {
     /** What stands for the bid, of those that some basket tells the first. */
     private static final List<Figure> BIDS = List.of(Figure.HIGH_BID, Figure.CPC, Figure.LOW_BID);
 
+    private final Keywords keywords;
     private final Grouping grouping;
     private final Optional<FigureColumn> column;
     private final Optional<FigureColumn> bids;
@@ -47,6 +48,7 @@ public final class Groups {
      */
     public Groups(Grouping grouping, Keywords keywords, Optional<FigureColumn> column, Map<String, String> given) {
         this.grouping = grouping;
+        this.keywords = keywords;
         this.column = column;
         this.bids = BIDS.stream()
                 .flatMap(figure -> keywords.figure(figure).stream())
@@ -222,5 +224,13 @@ public final class Groups {
     /** The text of a keyword cut where words of its group's theme begin and end. */
     public List<ThemeMarks.Mark> marks(int group, String text) {
         return ThemeMarks.of(grouping, group, text);
+    }
+
+    /** Whether these are groups of the very same keywords: only then a number of one means the same in both. */
+    boolean ofSameKeywords(Groups other) {
+        return keywords == other.keywords
+                || keywords.size() == other.keywords.size()
+                        && IntStream.range(0, keywords.size())
+                                .allMatch(keyword -> keywords.text(keyword).equals(other.keywords.text(keyword)));
     }
 }

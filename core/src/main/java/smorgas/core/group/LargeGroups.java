@@ -8,7 +8,7 @@ import smorgas.core.recipe.Pass;
 
 /**
  * Divides groups that are too large: members take the best narrower theme that enough of them have, until the rest fits. Of
- * a rest that no narrower theme divides, what is worth most stays.
+ * a rest that no narrower theme divides, all stay together; in the first edition only what is worth most.
  */
 final class LargeGroups {
 
@@ -19,11 +19,19 @@ final class LargeGroups {
     private final Pass pass;
     private final Candidates candidates;
     private final Preferences preferences;
+    private final boolean keepsRest;
     private final int[] divided;
     private final int[] size;
 
     private LargeGroups(
-            ScopeWords in, long[] worth, Pass pass, Candidates candidates, Preferences preferences, int[] chosen) {
+            ScopeWords in,
+            long[] worth,
+            Pass pass,
+            Candidates candidates,
+            Preferences preferences,
+            int[] chosen,
+            boolean keepsRest) {
+        this.keepsRest = keepsRest;
         this.in = in;
         this.worth = worth;
         this.pass = pass;
@@ -35,8 +43,14 @@ final class LargeGroups {
 
     /** For each keyword the candidate it has then, or -1. */
     static int[] divide(
-            ScopeWords in, long[] worth, Pass pass, Candidates candidates, Preferences preferences, int[] chosen) {
-        return new LargeGroups(in, worth, pass, candidates, preferences, chosen).divide(chosen);
+            ScopeWords in,
+            long[] worth,
+            Pass pass,
+            Candidates candidates,
+            Preferences preferences,
+            int[] chosen,
+            boolean keepsRest) {
+        return new LargeGroups(in, worth, pass, candidates, preferences, chosen, keepsRest).divide(chosen);
     }
 
     private int[] divide(int[] chosen) {
@@ -69,7 +83,7 @@ final class LargeGroups {
                     .filter(i -> Arrays.binarySearch(best, i) < 0)
                     .toArray();
         }
-        size[group] = Math.min(rest.length, pass.largest());
+        size[group] = keepsRest ? rest.length : Math.min(rest.length, pass.largest());
         int[] staying = mostWorth(rest, size[group]);
         Arrays.sort(staying);
         for (int i : rest) {

@@ -56,12 +56,20 @@ final class PassEngine {
      * @param scope the keywords to be grouped, rising
      * @param worth of each of them, as {@link Worth} gives it
      * @param barred what may not be
+     * @param keepsRest whether what no narrower theme divides of a group that is too large stays together
      */
-    static Found run(ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass, Barred barred) {
-        return new PassEngine(ScopeWords.of(words, scope), worth, settings, pass).run(barred);
+    static Found run(
+            ThemeWords words,
+            int[] scope,
+            long[] worth,
+            GroupSettings settings,
+            Pass pass,
+            Barred barred,
+            boolean keepsRest) {
+        return new PassEngine(ScopeWords.of(words, scope), worth, settings, pass).run(barred, keepsRest);
     }
 
-    private Found run(Barred barred) {
+    private Found run(Barred barred, boolean keepsRest) {
         WordWeights words = new WordWeights(in);
         double[] weights = words.rarity();
         for (int round = 0; round < ROUNDS; round++) {
@@ -74,7 +82,7 @@ final class PassEngine {
         Preferences preferences = new Preferences(in, candidates, weights, barred, pass.leastTightness());
         int[] chosen = choose(preferences);
         if (pass.largest() != Pass.ANY) {
-            chosen = LargeGroups.divide(in, worth, pass, candidates, preferences, chosen);
+            chosen = LargeGroups.divide(in, worth, pass, candidates, preferences, chosen, keepsRest);
         }
         return result(chosen, weights);
     }

@@ -15,6 +15,9 @@ public final class ThemeTree {
 
     private static final int NONE = -1;
 
+    /** Words of a theme of which every set is looked at. */
+    private static final int MOST_WORDS = 8;
+
     /**
      * A theme in the tree.
      *
@@ -173,9 +176,22 @@ public final class ThemeTree {
             return Arrays.toString(words);
         }
 
-        /** All sets of some of the words, the whole too. */
+        /**
+         * All sets of some of the words, the whole too. Of a long theme, which only a hand makes, each word, each two and the
+         * whole: all sets of thirty words are a thousand million.
+         */
         private static List<int[]> parts(int[] words) {
             List<int[]> parts = new ArrayList<>();
+            if (words.length > MOST_WORDS) {
+                for (int one = 0; one < words.length; one++) {
+                    parts.add(new int[] {words[one]});
+                    for (int other = one + 1; other < words.length; other++) {
+                        parts.add(new int[] {words[one], words[other]});
+                    }
+                }
+                parts.add(words);
+                return parts;
+            }
             for (int mask = 1; mask < 1 << words.length; mask++) {
                 int[] part = new int[Integer.bitCount(mask)];
                 int size = 0;

@@ -30,6 +30,8 @@ public record BasketInfo(
         PASTE("paste"),
         PAGE("words of a page"),
         SUGGESTIONS("suggestions"),
+        /** Made of keywords that other baskets have, by comparing sets. */
+        COMPARED("comparison of sets"),
         OTHER("other");
 
         private final String label;

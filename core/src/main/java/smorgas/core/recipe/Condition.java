@@ -324,6 +324,39 @@ public sealed interface Condition {
         return asks(part -> part instanceof HasTag);
     }
 
+    /**
+     * Checks what no act may bring any more, though recipes from before may hold it.
+     *
+     * @throws IllegalArgumentException with a sentence without a full stop
+     */
+    default void requireFit() {
+        all().flatMap(Condition::texts).filter(String::isBlank).findFirst().ifPresent(blank -> {
+            throw new IllegalArgumentException("Say which word or text is meant; nothing was typed");
+        });
+    }
+
+    private static Stream<String> texts(Condition one) {
+        return switch (one) {
+            case HasWord has -> Stream.of(has.word());
+            case Worded worded -> Stream.of(worded.words());
+            case HasAnyWord any -> any.words().stream();
+            case OnList on -> Stream.of(on.list());
+            case HasText text -> Stream.of(text.text());
+            case Matches pattern -> Stream.of(pattern.pattern());
+            case InBasket basket -> Stream.of(basket.name());
+            case HasTag tag -> Stream.of(tag.tag());
+            case Count count -> Stream.of();
+            case FigureWithin figure -> Stream.of();
+            case FigureUnknown figure -> Stream.of();
+            case InExactly baskets -> Stream.of();
+            case HasScript script -> Stream.of();
+            case Stands standing -> Stream.of();
+            case AllOf all -> Stream.of();
+            case AnyOf any -> Stream.of();
+            case NoneOf none -> Stream.of();
+        };
+    }
+
     private boolean asks(Predicate<Condition> kind) {
         return all().anyMatch(kind);
     }

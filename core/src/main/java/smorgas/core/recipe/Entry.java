@@ -19,6 +19,8 @@ public sealed interface Entry
                 Entry.OfFolding,
                 Entry.MergeChosen,
                 Entry.Judged,
+                Entry.GivenBack,
+                Entry.NegativeSettled,
                 Entry.RuleAdded,
                 Entry.RuleChanged,
                 Entry.RuleRemoved,
@@ -127,6 +129,11 @@ public sealed interface Entry
     /** How a basket's bytes are read was put right. */
     record BasketReadAs(long basket, String name, ReadAs readAs) implements OfBasket {
         @Override
+        public void requireFit() {
+            readAs.requireKnown();
+        }
+
+        @Override
         public String sentence() {
             return "Read basket " + name + " otherwise";
         }
@@ -142,6 +149,19 @@ public sealed interface Entry
 
     /** An entry about what is one keyword. */
     sealed interface OfFolding extends Entry {}
+
+    /** The project follows the rules of another edition. */
+    record EditionChosen(Edition edition) implements OfFolding {
+        @Override
+        public Set<String> touches() {
+            return Set.of("edition");
+        }
+
+        @Override
+        public String sentence() {
+            return "Follows edition " + edition.number() + ": " + edition.what();
+        }
+    }
 
     /** A kind of folding was switched on or off. */
     record FoldKindSwitched(FoldKind kind, boolean on) implements OfFolding {
@@ -359,8 +379,59 @@ public sealed interface Entry
         }
     }
 
+    /**
+     * Keywords were given back to the rules: what a hand said of their standing holds no more.
+     *
+     * @param texts lead spellings, at least one
+     * @param also the tidy texts of their other spellings
+     */
+    record GivenBack(List<String> texts, List<String> also) implements Entry {
+        public GivenBack {
+            texts = List.copyOf(texts);
+            also = List.copyOf(also);
+            if (texts.isEmpty()) {
+                throw new IllegalArgumentException("nothing was given back");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return keywords(texts, also);
+        }
+
+        @Override
+        public String sentence() {
+            return "Gave " + (texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : count(texts.size(), "keyword"))
+                    + " back to the rules";
+        }
+    }
+
+    /**
+     * A negative that blocks what the plan serves leaves all the same, or is held back again.
+     *
+     * @param word as the rule names it, tidy
+     */
+    record NegativeSettled(String word, boolean leaves) implements Entry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("negative:" + word);
+        }
+
+        @Override
+        public String sentence() {
+            return leaves
+                    ? "Serves the negative \"" + word + "\" whatever it blocks"
+                    : "Holds the negative \"" + word + "\" back where it blocks what is served";
+        }
+    }
+
     /** A rule was put below the others. */
     record RuleAdded(Rule rule) implements Entry {
+        @Override
+        public void requireFit() {
+            rule.when().requireFit();
+        }
+
         @Override
         public Set<String> touches() {
             return Set.of("rule:" + rule.number());
@@ -374,6 +445,11 @@ public sealed interface Entry
 
     /** A rule was put otherwise; it keeps its number and its place. */
     record RuleChanged(Rule rule) implements Entry {
+        @Override
+        public void requireFit() {
+            rule.when().requireFit();
+        }
+
         @Override
         public Set<String> touches() {
             return Set.of("rule:" + rule.number());
@@ -446,6 +522,11 @@ public sealed interface Entry
 
     /** A filter was saved under a name; one of that name before is replaced. */
     record ViewSaved(String name, Condition what) implements Entry {
+        @Override
+        public void requireFit() {
+            what.requireFit();
+        }
+
         public ViewSaved {
             if (name.isBlank() || name.length() > 60) {
                 throw new IllegalArgumentException("A view has a name of 1 to 60 characters");
@@ -586,6 +667,7 @@ public sealed interface Entry
         @Override
         public void requireFit() {
             Formulas.refuse(GroupRule.NAME_OF, rule.name());
+            rule.when().requireFit();
         }
 
         @Override

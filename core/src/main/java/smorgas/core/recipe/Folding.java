@@ -14,6 +14,7 @@ import smorgas.core.text.WordLists;
 /**
  * Everything that decides which lines are one keyword.
  *
+ * @param edition whose rules hold
  * @param language ISO 639-1
  * @param on the kinds of folding that are switched on
  * @param littleWords tidy words that a keyword can do without
@@ -24,6 +25,7 @@ import smorgas.core.text.WordLists;
  * @param cleanings in the order in which they are made
  */
 public record Folding(
+        Edition edition,
         String language,
         Set<FoldKind> on,
         SortedSet<String> littleWords,
@@ -50,6 +52,11 @@ public record Folding(
 
     /** The kinds that are on at first, the language's little words, nothing decided by hand. */
     public static Folding standard(String language) {
+        return standard(language, Edition.NEWEST);
+    }
+
+    /** The same of an edition. */
+    public static Folding standard(String language, Edition edition) {
         EnumSet<FoldKind> on = EnumSet.noneOf(FoldKind.class);
         for (FoldKind kind : FoldKind.values()) {
             if (kind.onAtFirst()) {
@@ -57,6 +64,7 @@ public record Folding(
             }
         }
         return new Folding(
+                edition,
                 language,
                 on,
                 WordLists.littleWords(language),
@@ -70,14 +78,26 @@ public record Folding(
     /** The same after one more decision. */
     Folding after(Entry.OfFolding entry) {
         return switch (entry) {
+            case Entry.EditionChosen e ->
+                new Folding(e.edition(), language, on, littleWords, misspellings, refused, pins, leads, cleanings);
             case Entry.FoldKindSwitched e -> switched(e);
             case Entry.LittleWordsChosen e ->
-                new Folding(language, on, new TreeSet<>(e.words()), misspellings, refused, pins, leads, cleanings);
+                new Folding(
+                        edition, language, on, new TreeSet<>(e.words()), misspellings, refused, pins, leads, cleanings);
             case Entry.MisspellingsJudged e -> judged(e);
             case Entry.SpellingsTakenOut e -> withPin(new FoldPin.Apart(e.texts()));
             case Entry.KeywordsJoined e -> withPin(new FoldPin.Together(e.texts()));
             case Entry.LeadChosen e ->
-                new Folding(language, on, littleWords, misspellings, refused, pins, last(leads, e.text()), cleanings);
+                new Folding(
+                        edition,
+                        language,
+                        on,
+                        littleWords,
+                        misspellings,
+                        refused,
+                        pins,
+                        last(leads, e.text()),
+                        cleanings);
             case Entry.CleaningAdded e -> cleaned(and(cleanings, new NumberedCleaning(e.number(), e.cleaning())));
             case Entry.CleaningRemoved e ->
                 cleaned(cleanings.stream().filter(c -> c.number() != e.number()).toList());
@@ -97,7 +117,7 @@ public record Folding(
 
     /** The same with other kinds switched on, to look at before they are. */
     public Folding with(Set<FoldKind> kinds) {
-        return new Folding(language, kinds, littleWords, misspellings, refused, pins, leads, cleanings);
+        return new Folding(edition, language, kinds, littleWords, misspellings, refused, pins, leads, cleanings);
     }
 
     private Folding judged(Entry.MisspellingsJudged entry) {
@@ -112,15 +132,15 @@ public record Folding(
                 right.add(pair.wrong());
             }
         }
-        return new Folding(language, on, littleWords, accepted, right, pins, leads, cleanings);
+        return new Folding(edition, language, on, littleWords, accepted, right, pins, leads, cleanings);
     }
 
     private Folding withPin(FoldPin pin) {
-        return new Folding(language, on, littleWords, misspellings, refused, and(pins, pin), leads, cleanings);
+        return new Folding(edition, language, on, littleWords, misspellings, refused, and(pins, pin), leads, cleanings);
     }
 
     private Folding cleaned(List<NumberedCleaning> next) {
-        return new Folding(language, on, littleWords, misspellings, refused, pins, leads, next);
+        return new Folding(edition, language, on, littleWords, misspellings, refused, pins, leads, next);
     }
 
     /** The number for the next cleaning. */

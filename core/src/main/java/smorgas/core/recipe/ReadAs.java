@@ -1,5 +1,7 @@
 package smorgas.core.recipe;
 
+import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
 import java.util.ArrayList;
 import java.util.List;
 import smorgas.core.column.ColumnRole;
@@ -10,11 +12,14 @@ import smorgas.core.column.ColumnRole;
  *
  * @param encoding the name of the character encoding; empty to find it
  * @param delimiter one character between cells, or {@code "\n"} for one keyword a line; empty to find it
- * @param sheet the name of the sheet of a workbook; empty for the first that has a list
+ * @param sheet the name of the sheet of a workbook; empty for the first with anything in it, {@value #ALL_SHEETS} for all lists
  * @param headerLine the line of the column names, from 1; 0 if there is none; -1 to find it
  * @param roles what the columns hold, from the left; empty to find it
  */
 public record ReadAs(String encoding, String delimiter, String sheet, int headerLine, List<ColumnRole> roles) {
+
+    /** Names all sheets of a workbook that are lists, one under the other; no sheet can be called so. */
+    public static final String ALL_SHEETS = "*";
 
     /** Everything is found from the bytes. */
     public static final ReadAs FOUND = new ReadAs("", "", "", -1, List.of());
@@ -24,9 +29,46 @@ public record ReadAs(String encoding, String delimiter, String sheet, int header
         if (delimiter.length() > 1 || headerLine < -1 || roles.size() > 500) {
             throw new IllegalArgumentException("A delimiter is one character, a header line -1 or more");
         }
-        if (!roles.isEmpty()
-                && roles.stream().filter(role -> role == ColumnRole.KEYWORD).count() != 1) {
-            throw new IllegalArgumentException("Exactly one column holds the keyword");
+        if (!roles.isEmpty() && !roles.contains(ColumnRole.KEYWORD)) {
+            throw new IllegalArgumentException("A column must hold the keyword");
+        }
+    }
+
+    /** Whether it names an encoding that there is. */
+    public boolean knownEncoding() {
+        try {
+            return !encoding.isEmpty() && Charset.isSupported(encoding);
+        } catch (IllegalCharsetNameException e) {
+            return false;
+        }
+    }
+
+    /** Whether it names a delimiter that can part cells: no letter, digit, space or quote, and of line ends the line feed. */
+    public boolean knownDelimiter() {
+        if (delimiter.isEmpty()) {
+            return false;
+        }
+        char c = delimiter.charAt(0);
+        return c == '\n'
+                || c == '\t'
+                || !Character.isLetterOrDigit(c)
+                        && !Character.isSurrogate(c)
+                        && !Character.isISOControl(c)
+                        && c != '"'
+                        && c != '\''
+                        && c != ' ';
+    }
+
+    /** @throws IllegalArgumentException with a sentence without a full stop, if it names what there is not */
+    void requireKnown() {
+        if (!encoding.isEmpty() && !knownEncoding()) {
+            throw new IllegalArgumentException("There is no encoding \"" + encoding + "\"");
+        }
+        if (!delimiter.isEmpty() && !knownDelimiter()) {
+            throw new IllegalArgumentException("\"" + delimiter + "\" cannot part cells");
+        }
+        if (encoding.length() > 100 || sheet.length() > 200) {
+            throw new IllegalArgumentException("An encoding or a sheet has no name that long");
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.SortedMap;
@@ -32,6 +33,7 @@ import smorgas.core.column.Merge;
  * @param alternatives settings of Group kept by name, in the order in which they were kept first
  * @param groupRules rules that make groups, those of the highest priority first
  * @param groupPins what a hand decided of groups
+ * @param negatives words that leave as negatives though they block what the plan serves
  * @param nextRule the number for the next rule
  * @param nextGroupRule the number for the next rule that makes a group
  */
@@ -50,6 +52,7 @@ public record Recipe(
         List<GroupRule> groupRules,
         GroupPins groupPins,
         PlanSettings plan,
+        SortedSet<String> negatives,
         int nextRule,
         int nextGroupRule) {
 
@@ -64,12 +67,21 @@ public record Recipe(
      * @param language decides the stop words until settings were chosen
      */
     public static Recipe of(List<Entry> entries, String language) {
+        return of(entries, language, Edition.NEWEST);
+    }
+
+    /**
+     * Applies the entries in order.
+     *
+     * @param edition that of the project, until an entry chooses another
+     */
+    public static Recipe of(List<Entry> entries, String language, Edition edition) {
         Map<Long, BasketState> baskets = new LinkedHashMap<>();
         Map<Figure, Merge> merges = new EnumMap<>(Figure.class);
         for (Figure figure : Figure.values()) {
             merges.put(figure, figure.standardMerge());
         }
-        Folding folding = Folding.standard(language);
+        Folding folding = Folding.standard(language, edition);
         SequencedMap<String, Standing> pins = new LinkedHashMap<>();
         List<Rule> rules = new ArrayList<>();
         SortedMap<String, SequencedMap<String, Boolean>> tags = new TreeMap<>();
@@ -81,16 +93,28 @@ public record Recipe(
         List<GroupRule> groupRules = new ArrayList<>();
         GroupPins groupPins = GroupPins.NONE;
         PlanSettings plan = PlanSettings.standard();
+        SortedSet<String> negatives = new TreeSet<>();
         int nextRule = 1;
         int nextGroupRule = 1;
         for (Entry entry : RecipeTaken.inForce(entries)) {
             switch (entry) {
                 case Entry.OfBasket ofBasket -> apply(baskets, ofBasket);
-                case Entry.MergeChosen chosen -> merges.put(chosen.figure(), chosen.merge());
+                case Entry.MergeChosen chosen -> merge(merges, chosen, folding.edition());
                 case Entry.OfFolding ofFolding -> folding = folding.after(ofFolding);
                 case Entry.Judged judged -> {
                     judged.texts().forEach(text -> pins.putLast(text, judged.standing()));
                     judged.also().forEach(text -> pins.putLast(text, judged.standing()));
+                }
+                case Entry.GivenBack back -> {
+                    back.texts().forEach(pins::remove);
+                    back.also().forEach(pins::remove);
+                }
+                case Entry.NegativeSettled settled -> {
+                    if (settled.leaves()) {
+                        negatives.add(settled.word());
+                    } else {
+                        negatives.remove(settled.word());
+                    }
                 }
                 case Entry.RuleAdded added -> {
                     // A recipe from elsewhere may give a number twice: the later rule wins.
@@ -138,6 +162,7 @@ public record Recipe(
                 List.copyOf(groupRules),
                 groupPins,
                 plan,
+                Collections.unmodifiableSortedSet(negatives),
                 nextRule,
                 nextGroupRule);
     }
@@ -147,6 +172,14 @@ public record Recipe(
         return RecipeTaken.inForce(entries).stream()
                 .filter(entry -> !(entry instanceof Entry.OfBasket))
                 .toList();
+    }
+
+    /** From the second edition on, figures that belong together are merged in one way: that of the first of them. */
+    private static void merge(Map<Figure, Merge> merges, Entry.MergeChosen chosen, Edition edition) {
+        merges.put(chosen.figure(), chosen.merge());
+        if (edition.atLeast(Edition.SECOND)) {
+            chosen.figure().family().forEach(figure -> merges.put(figure, chosen.merge()));
+        }
     }
 
     /** An entry about a basket that is not there (any more) changes nothing. */
@@ -232,8 +265,18 @@ public record Recipe(
                 groupRules,
                 groupPins,
                 plan,
+                negatives,
                 nextRule,
                 nextGroupRule);
+    }
+
+    /** Whether it says the same in the same order: of two decisions on one keyword the later holds. */
+    public boolean sameAs(Recipe other) {
+        return equals(other)
+                && judgesAs(other)
+                && groupPins.sameAs(other.groupPins)
+                && List.copyOf(views.entrySet()).equals(List.copyOf(other.views.entrySet()))
+                && List.copyOf(alternatives.entrySet()).equals(List.copyOf(other.alternatives.entrySet()));
     }
 
     /** Whether the same keywords would be grouped the same. */
@@ -245,6 +288,10 @@ public record Recipe(
     public boolean judgesAs(Recipe other) {
         return rules.equals(other.rules)
                 && tags.equals(other.tags)
+                && tags.entrySet().stream()
+                        .allMatch(tag -> List.copyOf(tag.getValue().entrySet())
+                                .equals(List.copyOf(Objects.requireNonNull(other.tags.get(tag.getKey()))
+                                        .entrySet())))
                 && lists.equals(other.lists)
                 && List.copyOf(pins.entrySet()).equals(List.copyOf(other.pins.entrySet()));
     }

@@ -10,10 +10,12 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SequencedMap;
 import java.util.Set;
 import java.util.stream.IntStream;
 import smorgas.core.column.Figure;
@@ -26,8 +28,10 @@ import smorgas.core.group.ThemeTree;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Standings;
 import smorgas.core.text.Formulas;
 
@@ -44,30 +48,57 @@ public final class Planner {
     private final Keywords keywords;
     private final Standings standings;
     private final Groups groups;
-    private final List<Rule> rules;
+    private final Recipe recipe;
     private final PlanSettings settings;
 
     private final List<Plan.Row> rows = new ArrayList<>();
     private final List<Plan.HeldBack> heldBack = new ArrayList<>();
     private final BitSet served = new BitSet();
     private final Set<String> names = new HashSet<>();
+    private final SequencedMap<String, Plan.Conflict> conflicts = new LinkedHashMap<>();
     private int adGroups;
+    /** Whether only their number is wanted. */
+    private boolean counting;
 
-    private Planner(Keywords keywords, Standings standings, Groups groups, List<Rule> rules, PlanSettings settings) {
+    private long rowCount;
+
+    private Planner(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
         this.keywords = keywords;
         this.standings = standings;
         this.groups = groups;
-        this.rules = rules;
-        this.settings = settings;
+        this.recipe = recipe;
+        this.settings = recipe.plan();
     }
 
     /** The plan: ad groups in the order of the groups, keywords by searches, each in every match type chosen. */
-    public static Plan plan(
-            Keywords keywords, Standings standings, Groups groups, List<Rule> rules, PlanSettings settings) {
-        return new Planner(keywords, standings, groups, rules, settings).run();
+    public static Plan plan(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
+        return new Planner(keywords, standings, groups, recipe).run();
+    }
+
+    /** How much the plan holds, without its rows. */
+    public static PlanCount count(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
+        Planner planner = new Planner(keywords, standings, groups, recipe);
+        planner.counting = true;
+        planner.fill();
+        return new PlanCount(planner.served.cardinality(), planner.rowCount);
     }
 
     private Plan run() {
+        fill();
+        Set<String> negatives = negatives();
+        return new Plan(
+                rows,
+                negatives.stream()
+                        .map(word -> new Plan.Negative(settings.campaign(), word))
+                        .toList(),
+                List.copyOf(conflicts.values()),
+                heldBack,
+                notes(),
+                adGroups,
+                served.cardinality());
+    }
+
+    private void fill() {
         Grouping grouping = groups.grouping();
         if (settings.depth() == 0) {
             for (int group : groups.order()) {
@@ -85,16 +116,6 @@ public final class Planner {
             }
             adGroup(free(named(Grouper.REST)), left.toIntArray());
         }
-        Set<String> negatives = negatives();
-        return new Plan(
-                rows,
-                negatives.stream()
-                        .map(word -> new Plan.Negative(settings.campaign(), word))
-                        .toList(),
-                heldBack,
-                notes(negatives),
-                adGroups,
-                served.cardinality());
     }
 
     /** An ad group for each theme at the chosen depth, most searched first, of all groups in it. */
@@ -152,11 +173,9 @@ public final class Planner {
     private void adGroup(String name, int[] members) {
         Optional<FigureColumn> searches = keywords.figure(Figure.SEARCHES);
         int[] sorted = members.clone();
-        IntArrays.quickSort(sorted, (a, b) -> {
-            int bySearches = searches.map(s -> Long.compare(s.twiceMiddle(b), s.twiceMiddle(a)))
-                    .orElse(0);
-            return bySearches != 0 ? bySearches : keywords.text(a).compareTo(keywords.text(b));
-        });
+        if (!counting) {
+            sort(sorted, searches);
+        }
         boolean any = false;
         Optional<String> nameFault = nameFault(name);
         String bid = settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale());
@@ -167,16 +186,30 @@ public final class Planner {
             String text = keywords.text(keyword);
             Optional<String> why = nameFault.or(() -> fault(keyword, text));
             if (why.isPresent()) {
-                heldBack.add(new Plan.HeldBack(text, why.get()));
+                if (!counting) {
+                    heldBack.add(new Plan.HeldBack(text, why.get()));
+                }
                 continue;
             }
             any = true;
             served.set(keyword);
+            rowCount += settings.matchTypes().size();
+            if (counting) {
+                continue;
+            }
             for (MatchType type : settings.matchTypes()) {
                 rows.add(new Plan.Row(settings.campaign(), name, text, type.label(), bid));
             }
         }
         adGroups += any ? 1 : 0;
+    }
+
+    private void sort(int[] some, Optional<FigureColumn> searches) {
+        IntArrays.quickSort(some, (a, b) -> {
+            int bySearches = searches.map(s -> Long.compare(s.twiceMiddle(b), s.twiceMiddle(a)))
+                    .orElse(0);
+            return bySearches != 0 ? bySearches : keywords.text(a).compareTo(keywords.text(b));
+        });
     }
 
     /** A name from before such names were refused, or one that its pattern makes too long. */
@@ -208,24 +241,56 @@ public final class Planner {
         return Optional.empty();
     }
 
-    /** The words that rules drop, each as the keywords write it: platforms match negatives to the letter (common practice). */
+    /**
+     * The words that rules drop, each as the keywords write it: platforms match negatives to the letter (common practice).
+     * What would block a keyword of this plan is held back until somebody says that it is meant.
+     */
     private Set<String> negatives() {
         Set<String> words = new LinkedHashSet<>();
-        for (Rule rule : rules) {
+        for (Rule rule : recipe.rules()) {
             if (rule.standing().orElse(Standing.KEPT) == Standing.DROPPED) {
-                dropped(rule.when()).forEach(word -> words.addAll(written(word)));
+                dropped(rule.when()).forEach(word -> words.addAll(unblocking(word)));
             }
         }
         words.removeIf(Formulas::runs);
         return words;
     }
 
-    private static List<String> dropped(Condition when) {
+    private List<String> dropped(Condition when) {
         return switch (when) {
             case Condition.HasWord has -> List.of(has.word());
             case Condition.HasAnyWord any -> any.words();
+            case Condition.OnList on ->
+                Optional.ofNullable(recipe.lists().get(on.list()))
+                        .map(WordList::words)
+                        .orElse(List.of());
             default -> List.of();
         };
+    }
+
+    /** The ways in which a word is written, if it may leave; else it becomes a conflict. */
+    private List<String> unblocking(String word) {
+        List<String> written = written(word);
+        BitSet blocked = new BitSet();
+        written.forEach(one -> blocked.or(blockedBy(one)));
+        if (blocked.isEmpty()) {
+            return written;
+        }
+        boolean leaves = recipe.negatives().contains(word);
+        conflicts.put(
+                word, new Plan.Conflict(word, blocked.cardinality(), keywords.text(blocked.nextSetBit(0)), leaves));
+        return leaves ? written : List.of();
+    }
+
+    /** The keywords served that a negative would block: those with its words next to each other, as they are written. */
+    private BitSet blockedBy(String word) {
+        BitSet blocked = keywords.withWord(word.split(" ")[0]);
+        blocked.and(served);
+        BitSet holding = new BitSet();
+        blocked.stream()
+                .filter(keyword -> (" " + keywords.text(keyword) + " ").contains(" " + word + " "))
+                .forEach(holding::set);
+        return holding;
     }
 
     private List<String> written(String word) {
@@ -240,29 +305,15 @@ public final class Planner {
         return written;
     }
 
-    private List<String> notes(Set<String> negatives) {
-        List<String> notes = new ArrayList<>();
+    private List<String> notes() {
         long twice = IntStream.range(0, groups.grouping().size())
                 .flatMap(group -> Arrays.stream(groups.grouping().also().row(group)))
                 .filter(served::get)
                 .distinct()
                 .count();
-        if (twice > 0) {
-            notes.add(twice + (twice == 1 ? " keyword is" : " keywords are")
-                    + " in more than one ad group, as you said in Group");
-        }
-        for (String word : negatives) {
-            BitSet blocked = keywords.withWord(word);
-            blocked.and(served);
-            if (!blocked.isEmpty()) {
-                notes.add(String.format(
-                        java.util.Locale.ENGLISH,
-                        "The negative \"%s\" would block %,d keywords that the plan serves, such as \"%s\"",
-                        word,
-                        blocked.cardinality(),
-                        keywords.text(blocked.nextSetBit(0))));
-            }
-        }
-        return notes;
+        return twice > 0
+                ? List.of(twice + (twice == 1 ? " keyword is" : " keywords are")
+                        + " in more than one ad group, as you said in Group")
+                : List.of();
     }
 }

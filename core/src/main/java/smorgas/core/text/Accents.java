@@ -1,12 +1,14 @@
 package smorgas.core.text;
 
 import com.ibm.icu.text.Transliterator;
+import java.text.Normalizer;
 import java.util.Map;
 
 /**
  * Takes accents off letters by ICU's Latin-ASCII transform ({@code é} is {@code e}, {@code ø} is {@code o}, {@code ß} is
  * {@code ss}), but for letters that a language writes otherwise or holds apart: German {@code ä} is {@code ae}; Spanish
- * {@code ñ} stays. Letters of other scripts are left as they are.
+ * {@code ñ} stays. Letters of other scripts are left as they are, but for
+ * Greek ones.
  */
 public final class Accents {
 
@@ -15,8 +17,11 @@ public final class Accents {
             "es", "\u00F1 > \u00F1;");
 
     private final Transliterator transform;
+    private final boolean greek;
 
-    public Accents(String language) {
+    /** @param greek whether Greek letters lose their accents too */
+    public Accents(String language, boolean greek) {
+        this.greek = greek;
         String own = EXCEPTIONS.getOrDefault(language, "");
         transform = own.isEmpty()
                 ? Transliterator.getInstance("Latin-ASCII")
@@ -40,11 +45,25 @@ public final class Accents {
         return rules.toString();
     }
 
+    /** Greek letters without accents, and the sigma at the end as any other. */
+    private static String plainGreek(String word) {
+        if (word.codePoints().noneMatch(c -> Character.UnicodeScript.of(c) == Character.UnicodeScript.GREEK)) {
+            return word;
+        }
+        StringBuilder plain = new StringBuilder(word.length());
+        Normalizer.normalize(word, Normalizer.Form.NFD)
+                .codePoints()
+                .filter(c -> Character.getType(c) != Character.NON_SPACING_MARK)
+                .map(c -> c == '\u03C2' ? '\u03C3' : c)
+                .forEach(plain::appendCodePoint);
+        return plain.toString();
+    }
+
     /** The word without accents. */
     public String plain(String word) {
         for (int i = 0; i < word.length(); i++) {
             if (word.charAt(i) > 0x7F) {
-                return transform.transliterate(word);
+                return transform.transliterate(greek ? plainGreek(word) : word);
             }
         }
         return word;

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * Takes punctuation and symbols out of a token where they mean nothing and keeps them where they do. Between letters a
@@ -32,10 +34,28 @@ public final class Punctuation {
     /** Languages in which an apostrophe parts an article from its noun: {@code l'eau}. */
     private static final Set<String> ELIDING = Set.of("fr", "it");
 
-    private final String language;
+    /** Units that stand right behind a number or apart from it (common practice); none that is a word by itself. */
+    private static final Set<String> UNITS = Set.of(
+            "mm", "cm", "km", "ml", "cl", "dl", "kg", "mg", "kw", "kwh", "ah", "mah", "hz", "mhz", "ghz", "kb", "mb",
+            "gb", "tb", "mp", "dpi", "ft", "oz", "lb", "lbs", "inch", "zoll", "w", "v", "l", "g", "m");
 
-    public Punctuation(String language) {
+    private static final Pattern MEASURED = Pattern.compile("(\\d+(?:[.,]\\d+)?)(\\p{L}{1,4})");
+
+    /** Words that are written as one with a hyphen or without (wi-fi, e-mail) have one or two letters before it. */
+    private static final Pattern HYPHENED = Pattern.compile("(\\p{L}{1,2})-(\\p{L}{2,})");
+
+    private final String language;
+    private final boolean joining;
+    private final Set<String> little;
+
+    /**
+     * @param joining whether a number parts from its unit, as if a space stood between, and a short word joins what stands
+     *     behind its hyphen
+     */
+    public Punctuation(String language, boolean joining) {
         this.language = language;
+        this.joining = joining;
+        this.little = joining ? WordLists.stopWords(language) : Set.of();
     }
 
     /**
@@ -48,6 +68,16 @@ public final class Punctuation {
     public List<String> words(String token, boolean first) {
         if (token.equals("&")) {
             return AND.containsKey(language) ? List.of(AND.get(language)) : List.of();
+        }
+        if (joining) {
+            Matcher measured = MEASURED.matcher(token);
+            if (measured.matches() && UNITS.contains(measured.group(2))) {
+                return List.of(measured.group(1), measured.group(2));
+            }
+            Matcher hyphened = HYPHENED.matcher(token);
+            if (hyphened.matches() && !little.contains(hyphened.group(1))) {
+                return List.of(hyphened.group(1) + hyphened.group(2));
+            }
         }
         List<String> words = new ArrayList<>(2);
         StringBuilder word = new StringBuilder();

@@ -79,6 +79,25 @@ public final class WordForms {
                 : new WordForms(minimal::form);
     }
 
+    /**
+     * The same, and further: German plurals that change a vowel, at the end of longer words too, by a list; French ones with
+     * an x.
+     *
+     * @param accents whether the words come without accents, as {@link Accents} leaves them
+     */
+    public static WordForms morePlurals(String language, boolean accents) {
+        WordForms usual = plurals(language);
+        return switch (language) {
+            case "de" -> new WordForms(german(new GermanPlurals(accents), usual));
+            case "fr" -> new WordForms(word -> usual.form.apply(FrenchPlurals.common(word)));
+            default -> usual;
+        };
+    }
+
+    private static UnaryOperator<String> german(GermanPlurals changed, WordForms usual) {
+        return word -> usual.form.apply(changed.apply(word));
+    }
+
     /** Further forms by the Snowball stemmers (Porter 2001); a language without one: unchanged. */
     public static WordForms stems(String language) {
         Supplier<SnowballStemmer> stemmers = STEMMERS.get(language);

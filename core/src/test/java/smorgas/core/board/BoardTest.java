@@ -2,6 +2,7 @@ package smorgas.core.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.io.StringWriter;
 import java.util.ArrayList;
@@ -30,6 +31,7 @@ import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCsv;
@@ -204,10 +206,48 @@ class BoardTest {
     }
 
     @Test
-    void aNegativeThatWouldBlockAServedKeywordIsTold() {
-        Plan plan = board(List.of(drop(1, "free"), new Entry.Judged(List.of("free hive stand"), Standing.KEPT)))
-                .plan();
-        assertThat(plan.notes()).singleElement().asString().contains("\"free\"").contains("free hive stand");
+    void aNegativeThatWouldBlockAServedKeywordIsHeldBackUntilSomebodySaysThatItIsMeant() {
+        WordList list = new WordList("Unwanted", "en", WordList.Kind.NEGATIVES, 1, List.of("jobs", "hive stand"));
+        List<Entry> entries = List.of(
+                drop(1, "free"),
+                new Entry.Judged(List.of("free hive stand"), Standing.KEPT),
+                new Entry.ListTaken(list),
+                new Entry.RuleAdded(new Rule(2, new Condition.OnList("Unwanted"), Standing.DROPPED)),
+                new Entry.Judged(List.of("hive stand"), Standing.KEPT));
+        Plan plan = board(entries).plan();
+        assertThat(plan.conflicts())
+                .extracting(Plan.Conflict::word, Plan.Conflict::sample, Plan.Conflict::leaves)
+                .contains(tuple("free", "free hive stand", false));
+        assertThat(plan.negatives())
+                .extracting(Plan.Negative::keyword)
+                .contains("jobs")
+                .doesNotContain("free", "hive stand");
+
+        List<Entry> meant = new ArrayList<>(entries);
+        meant.add(new Entry.NegativeSettled("free", true));
+        Plan settled = board(meant).plan();
+        assertThat(settled.negatives()).extracting(Plan.Negative::keyword).contains("free", "jobs");
+        assertThat(settled.conflicts()).anyMatch(conflict -> conflict.word().equals("free") && conflict.leaves());
+        assertThat(board(meant).planCount().rows()).isEqualTo(settled.rows().size());
+        assertThat(board(meant).planCount().keywords()).isEqualTo(settled.keywords());
+    }
+
+    @Test
+    void aKeywordGivenBackStandsAsTheRulesSayAndWhatIsInAnotherOrderIsNoRepetition() {
+        Entry keep = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
+        Entry rule = drop(1, "stand");
+        assertThat(board(List.of(rule, keep)).standings().of(find(board(List.of(rule, keep)), "hive stand")))
+                .isEqualTo(Standing.KEPT);
+        Board back = board(List.of(rule, keep, new Entry.GivenBack(List.of("hive stand"), List.of())));
+        assertThat(back.standings().of(find(back, "hive stand"))).isEqualTo(Standing.DROPPED);
+
+        Entry other = new Entry.Judged(List.of("hive lid"), Standing.DROPPED);
+        Recipe one = Recipe.of(List.of(keep, other), "en");
+        Recipe turned = Recipe.of(List.of(other, keep), "en");
+        assertThat(one).isEqualTo(turned);
+        assertThat(one.sameAs(turned))
+                .as("of two on one keyword the later holds")
+                .isFalse();
     }
 
     /** OWASP, CSV injection (from memory): what begins with = + - @ TAB CR or their full-width forms is neutralised. */

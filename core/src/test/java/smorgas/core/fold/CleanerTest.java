@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Cleaning.Match;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
@@ -33,7 +34,7 @@ class CleanerTest {
                 Arguments.of(new Cleaning.Replace(Match.WORDS, "bee bee", "x"), "bee bee bee", "x bee"),
                 Arguments.of(new Cleaning.Replace(Match.ANYWHERE, "bee", ""), "beekeeper bees", "keeper s"),
                 Arguments.of(new Cleaning.Replace(Match.PATTERN, "[0-9]+ ?mm", "size"), "pipe 45 mm", "pipe size"),
-                Arguments.of(new Cleaning.Replace(Match.PATTERN, "(bee)", "$1$1"), "bee", "$1$1"),
+                Arguments.of(new Cleaning.Replace(Match.PATTERN, "(bee)", "$1$1"), "bee", "beebee"),
                 Arguments.of(new Cleaning.Affix("buy", "online"), "hive", "buy hive online"),
                 Arguments.of(new Cleaning.Affix("buy", "online"), "buy hive", "buy hive online"),
                 Arguments.of(new Cleaning.StripYears(), "hive 2024 2025 1850 20255", "hive 1850 20255"),
@@ -49,7 +50,8 @@ class CleanerTest {
     @ParameterizedTest
     @MethodSource("cleanings")
     void aCleaningDoesWhatItsSentenceSays(Cleaning cleaning, String before, String after) {
-        assertThat(Cleaner.of(cleaned(cleaning).cleanings()).clean(before)).isEqualTo(after);
+        assertThat(Cleaner.of(cleaned(cleaning).cleanings(), Edition.NEWEST).clean(before))
+                .isEqualTo(after);
         assertThat(cleaning.sentence()).isNotBlank().doesNotEndWith(".");
     }
 
@@ -70,12 +72,18 @@ class CleanerTest {
     }
 
     @Test
+    void aReplacementTakesWhatBracketsMatchedAndADollarElseIsItself() {
+        Cleaning turned = new Cleaning.Replace(Match.PATTERN, "(\\w+) for (\\w+)", "$2 $1 $9 5$");
+        List<Folding.NumberedCleaning> one = cleaned(turned).cleanings();
+        assertThat(Cleaner.of(one, Edition.NEWEST).clean("hive for bees")).isEqualTo("bees hive $9 5$");
+        assertThat(Cleaner.of(one, Edition.FIRST).clean("hive for bees")).isEqualTo("$2 $1 $9 5$");
+    }
+
+    @Test
     void aPreviewTellsWhatOneMoreCleaningWouldDo() {
         Spellings spellings = Spellings.of(List.of(TestLists.lines(1, "hive 2025\nhive 2025 cheap\n2025\nveil\n")));
         Cleaner.Preview preview = Cleaner.preview(
-                spellings,
-                cleaned(new Cleaning.Replace(Match.WORDS, "cheap", "")).cleanings(),
-                new Cleaning.StripYears());
+                spellings, cleaned(new Cleaning.Replace(Match.WORDS, "cheap", "")), new Cleaning.StripYears());
         assertThat(List.of(preview.changed(), preview.setAside())).containsExactly(3, 1);
         assertThat(preview.samples()).contains(new Cleaner.Sample("hive 2025", "hive"), new Cleaner.Sample("2025", ""));
     }

@@ -14,7 +14,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
+import smorgas.core.column.FigureReader;
 
 class BasketReaderTest {
 
@@ -231,9 +233,9 @@ class BasketReaderTest {
             POSITION | 3.4 | 340 | 340
             """)
     void readsTheNumbersOfLists(Figure figure, String cell, long low, long high) {
-        Numbers numbers = new Numbers();
-        assertThat(numbers.read(cell, figure)).isEqualTo(Numbers.Outcome.READ);
-        assertThat(List.of(numbers.low, numbers.high)).containsExactly(low, high);
+        FigureReader numbers = new FigureReader(Decimals.POINT);
+        assertThat(numbers.read(cell, figure)).isEqualTo(FigureReader.Outcome.READ);
+        assertThat(List.of(numbers.low(), numbers.high())).containsExactly(low, high);
     }
 
     @Test

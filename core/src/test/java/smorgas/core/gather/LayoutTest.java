@@ -11,7 +11,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
+import smorgas.core.column.FigureReader;
 
 /** How lists are laid out, as programs and people write them. */
 class LayoutTest {
@@ -159,12 +161,12 @@ class LayoutTest {
             POSITION | first
             """)
     void nonsenseIsAFaultAndNoNumber(Figure figure, String cell) {
-        assertThat(new Numbers().read(cell, figure)).isEqualTo(Numbers.Outcome.FAULT);
+        assertThat(new FigureReader(Decimals.POINT).read(cell, figure)).isEqualTo(FigureReader.Outcome.FAULT);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"", "  ", "-", "--", "n/a", "N/A", "–", "\u00A0"})
     void whatStandsForNothingIsUnknown(String cell) {
-        assertThat(new Numbers().read(cell, Figure.SEARCHES)).isEqualTo(Numbers.Outcome.EMPTY);
+        assertThat(new FigureReader(Decimals.POINT).read(cell, Figure.SEARCHES)).isEqualTo(FigureReader.Outcome.EMPTY);
     }
 }

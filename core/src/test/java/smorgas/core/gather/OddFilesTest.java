@@ -198,8 +198,14 @@ class OddFilesTest {
                 throw new ReadingStopped();
             }
         };
-        assertThatThrownBy(() ->
-                        BasketReader.lines(1, "f", list, ReadAs.FOUND, afterSome, (line, cells) -> rows.add(line)))
+        assertThatThrownBy(() -> BasketReader.lines(
+                        1,
+                        "f",
+                        list,
+                        ReadAs.FOUND,
+                        smorgas.core.column.Decimals.POINT,
+                        afterSome,
+                        (line, cells) -> rows.add(line)))
                 .isInstanceOf(ReadingStopped.class);
         assertThat(rows).hasSizeBetween(1_000, 2_000);
 
@@ -207,7 +213,14 @@ class OddFilesTest {
             throw new ReadingStopped("It took too long.");
         };
         for (byte[] file : List.of(list, workbook(""), bytes("[{\"keyword\":\"bee\"}]"))) {
-            assertThatThrownBy(() -> BasketReader.lines(1, "f", file, ReadAs.FOUND, atOnce, (line, cells) -> {}))
+            assertThatThrownBy(() -> BasketReader.lines(
+                            1,
+                            "f",
+                            file,
+                            ReadAs.FOUND,
+                            smorgas.core.column.Decimals.POINT,
+                            atOnce,
+                            (line, cells) -> {}))
                     .hasMessage("It took too long.");
         }
     }

@@ -90,11 +90,12 @@ class GrouperTest {
         List<String> keywords = drawn(500, smallest);
         Grouping grouping = grouping(keywords, pass(smallest, largest, about, anyOrder, tightness));
         int grouped = 0;
+        int tooLarge = 0;
         for (int group = 0; group < grouping.size(); group++) {
             int size = grouping.members().length(group);
             grouped += size;
             assertThat(size).isGreaterThanOrEqualTo(smallest);
-            assertThat(size).isLessThanOrEqualTo(largest == 0 ? Integer.MAX_VALUE : largest);
+            tooLarge += largest > 0 && size > largest ? 1 : 0;
             List<String> theme = grouping.theme(group);
             grouping.members().forEach(group, k -> {
                 assertThat(Words.of(keywords.get(k))).containsAll(theme);
@@ -109,6 +110,10 @@ class GrouperTest {
         if (about > 0 && largest == 0) {
             assertThat(grouping.size()).isLessThanOrEqualTo(about);
         }
+        // The bound divides, and throws nobody out: what no narrower theme divides stays together.
+        Grouping unbound = grouping(keywords, pass(smallest, 0, about, anyOrder, tightness));
+        assertThat(grouped).isEqualTo(unbound.grouped());
+        assertThat(tooLarge * 4).isLessThanOrEqualTo(grouping.size());
     }
 
     @Test
@@ -221,7 +226,8 @@ class GrouperTest {
                 Map.of(),
                 "en",
                 List.of(new Grouper.Taking("ruled", ruled, false), new Grouper.Taking("last", rest, true)),
-                hand(placed, "smoker", "queen cage"));
+                hand(placed, "smoker", "queen cage"),
+                smorgas.core.recipe.Edition.NEWEST);
         for (double tightness : new double[] {0, .3, .6, .9}) {
             Grouping grouping = Grouper.group(input, pass(3, 0, 0, true, tightness));
             assertThat(grouping.key(grouping.groupOf(0))).isEqualTo("gifts");
@@ -277,7 +283,13 @@ class GrouperTest {
             searches.add(of, of);
         }
         Grouper.Input input = new Grouper.Input(
-                FoldedWords.plain(keywords), all, Map.of(Figure.SEARCHES, searches.seal()), "en", List.of(), Hand.NONE);
+                FoldedWords.plain(keywords),
+                all,
+                Map.of(Figure.SEARCHES, searches.seal()),
+                "en",
+                List.of(),
+                Hand.NONE,
+                smorgas.core.recipe.Edition.NEWEST);
         GroupSettings runs = pass(3, 0, 0, false, 0);
         Grouping byCount = Grouper.group(input, runs);
         assertThat(byCount.key(byCount.groupOf(7))).isEqualTo("stand");

@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
@@ -143,6 +144,71 @@ class WordFormsTest {
         assertThat(plurals.of(one)).isEqualTo(plurals.of(many));
     }
 
+    /** hunspell-fr 7.0; published by others than this rule's authors. */
+    @Test
+    void frenchPluralsWithAnXMeetTheirSingularsAsADictionaryTellsThem() {
+        WordForms plurals = WordForms.morePlurals("fr", false);
+        List<String[]> pairs = rows("french-plurals-sample.tsv");
+        long found = pairs.stream()
+                .filter(pair -> plurals.of(pair[0]).equals(plurals.of(pair[1])))
+                .count();
+        System.out.printf("French plurals with an x: %d of %d pairs found%n", found, pairs.size());
+        assertThat(found).isGreaterThanOrEqualTo(pairs.size() * 97 / 100);
+        assertThat(plurals.of("heureux")).isEqualTo(plurals.of("heureux")).isNotEqualTo(plurals.of("heure"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Haus, Häuser",
+        "Gartenstuhl, Gartenstühle",
+        "Gartenstuhl, Gartenstühlen",
+        "Bienenhaus, Bienenhäuser",
+        "Fahrrad, Fahrräder",
+        "Buch, Bücher",
+        "Honigglas, Honiggläser",
+        "Vorhang, Vorhänge",
+        "Blumentopf, Blumentöpfe"
+    })
+    void germanPluralsThatChangeAVowelMeetTheirSingulars(String one, String many) {
+        for (boolean accents : new boolean[] {true, false}) {
+            WordForms plurals = WordForms.morePlurals("de", accents);
+            Accents bare = new Accents("de", true);
+            java.util.function.UnaryOperator<String> form = word ->
+                    plurals.of(accents ? bare.plain(word.toLowerCase(Locale.ROOT)) : word.toLowerCase(Locale.ROOT));
+            assertThat(form.apply(many)).isEqualTo(form.apply(one));
+        }
+    }
+
+    @Test
+    void wordsThatOnlyLookLikePluralsStayApart() {
+        WordForms plurals = WordForms.morePlurals("de", true);
+        assertThat(plurals.of("groesse")).isNotEqualTo(plurals.of("gross"));
+        assertThat(plurals.of("saegen")).isNotEqualTo(plurals.of("sagen"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "10mm, 10|mm",
+        "2.5kg, 2.5|kg",
+        "wi-fi, wifi",
+        "e-mail, email",
+        "do-it, do|it",
+        "10in, 10in",
+        "4x4, 4x4",
+        "bee-hive, bee|hive"
+    })
+    void aNumberIsOneWithItsUnitAndAShortWordWithWhatStandsBehindItsHyphen(String token, String words) {
+        assertThat(String.join("|", new Punctuation("en", true).words(token, true)))
+                .isEqualTo(words);
+    }
+
+    @Test
+    void greekAccentsGoWhereTheyAreFolded() {
+        assertThat(new Accents("el", true).plain("μέλισσες")).isEqualTo("μελισσεσ");
+        assertThat(new Accents("el", false).plain("μέλι")).isEqualTo("μέλι");
+        assertThat(new Accents("en", true).plain("йод")).isEqualTo("йод");
+    }
+
     @Test
     void aLanguageWithoutRulesLeavesWordsAlone() {
         assertThat(WordForms.plurals("fi").of("mehiläiset")).isEqualTo("mehiläiset");
@@ -182,13 +248,13 @@ class WordFormsTest {
                 "en|naïve|naïve"
             })
     void punctuationGoesWhereItMeansNothing(String language, String token, String words) {
-        assertThat(String.join(" ", new Punctuation(language).words(token, false)))
+        assertThat(String.join(" ", new Punctuation(language, false).words(token, false)))
                 .isEqualTo(words);
     }
 
     @Test
     void aLeadingHyphenMarksANegativeKeywordAtTheBeginningOnly() {
-        Punctuation punctuation = new Punctuation("en");
+        Punctuation punctuation = new Punctuation("en", false);
         assertThat(punctuation.words("-free", true)).containsExactly("-", "free");
         assertThat(punctuation.words("-free", false)).containsExactly("free");
     }
@@ -206,6 +272,6 @@ class WordFormsTest {
         "en, œuvre, oeuvre"
     })
     void accentsGoButWhereALanguageHoldsLettersApart(String language, String word, String plain) {
-        assertThat(new Accents(language).plain(word)).isEqualTo(plain);
+        assertThat(new Accents(language, false).plain(word)).isEqualTo(plain);
     }
 }

@@ -200,13 +200,13 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
         }
 
         private void served() {
-            int served = board.plan().keywords();
+            int served = board.planCount().keywords();
             double thick = high(served);
             if (served > 0) {
                 pieces.add(new Piece(
                         ribbon(SERVE, TOP, thick, END, TOP, thick),
                         "served",
-                        Show.count(board.plan().rows().size(), "plan row", "plan rows") + " for "
+                        Show.count(board.planCount().rows(), "plan row", "plan rows") + " for "
                                 + Show.count(served, "keyword", "keywords"),
                         base + "/serve"));
             }
@@ -236,7 +236,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
         private List<Station> stations() {
             int keywords = keywords();
             String grouped = groupsKnown ? Show.count(board.groups().grouping().size(), "group", "groups") : "\u2026";
-            String rows = groupsKnown ? Show.count(board.plan().rows().size(), "plan row", "plan rows") : "\u2026";
+            String rows = groupsKnown ? Show.count(board.planCount().rows(), "plan row", "plan rows") : "\u2026";
             return List.of(
                     station(0, 0, Show.count(lines(), "line", "lines")),
                     station(FOLD, 1, Show.count(keywords, "keyword", "keywords")),

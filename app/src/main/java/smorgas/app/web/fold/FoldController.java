@@ -165,7 +165,7 @@ class FoldController {
 
     private static PreviewView preview(Board board, Cleaning cleaning) {
         Cleaner.Preview would =
-                Cleaner.preview(board.spellings(), board.recipe().folding().cleanings(), cleaning);
+                Cleaner.preview(board.spellings(), board.recipe().folding(), cleaning);
         String aside = would.setAside() == 0
                 ? ""
                 : ", of which " + Show.count(would.setAside()) + " would be nothing and be set aside";

@@ -38,8 +38,10 @@ import smorgas.core.column.Merge;
 import smorgas.core.fold.Overlap;
 import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
+import smorgas.core.gather.Workbooks;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.ReadAs;
 
 /** Gather: lists in, read in the background; baskets, how they were understood and how they overlap. */
 @Controller
@@ -162,6 +164,7 @@ class GatherController {
             @RequestParam(required = false) @Nullable List<MultipartFile> files,
             @RequestParam(defaultValue = "") String pasted,
             @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "false") boolean joined,
             RedirectAttributes redirect)
             throws IOException {
         OpenProject project = frames.open(id);
@@ -173,12 +176,19 @@ class GatherController {
                 Packed.Contents contents =
                         Packed.open(Show.fileName(file.getOriginalFilename()), file.getBytes(), mostUnpacked);
                 contents.problems().stream().map(GatherController::told).forEach(refused::add);
-                contents.lists().forEach(list -> jobs.add(submit(project, list)));
+                for (Packed.NamedBytes list : contents.lists()) {
+                    Workbooks.Parts parts = Workbooks.of(list, joined);
+                    parts.problems().stream().map(GatherController::told).forEach(refused::add);
+                    parts.lists().forEach(part -> jobs.add(submit(project, part)));
+                }
             }
         }
         if (!pasted.isBlank()) {
             String title = name.isBlank() ? "Pasted list" : name;
-            jobs.add(submit(project, new Packed.NamedBytes(title, pasted.getBytes(StandardCharsets.UTF_8))));
+            jobs.add(submit(
+                    project,
+                    new Workbooks.Part(
+                            new Packed.NamedBytes(title, pasted.getBytes(StandardCharsets.UTF_8)), ReadAs.FOUND)));
         }
         Gatherings.await(jobs, PATIENCE_MILLIS);
         if (!refused.isEmpty()) {
@@ -193,8 +203,10 @@ class GatherController {
         return problem.file() + ": " + problem.sentence();
     }
 
-    private Job submit(OpenProject project, Packed.NamedBytes list) {
-        return gatherings.submit(project, new Packed.NamedBytes(Show.fileName(list.name()), list.bytes()));
+    private Job submit(OpenProject project, Workbooks.Part part) {
+        Packed.NamedBytes named = new Packed.NamedBytes(
+                Show.fileName(part.list().name()), part.list().bytes());
+        return gatherings.submit(project, new Workbooks.Part(named, part.readAs()));
     }
 
     @PostMapping("/projects/{id}/gather/readings/{number}/stop")
@@ -212,7 +224,9 @@ class GatherController {
     String demo(@PathVariable long id) {
         OpenProject project = frames.open(id);
         List<Job> jobs = new ArrayList<>();
-        DemoLists.make().forEach((name, bytes) -> jobs.add(submit(project, new Packed.NamedBytes(name, bytes))));
+        DemoLists.make()
+                .forEach((name, bytes) -> jobs.add(
+                        submit(project, new Workbooks.Part(new Packed.NamedBytes(name, bytes), ReadAs.FOUND))));
         Gatherings.await(jobs, 10 * PATIENCE_MILLIS);
         return "redirect:/projects/" + id + "/gather";
     }

@@ -59,7 +59,11 @@ record OpenedView(
                     case PLAIN -> "a plain list";
                     default -> reading.format().label();
                 };
-        String sheet = reading.sheet().isEmpty() ? "" : ", sheet " + reading.sheet();
+        String sheet = reading.sheet().isEmpty()
+                ? ""
+                : reading.sheet().equals(ReadAs.ALL_SHEETS)
+                        ? ", all sheets that are lists"
+                        : ", sheet " + reading.sheet();
         String encoding = reading.encoding().isEmpty() ? "" : ", " + reading.encoding();
         String header =
                 reading.headerLine() > 0 ? ", column names on line " + reading.headerLine() : ", no column names";

@@ -1,7 +1,9 @@
 package smorgas.app.web.group;
 
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.TreeSet;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -45,6 +47,10 @@ class PinActs {
         }
         Board board = act.snapshot().board();
         String group = key(board.groups(), Tidy.of(intoGroup));
+        if (way.equals("also") && board.groups().find(group) < 0) {
+            return act.back(new Outcome.Refused("There is no group \"" + intoGroup.strip()
+                    + "\" at present, so nothing can be in it too. Make it first, or put the keywords into it."));
+        }
         List<String> also = others(board, texts);
         Outcome outcome = act.make(recipe -> switch (way) {
             case "also" -> new GroupPin.KeywordsAlsoIn(texts, also, group, true);
@@ -59,10 +65,11 @@ class PinActs {
 
     /** The other spellings of some keywords. */
     private static List<String> others(Board board, List<String> texts) {
+        Set<String> picked = new HashSet<>(texts);
         return texts.stream()
                 .flatMap(text -> board.keywords().find(text).stream())
                 .flatMap(keyword -> board.keywords().tidyTexts(keyword).stream())
-                .filter(spelling -> !texts.contains(spelling))
+                .filter(spelling -> !picked.contains(spelling))
                 .distinct()
                 .toList();
     }

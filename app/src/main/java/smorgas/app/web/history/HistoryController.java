@@ -87,7 +87,9 @@ class HistoryController {
                 .contentType(MediaType.APPLICATION_JSON)
                 .header("Content-Disposition", "attachment; filename=\"recipe.json\"")
                 .body(RecipeFile.of(
-                                project.language(), project.snapshot().history().effective())
+                                project.language(),
+                                project.edition(),
+                                project.snapshot().history().effective())
                         .json());
     }
 

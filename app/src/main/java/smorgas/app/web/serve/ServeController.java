@@ -2,7 +2,6 @@ package smorgas.app.web.serve;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.math.BigDecimal;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +19,9 @@ import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
+import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanSettings;
@@ -28,6 +29,7 @@ import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCsv;
+import smorgas.core.text.Tidy;
 
 /** Serve, export: the choices, the plan as it will leave, the checks, the download. */
 @Controller
@@ -63,6 +65,7 @@ class ServeController {
         model.addAttribute("adGroups", Show.count(plan.adGroups(), "ad group", "ad groups"));
         model.addAttribute("keywords", Show.count(plan.keywords(), "keyword", "keywords"));
         model.addAttribute("negatives", plan.negatives());
+        model.addAttribute("conflicts", plan.conflicts());
         model.addAttribute("heldBack", plan.heldBack().stream().limit(PREVIEW).toList());
         model.addAttribute("heldBackCount", plan.heldBack().size());
         model.addAttribute("notes", plan.notes());
@@ -93,20 +96,24 @@ class ServeController {
                 titleCase,
                 depth,
                 matchTypes == null ? EnumSet.noneOf(MatchType.class) : matchTypes,
-                micros(bid),
+                micros(bid, Decimals.of(act.project().language())),
                 keptOnly,
                 leftovers)));
     }
 
-    private static long micros(String bid) {
-        String text = bid.strip().replace(',', '.');
-        if (text.isEmpty()) {
-            return 0;
-        }
-        if (!text.matches("\\d{1,7}(\\.\\d{1,6})?")) {
-            throw new IllegalArgumentException("\"" + bid.strip() + "\" is no bid; write it as 0.75");
-        }
-        return new BigDecimal(text).movePointRight(6).longValueExact();
+    private static long micros(String bid, Decimals decimals) {
+        FigureReader reader = new FigureReader(decimals);
+        return switch (reader.read(bid, Figure.CPC)) {
+            case READ -> reader.low();
+            case EMPTY -> 0;
+            case FAULT -> throw new IllegalArgumentException("\"" + bid.strip() + "\" is no bid; write it as 0.75");
+        };
+    }
+
+    /** A negative that blocks what is served is meant, or is not. */
+    @PostMapping("/projects/{id}/serve/negative")
+    String settle(Act act, @RequestParam String word, @RequestParam boolean leaves) {
+        return act.done(recipe -> new Entry.NegativeSettled(Tidy.of(word), leaves));
     }
 
     /** The plan as a file for an ad platform's bulk import. */

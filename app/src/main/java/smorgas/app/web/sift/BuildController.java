@@ -20,10 +20,12 @@ import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.Orders;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Cleaning;
@@ -72,13 +74,15 @@ class BuildController {
             @RequestParam MultiValueMap<String, String> fields,
             @RequestParam(defaultValue = "0") int rule,
             Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        OpenProject project = frames.open(id);
+        Snapshot snapshot = project.snapshot();
         Board board = snapshot.board();
+        Decimals decimals = Decimals.of(project.language());
         Optional<Rule> changed = board.recipe().rules().stream()
                 .filter(known -> known.number() == rule)
                 .findFirst();
-        Built built = built(fields, changed);
-        Built.Read read = built.read();
+        Built built = built(fields, changed, decimals);
+        Built.Read read = built.read(decimals);
         model.addAttribute("parts", views(built, values(snapshot)));
         model.addAttribute("rule", changed.map(Rule::number).orElse(0));
         model.addAttribute("changedRule", changed.map(Rule::sentence).orElse(""));
@@ -117,16 +121,16 @@ class BuildController {
         return parts;
     }
 
-    private static Built built(MultiValueMap<String, String> fields, Optional<Rule> changed) {
+    private static Built built(MultiValueMap<String, String> fields, Optional<Rule> changed, Decimals decimals) {
         if (fields.containsKey("how")) {
             return Built.of(fields);
         }
         if (changed.isPresent()) {
-            return Built.of(changed.get().when());
+            return Built.of(changed.get().when(), decimals);
         }
         SiftQuery query = SiftQuery.of(fields.toSingleValueMap());
         Condition onView = query.condition();
-        return onView.within().isEmpty() ? Built.empty() : Built.of(flat(onView));
+        return onView.within().isEmpty() ? Built.empty() : Built.of(flat(onView), decimals);
     }
 
     /** A condition given as such is one of several parts then: its own parts stand beside them. */
@@ -247,7 +251,7 @@ class BuildController {
             @RequestParam(defaultValue = "") String view,
             @RequestParam(defaultValue = "") String groupName,
             @RequestParam(defaultValue = "false") boolean leftoversOnly) {
-        Built.Read read = Built.of(fields).read();
+        Built.Read read = Built.of(fields).read(Decimals.of(act.project().language()));
         if (!read.faults().isEmpty() || read.condition().isEmpty()) {
             String why = read.faults().isEmpty()
                     ? "Nothing was done: say first what is asked of the keywords."

@@ -8,7 +8,9 @@ import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
+import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
@@ -110,16 +112,16 @@ public record Built(List<Part> parts) {
     }
 
     /** The fields that a condition stands in; what the form cannot show is left out. */
-    static Built of(Condition condition) {
+    static Built of(Condition condition, Decimals decimals) {
         List<Part> parts = new ArrayList<>();
         List<Row> alone = new ArrayList<>();
         List<Condition> together = condition instanceof Condition.AllOf all ? all.parts() : List.of(condition);
         for (Condition part : together) {
             switch (part) {
-                case Condition.AllOf all -> parts.add(new Part(How.ALL, rows(all.parts())));
-                case Condition.AnyOf any -> parts.add(new Part(How.ANY, rows(any.parts())));
-                case Condition.NoneOf none -> parts.add(new Part(How.NONE, rows(none.parts())));
-                default -> Kinds.row(part).ifPresent(alone::add);
+                case Condition.AllOf all -> parts.add(new Part(How.ALL, rows(all.parts(), decimals)));
+                case Condition.AnyOf any -> parts.add(new Part(How.ANY, rows(any.parts(), decimals)));
+                case Condition.NoneOf none -> parts.add(new Part(How.NONE, rows(none.parts(), decimals)));
+                default -> Kinds.row(part, decimals).ifPresent(alone::add);
             }
         }
         if (!alone.isEmpty()) {
@@ -128,19 +130,22 @@ public record Built(List<Part> parts) {
         return parts.isEmpty() ? empty() : new Built(parts);
     }
 
-    private static List<Row> rows(List<Condition> conditions) {
-        return conditions.stream().map(Kinds::row).flatMap(Optional::stream).toList();
+    private static List<Row> rows(List<Condition> conditions, Decimals decimals) {
+        return conditions.stream()
+                .map(part -> Kinds.row(part, decimals))
+                .flatMap(Optional::stream)
+                .toList();
     }
 
     /** The condition that the fields come to; rows that are not filled in ask nothing. */
-    Read read() {
+    Read read(Decimals decimals) {
         List<String> faults = new ArrayList<>();
         List<Condition> conditions = new ArrayList<>();
         for (Part part : parts) {
             List<Condition> rows = new ArrayList<>();
             for (Row row : part.rows()) {
                 try {
-                    Kinds.condition(row).ifPresent(rows::add);
+                    Kinds.condition(row, decimals).ifPresent(rows::add);
                 } catch (IllegalArgumentException e) {
                     faults.add(e.getMessage() + ".");
                 }
@@ -180,17 +185,17 @@ public record Built(List<Part> parts) {
                     || List.of("words", "characters", "baskets", "competitors").contains(kind);
         }
 
-        static Optional<Condition> condition(Row row) {
+        static Optional<Condition> condition(Row row, Decimals decimals) {
             String value = row.value();
             String kind = row.kind();
             if (kind.startsWith(FIGURE)) {
-                return figure(kind.substring(FIGURE.length()), row);
+                return figure(kind.substring(FIGURE.length()), row, decimals);
             }
             if (kind.startsWith(UNKNOWN)) {
                 return figureNamed(kind.substring(UNKNOWN.length())).map(Condition.FigureUnknown::new);
             }
             if (numbers(kind)) {
-                Bounds bounds = bounds(row, 1);
+                Bounds bounds = bounds(row, Figure.SEARCHES, decimals);
                 Condition.Counted what = Condition.Counted.valueOf(kind.toUpperCase(Locale.ROOT));
                 return bounds.open() ? Optional.empty() : Optional.of(new Condition.Count(what, bounds));
             }
@@ -211,11 +216,13 @@ public record Built(List<Part> parts) {
                 case "starts" -> new Condition.Worded(Condition.Placing.STARTS, Tidy.of(value));
                 case "ends" -> new Condition.Worded(Condition.Placing.ENDS, Tidy.of(value));
                 case "any-word" ->
-                    new Condition.HasAnyWord(Arrays.stream(value.split("[,\\n]"))
-                            .map(Tidy::of)
-                            .filter(word -> !word.isEmpty())
-                            .distinct()
-                            .toList());
+                    // With commas they are phrases, as they stand; without any, each word is one.
+                    new Condition.HasAnyWord(
+                            Arrays.stream(value.split(value.matches("(?s).*[,\\n].*") ? "[,\\n]" : "\\s+"))
+                                    .map(Tidy::of)
+                                    .filter(word -> !word.isEmpty())
+                                    .distinct()
+                                    .toList());
                 case "list" -> new Condition.OnList(value);
                 case "text" -> new Condition.HasText(Tidy.of(value));
                 case "pattern" -> new Condition.Matches(value);
@@ -233,30 +240,31 @@ public record Built(List<Part> parts) {
                     .findFirst();
         }
 
-        private static Optional<Condition> figure(String name, Row row) {
+        private static Optional<Condition> figure(String name, Row row, Decimals decimals) {
             Figure figure = figureNamed(name)
                     .orElseThrow(() -> new IllegalArgumentException("There is no figure \"" + name + "\""));
-            Bounds bounds = bounds(row, figure.scale());
+            Bounds bounds = bounds(row, figure, decimals);
             return bounds.open() ? Optional.empty() : Optional.of(new Condition.FigureWithin(figure, bounds));
         }
 
-        private static Bounds bounds(Row row, long scale) {
-            return new Bounds(number(row.least(), scale), number(row.most(), scale));
+        private static Bounds bounds(Row row, Figure figure, Decimals decimals) {
+            FigureReader reader = new FigureReader(decimals);
+            return new Bounds(
+                    read(reader, row.least(), figure) ? reader.low() : null,
+                    read(reader, row.most(), figure) ? reader.high() : null);
         }
 
-        private static @Nullable Long number(String text, long scale) {
-            if (text.isEmpty()) {
-                return null;
-            }
-            String plain = text.replace(",", "").replace(" ", "");
-            if (!plain.matches("-?\\d{1,13}(\\.\\d{1,8})?")) {
-                throw new IllegalArgumentException("\"" + text + "\" is no number");
-            }
-            return new BigDecimal(plain).multiply(BigDecimal.valueOf(scale)).longValue();
+        /** Whether a number is asked. */
+        private static boolean read(FigureReader reader, String text, Figure figure) {
+            return switch (reader.read(text, figure)) {
+                case READ -> true;
+                case EMPTY -> false;
+                case FAULT -> throw new IllegalArgumentException("\"" + text + "\" is no number");
+            };
         }
 
         /** The row that a condition stands in; empty for one that combines others, or that the form cannot show. */
-        static Optional<Row> row(Condition condition) {
+        static Optional<Row> row(Condition condition, Decimals decimals) {
             return switch (condition) {
                 case Condition.HasWord has -> valued("word", has.word());
                 case Condition.Worded worded ->
@@ -265,12 +273,14 @@ public record Built(List<Part> parts) {
                 case Condition.OnList on -> valued("list", on.list());
                 case Condition.HasText has -> valued("text", has.text());
                 case Condition.Matches matches -> valued("pattern", matches.pattern());
-                case Condition.Count count -> bounded(count.what().name().toLowerCase(Locale.ROOT), count.bounds(), 1);
+                case Condition.Count count ->
+                    bounded(count.what().name().toLowerCase(Locale.ROOT), count.bounds(), 1, decimals);
                 case Condition.FigureWithin within ->
                     bounded(
                             FIGURE + within.figure().name(),
                             within.bounds(),
-                            within.figure().scale());
+                            within.figure().scale(),
+                            decimals);
                 case Condition.FigureUnknown unknown ->
                     valued(UNKNOWN + unknown.figure().name(), "");
                 case Condition.InBasket in -> valued("basket", in.name());
@@ -289,17 +299,20 @@ public record Built(List<Part> parts) {
             return Optional.of(new Row(kind, value, "", ""));
         }
 
-        private static Optional<Row> bounded(String kind, Bounds bounds, long scale) {
-            return Optional.of(new Row(kind, "", shown(bounds.least(), scale), shown(bounds.most(), scale)));
+        private static Optional<Row> bounded(String kind, Bounds bounds, long scale, Decimals decimals) {
+            return Optional.of(
+                    new Row(kind, "", shown(bounds.least(), scale, decimals), shown(bounds.most(), scale, decimals)));
         }
 
-        private static String shown(@Nullable Long parts, long scale) {
-            return parts == null
+        private static String shown(@Nullable Long parts, long scale, Decimals decimals) {
+            String plain = parts == null
                     ? ""
                     : BigDecimal.valueOf(parts)
                             .divide(BigDecimal.valueOf(scale))
                             .stripTrailingZeros()
                             .toPlainString();
+            // As it is read back: 1.125 would be a thousand where commas part the decimals.
+            return decimals == Decimals.COMMA ? plain.replace('.', ',') : plain;
         }
     }
 }

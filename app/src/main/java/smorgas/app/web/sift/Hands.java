@@ -30,6 +30,13 @@ final class Hands {
                 : new Entry.Judged(named.leads(), named.also(), to);
     }
 
+    /** These keywords stand again as the rules say. */
+    static Entry givenBack(Keywords keywords, List<String> texts) {
+        Named named = new Named(new ArrayList<>(), new ArrayList<>());
+        texts.forEach(text -> add(text, spellings(text, keywords), named));
+        return new Entry.GivenBack(named.leads(), named.also());
+    }
+
     /** These keywords get a tag, or lose it. */
     static Entry tagged(Recipe recipe, Keywords keywords, List<String> texts, String tag, boolean on) {
         SequencedMap<String, Boolean> pins = recipe.tags().get(tag);

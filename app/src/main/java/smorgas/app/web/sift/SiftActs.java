@@ -83,6 +83,25 @@ class SiftActs {
         return act.back(outcome);
     }
 
+    /** A keyword, or all on the tray, stand again as the rules say. */
+    @PostMapping("/projects/{id}/judge/back")
+    String giveBack(
+            Act act,
+            @RequestParam(defaultValue = "") String keyword,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
+        boolean one = !Tidy.of(keyword).isEmpty();
+        List<String> texts = one ? List.of(Tidy.of(keyword)) : trays.texts(act.id(), tab);
+        if (texts.isEmpty()) {
+            return act.back(new Outcome.NoChange("Nothing is picked."));
+        }
+        Keywords keywords = act.snapshot().board().keywords();
+        Outcome outcome = act.make(recipe -> Hands.givenBack(keywords, texts));
+        if (!one && outcome instanceof Outcome.Done) {
+            trays.clear(act.id(), tab);
+        }
+        return act.back(outcome);
+    }
+
     /** All that match are judged as they are now, with one entry. */
     @PostMapping("/projects/{id}/judge/view")
     String judgeView(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Standing to) {

@@ -11,7 +11,9 @@ import java.util.TreeSet;
 import smorgas.app.store.Json;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Orders;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
+import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Standing;
@@ -86,7 +88,9 @@ public final class SiftQuery {
 
     /** Searches a month at least; 0 if nothing readable is asked. */
     public long least() {
-        return number("least", 0, 1_000_000_000_000L);
+        // Searches are whole: whatever sign stands in them parts thousands.
+        FigureReader reader = new FigureReader(Decimals.POINT);
+        return reader.read(get("least"), Figure.SEARCHES) == FigureReader.Outcome.READ ? reader.low() : 0;
     }
 
     private long number(String name, long otherwise, long most) {

@@ -16,10 +16,11 @@ import smorgas.core.group.Explained;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
 import smorgas.core.serve.Plan;
+import smorgas.core.sift.Reason;
 import smorgas.core.text.Tidy;
 
 /** Everything that is known of one keyword: from which lines, why it stands as it does, where it went. */
-record Story(String keyword, String standing, List<Source> sources, String group, String served) {
+record Story(String keyword, String standing, boolean byHand, List<Source> sources, String group, String served) {
 
     private static final int SOURCES = 60;
 
@@ -49,6 +50,7 @@ record Story(String keyword, String standing, List<Source> sources, String group
                 keywords.text(keyword),
                 board.standings().of(keyword).label() + ", "
                         + board.standings().reason(keyword).sentence(),
+                board.standings().reason(keyword) instanceof Reason.ByHand,
                 sources,
                 group(keyword, board),
                 served(keyword, board));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.util.LinkedMultiValueMap;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Cleaning;
@@ -38,15 +39,18 @@ class BuiltTest {
     @Test
     void whatEveryKindOfRowSaysComesBackAsTheSameRow() {
         for (Condition row : ROWS) {
-            assertThat(Built.of(row).read().condition()).contains(row);
+            assertThat(Built.of(row, Decimals.POINT).read(Decimals.POINT).condition())
+                    .contains(row);
         }
         Condition all = new Condition.AllOf(ROWS);
-        assertThat(Built.of(all).read().condition()).contains(all);
+        assertThat(Built.of(all, Decimals.POINT).read(Decimals.POINT).condition())
+                .contains(all);
         Condition nested = new Condition.AllOf(List.of(
                 new Condition.AllOf(ROWS.subList(0, 2)),
                 new Condition.AnyOf(ROWS.subList(2, 5)),
                 new Condition.NoneOf(ROWS.subList(5, 6))));
-        assertThat(Built.of(nested).read().condition()).contains(nested);
+        assertThat(Built.of(nested, Decimals.POINT).read(Decimals.POINT).condition())
+                .contains(nested);
     }
 
     private static LinkedMultiValueMap<String, String> fields(String... namesAndValues) {
@@ -61,7 +65,7 @@ class BuiltTest {
     void rowsAreAddedAndTakenAwayAndEmptyOnesAskNothing() {
         var sent = fields(
                 "how", "ANY", "part", "0", "kind", "word", "value", "hive", "part", "0", "kind", "word", "value", "");
-        assertThat(Built.of(sent).read().condition()).contains(new Condition.HasWord("hive"));
+        assertThat(Built.of(sent).read(Decimals.POINT).condition()).contains(new Condition.HasWord("hive"));
         sent.add("more", "0");
         assertThat(Built.of(sent).parts().getFirst().rows()).hasSize(3);
         sent.add("without", "0");
@@ -77,15 +81,21 @@ class BuiltTest {
     @Test
     void whatCannotBeReadIsToldWithItsPlace() {
         var pattern = fields("how", "ALL", "part", "0", "kind", "pattern", "value", "bee (hive");
-        assertThat(Built.of(pattern).read().faults())
+        assertThat(Built.of(pattern).read(Decimals.POINT).faults())
                 .singleElement()
                 .asString()
                 .contains("bee (hive", "missing closing )");
         var number = fields("how", "ALL", "part", "0", "kind", "words", "least", "many");
-        assertThat(Built.of(number).read().faults()).containsExactly("\"many\" is no number.");
+        assertThat(Built.of(number).read(Decimals.POINT).faults()).containsExactly("\"many\" is no number.");
         var swapped = fields("how", "ALL", "part", "0", "kind", "words", "least", "5", "most", "2");
-        assertThat(Built.of(swapped).read().faults()).singleElement().asString().contains("swap the two");
+        assertThat(Built.of(swapped).read(Decimals.POINT).faults())
+                .singleElement()
+                .asString()
+                .contains("swap the two");
         var none = fields("how", "ALL", "part", "0", "kind", "figure:SHOE_SIZE", "least", "5");
-        assertThat(Built.of(none).read().faults()).singleElement().asString().contains("no figure");
+        assertThat(Built.of(none).read(Decimals.POINT).faults())
+                .singleElement()
+                .asString()
+                .contains("no figure");
     }
 }

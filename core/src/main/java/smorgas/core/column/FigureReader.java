@@ -1,18 +1,16 @@
-package smorgas.core.gather;
-
-import smorgas.core.column.Figure;
+package smorgas.core.column;
 
 /**
- * Reads the numbers of lists: thousands separators (comma, dot, space, apostrophe), decimal comma or point, currency
+ * Reads the numbers of lists, forms and addresses: thousands separators (comma, dot, space, apostrophe), decimal comma or point, currency
  * signs, {@code 10K}, {@code 1.5M}, ranges such as {@code 1K - 10K}, {@code 10-100} and {@code <10} (0 to 10), and the
  * words low, medium and high for competition. One instance reads one cell after another; the answer stays in {@link
- * #low} and {@link #high}, in parts of the figure's unit, so that reading a million cells allocates nothing.
+ * #low()} and {@link #high()}, in parts of the figure's unit, so that reading a million cells allocates nothing.
  */
-final class Numbers {
+public final class FigureReader {
 
     /** What a cell turned out to be. */
-    enum Outcome {
-        /** {@link #low} and {@link #high} hold the number. */
+    public enum Outcome {
+        /** {@link #low()} and {@link #high()} hold the number. */
         READ,
         /** Empty, or a sign that stands for it ({@code -}, {@code --}, {@code n/a}): unknown, and no fault. */
         EMPTY,
@@ -23,11 +21,27 @@ final class Numbers {
     /** Past this a number is a fault, not a figure: no market has 10^12 searches. */
     private static final double LARGEST = 1e12;
 
-    long low;
-    long high;
+    private long low;
+    private long high;
+    private final Decimals decimals;
     private int at;
 
-    Outcome read(String cell, Figure figure) {
+    public FigureReader(Decimals decimals) {
+        this.decimals = decimals;
+    }
+
+    /** The lower end of what was read last, in parts of the unit. */
+    public long low() {
+        return low;
+    }
+
+    /** The upper end of what was read last. */
+    public long high() {
+        return high;
+    }
+
+    /** Of a number of one instance, in parts of the figure's unit; holds until the next is read. */
+    public Outcome read(String cell, Figure figure) {
         String text = stripped(cell);
         if (standsForNothing(text)) {
             return Outcome.EMPTY;
@@ -136,7 +150,7 @@ final class Numbers {
     }
 
     private boolean readWord(String text) {
-        switch (smorgas.core.text.Tidy.of(text)) {
+        switch (text.strip().toLowerCase(java.util.Locale.ROOT)) {
             case "low", "niedrig", "faible", "bajo", "bassa", "laag", "låg", "lav", "baixa" -> range(0, 33);
             case "medium", "mittel", "moyen", "moyenne", "medio", "media", "gemiddeld", "medel", "middel", "média" ->
                 range(34, 66);
@@ -189,7 +203,7 @@ final class Numbers {
                 && Character.isDigit(text.charAt(i - 1));
     }
 
-    private static double value(String digits, Figure figure) {
+    private double value(String digits, Figure figure) {
         int dots = 0;
         int commas = 0;
         int figures = 0;
@@ -216,7 +230,7 @@ final class Numbers {
     }
 
     /** The sign that separates the decimals; NUL if all signs separate thousands. */
-    private static char decimalSign(String digits, int dots, int commas, Figure figure) {
+    private char decimalSign(String digits, int dots, int commas, Figure figure) {
         if (dots > 0 && commas > 0) {
             char last = digits.lastIndexOf('.') > digits.lastIndexOf(',') ? '.' : ',';
             return (last == '.' ? dots : commas) == 1 ? last : 0;
@@ -227,8 +241,11 @@ final class Numbers {
         char sign = dots == 1 ? '.' : ',';
         int place = digits.indexOf(sign);
         boolean groupOfThree = digits.length() - place == 4 && place > 0 && digits.charAt(0) != '0';
-        // Three digits after one sign are thousands for counts; for money "1.250" is a price, "1,250" a thousand.
-        boolean thousands = groupOfThree && (figure.unit() == Figure.Unit.COUNT || sign == ',');
+        // Three digits after one sign are thousands for counts; for money "1.250" is a price, "1,250" a thousand, or
+        // the other
+        // way round.
+        char ofThousands = decimals == Decimals.POINT ? ',' : '.';
+        boolean thousands = groupOfThree && (figure.unit() == Figure.Unit.COUNT || sign == ofThousands);
         return thousands ? 0 : sign;
     }
 

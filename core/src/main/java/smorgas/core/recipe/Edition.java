@@ -1,0 +1,53 @@
+package smorgas.core.recipe;
+
+/**
+ * How Smorgas of a time folds keywords and merges their figures. A project keeps the edition in which it was made, and a
+ * recipe names its own, so that neither comes out otherwise when the rules are bettered; a newer one is an act.
+ */
+public enum Edition {
+    /** Each figure of a keyword merged by itself; plurals by endings. */
+    FIRST("each figure of a keyword comes from whichever line has it"),
+    /**
+     * Figures that belong together come from the same line, the lead spelling's first; plurals with changed vowels, Greek
+     * accents, numbers with their units and words with a hyphen are folded too; an ambiguous number is read by the
+     * project's language.
+     */
+    SECOND(
+            "figures that belong together come from one line, the lead spelling's first; more plurals and accents are folded,"
+                    + " and a number is one with its unit");
+
+    /** What new projects are made in. */
+    public static final Edition NEWEST = SECOND;
+
+    private final String what;
+
+    Edition(String what) {
+        this.what = what;
+    }
+
+    /** From 1; persisted. */
+    public int number() {
+        return ordinal() + 1;
+    }
+
+    /** What is special about it, a sentence without a capital and a full stop. */
+    public String what() {
+        return what;
+    }
+
+    /**
+     * The edition of a number.
+     *
+     * @throws IllegalArgumentException if there is none
+     */
+    public static Edition of(int number) {
+        if (number < 1 || number > values().length) {
+            throw new IllegalArgumentException("There is no edition " + number);
+        }
+        return values()[number - 1];
+    }
+
+    public boolean atLeast(Edition other) {
+        return compareTo(other) >= 0;
+    }
+}
