@@ -5,6 +5,7 @@
   const rows = () => [...document.querySelectorAll(".keyword-row")];
   const table = () => document.getElementById("keyword-table");
   let current = null; // the text of the current row
+  let place = 0; // where it stands, for the list after it is gone
   let word = -1; // the place of the current word in it, -1 outside the words
 
   const at = () => rows().findIndex((row) => row.dataset.k === current);
@@ -16,6 +17,7 @@
     document.querySelectorAll(".w.in").forEach((w) => w.classList.remove("in"));
     row.classList.add("at");
     current = row.dataset.k;
+    place = all.indexOf(row);
     word = -1;
     if (focus) {
       row.focus({ preventScroll: true });
@@ -100,6 +102,12 @@
     show(Math.max(0, at()));
   };
 
+  // Why a key did nothing, where acts tell what they did.
+  const say = (sentence) => {
+    const line = document.getElementById("message");
+    if (line) line.textContent = sentence;
+  };
+
   const step = (way) => act("/" + way, whole);
   const judgeTray = (to) => act("/judge/tray", { ...whole, values: { to } });
   const standings = { k: "KEPT", x: "DROPPED", u: "UNDECIDED" };
@@ -133,6 +141,7 @@
     if (place) return document.querySelector(`.station[href$="/${place}"]`)?.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
     if (key in standings && event.shiftKey) return judgeTray(standings[key]);
     if (key in standings && at() >= 0) return judge(standings[key]);
+    if (key in standings && table()) return say("There is no keyword on view to be judged: take a piece of the line above the table away.");
     const look = document.querySelector("[data-view=map]") ? "list" : "map";
     if (key === "v") return document.querySelector(`[data-look=${look}]`)?.click();
     if (key === "w" && at() >= 0 && table()) return intoWord(1);
@@ -208,9 +217,12 @@
     markPicked();
     const index = at();
     // A list that is the page's work takes the keys up again; one beside others waits until it is entered.
-    const free = (table() && document.activeElement === document.body) || document.activeElement?.closest(".keyword-row");
+    const active = document.activeElement;
+    // Who followed a link to another list on this page goes on with its rows.
+    const followed = table() && active?.matches("a[href]") && !active.closest(".side, .words, #offer");
+    const free = (table() && active === document.body) || active?.closest(".keyword-row") || followed;
     const into = word;
-    if (index >= 0 || current === null) show(Math.max(0, index), Boolean(free));
+    show(index >= 0 ? index : place, Boolean(free));
     // Who went into the words while the answer was on its way is still there.
     if (index >= 0 && into >= 0) intoWord(into + 1);
   });

@@ -54,6 +54,9 @@ class DemoProject implements SmartInitializingSingleton {
     @Override
     public void afterSingletonsInstantiated() {
         if (wanted && projects.all().isEmpty()) {
+            System.out.println(
+                    "Making the demo project: eight lists are read and a morning's decisions made; this takes some"
+                            + " seconds, once.");
             pantry.ship(new WordList("Towns (made up)", "en", WordList.Kind.PLACES, 1, DemoWords.TOWNS));
             pantry.ship(new WordList("Rivals (made up)", "en", WordList.Kind.BRANDS, 1, DemoWords.RIVALS));
             fill(table.open(projects.create("Beekeeping shop", "en", "United Kingdom", "GBP")));

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
@@ -40,6 +41,12 @@ public class Table implements DisposableBean {
             Caffeine.newBuilder().weakValues().build();
     /** Those that are held without anybody working on them at the moment, the one used last at the end. */
     private final LinkedHashMap<Long, OpenProject> used = new LinkedHashMap<>(16, .75f, true);
+    /** Projects on their way, by number. */
+    private final Map<Long, Future<OpenProject>> opening = new ConcurrentHashMap<>();
+
+    private final ExecutorService openers = Executors.newCachedThreadPool(
+            Thread.ofPlatform().name("open-", 0).daemon().factory());
+
     /** The last search for groups of each project. */
     private final Map<Long, Search> searches = new ConcurrentHashMap<>();
 
@@ -73,6 +80,39 @@ public class Table implements DisposableBean {
             }
         }
         return project;
+    }
+
+    /**
+     * The project, if it is in use or can be opened within so long with its keywords; else it is being opened.
+     *
+     * @throws NoSuchElementException if there is none with this number
+     */
+    public Optional<OpenProject> openWithin(long id, long millis) {
+        OpenProject there = live.getIfPresent(id);
+        if (there != null && there.snapshot().board().judgedKnown()) {
+            return Optional.of(open(id));
+        }
+        Future<OpenProject> opened = opening.computeIfAbsent(
+                id,
+                key -> openers.submit(() -> {
+                    OpenProject project = open(key);
+                    project.snapshot().board().standings();
+                    return project;
+                }));
+        try {
+            OpenProject project = opened.get(millis, TimeUnit.MILLISECONDS);
+            opening.remove(id, opened);
+            return Optional.of(project);
+        } catch (TimeoutException e) {
+            return Optional.empty();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return Optional.empty();
+        } catch (ExecutionException e) {
+            // What it is shows when it is opened as usual.
+            opening.remove(id, opened);
+            return Optional.of(open(id));
+        }
     }
 
     private long lines() {
@@ -124,5 +164,7 @@ public class Table implements DisposableBean {
     @Override
     public void destroy() {
         ahead.shutdownNow();
+        // Never by an interrupt, which would close the database's file.
+        openers.shutdown();
     }
 }

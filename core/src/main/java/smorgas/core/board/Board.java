@@ -324,6 +324,11 @@ public final class Board {
         return planCount.get();
     }
 
+    /** Whether it is known how each keyword stands. */
+    public boolean judgedKnown() {
+        return standings.known();
+    }
+
     /** Runs conditions over the keywords. */
     public Matcher matcher() {
         return matcher.get();

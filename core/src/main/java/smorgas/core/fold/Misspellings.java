@@ -27,8 +27,10 @@ import smorgas.core.text.WordLists;
  */
 public final class Misspellings {
 
-    /** A word is far more frequent if it is in so many times as many spellings. */
-    private static final int TIMES = 5;
+    /** A word is far more frequent if it is in so many times as many spellings; where only two letters changed places, twice. */
+    private static final int TIMES = 4;
+
+    private static final int TIMES_TRANSPOSED = 2;
 
     private static final int SHORTEST = 4;
     private static final int LONG_WORD = 8;
@@ -131,7 +133,7 @@ public final class Misspellings {
         LongArrayList entries = new LongArrayList();
         for (int word = 0; word < counts.length; word++) {
             String text = words.text(word);
-            if (counts[word] >= TIMES
+            if (counts[word] >= TIMES_TRANSPOSED
                     && text.length() >= SHORTEST
                     && text.chars().allMatch(Character::isLetter)
                     && !folding.misspellings().containsKey(text)) {
@@ -199,10 +201,13 @@ public final class Misspellings {
         }
 
         void look(int other) {
-            if (other == word || other == right || counts[other] < TIMES * counts[word]) {
+            if (other == word || other == right || counts[other] < TIMES_TRANSPOSED * counts[word]) {
                 return;
             }
             String text = words.text(other);
+            if (counts[other] < TIMES * counts[word] && !transposed(text, wrong)) {
+                return;
+            }
             int most = Math.min(wrong.length(), text.length()) >= LONG_WORD ? 2 : 1;
             if (Math.abs(text.length() - wrong.length()) > most) {
                 return;
@@ -213,6 +218,19 @@ public final class Misspellings {
                 right = other;
                 least = far;
             }
+        }
+
+        /** Whether two neighbouring letters changed places, and nothing else. */
+        private static boolean transposed(String one, String other) {
+            int at = 0;
+            while (at < one.length() && at < other.length() && one.charAt(at) == other.charAt(at)) {
+                at++;
+            }
+            return one.length() == other.length()
+                    && at + 1 < one.length()
+                    && one.charAt(at) == other.charAt(at + 1)
+                    && one.charAt(at + 1) == other.charAt(at)
+                    && one.substring(at + 2).equals(other.substring(at + 2));
         }
 
         private boolean betterThanBest(int far, int other, String text) {
@@ -239,7 +257,8 @@ public final class Misspellings {
 
         /** Weights set by hand and tried on a published list of misspellings; see MisspellingsTest. */
         private double confidence(String text) {
-            double confidence = .4 + .1 * Math.min(3, Math.log10(counts[right] / (double) counts[word]));
+            // In most lists a right word is five to fifty times as frequent: the scale is for these.
+            double confidence = .4 + .2 * Math.min(1.5, Math.log10(counts[right] / (double) counts[word]));
             confidence += dictionary.isEmpty() || dictionary.contains(text) ? .15 : -.1;
             confidence += wrong.charAt(0) == text.charAt(0) ? .1 : -.1;
             confidence += least == 1 ? 0 : -.15;

@@ -198,7 +198,13 @@ public final class BasketReader {
         }
         char delimiter = cellsChosen ? readAs.delimiter().charAt(0) : Layout.delimiter(text);
         return delimiter == Reading.PLAIN
-                ? rows(Format.PLAIN, encoding, delimiter, List.of(), "", sink -> PlainRows.forEach(text, sink))
+                ? rows(
+                        Format.PLAIN,
+                        encoding,
+                        delimiter,
+                        List.of(),
+                        "",
+                        sink -> PlainRows.forEach(text, !cellsChosen, sink))
                 : rows(
                         Format.DELIMITED,
                         encoding,

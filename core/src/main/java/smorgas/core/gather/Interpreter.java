@@ -11,6 +11,7 @@ import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.FigureReader;
+import smorgas.core.text.Characters;
 
 /**
  * Turns the stored cells of one basket into {@link Lines} by the columns of its reading. Rows are given one after the
@@ -84,11 +85,11 @@ public final class Interpreter implements RowSink {
             if (columns.stream().anyMatch(c -> c.place < cells.length && !cells[c.place].isBlank())) {
                 problems.add(line, "There are figures but no keyword", "The line is set aside, as a total would be.");
             }
-        } else if (text.length() > LONGEST_KEYWORD) {
+        } else if (text.length() > LONGEST_KEYWORD && Characters.count(text) > LONGEST_KEYWORD) {
             setAside++;
             problems.add(
                     line,
-                    "The keyword has " + text.length() + " characters, more than " + LONGEST_KEYWORD,
+                    "The keyword has " + Characters.count(text) + " characters, more than " + LONGEST_KEYWORD,
                     "The line is set aside; check that the file's quotes are closed.");
         } else if (isHeader(text, cells)) {
             setAside++;

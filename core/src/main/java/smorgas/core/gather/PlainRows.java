@@ -21,9 +21,10 @@ final class PlainRows {
 
     private PlainRows() {}
 
-    static void forEach(String text, RowSink sink) {
+    /** @param beside whether keywords may stand beside each other on a line */
+    static void forEach(String text, boolean beside, RowSink sink) {
         List<String> lines = text.lines().toList();
-        if (listed(lines)) {
+        if (beside && listed(lines)) {
             for (int line = 0; line < lines.size(); line++) {
                 for (String keyword : parts(lines.get(line))) {
                     if (!keyword.isBlank()) {

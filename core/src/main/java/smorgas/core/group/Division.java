@@ -32,6 +32,16 @@ final class Division {
      * @param shared the words on which no part forms, for all of them have them
      */
     static List<Part> of(ThemeWords words, int[] keywords, int[] shared, SplitBy by, GroupSettings settings) {
+        return of(words, keywords, shared, by, settings, Pass.LONGEST);
+    }
+
+    /**
+     * The parts.
+     *
+     * @param further how many words a part has beside the shared ones, at most
+     */
+    static List<Part> of(
+            ThemeWords words, int[] keywords, int[] shared, SplitBy by, GroupSettings settings, int further) {
         if (keywords.length == 0) {
             return List.of();
         }
@@ -41,7 +51,7 @@ final class Division {
                 Pass.ANY,
                 Pass.ANY,
                 1,
-                Pass.LONGEST,
+                further,
                 settings.passes().getFirst().anyOrder(),
                 0);
         BitSet scope = new BitSet();
@@ -60,10 +70,10 @@ final class Division {
         List<Part> parts = new ArrayList<>();
         for (int part = 0; part < groups.size(); part++) {
             int[] in = Arrays.stream(groups.row(part)).map(i -> keywords[i]).toArray();
-            int[] further = words.asTheyStand(found.themes()[part], in);
+            int[] more = words.asTheyStand(found.themes()[part], in);
             int[] all = words.asTheyStand(
-                    Arrays.stream(concat(shared, further)).distinct().toArray(), in);
-            parts.add(new Part(all, further, in));
+                    Arrays.stream(concat(shared, more)).distinct().toArray(), in);
+            parts.add(new Part(all, more, in));
         }
         parts.sort(Comparator.<Part>comparingInt(part -> -part.keywords().length)
                 .thenComparing(part -> words.text(part.theme())));

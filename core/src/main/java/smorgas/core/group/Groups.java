@@ -38,6 +38,7 @@ public final class Groups {
     private @Nullable Explained explained;
     private @Nullable ThemeTree tree;
     private @Nullable Prospects prospects;
+    private @Nullable Prospects smaller;
     private Explained.@Nullable Figures figures;
 
     /**
@@ -184,7 +185,9 @@ public final class Groups {
 
     /** The themes on which no group formed, worked out when first asked for. */
     public synchronized Prospects prospects() {
-        Prospects known = prospects == null ? new Prospects(this) : prospects;
+        Prospects known = prospects == null
+                ? new Prospects(this, grouping.settings().passes().getFirst().smallest())
+                : prospects;
         prospects = known;
         return known;
     }
@@ -224,6 +227,21 @@ public final class Groups {
     /** The text of a keyword cut where words of its group's theme begin and end. */
     public List<ThemeMarks.Mark> marks(int group, String text) {
         return ThemeMarks.of(grouping, group, text);
+    }
+
+    /** Themes on which no group formed, those that only two keywords have too. */
+    public synchronized Prospects smallerProspects() {
+        Prospects known = smaller == null ? new Prospects(this, 2) : smaller;
+        smaller = known;
+        return known;
+    }
+
+    /** The known parts of a figure of these keywords together, ranges by their middle. */
+    long sum(Figure figure, BitSet some) {
+        FigureColumn of = keywords.figure(figure).orElse(null);
+        return of == null
+                ? 0
+                : some.stream().filter(of::known).mapToLong(of::twiceMiddle).sum() / 2;
     }
 
     /** Whether these are groups of the very same keywords: only then a number of one means the same in both. */

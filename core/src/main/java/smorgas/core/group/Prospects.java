@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Figure;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.SplitBy;
@@ -35,6 +37,28 @@ public final class Prospects {
     /** A theme, and how many keywords have all its words. */
     public record Prospect(String theme, int keywords, long searches) {}
 
+    /** What unused themes are put in order by; the greatest first. */
+    public enum By {
+        KEYWORDS(null),
+        SEARCHES(Figure.SEARCHES),
+        CLICKS(Figure.CLICKS),
+        CONVERSIONS(Figure.CONVERSIONS);
+
+        private final @Nullable Figure figure;
+
+        By(@Nullable Figure figure) {
+            this.figure = figure;
+        }
+    }
+
+    /**
+     * A further word, and what it would make.
+     *
+     * @param keywords that it takes if all parts become groups
+     * @param alone keywords that a group on it alone would take
+     */
+    public record FurtherWord(String theme, int keywords, int alone, long searches) {}
+
     /** A group, or {@link Grouping#LEFTOVER}, and how many keywords would come from it. */
     public record Source(int group, int keywords) {}
 
@@ -47,7 +71,11 @@ public final class Prospects {
      */
     public record Got(String theme, int[] keywords, long searches, List<Source> sources, int staying) {}
 
-    Prospects(Groups groups) {
+    /** Of more themes those of the highest rank are put in order. */
+    private static final int MOST_ORDERED = 3_000;
+
+    /** @param smallest keywords of a theme at least */
+    Prospects(Groups groups, int smallest) {
         this.groups = groups;
         this.grouping = groups.grouping();
         this.words = grouping.words();
@@ -64,7 +92,7 @@ public final class Prospects {
                 ScopeWords.of(words, keywords),
                 worth,
                 grouping.settings(),
-                new Pass(first.smallest(), Pass.ANY, Pass.ANY, 1, Pass.LONGEST, first.anyOrder(), 0));
+                new Pass(smallest, Pass.ANY, Pass.ANY, 1, Pass.LONGEST, first.anyOrder(), 0));
         ObjectOpenCustomHashSet<int[]> known = new ObjectOpenCustomHashSet<>(IntArrays.HASH_STRATEGY);
         for (int group = 0; group < grouping.size(); group++) {
             known.add(sorted(grouping.themeWords(group)));
@@ -107,6 +135,20 @@ public final class Prospects {
     /** How many there are. */
     public int size() {
         return unused.size();
+    }
+
+    /** Those that have the beginning of each of these words, in an order. */
+    public List<Prospect> find(String containing, By by, int most) {
+        Figure figure = by.figure;
+        if (figure == null) {
+            return find(containing, most);
+        }
+        return find(containing, MOST_ORDERED).stream()
+                .sorted(Comparator.<Prospect>comparingLong(prospect -> -groups.sum(
+                                figure, with(words.find(prospect.theme()).orElseThrow())))
+                        .thenComparing(Prospect::theme))
+                .limit(most)
+                .toList();
     }
 
     /** Those that have the beginning of each of these words, the most frequent first. */
@@ -167,24 +209,27 @@ public final class Prospects {
     }
 
     /** What the words beside those of a group's theme would make of its keywords, the largest first. */
-    public List<Prospect> within(int group) {
+    public List<FurtherWord> within(int group) {
         return parts(grouping.members().row(group), grouping.themeWords(group));
     }
 
     /** What further words would make of the keywords that have a theme, the largest first. */
-    public List<Prospect> within(String theme) {
+    public List<FurtherWord> within(String theme) {
         return get(theme)
                 .map(got -> parts(got.keywords(), words.find(theme).orElseThrow()))
                 .orElse(List.of());
     }
 
-    private List<Prospect> parts(int[] keywords, int[] shared) {
-        return Division.of(words, keywords, shared, new SplitBy(SMALLEST_PART, new TreeSet<>()), grouping.settings())
-                .stream()
+    private List<FurtherWord> parts(int[] keywords, int[] shared) {
+        // One word at a time: the next level is asked for by looking into a part.
+        SplitBy by = new SplitBy(SMALLEST_PART, new TreeSet<>());
+        return Division.of(words, keywords, shared, by, grouping.settings(), 1).stream()
                 .map(part -> {
                     BitSet in = new BitSet();
                     Arrays.stream(part.keywords()).forEach(in::set);
-                    return new Prospect(words.text(part.theme()), part.keywords().length, groups.searches(in));
+                    String theme = words.text(part.theme());
+                    int alone = get(theme).map(got -> got.keywords().length).orElse(0);
+                    return new FurtherWord(theme, part.keywords().length, alone, groups.searches(in));
                 })
                 .toList();
     }

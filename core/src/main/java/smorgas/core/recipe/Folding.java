@@ -120,6 +120,11 @@ public record Folding(
         return new Folding(edition, language, kinds, littleWords, misspellings, refused, pins, leads, cleanings);
     }
 
+    /** The same under the rules of another edition, to look at before they are followed. */
+    public Folding with(Edition other) {
+        return new Folding(other, language, on, littleWords, misspellings, refused, pins, leads, cleanings);
+    }
+
     private Folding judged(Entry.MisspellingsJudged entry) {
         TreeMap<String, String> accepted = new TreeMap<>(misspellings);
         TreeSet<String> right = new TreeSet<>(refused);

@@ -26,7 +26,7 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
 
     /** What every name of a group must be. */
     static void checkName(String name) {
-        if (name.isBlank() || name.length() > LONGEST_NAME) {
+        if (name.isBlank() || smorgas.core.text.Characters.count(name) > LONGEST_NAME) {
             throw new IllegalArgumentException("A group has a name of 1 to " + LONGEST_NAME + " characters");
         }
     }

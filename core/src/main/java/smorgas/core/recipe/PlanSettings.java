@@ -3,6 +3,7 @@ package smorgas.core.recipe;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
+import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
 
 /**
@@ -65,7 +66,7 @@ public record PlanSettings(
     }
 
     private static void checkName(String name, String what) {
-        if (name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
+        if (Characters.count(name) > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
             throw new IllegalArgumentException(
                     "The " + what + " has at most " + LONGEST_NAME + " characters and no line breaks or tabs");
         }

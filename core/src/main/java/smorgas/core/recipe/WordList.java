@@ -42,7 +42,7 @@ public record WordList(String name, String language, Kind kind, int version, Lis
 
     public WordList {
         words = List.copyOf(words);
-        if (name.isBlank() || name.length() > 100) {
+        if (name.isBlank() || smorgas.core.text.Characters.count(name) > 100) {
             throw new IllegalArgumentException("A word list has a name of 1 to 100 characters");
         }
         if (words.size() > MOST) {

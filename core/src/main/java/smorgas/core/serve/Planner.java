@@ -33,6 +33,7 @@ import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Standings;
+import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
 
 /** Makes the ad plan of a board. */
@@ -148,9 +149,9 @@ public final class Planner {
 
     private String name(int group) {
         String name = groups.name(group);
-        boolean ofTheme = groups.grouping().kind(group) == Grouping.Kind.THEME
-                && name.equals(name.toLowerCase(java.util.Locale.ROOT));
-        return free(named(ofTheme ? cased(name) : name));
+        // What somebody has written with capitals stays as it is.
+        boolean plain = name.equals(name.toLowerCase(java.util.Locale.ROOT));
+        return free(named(plain ? cased(name) : name));
     }
 
     private String cased(String theme) {
@@ -214,7 +215,7 @@ public final class Planner {
 
     /** A name from before such names were refused, or one that its pattern makes too long. */
     private static Optional<String> nameFault(String name) {
-        if (name.length() > PlanSettings.LONGEST_NAME) {
+        if (Characters.count(name) > PlanSettings.LONGEST_NAME) {
             return Optional.of("is in an ad group with a name of more than 255 characters");
         }
         return Formulas.runs(name)
@@ -227,7 +228,7 @@ public final class Planner {
         if (Formulas.runs(text)) {
             return Optional.of("begins with " + text.charAt(0) + ", which a spreadsheet would run as a formula");
         }
-        if (text.length() > LONGEST_KEYWORD) {
+        if (Characters.count(text) > LONGEST_KEYWORD) {
             return Optional.of("has more than " + LONGEST_KEYWORD + " characters, which ad platforms refuse");
         }
         if (keywords.wordCount(keyword) > MOST_WORDS) {

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -70,7 +71,21 @@ public final class Families {
     private static final double CONCENTRATED = .55;
     private static final double SPREAD = .3;
     private static final double MOSTLY = .6;
-    private static final Set<String> BEFORE_PLACES = Set.of("in", "near", "around", "at");
+    /** Words that places stand behind, by language. */
+    private static final Map<String, Set<String>> BEFORE_PLACES = Map.of(
+            "en", Set.of("in", "near", "around", "at"),
+            "de", Set.of("in", "bei", "nähe", "nahe", "um", "raum"),
+            "fr", Set.of("à", "a", "en", "près", "vers"),
+            "es", Set.of("en", "cerca"),
+            "it", Set.of("a", "in", "vicino"),
+            "nl", Set.of("in", "bij", "nabij"),
+            "pt", Set.of("em", "perto"),
+            "sv", Set.of("i", "nära"),
+            "da", Set.of("i", "nær"),
+            "no", Set.of("i", "nær"));
+
+    /** Words that stand behind a place: {@code otterwick near me}, and so of the place's keyword. */
+    private static final Set<String> BEHIND_PLACES = Set.of("near", "nearby", "area", "umgebung");
 
     private final BitSet view;
     private final FoldedWords folded;
@@ -134,10 +149,11 @@ public final class Families {
         Set<String> dictionary = WordLists.dictionary(keywords.folding().language());
         int[] behindPlacing = behindPlacing();
         BitSet capitals = capitals();
+        BitSet alike = inPlacesCompany(behindPlacing);
         double[] spread = spread();
         for (int word = 0; word < count.length; word++) {
             if (count[word] >= FEWEST) {
-                Family family = family(word, dictionary, behindPlacing, capitals, spread[word]);
+                Family family = family(word, dictionary, behindPlacing, alike, capitals, spread[word]);
                 if (family != null) {
                     found.get(family).add(member(word));
                 }
@@ -159,7 +175,7 @@ public final class Families {
     }
 
     private @org.jspecify.annotations.Nullable Family family(
-            int word, Set<String> dictionary, int[] behindPlacing, BitSet capitals, double spread) {
+            int word, Set<String> dictionary, int[] behindPlacing, BitSet alike, BitSet capitals, double spread) {
         String text = folded.text(word);
         for (Map.Entry<WordList.Kind, Family> listed : LISTED.entrySet()) {
             if (lists.getOrDefault(listed.getKey(), Set.of()).contains(text)) {
@@ -178,6 +194,9 @@ public final class Families {
             return Family.PLACES;
         }
         boolean unknown = !dictionary.isEmpty() && !dictionary.contains(text);
+        if (alike.get(word) && (unknown || dictionary.isEmpty() || capitals.get(word))) {
+            return Family.PLACES;
+        }
         if (unknown || capitals.get(word)) {
             return Family.BRANDS;
         }
@@ -202,16 +221,68 @@ public final class Families {
     /** How often each word stands behind a word that places stand behind. */
     private int[] behindPlacing() {
         boolean[] placing = new boolean[folded.size()];
-        for (String word : BEFORE_PLACES) {
-            folded.find(word).filter(found -> found.length == 1).ifPresent(found -> placing[found[0]] = true);
-        }
+        boolean[] closing = new boolean[folded.size()];
+        String language = keywords.folding().language();
+        BEFORE_PLACES.getOrDefault(language, Set.of()).forEach(word -> mark(word, placing));
+        BEHIND_PLACES.forEach(word -> mark(word, closing));
         int[] behind = new int[folded.size()];
         for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
-            for (int place = 1; place < rows.length(k); place++) {
-                behind[rows.get(k, place)] += placing[rows.get(k, place - 1)] ? 1 : 0;
+            int length = rows.length(k);
+            for (int place = 0; place < length; place++) {
+                boolean after = place > 0 && placing[rows.get(k, place - 1)];
+                boolean before = place + 1 < length && closing[rows.get(k, place + 1)];
+                behind[rows.get(k, place)] += after || before ? 1 : 0;
             }
         }
         return behind;
+    }
+
+    private void mark(String word, boolean[] words) {
+        folded.find(word).filter(found -> found.length == 1).ifPresent(found -> words[found[0]] = true);
+    }
+
+    /**
+     * Words that keep the company of places: in most of their keywords the other words are just those that a place has beside
+     * it in another, as in {@code beekeeping course otterwick}, {@code beekeeping course saltholm}.
+     */
+    private BitSet inPlacesCompany(int[] behindPlacing) {
+        Set<String> places = lists.getOrDefault(WordList.Kind.PLACES, Set.of());
+        BitSet known = new BitSet(folded.size());
+        for (int word = 0; word < count.length; word++) {
+            boolean placed = behindPlacing[word] >= FEWEST && behindPlacing[word] >= MOSTLY * count[word];
+            known.set(word, places.contains(folded.text(word)) || placed);
+        }
+        BitSet alike = new BitSet(folded.size());
+        if (known.isEmpty()) {
+            return alike;
+        }
+        Set<String> company = new HashSet<>();
+        for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
+            for (int place = 0; place < rows.length(k); place++) {
+                if (rows.length(k) > 1 && known.get(rows.get(k, place))) {
+                    company.add(besides(k, place));
+                }
+            }
+        }
+        int[] kept = new int[folded.size()];
+        for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
+            for (int place = 0; place < rows.length(k); place++) {
+                kept[rows.get(k, place)] += rows.length(k) > 1 && company.contains(besides(k, place)) ? 1 : 0;
+            }
+        }
+        for (int word = 0; word < count.length; word++) {
+            alike.set(word, kept[word] >= FEWEST && kept[word] >= MOSTLY * count[word]);
+        }
+        return alike;
+    }
+
+    /** The other words of a keyword and where the one left out stands. */
+    private String besides(int keyword, int without) {
+        StringBuilder others = new StringBuilder();
+        for (int place = 0; place < rows.length(keyword); place++) {
+            others.append(place == without ? -1 : rows.get(keyword, place)).append(' ');
+        }
+        return others.toString();
     }
 
     /** Words that some line writes with a capital behind a word that has none. */

@@ -176,14 +176,14 @@ class LookedAtTest {
                 .boxed()
                 .max(java.util.Comparator.comparingInt(GROUPS::keywords))
                 .orElseThrow();
-        List<Prospects.Prospect> parts = GROUPS.prospects().within(largest);
+        List<Prospects.FurtherWord> parts = GROUPS.prospects().within(largest);
         assertThat(parts).isNotEmpty();
         List<String> theme = GROUPS.grouping().theme(largest);
         assertThat(parts).allSatisfy(part -> {
             assertThat(part.theme().split(" ")).containsAll(theme).hasSizeGreaterThan(theme.size());
             assertThat(part.keywords()).isBetween(2, GROUPS.keywords(largest));
         });
-        assertThat(parts.stream().mapToInt(Prospects.Prospect::keywords).sum())
+        assertThat(parts.stream().mapToInt(Prospects.FurtherWord::keywords).sum())
                 .isLessThanOrEqualTo(GROUPS.keywords(largest));
         // Any number of levels: a part is a prospect itself.
         assertThat(GROUPS.prospects().get(parts.getFirst().theme())).isPresent();

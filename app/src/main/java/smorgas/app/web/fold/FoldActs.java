@@ -15,6 +15,7 @@ import smorgas.app.work.Trays;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
 import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.WordPair;
@@ -36,6 +37,12 @@ class FoldActs {
     @PostMapping("/projects/{id}/fold/kind")
     String kind(Act act, @RequestParam FoldKind kind, @RequestParam boolean on) {
         return act.done(recipe -> new Entry.FoldKindSwitched(kind, on));
+    }
+
+    /** The rules of another edition are followed. */
+    @PostMapping("/projects/{id}/fold/edition")
+    String edition(Act act, @RequestParam int edition) {
+        return act.done(recipe -> new Entry.EditionChosen(Edition.of(edition)));
     }
 
     /** One spelling is taken out of its keyword. */

@@ -3,6 +3,7 @@ package smorgas.app.web.fold;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -19,9 +20,11 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.Orders;
 import smorgas.core.fold.Cleaner;
+import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
 import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.FoldPin;
 import smorgas.core.recipe.Folding;
 
@@ -64,12 +67,33 @@ class FoldController {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
         sets(board, q, order, page, model);
+        model.addAttribute("editionOffer", editionOffer(board));
         model.addAttribute("stair", StairView.of(board.foldReport().steps()));
         model.addAttribute("keywords", Show.count(board.keywords().size()));
         hands(board, model);
         cleanings(board, asked, model);
         frames.frame(model, id, snapshot, Step.FOLD);
         return "fold/page";
+    }
+
+    /** What the rules of a newer edition would make of the project, before they are taken. */
+    record EditionOffer(int now, int next, String what, String keywords) {}
+
+    private static @Nullable EditionOffer editionOffer(Board board) {
+        Folding folding = board.recipe().folding();
+        if (folding.edition() == Edition.NEWEST) {
+            return null;
+        }
+        int keywords = Folder.fold(
+                        board.keywords().baskets(),
+                        folding.with(Edition.NEWEST),
+                        board.recipe().merges())
+                .size();
+        return new EditionOffer(
+                folding.edition().number(),
+                Edition.NEWEST.number(),
+                Edition.NEWEST.what(),
+                Show.count(keywords, "keyword", "keywords"));
     }
 
     private static void sets(Board board, String q, String order, int page, Model model) {

@@ -46,17 +46,42 @@ final class CandidateViews {
 
     /** The unused themes that have the words asked for. */
     void list(Model model) {
-        List<Prospects.Prospect> found = groups.prospects().find(query.value("q"), MOST);
+        boolean small = query.value("small").equals("true");
+        Prospects prospects = small ? groups.smallerProspects() : groups.prospects();
+        Prospects.By by = by(query.value("first"));
+        List<Prospects.Prospect> found = prospects.find(query.value("q"), by, MOST);
         model.addAttribute("candidates", found.stream().map(this::view).toList());
-        model.addAttribute("allCandidates", groups.prospects().size());
+        model.addAttribute("allCandidates", prospects.size());
+        model.addAttribute("candidateOrders", Prospects.By.values());
+        model.addAttribute("candidateOrder", by);
+        model.addAttribute("smallCandidates", small);
     }
+
+    private static Prospects.By by(String name) {
+        return Arrays.stream(Prospects.By.values())
+                .filter(by -> by.name().equalsIgnoreCase(name))
+                .findFirst()
+                .orElse(Prospects.By.KEYWORDS);
+    }
+
+    /** A further word, and what it would make with all parts ticked and alone. */
+    record PartView(String theme, String url, String keywords, String alone, String searches) {}
 
     /** The parts that further words would make of a group or, if it is below 0, of a candidate. */
     void parts(int group, String candidate, Model model) {
-        List<Prospects.Prospect> parts = group >= 0
+        List<Prospects.FurtherWord> parts = group >= 0
                 ? groups.prospects().within(group)
                 : groups.prospects().within(candidate);
-        model.addAttribute("parts", parts.stream().map(this::view).toList());
+        model.addAttribute(
+                "parts",
+                parts.stream()
+                        .map(part -> new PartView(
+                                part.theme(),
+                                query.asking(part.theme()),
+                                Show.count(part.keywords()),
+                                Show.count(part.alone()),
+                                Show.count(part.searches())))
+                        .toList());
     }
 
     /** What a group on the theme would get. */

@@ -120,6 +120,7 @@ class GroupController {
         model.addAttribute("leftoverSearches", Show.count(groups.leftoverSearches()));
         model.addAttribute("leftoversOpened", shown == Grouping.LEFTOVER);
         model.addAttribute("rules", rules(recipe));
+        model.addAttribute("muteOffer", MuteOffer.of(board).orElse(null));
         model.addAttribute("removed", recipe.groupPins().removed());
         model.addAttribute("joined", recipe.groupPins().joined());
     }

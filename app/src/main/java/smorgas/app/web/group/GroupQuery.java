@@ -28,6 +28,8 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
             Map.entry("candidate", ""),
             Map.entry("leftovers", ""),
             Map.entry("parts", ""),
+            Map.entry("small", ""),
+            Map.entry("first", "keywords"),
             Map.entry("base", ""),
             Map.entry("beside", ""),
             Map.entry("page", "1"));
@@ -45,6 +47,8 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
             "candidate",
             "leftovers",
             "parts",
+            "small",
+            "first",
             "page");
 
     GroupQuery {

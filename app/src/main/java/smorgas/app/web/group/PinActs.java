@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -52,6 +53,7 @@ class PinActs {
                     + "\" at present, so nothing can be in it too. Make it first, or put the keywords into it."));
         }
         List<String> also = others(board, texts);
+        keepCase(act, board, group, intoGroup);
         Outcome outcome = act.make(recipe -> switch (way) {
             case "also" -> new GroupPin.KeywordsAlsoIn(texts, also, group, true);
             case "never" -> new GroupPin.KeywordsBarred(texts, also, group, true);
@@ -61,6 +63,16 @@ class PinActs {
             trays.clear(act.id(), tab);
         }
         return act.back(outcome);
+    }
+
+    /** A new group's name keeps the capitals that somebody has typed; its key has none. */
+    private static void keepCase(Act act, Board board, String key, String typed) {
+        String name = typed.strip();
+        boolean fresh = board.groups().find(key) < 0
+                && !board.recipe().groupPins().names().containsKey(key);
+        if (fresh && key.equals(Tidy.of(name)) && !name.equals(key) && name.equalsIgnoreCase(key)) {
+            act.make(recipe -> new GroupPin.GroupNamed(key, name));
+        }
     }
 
     /** The other spellings of some keywords. */
@@ -119,8 +131,9 @@ class PinActs {
     String make(
             Act act,
             @RequestParam(defaultValue = "") List<String> theme,
+            @RequestParam(defaultValue = "") String typed,
             @RequestParam(defaultValue = "true") boolean on) {
-        List<String> themes = theme.stream()
+        List<String> themes = Stream.concat(theme.stream(), typed.lines())
                 .map(Tidy::of)
                 .filter(text -> !text.isEmpty())
                 .distinct()

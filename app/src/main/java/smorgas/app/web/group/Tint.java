@@ -15,8 +15,8 @@ final class Tint {
 
     /** What can be told. */
     enum By {
-        TIGHTNESS("tightness", "darker is tighter"),
-        BID("bid", "darker is dearer"),
+        TIGHTNESS("tightness", "more colour is tighter"),
+        BID("bid", "more colour is dearer"),
         STANDING("standing", "greener is more of it Kept");
 
         private final String label;

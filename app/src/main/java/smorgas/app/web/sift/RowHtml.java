@@ -2,6 +2,7 @@ package smorgas.app.web.sift;
 
 import java.util.List;
 import smorgas.app.web.show.Html;
+import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 
 /**
@@ -39,7 +40,8 @@ final class RowHtml {
                 .raw("\"><svg viewBox=\"0 0 12 12\" aria-hidden=\"true\"><path class=\"shape\"/></svg><span>");
         html.text(row.label()).raw("</span></td><td class=\"keyword\"><span class=\"text\">");
         for (Words.Piece piece : row.pieces()) {
-            html.raw(piece.word() ? "<span class=\"w\">" : "");
+            boolean did = piece.word() && row.did().contains(Tidy.of(piece.text()));
+            html.raw(did ? "<span class=\"w did\">" : piece.word() ? "<span class=\"w\">" : "");
             html.text(piece.text()).raw(piece.word() ? "</span>" : "");
         }
         html.raw("</span></td>");

@@ -8,6 +8,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.app.store.Baskets;
 import smorgas.app.web.show.Show;
@@ -19,7 +23,9 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
+import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Standing;
+import smorgas.core.sift.Reason;
 import smorgas.core.text.Words;
 
 /** The keyword table for one query. */
@@ -40,6 +46,7 @@ final class SiftTable {
             String standing,
             String label,
             String reason,
+            Set<String> did,
             List<Cell> cells) {}
 
     private final Snapshot snapshot;
@@ -162,7 +169,43 @@ final class SiftTable {
                 standing.name().toLowerCase(Locale.ROOT),
                 standing.label(),
                 board.standings().reason(keyword).sentence(),
+                standing == Standing.DROPPED ? did(keyword) : Set.of(),
                 columns.stream().map(column -> cell(column, keyword, cells)).toList());
+    }
+
+    /** The words of a dropped keyword for which the rule has dropped it, as they are written in it. */
+    private Set<String> did(int keyword) {
+        if (!(board.standings().reason(keyword) instanceof Reason.ByRule by)) {
+            return Set.of();
+        }
+        Set<String> asked = by.rule()
+                .when()
+                .all()
+                .flatMap(part -> switch (part) {
+                    case Condition.HasWord has -> Stream.of(has.word());
+                    case Condition.HasAnyWord any -> any.words().stream();
+                    case Condition.Worded worded -> Stream.of(worded.words());
+                    case Condition.OnList on ->
+                        Optional.ofNullable(board.recipe().lists().get(on.list()))
+                                .map(list -> list.words().stream())
+                                .orElse(Stream.of());
+                    default -> Stream.<String>of();
+                })
+                .filter(phrase -> board.keywords().withWord(phrase).get(keyword))
+                .flatMap(phrase -> Words.of(phrase).stream())
+                .collect(Collectors.toSet());
+        return Words.of(keywords.text(keyword)).stream()
+                .filter(word -> asked.contains(word) || asked.stream().anyMatch(one -> sameWord(one, word)))
+                .collect(Collectors.toSet());
+    }
+
+    /** Whether two words are one as the project folds them. */
+    private boolean sameWord(String one, String other) {
+        return keywords.folded()
+                .find(one)
+                .filter(found -> found.length == 1)
+                .map(found -> keywords.folded().surfaces(found[0]).contains(other))
+                .orElse(false);
     }
 
     private Cell cell(Column column, int keyword, ListCells cells) {

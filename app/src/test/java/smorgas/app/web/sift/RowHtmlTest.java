@@ -22,6 +22,7 @@ class RowHtmlTest {
                 "kept",
                 "Kept",
                 "because " + hostile,
+                java.util.Set.of(),
                 List.of(
                         new Cell.Text(hostile, false),
                         new Cell.Text("1,300", true),
