@@ -21,8 +21,8 @@ import smorgas.app.work.Table;
 class Opening implements HandlerInterceptor, WebMvcConfigurer {
 
     static final String PAGE = "/opening";
-    static final String WANTED = Opening.class.getName() + ".wanted";
-    static final String NAME = Opening.class.getName() + ".name";
+    static final String WANTED = "smorgas.opening.wanted";
+    static final String NAME = "smorgas.opening.name";
 
     private static final long PATIENCE_MILLIS = 1_500;
 
