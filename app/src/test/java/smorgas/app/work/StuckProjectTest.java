@@ -1,0 +1,73 @@
+package smorgas.app.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import smorgas.app.store.StoreUnderTest;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.Standing;
+
+/** What an entry holds is checked when it is made; a history that cannot be followed can still be undone. */
+class StuckProjectTest {
+
+    @TempDir
+    private Path folder;
+
+    @ParameterizedTest
+    @CsvSource(
+            value = {"@@|", "no-such|", "|'\"'", "|x", "|' '"},
+            delimiter = '|')
+    void whatCannotReadTheBytesIsRefusedAndTheProjectOpensAgain(String encoding, String delimiter) {
+        try (StoreUnderTest store = new StoreUnderTest(folder)) {
+            long id = store.projects().create("Client", "en", "UK", "GBP");
+            OpenProject project =
+                    new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+            long basket = project.gather("list", "keyword,searches\nbee hive,5\n".getBytes(StandardCharsets.UTF_8))
+                    .basket()
+                    .orElseThrow();
+            ReadAs crafted =
+                    new ReadAs(encoding == null ? "" : encoding, delimiter == null ? "" : delimiter, "", -1, List.of());
+            Outcome outcome = project.act(
+                    project.snapshot().version(), recipe -> new Entry.BasketReadAs(basket, "list", crafted));
+            assertThat(outcome).isInstanceOf(Outcome.Refused.class);
+            OpenProject again =
+                    new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+            assertThat(again.snapshot().board().keywords().size()).isEqualTo(1);
+        }
+    }
+
+    @Test
+    void aHistoryThatCannotBeFollowedOpensAsItWasBeforeAndTakesNothingButUndo() {
+        try (StoreUnderTest store = new StoreUnderTest(folder)) {
+            long id = store.projects().create("Client", "en", "UK", "GBP");
+            OpenProject project =
+                    new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+            project.gather("list", "bee hive\n".getBytes(StandardCharsets.UTF_8));
+            // As a version before could have stored it: a basket whose bytes are nothing to read.
+            var before = project.snapshot().history();
+            long empty = store.baskets()
+                    .store(id, "other", "bee suit\n".getBytes(StandardCharsets.UTF_8))
+                    .basket()
+                    .orElseThrow();
+            var added = before.act(new Entry.BasketAdded(empty, "other"), 2);
+            store.histories().advance(id, 1, before, added);
+            store.spoil(empty);
+            OpenProject stuck =
+                    new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+            assertThat(stuck.snapshot().board().keywords().size()).isEqualTo(1);
+            assertThat(stuck.snapshot().effect()).contains("cannot be followed");
+            Outcome act = stuck.act(2, recipe -> new Entry.Judged(List.of("bee hive"), Standing.KEPT));
+            assertThat(act).isInstanceOf(Outcome.Refused.class);
+            assertThat(stuck.undo(2)).isInstanceOf(Outcome.Done.class);
+            assertThat(stuck.act(3, recipe -> new Entry.Judged(List.of("bee hive"), Standing.KEPT)))
+                    .isInstanceOf(Outcome.Done.class);
+        }
+    }
+}
