@@ -16,6 +16,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.InitializingBean;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Histories;
@@ -29,7 +30,7 @@ import smorgas.core.board.Board;
  * own acts.
  */
 @Component
-public class Table implements DisposableBean {
+public class Table implements InitializingBean, DisposableBean {
 
     private static final int PLACES = 8;
 
@@ -96,7 +97,11 @@ public class Table implements DisposableBean {
                 id,
                 key -> openers.submit(() -> {
                     OpenProject project = open(key);
-                    project.snapshot().board().standings();
+                    Board board = project.snapshot().board();
+                    board.standings();
+                    // What every page of Sift shows besides; nobody waits for it here.
+                    openers.execute(board::orders);
+                    openers.execute(board::phrases);
                     return project;
                 }));
         try {
@@ -159,6 +164,18 @@ public class Table implements DisposableBean {
             }
             throw new IllegalStateException("the groups could not be computed", e.getCause());
         }
+    }
+
+    /**
+     * Begins to open the project worked on last while the rest of the application starts: its first page is the one that is
+     * asked for next.
+     */
+    @Override
+    public void afterPropertiesSet() {
+        projects.all().stream()
+                .filter(project -> !project.binned())
+                .findFirst()
+                .ifPresent(project -> openWithin(project.id(), 0));
     }
 
     @Override

@@ -65,6 +65,24 @@ class SiftIT extends ProjectInBrowser {
     }
 
     @Test
+    void keysGoOnAfterALinkToAnotherListAndSayWhyTheyDoNothing() {
+        page.locator("#table-place").focus();
+        keys("Home", "k");
+        standing("bee hive", "kept");
+        page.locator(".standing-links a >> text=Undecided").click();
+        Browsers.settle(page);
+        assertThat(page.locator(".keyword-row.at")).hasCount(1);
+        String current = page.locator(".keyword-row.at").getAttribute("data-k");
+        keys("x");
+        Browsers.settle(page);
+        page.navigate(page.url().replaceAll("/sift.*", "/sift?standing=dropped"));
+        assertThat(row(current)).hasCount(1);
+        page.navigate(page.url().replaceAll("/sift.*", "/sift?q=nosuchkeyword"));
+        keys("k");
+        assertThat(message()).containsText("no keyword on view");
+    }
+
+    @Test
     void keysAloneAreEnoughAndNothingJudgedIsLostByAReload() {
         page.locator("#table-place").focus();
         keys("Home", "k", "k");
