@@ -27,10 +27,27 @@
     waiting += more;
     document.documentElement.toggleAttribute("data-waiting", waiting > 0);
   };
+  // And to whoever asked, if it takes long: what is shown stays, and is as it was before.
+  const LONG = 700;
+  const tell = (event) => {
+    const doing = event.detail.elt.closest?.("[data-doing]")?.dataset.doing;
+    if (!doing && !event.detail.requestConfig.boosted) return undefined;
+    return setTimeout(() => {
+      const line = document.getElementById("doing");
+      if (line) line.textContent = (doing || "Working it out") + "; what is shown is as before.";
+    }, LONG);
+  };
+  const told = (timer) => {
+    if (timer === undefined) return;
+    clearTimeout(timer);
+    const line = document.getElementById("doing");
+    if (line) line.textContent = "";
+  };
   document.addEventListener("htmx:beforeSend", (event) => {
     wait(1);
+    const timer = tell(event);
     // Not by an event of htmx: who asked may be gone when the answer comes, as a band that an act has made old.
-    event.detail.xhr.addEventListener("loadend", () => wait(-1), { once: true });
+    event.detail.xhr.addEventListener("loadend", () => { wait(-1); told(timer); }, { once: true });
   });
 
   // htmx refines links of HTML only; those of the band are SVG.

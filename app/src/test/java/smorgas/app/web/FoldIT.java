@@ -85,7 +85,7 @@ class FoldIT extends ProjectInBrowser {
                 .click(new Locator.ClickOptions()
                         .setModifiers(java.util.List.of(com.microsoft.playwright.options.KeyboardModifier.CONTROL)));
         assertThat(page.locator("#tray")).containsText("2 keywords picked");
-        press("Join");
+        press("Fold together");
         keywords("12 keywords");
         assertThat(page.locator("#message")).containsText("Joined 2 keywords");
         undo();

@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -49,6 +51,21 @@ class GroupIT extends ProjectInBrowser {
         page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(value);
         page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).press("Tab");
         Browsers.settle(page);
+    }
+
+    @Test
+    void whatTakesLongIsToldWhileWhatIsShownStays() {
+        List<Route> held = new ArrayList<>();
+        page.route(address -> address.contains("/group?") && address.contains("dials=1"), held::add);
+        page.getByLabel("Words from", new Page.GetByLabelOptions().setExact(true))
+                .fill("2");
+        page.getByLabel("Words from", new Page.GetByLabelOptions().setExact(true))
+                .press("Tab");
+        assertThat(page.locator("#doing")).hasText("Trying these dials; what is shown is as before.");
+        assertThat(groups()).hasCount(5);
+        held.forEach(Route::resume);
+        assertThat(page.locator("#preview")).isVisible();
+        assertThat(page.locator("#doing")).isEmpty();
     }
 
     @Test
@@ -108,10 +125,10 @@ class GroupIT extends ProjectInBrowser {
         Browsers.settle(page);
         page.locator("#build-group").fill("Gifts");
         press("Make a group");
-        assertThat(page.locator("#h-group")).hasText("gifts");
+        assertThat(page.locator("#h-group")).hasText("Gifts");
         assertThat(page.locator(".members tbody tr")).hasCount(5);
-        look("?view=list&group=gifts");
-        assertThat(page.locator(".group-rules")).containsText("Group \"gifts\": keywords with the word \"gift\"");
+        look("?view=list&group=Gifts");
+        assertThat(page.locator(".group-rules")).containsText("Group \"Gifts\": keywords with the word \"gift\"");
         press("Take rule 1 away");
         assertThat(page.locator(".group-rules li")).hasCount(0);
         assertThat(groups()).hasCount(5);
