@@ -77,7 +77,7 @@ final class Opening implements RowSink {
             columns = new Layout.Columns(columns.headerRow(), columns.headers(), readAs.roles());
         }
         sink = sinks.apply(columns);
-        if (readAs.roles().isEmpty()) {
+        if (readAs.roles().isEmpty() && !rows.isEmpty()) {
             columns.doubts(rows).forEach(doubt -> problems.add(0, doubt[0], doubt[1]));
         }
         for (int i = 0; i < columns.headerRow(); i++) {
