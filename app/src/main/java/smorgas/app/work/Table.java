@@ -167,15 +167,22 @@ public class Table implements InitializingBean, DisposableBean {
     }
 
     /**
-     * Begins to open the project worked on last while the rest of the application starts: its first page is the one that is
-     * asked for next.
+     * Begins to open the project worked on last while the rest of the application starts, and to find its groups: its pages
+     * are the ones that are asked for next.
      */
     @Override
     public void afterPropertiesSet() {
-        projects.all().stream()
-                .filter(project -> !project.binned())
-                .findFirst()
-                .ifPresent(project -> openWithin(project.id(), 0));
+        projects.all().stream().filter(project -> !project.binned()).findFirst().ifPresent(project -> {
+            openWithin(project.id(), 0);
+            // What goes wrong here shows when the project is asked for.
+            openers.submit(() -> findAhead(project.id()));
+        });
+    }
+
+    private void findAhead(long id) {
+        Board board = open(id).snapshot().board();
+        board.standings();
+        groupsWithin(id, board, 0);
     }
 
     @Override

@@ -2,6 +2,7 @@ package smorgas.core.board;
 
 import java.util.BitSet;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -273,16 +274,20 @@ public final class Board {
                         recipe.folding().language(),
                         recipe.groupRules().stream()
                                 .map(rule -> new Grouper.Taking(
-                                        rule.name(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
+                                        rule.key(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
                                 .toList(),
                         Hand.of(recipe.groupPins(), keywords),
                         recipe.folding().edition()),
                 recipe.groups());
-        return new Groups(
-                grouping,
-                keywords,
-                keywords.figure(Figure.SEARCHES),
-                recipe.groupPins().names());
+        return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), given(recipe));
+    }
+
+    /** Names that somebody has typed, by the keys of their groups; a name given later stands before a rule's. */
+    private static Map<String, String> given(Recipe recipe) {
+        Map<String, String> given = new HashMap<>();
+        recipe.groupRules().forEach(rule -> given.putIfAbsent(rule.key(), rule.name()));
+        given.putAll(recipe.groupPins().names());
+        return given;
     }
 
     public Recipe recipe() {

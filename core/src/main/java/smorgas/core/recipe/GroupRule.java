@@ -1,10 +1,12 @@
 package smorgas.core.recipe;
 
+import smorgas.core.text.Tidy;
+
 /**
  * A group that is made by a condition, not by the engine.
  *
  * @param number tells it apart within its project, from 1; never given twice
- * @param name of the group, tidy; not blank, at most {@value #LONGEST_NAME} characters
+ * @param name of the group as typed; not blank, nor when tidy, at most {@value #LONGEST_NAME} characters
  * @param when must not ask for a standing
  * @param leftoversOnly whether it takes only what the engine left; else it takes its keywords before the engine does
  */
@@ -19,6 +21,7 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
     public GroupRule {
         Rule.checkNumber(number);
         checkName(name);
+        checkName(Tidy.of(name));
         if (when.asksForStanding()) {
             throw new IllegalArgumentException("A rule cannot ask for a standing: " + when.sentence());
         }
@@ -29,6 +32,11 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
         if (name.isBlank() || smorgas.core.text.Characters.count(name) > LONGEST_NAME) {
             throw new IllegalArgumentException("A group has a name of 1 to " + LONGEST_NAME + " characters");
         }
+    }
+
+    /** What tells its group apart: the name, tidy. */
+    public String key() {
+        return Tidy.of(name);
     }
 
     /** The rule as a sentence without a full stop. */

@@ -37,6 +37,7 @@ import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCsv;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Tidy;
 
 /** The whole way, from lists to plan. */
 class BoardTest {
@@ -246,6 +247,18 @@ class BoardTest {
         Entry drop = new Entry.Judged(List.of("hive stand"), Standing.DROPPED);
         Board other = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(drop), "en"));
         assertThat(other.groups()).isNotSameAs(found);
+    }
+
+    @Test
+    void aGroupOfARuleIsFoundByItsTidyNameAndCalledAsTyped() {
+        GroupRule rule = new GroupRule(1, "Gifts & More", new Condition.HasWord("stand"), false);
+        Board board = board(List.of(new Entry.GroupRuleSet(rule)));
+        int group = board.groups().find(rule.key());
+        assertThat(group).isNotNegative();
+        assertThat(board.groups().name(group)).isEqualTo("Gifts & More");
+        assertThat(rule.key()).isEqualTo(Tidy.of("Gifts & More"));
+        Board named = board(List.of(new Entry.GroupRuleSet(rule), new GroupPin.GroupNamed(rule.key(), "Presents")));
+        assertThat(named.groups().name(named.groups().find(rule.key()))).isEqualTo("Presents");
     }
 
     @Test

@@ -21,7 +21,6 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
 import smorgas.core.group.NetOfWords;
 import smorgas.core.group.ThemeTree;
-import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Tidy;
@@ -159,16 +158,11 @@ class GroupController {
 
     private static List<RuleView> rules(Recipe recipe) {
         return java.util.stream.IntStream.range(0, recipe.groupRules().size())
-                .mapToObj(place -> rule(recipe, place))
+                .mapToObj(place -> new RuleView(
+                        recipe.groupRules().get(place).number(),
+                        place,
+                        recipe.groupRules().get(place).sentence()))
                 .toList();
-    }
-
-    /** In words with the name as a hand has typed it, not the key. */
-    private static RuleView rule(Recipe recipe, int place) {
-        GroupRule rule = recipe.groupRules().get(place);
-        String name = recipe.groupPins().names().getOrDefault(rule.name(), rule.name());
-        return new RuleView(
-                rule.number(), place, new GroupRule(rule.number(), name, rule.when(), rule.leftoversOnly()).sentence());
     }
 
     private static int opened(Groups groups, GroupQuery query) {

@@ -31,7 +31,6 @@ import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
@@ -291,13 +290,8 @@ class BuildController {
     }
 
     private static Outcome group(Act act, Condition condition, String name, boolean leftoversOnly) {
-        String key = Tidy.of(name);
-        if (!name.strip().equals(key) && name.strip().equalsIgnoreCase(key)) {
-            // The key of a group has no capitals; what somebody has typed is its name.
-            act.make(recipe -> new GroupPin.GroupNamed(key, name.strip()));
-        }
-        return act.make(
-                recipe -> new Entry.GroupRuleSet(new GroupRule(recipe.nextGroupRule(), key, condition, leftoversOnly)));
+        return act.make(recipe ->
+                new Entry.GroupRuleSet(new GroupRule(recipe.nextGroupRule(), name.strip(), condition, leftoversOnly)));
     }
 
     private static Outcome make(Act act, Condition condition, String what, int rule, String newTag, String view) {
