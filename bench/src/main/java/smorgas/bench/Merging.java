@@ -19,7 +19,6 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
-import smorgas.core.recipe.Recipe;
 
 /** Reading and merging in the core beside a database that does the like: both warm, in this process, the best of some. */
 final class Merging {
@@ -77,7 +76,7 @@ final class Merging {
             }
         });
         // The peer folds nothing but letter case and spaces.
-        return Folder.fold(List.of(baskets), TIDY_ONLY, Recipe.empty("en").merges());
+        return Folder.fold(List.of(baskets), TIDY_ONLY);
     }
 
     private static long grouped(Statement statement, List<Path> files) throws SQLException {

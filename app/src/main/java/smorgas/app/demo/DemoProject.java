@@ -11,13 +11,16 @@ import smorgas.app.store.Projects;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Table;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 
@@ -75,7 +78,7 @@ class DemoProject implements SmartInitializingSingleton {
         }
         for (String list : List.of("Rivals (made up)", "Towns (made up)", "Question openers (en)")) {
             WordList newest = pantry.find(list).orElseThrow();
-            done(project.act(project.snapshot().version(), recipe -> new Entry.ListTaken(newest)));
+            done(project.act(project.snapshot().version(), recipe -> new SiftEntry.ListTaken(newest)));
         }
         act(project, new Condition.OnList("Rivals (made up)"), Standing.DROPPED);
         act(
@@ -86,11 +89,13 @@ class DemoProject implements SmartInitializingSingleton {
         act(project, new Condition.HasWord("suit"), Standing.KEPT);
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new Entry.RuleAdded(new Rule(
-                        recipe.nextRule(), new Condition.OnList("Question openers (en)"), new Rule.Tags("question")))));
+                recipe -> new SiftEntry.RuleAdded(new Rule(
+                        recipe.sifting().nextRule(),
+                        new Condition.OnList("Question openers (en)"),
+                        new Rule.Tags("question")))));
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new Entry.ViewSaved(
+                recipe -> new SiftEntry.ViewSaved(
                         "Towns, searched",
                         new Condition.AllOf(
                                 List.of(new Condition.OnList("Towns (made up)"), Condition.searchesFrom(20))))));
@@ -98,22 +103,23 @@ class DemoProject implements SmartInitializingSingleton {
         judge(project, List.of("hive blockchain news", "wedding suit"), Standing.DROPPED);
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new Entry.GroupSettingsChosen(recipe.groups()
+                recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
+                        .settings()
                         .withPasses(new Pass(5, Pass.ANY, Pass.ANY, 1, 4, true, 0))
                         .withMuted(new TreeSet<>(Set.of("bee", "best", "buy", "cheap"))))));
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new Entry.AlternativeKept(
+                recipe -> new GroupEntry.AlternativeKept(
                         "broad for a start",
-                        recipe.groups().withPasses(new Pass(60, Pass.ANY, Pass.ANY, 1, 2, true, 0)))));
+                        recipe.grouping().settings().withPasses(new Pass(60, Pass.ANY, Pass.ANY, 1, 2, true, 0)))));
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new Entry.AlternativeKept(
+                recipe -> new GroupEntry.AlternativeKept(
                         "tight for the agency",
-                        recipe.groups().withPasses(new Pass(3, Pass.ANY, Pass.ANY, 1, 4, true, .6)))));
+                        recipe.grouping().settings().withPasses(new Pass(3, Pass.ANY, Pass.ANY, 1, 4, true, .6)))));
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
+                recipe -> new ServeEntry.PlanSettingsChosen(new PlanSettings(
                         "Beekeeping UK",
                         PlanSettings.THEME,
                         true,
@@ -133,18 +139,19 @@ class DemoProject implements SmartInitializingSingleton {
                 .id();
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new Entry.BasketDescribed(
+                recipe -> new BasketEntry.BasketDescribed(
                         basket,
                         new BasketInfo(name, kind, seed, competitor, "United Kingdom", "GBP", "2026-10-05", ""))));
     }
 
     private static void act(OpenProject project, Condition when, Standing then) {
         done(project.act(
-                project.snapshot().version(), recipe -> new Entry.RuleAdded(new Rule(recipe.nextRule(), when, then))));
+                project.snapshot().version(),
+                recipe -> new SiftEntry.RuleAdded(new Rule(recipe.sifting().nextRule(), when, then))));
     }
 
     private static void judge(OpenProject project, List<String> texts, Standing standing) {
-        done(project.act(project.snapshot().version(), recipe -> new Entry.Judged(texts, standing)));
+        done(project.act(project.snapshot().version(), recipe -> new SiftEntry.Judged(texts, standing)));
     }
 
     private static void done(Outcome outcome) {

@@ -108,7 +108,7 @@ public class Histories {
                 .set(ENTRY.PROJECT_ID, project)
                 .set(ENTRY.SEQ, step.seq())
                 .set(ENTRY.KIND, Json.kind(step.entry()))
-                .set(ENTRY.FORMAT, Json.FORMAT)
+                .set(ENTRY.FORMAT, Json.format(step.entry()))
                 .set(ENTRY.BODY, Json.body(step.entry()))
                 .set(ENTRY.STATE, step.state().name())
                 .set(ENTRY.VERSION, step.version())

@@ -12,7 +12,6 @@ import smorgas.core.gather.Reading;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rule;
@@ -21,17 +20,9 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The JSON of entries, readings and recipes. Each kind of entry has a persisted name of its own, so that classes may be
- * renamed and moved; a change of a kind's fields needs a new {@link #FORMAT} and a branch in {@link #entry}.
+ * The JSON of entries, readings and recipes; {@link EntryKinds} tells what each kind of entry is called.
  */
 public final class Json {
-
-    /** The format in which entries are written today. */
-    public static final int FORMAT = 1;
-
-    private static final String RECIPE_TAKEN = "recipe-taken";
-
-    private static final Map<String, Class<? extends Entry>> KINDS = kinds();
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
     @JsonSubTypes({
@@ -85,69 +76,19 @@ public final class Json {
 
     private Json() {}
 
-    private static Map<String, Class<? extends Entry>> kinds() {
-        Map<String, Class<? extends Entry>> kinds = new LinkedHashMap<>();
-        kinds.put("basket-added", Entry.BasketAdded.class);
-        kinds.put("basket-removed", Entry.BasketRemoved.class);
-        kinds.put("basket-described", Entry.BasketDescribed.class);
-        kinds.put("basket-switched", Entry.BasketSwitched.class);
-        kinds.put("basket-read-as", Entry.BasketReadAs.class);
-        kinds.put("basket-renewed", Entry.BasketRenewed.class);
-        kinds.put("edition", Entry.EditionChosen.class);
-        kinds.put("fold-kind", Entry.FoldKindSwitched.class);
-        kinds.put("little-words", Entry.LittleWordsChosen.class);
-        kinds.put("misspellings", Entry.MisspellingsJudged.class);
-        kinds.put("taken-out", Entry.SpellingsTakenOut.class);
-        kinds.put("joined", Entry.KeywordsJoined.class);
-        kinds.put("lead", Entry.LeadChosen.class);
-        kinds.put("cleaning-added", Entry.CleaningAdded.class);
-        kinds.put("cleaning-removed", Entry.CleaningRemoved.class);
-        kinds.put("merge", Entry.MergeChosen.class);
-        kinds.put("judged", Entry.Judged.class);
-        kinds.put("given-back", Entry.GivenBack.class);
-        kinds.put("negative", Entry.NegativeSettled.class);
-        kinds.put("rule-added", Entry.RuleAdded.class);
-        kinds.put("rule-removed", Entry.RuleRemoved.class);
-        kinds.put("rule-changed", Entry.RuleChanged.class);
-        kinds.put("tagged", Entry.Tagged.class);
-        kinds.put("view-saved", Entry.ViewSaved.class);
-        kinds.put("view-removed", Entry.ViewRemoved.class);
-        kinds.put("list-taken", Entry.ListTaken.class);
-        kinds.put("columns", Entry.ColumnsChosen.class);
-        kinds.put("rule-moved", Entry.RuleMoved.class);
-        kinds.put("words-muted", Entry.WordsMuted.class);
-        kinds.put("group-settings", Entry.GroupSettingsChosen.class);
-        kinds.put("group-rule", Entry.GroupRuleSet.class);
-        kinds.put("group-rule-removed", Entry.GroupRuleRemoved.class);
-        kinds.put("group-rule-moved", Entry.GroupRuleMoved.class);
-        kinds.put("placed", GroupPin.KeywordsPlaced.class);
-        kinds.put("theme-removed", GroupPin.ThemeRemoved.class);
-        kinds.put("group-named", GroupPin.GroupNamed.class);
-        kinds.put("themes-made", GroupPin.ThemesMade.class);
-        kinds.put("groups-joined", GroupPin.GroupsJoined.class);
-        kinds.put("group-split", GroupPin.GroupSplit.class);
-        kinds.put("group-locked", GroupPin.GroupLocked.class);
-        kinds.put("barred", GroupPin.KeywordsBarred.class);
-        kinds.put("also-in", GroupPin.KeywordsAlsoIn.class);
-        kinds.put("alternative", Entry.AlternativeKept.class);
-        kinds.put("alternative-dropped", Entry.AlternativeDropped.class);
-        kinds.put("plan-settings", Entry.PlanSettingsChosen.class);
-        kinds.put(RECIPE_TAKEN, RecipeTaken.class);
-        return kinds;
-    }
-
     /** The persisted name of an entry's kind. */
     public static String kind(Entry entry) {
-        return KINDS.entrySet().stream()
-                .filter(kind -> kind.getValue().isInstance(entry))
-                .findFirst()
-                .orElseThrow()
-                .getKey();
+        return EntryKinds.of(entry).name();
+    }
+
+    /** The format in which an entry of its kind is written today. */
+    static int format(Entry entry) {
+        return EntryKinds.of(entry).format();
     }
 
     /** Whether this version can read entries of a kind and format. */
     static boolean knows(String kind, int format) {
-        return KINDS.containsKey(kind) && format == FORMAT;
+        return EntryKinds.find(kind, format) != null;
     }
 
     static String body(Entry entry) {
@@ -167,17 +108,17 @@ public final class Json {
      * @throws IllegalArgumentException with a sentence for people, if the kind, the format or the body is not known
      */
     static Entry entry(String kind, int format, String body) {
-        Class<? extends Entry> type = KINDS.get(kind);
-        if (type == null || format != FORMAT) {
+        EntryKinds.Kind known = EntryKinds.find(kind, format);
+        if (known == null) {
             throw new IllegalArgumentException(
                     "The entry \"" + kind + "\" (format " + format + ") is not known to this version");
         }
         try {
-            if (kind.equals(RECIPE_TAKEN)) {
+            if (kind.equals(EntryKinds.RECIPE_TAKEN)) {
                 JsonNode taken = MAPPER.readTree(body);
                 return new RecipeTaken(taken.path("name").stringValue(""), exportedEntries(taken.path("entries")));
             }
-            Entry read = MAPPER.readValue(body, type);
+            Entry read = MAPPER.readValue(body, known.type());
             Complete.require(read, "body");
             return read;
         } catch (tools.jackson.core.JacksonException | IllegalArgumentException e) {
@@ -249,7 +190,7 @@ public final class Json {
     static Map<String, Object> exported(Entry entry) {
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("kind", kind(entry));
-        fields.put("format", FORMAT);
+        fields.put("format", format(entry));
         fields.put("body", MAPPER.readTree(body(entry)));
         return fields;
     }
@@ -264,9 +205,9 @@ public final class Json {
         for (JsonNode node : nodes) {
             try {
                 String kind = node.path("kind").stringValue("");
-                if (!kindsOfRecipe().contains(kind)) {
+                if (!EntryKinds.ofRecipe().contains(kind)) {
                     throw new IllegalArgumentException(
-                            "The kind \"" + kind + "\" is none of " + String.join(", ", kindsOfRecipe()));
+                            "The kind \"" + kind + "\" is none of " + String.join(", ", EntryKinds.ofRecipe()));
                 }
                 entries.add(entry(
                         kind, node.path("format").intValue(0), node.path("body").toString()));
@@ -275,11 +216,5 @@ public final class Json {
             }
         }
         return entries;
-    }
-
-    private static List<String> kindsOfRecipe() {
-        return KINDS.keySet().stream()
-                .filter(kind -> !kind.startsWith("basket") && !kind.equals(RECIPE_TAKEN))
-                .toList();
     }
 }

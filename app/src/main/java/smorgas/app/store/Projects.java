@@ -15,6 +15,7 @@ import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.app.store.schema.tables.records.ProjectRecord;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
@@ -121,7 +122,7 @@ public class Projects {
         TallyMarks.OfProject mark = new TallyMarks.OfProject(copy, original.version(), 0, "");
         for (History.Step step : history.steps()) {
             Entry entry =
-                    step.entry() instanceof Entry.OfBasket ofBasket ? ofBasket.renumbered(baskets::get) : step.entry();
+                    step.entry() instanceof BasketEntry ofBasket ? ofBasket.renumbered(baskets::get) : step.entry();
             Histories.insert(
                     db,
                     copy,

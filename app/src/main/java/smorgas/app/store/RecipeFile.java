@@ -9,12 +9,15 @@ import java.util.Map;
 import smorgas.core.column.Figure;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.RecipeTaken;
+import smorgas.core.recipe.ServeEntry;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
@@ -38,16 +41,16 @@ public record RecipeFile(String language, List<Entry> entries) {
             // The recipe that was taken has them written out.
             return new RecipeFile(language, Recipe.decisions(effective));
         }
-        entries.add(new Entry.EditionChosen(edition));
+        entries.add(new FoldEntry.EditionChosen(edition));
         Folding folding = Folding.standard(language, edition);
         for (FoldKind kind : FoldKind.values()) {
-            entries.add(new Entry.FoldKindSwitched(kind, folding.on().contains(kind)));
+            entries.add(new FoldEntry.FoldKindSwitched(kind, folding.on().contains(kind)));
         }
-        entries.add(new Entry.LittleWordsChosen(List.copyOf(folding.littleWords())));
-        entries.add(new Entry.GroupSettingsChosen(GroupSettings.standard(language)));
-        entries.add(new Entry.PlanSettingsChosen(PlanSettings.standard()));
+        entries.add(new FoldEntry.LittleWordsChosen(List.copyOf(folding.littleWords())));
+        entries.add(new GroupEntry.GroupSettingsChosen(GroupSettings.standard(language)));
+        entries.add(new ServeEntry.PlanSettingsChosen(PlanSettings.standard()));
         for (Figure figure : Figure.values()) {
-            entries.add(new Entry.MergeChosen(figure, figure.standardMerge()));
+            entries.add(new FoldEntry.MergeChosen(figure, figure.standardMerge()));
         }
         entries.addAll(Recipe.decisions(effective));
         return new RecipeFile(language, entries);
@@ -79,9 +82,9 @@ public record RecipeFile(String language, List<Entry> entries) {
                     "This is no recipe of format " + FORMAT + ": it should begin with {\"recipe\": " + FORMAT + "}");
         }
         List<Entry> entries = new ArrayList<>(Json.exportedEntries(file.path("entries")));
-        if (entries.stream().noneMatch(Entry.EditionChosen.class::isInstance) && !entries.isEmpty()) {
+        if (entries.stream().noneMatch(FoldEntry.EditionChosen.class::isInstance) && !entries.isEmpty()) {
             // From before there were editions.
-            entries.addFirst(new Entry.EditionChosen(Edition.FIRST));
+            entries.addFirst(new FoldEntry.EditionChosen(Edition.FIRST));
         }
         return new RecipeFile(file.path("language").stringValue("en"), entries);
     }

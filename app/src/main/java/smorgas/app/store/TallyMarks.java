@@ -54,7 +54,7 @@ final class TallyMarks {
         }
 
         OfProject and(Entry entry) {
-            return and(Json.kind(entry), Json.FORMAT, Json.body(entry));
+            return and(Json.kind(entry), Json.format(entry), Json.body(entry));
         }
 
         OfProject at(long other) {

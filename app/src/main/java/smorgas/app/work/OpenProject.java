@@ -23,6 +23,7 @@ import smorgas.core.column.Decimals;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Reading;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.Edition;
@@ -260,14 +261,14 @@ public final class OpenProject {
                     Optional.empty());
         }
         long basket = keepFresh(stored, known, decimals);
-        Outcome added = act(snapshot.version(), recipe -> new Entry.BasketAdded(basket, name));
+        Outcome added = act(snapshot.version(), recipe -> new BasketEntry.BasketAdded(basket, name));
         List<ColumnRole> roles = rememberedRoles(stored.reading()).orElse(known.roles());
         ReadAs readAs = new ReadAs(known.encoding(), known.delimiter(), known.sheet(), known.headerLine(), roles);
         if (!readAs.equals(ReadAs.FOUND)) {
-            act(snapshot.version(), recipe -> new Entry.BasketReadAs(basket, name, readAs));
+            act(snapshot.version(), recipe -> new BasketEntry.BasketReadAs(basket, name, readAs));
         }
         if (same.isPresent()) {
-            act(snapshot.version(), recipe -> new Entry.BasketSwitched(basket, name, false));
+            act(snapshot.version(), recipe -> new BasketEntry.BasketSwitched(basket, name, false));
             return new Gathered(
                     new Outcome.Refused(
                             name + " is the very same file as " + same.get().name()
@@ -318,7 +319,8 @@ public final class OpenProject {
         }
         long by = keepFresh(stored, readAs, decimals);
         return new Gathered(
-                act(snapshot.version(), recipe -> new Entry.BasketRenewed(older, by, old.name())), stored.basket());
+                act(snapshot.version(), recipe -> new BasketEntry.BasketRenewed(older, by, old.name())),
+                stored.basket());
     }
 
     private long keepFresh(Baskets.Stored stored, ReadAs readAs, Decimals decimals) {
@@ -370,7 +372,7 @@ public final class OpenProject {
         // Computed before it is stored: what cannot be followed is not acknowledged.
         Recipe recipe = recipeOf(after);
         Recipe old = before.board().recipe();
-        boolean sameLines = recipe.baskets().equals(old.baskets()) && decimals(recipe) == decimals(old);
+        boolean sameLines = recipe.gathering().equals(old.gathering()) && decimals(recipe) == decimals(old);
         List<GatheredBasket> inForce = sameLines ? before.baskets() : basketsOf(recipe);
         Board board = before.board().next(linesOf(inForce), recipe);
         String effect = sentence + Effects.between(before.board(), board) + moved(entry, before.board(), board);
@@ -399,7 +401,7 @@ public final class OpenProject {
     private List<GatheredBasket> basketsOf(Recipe recipe) {
         Map<Long, Basket> stored = baskets.of(id).stream().collect(Collectors.toMap(Basket::id, Function.identity()));
         List<GatheredBasket> inForce = new ArrayList<>();
-        for (BasketState state : recipe.baskets()) {
+        for (BasketState state : recipe.gathering().baskets()) {
             Basket basket = stored.get(state.basket());
             if (basket != null) {
                 inForce.add(placed(state, basket, decimals(recipe)));

@@ -21,7 +21,7 @@ public class Previews {
 
     /** The board under these settings: itself, if they are its own. */
     public Board of(Board board, GroupSettings settings) {
-        if (settings.equals(board.recipe().groups())) {
+        if (settings.equals(board.recipe().grouping().settings())) {
             return board;
         }
         return Objects.requireNonNull(boards.get(

@@ -23,8 +23,8 @@ import smorgas.app.demo.DemoLists;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Edition;
-import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -137,7 +137,7 @@ class BatchCommandTest {
                 RecipeFile.of(
                                 "en",
                                 Edition.NEWEST,
-                                List.of(new Entry.RuleAdded(
+                                List.of(new SiftEntry.RuleAdded(
                                         new Rule(1, new Condition.HasWord("free"), Standing.DROPPED))))
                         .json());
 

@@ -18,6 +18,7 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.Groups;
 import smorgas.core.group.ThemeTree;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
@@ -41,7 +42,7 @@ class DemoGroupsTest {
 
     private static Groups groups(Pass... passes) {
         Entry chosen =
-                new Entry.GroupSettingsChosen(GroupSettings.standard("en").withPasses(passes));
+                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en").withPasses(passes));
         return board.next(BASKETS, Recipe.of(List.of(chosen), "en")).groups();
     }
 

@@ -18,8 +18,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 
@@ -33,7 +33,7 @@ class DataFolderTest {
         History last = history;
         for (int i = 0; i < acts; i++) {
             long version = last.steps().size();
-            History next = last.act(new Entry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
+            History next = last.act(new SiftEntry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
             store.histories().advance(project, version, last, next);
             last = next;
         }
@@ -137,7 +137,7 @@ class DataFolderTest {
                     store,
                     project,
                     new History(List.of(new History.Step(
-                            1, new Entry.Judged(List.of("other"), Standing.KEPT), History.State.DONE, 1))),
+                            1, new SiftEntry.Judged(List.of("other"), Standing.KEPT), History.State.DONE, 1))),
                     0);
         }
         Files.copy(other.resolve(DataFolder.DATABASE), database(), java.nio.file.StandardCopyOption.REPLACE_EXISTING);

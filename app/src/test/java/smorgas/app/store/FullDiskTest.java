@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 class FullDiskTest {
@@ -24,7 +24,7 @@ class FullDiskTest {
         try (StoreUnderTest store = new StoreUnderTest(folder, free::get)) {
             long project = store.projects().create("Client", "en", "UK", "GBP");
             History none = new History(List.of());
-            History one = none.act(new Entry.Judged(List.of("bee hive"), Standing.KEPT), 1);
+            History one = none.act(new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT), 1);
             byte[] list = "bee hive\n".getBytes(StandardCharsets.UTF_8);
             free.set(500_000);
             assertThatThrownBy(() -> store.histories().advance(project, 0, none, one))

@@ -11,8 +11,8 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 /** What the store has acknowledged survives the process being killed at any moment. */
@@ -27,7 +27,8 @@ class KilledTest {
             long project = store.projects().create("Client", "en", "", "EUR");
             History history = new History(List.of());
             for (long version = 0; ; version++) {
-                History next = history.act(new Entry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
+                History next =
+                        history.act(new SiftEntry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
                 store.histories().advance(project, version, history, next);
                 history = next;
                 System.out.println("acknowledged " + (version + 1));
@@ -71,7 +72,7 @@ class KilledTest {
             assertThat(history.steps()).hasSizeGreaterThanOrEqualTo(told.size());
             assertThat(project.version()).isEqualTo(history.steps().size());
             assertThat(history.steps().get(149).entry())
-                    .isEqualTo(new Entry.Judged(List.of("keyword 149"), Standing.KEPT));
+                    .isEqualTo(new SiftEntry.Judged(List.of("keyword 149"), Standing.KEPT));
         }
     }
 }

@@ -6,129 +6,41 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.TreeSet;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
-import smorgas.core.column.Merge;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.ReadingStopped;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketState;
-import smorgas.core.recipe.Bounds;
-import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
-import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupRule;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.Pass;
-import smorgas.core.recipe.PlanSettings;
-import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.RecipeTaken;
-import smorgas.core.recipe.Rule;
-import smorgas.core.recipe.SplitBy;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
-import smorgas.core.recipe.WordPair;
 
 class StoreTest {
 
     private static final byte[] LIST =
             "keyword;searches\nbee hive;1.300\n\"a;\"\"b\"\"\";10\n;900\n".getBytes(StandardCharsets.UTF_8);
 
-    /** One of every kind, with every condition. */
-    static final List<Entry> EVERY_KIND = List.of(
-            new Entry.BasketAdded(1, "list"),
-            new Entry.BasketRemoved(1, "list"),
-            new Entry.BasketDescribed(
-                    1, new BasketInfo("list", BasketInfo.Kind.COMPETITOR, "s", "c", "m", "EUR", "2026-05-01", "n")),
-            new Entry.BasketSwitched(1, "list", false),
-            new Entry.BasketReadAs(
-                    1, "list", new ReadAs("KOI8-R", ";", "", 0, List.of(ColumnRole.KEYWORD, ColumnRole.CLICKS))),
-            new Entry.BasketRenewed(1, 2, "list"),
-            new Entry.MergeChosen(Figure.CPC, Merge.AVERAGE),
-            new Entry.FoldKindSwitched(FoldKind.STEMS, true),
-            new Entry.LittleWordsChosen(List.of("for", "of")),
-            new Entry.MisspellingsJudged(List.of(new WordPair("smokr", "smoker")), true),
-            new Entry.SpellingsTakenOut(List.of("jar glass")),
-            new Entry.KeywordsJoined(List.of("bee hive", "skep")),
-            new Entry.LeadChosen("skep"),
-            new Entry.CleaningAdded(1, new Cleaning.Replace(Cleaning.Match.PATTERN, "a|b", "\u00E9")),
-            new Entry.CleaningAdded(2, new Cleaning.Affix("buy", "")),
-            new Entry.CleaningAdded(3, new Cleaning.KeepScripts(List.of(Cleaning.Script.LATIN))),
-            new Entry.CleaningAdded(4, new Cleaning.StripYears()),
-            new Entry.CleaningAdded(5, new Cleaning.StripPhrases(List.of("york"))),
-            new Entry.CleaningRemoved(2),
-            new Entry.Judged(List.of("bee hive", "käse \"x\" \u001F"), List.of("bee hives"), Standing.KEPT),
-            new Entry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
-            new Entry.RuleAdded(new Rule(
-                    2,
-                    new Condition.AllOf(List.of(
-                            new Condition.HasText("hive"),
-                            new Condition.InBasket("list"),
-                            new Condition.InExactly(new TreeSet<>(List.of("a", "b"))),
-                            new Condition.Count(Condition.Counted.COMPETITORS, Bounds.from(2)),
-                            new Condition.Worded(Condition.Placing.STARTS, "how to"),
-                            new Condition.AnyOf(List.of(
-                                    new Condition.HasAnyWord(List.of("a", "b c")),
-                                    new Condition.OnList("Rivals"),
-                                    new Condition.Matches("^h.*e$"),
-                                    new Condition.FigureUnknown(Figure.CPC))),
-                            new Condition.NoneOf(List.of(
-                                    new Condition.HasScript(Cleaning.Script.GREEK), new Condition.HasTag("t\"<"))),
-                            new Condition.FigureWithin(Figure.CPC, new Bounds(10L, 500_000L)),
-                            Condition.searchesFrom(500))),
-                    Standing.KEPT)),
-            new Entry.RuleAdded(new Rule(3, new Condition.HasWord("how"), new Rule.Tags("question"))),
-            new Entry.RuleChanged(new Rule(3, new Condition.HasWord("why"), Standing.UNDECIDED)),
-            new Entry.Tagged(List.of("bee hive"), List.of("bee hives"), "a tag", true),
-            new Entry.ViewSaved("kept", new Condition.Stands(Standing.KEPT)),
-            new Entry.ViewRemoved("kept"),
-            new Entry.ListTaken(
-                    new WordList("Rivals", "en", WordList.Kind.BRANDS, 2, List.of("skeplund", "otter wick"))),
-            new Entry.ColumnsChosen(List.of("searches", "other:Notes")),
-            new Entry.RuleMoved(2, 0),
-            new Entry.RuleRemoved(1),
-            new Entry.WordsMuted(List.of("bee"), true),
-            new Entry.GroupSettingsChosen(new GroupSettings(
-                    List.of(new Pass(4, 40, 200, 2, 3, false, 0.25), Pass.standard()),
-                    true,
-                    new Rank(1, 2, 0, 3),
-                    GroupSettings.Leftovers.SEATED,
-                    0.6,
-                    new TreeSet<>(List.of("for")),
-                    EnumSet.of(GroupSettings.StopAt.BEGIN),
-                    new TreeSet<>(List.of("bee")))),
-            new Entry.GroupRuleSet(new GroupRule(1, "gifts", new Condition.HasWord("gift"), true)),
-            new Entry.GroupRuleMoved(1, 2),
-            new Entry.GroupRuleRemoved(1),
-            new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hive stand"),
-            new GroupPin.ThemeRemoved("for sale", true),
-            new GroupPin.GroupNamed("hive stand", "Stands"),
-            new GroupPin.ThemesMade(List.of("oak hive", "pine hive"), true),
-            new GroupPin.GroupsJoined(List.of("oak hive", "pine hive"), "hive"),
-            new GroupPin.GroupSplit("hive", new SplitBy(3, new TreeSet<>(List.of("red")))),
-            new GroupPin.GroupLocked("hive", List.of("bee hive", "beehive"), true),
-            new GroupPin.KeywordsBarred(List.of("bee hive"), List.of("beehive"), "smoker", true),
-            new GroupPin.KeywordsAlsoIn(List.of("bee hive"), List.of("beehive"), "smoker", false),
-            new Entry.AlternativeKept("tight", GroupSettings.standard("en")),
-            new Entry.AlternativeDropped("tight"),
-            new Entry.PlanSettingsChosen(
-                    new PlanSettings("C 1", "p {theme}", true, 2, EnumSet.of(MatchType.EXACT), 450_000, true, true)));
+    /** One of every kind that an exported recipe holds as it is, with every condition. */
+    static final List<Entry> EVERY_KIND = GoldenEntriesTest.entries().stream()
+            .filter(entry -> !(entry instanceof RecipeTaken || entry instanceof FoldEntry.EditionChosen))
+            .toList();
 
     @TempDir
     private Path folder;
@@ -271,7 +183,7 @@ class StoreTest {
         long version = EVERY_KIND.size();
         History undone = history.undo(version + 1);
         store.histories().advance(project, version, history, undone);
-        History left = act(project, undone.undo(version + 2), new Entry.WordsMuted(List.of("x"), true));
+        History left = act(project, undone.undo(version + 2), new GroupEntry.WordsMuted(List.of("x"), true));
         reopen();
 
         assertThat(store.histories().load(project).steps())
@@ -313,8 +225,8 @@ class StoreTest {
     void aCopyHasEverythingAndLivesOnItsOwn() {
         long project = project();
         long basket = store.baskets().store(project, "list", LIST).basket().orElseThrow();
-        History history = act(project, new History(List.of()), new Entry.BasketAdded(basket, "list"));
-        history = act(project, history, new Entry.Judged(List.of("bee hive"), Standing.KEPT));
+        History history = act(project, new History(List.of()), new BasketEntry.BasketAdded(basket, "list"));
+        history = act(project, history, new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT));
 
         long copy = store.projects().copy(project, "Copy");
         store.projects().bin(project);
@@ -323,8 +235,8 @@ class StoreTest {
         assertThat(store.projects().all()).extracting(Project::name).containsExactly("Copy");
         Recipe recipe = Recipe.of(store.histories().load(copy).effective(), "en");
         Baskets.Basket copied = store.baskets().of(copy).getFirst();
-        assertThat(recipe.baskets()).extracting(BasketState::basket).containsExactly(copied.id());
-        assertThat(recipe.pins()).containsEntry("bee hive", Standing.KEPT);
+        assertThat(recipe.gathering().baskets()).extracting(BasketState::basket).containsExactly(copied.id());
+        assertThat(recipe.sifting().pins()).containsEntry("bee hive", Standing.KEPT);
         assertThat(store.baskets().lines(copied, Decimals.POINT).size()).isEqualTo(2);
         assertThat(store.baskets().bytes(copy, copied.id())).hasValue(LIST);
         assertThat(store.baskets().of(project)).isEmpty();
@@ -350,11 +262,11 @@ class StoreTest {
         assertThat(read.language()).isEqualTo("de");
         assertThat(read.entries())
                 .contains(
-                        new Entry.GroupSettingsChosen(GroupSettings.standard("de")),
-                        new Entry.FoldKindSwitched(FoldKind.STEMS, false));
+                        new GroupEntry.GroupSettingsChosen(GroupSettings.standard("de")),
+                        new FoldEntry.FoldKindSwitched(FoldKind.STEMS, false));
         assertThat(read.entries())
                 .endsWith(EVERY_KIND.subList(6, EVERY_KIND.size()).toArray(Entry[]::new))
-                .noneMatch(entry -> entry instanceof Entry.OfBasket);
+                .noneMatch(entry -> entry instanceof BasketEntry);
         assertThat(RecipeFile.parse(json).json()).isEqualTo(json);
     }
 
@@ -362,7 +274,7 @@ class StoreTest {
     void aRecipeThatWasTakenIsStoredAndExportedAsItself() {
         String json = RecipeFile.of("de", Edition.NEWEST, EVERY_KIND).json();
         RecipeTaken taken = RecipeFile.take("r.json", ("\uFEFF" + json).getBytes(StandardCharsets.UTF_8), "de");
-        assertThat(Json.entry(Json.kind(taken), Json.FORMAT, Json.body(taken))).isEqualTo(taken);
+        assertThat(Json.entry(Json.kind(taken), 1, Json.body(taken))).isEqualTo(taken);
         List<Entry> effective = new ArrayList<>(EVERY_KIND);
         effective.add(taken);
         assertThat(RecipeFile.of("de", Edition.NEWEST, effective).json()).isEqualTo(json);

@@ -12,10 +12,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.app.store.Project;
 import smorgas.app.store.StoreUnderTest;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 /** The one way in which an act becomes durable and then visible. */
@@ -54,12 +56,12 @@ class OpenProjectTest {
     }
 
     private static Function<Recipe, Entry> dropWord(String word) {
-        return recipe ->
-                new Entry.RuleAdded(new Rule(recipe.nextRule(), new Condition.HasWord(word), Standing.DROPPED));
+        return recipe -> new SiftEntry.RuleAdded(
+                new Rule(recipe.sifting().nextRule(), new Condition.HasWord(word), Standing.DROPPED));
     }
 
     private static Function<Recipe, Entry> keep(String... texts) {
-        return recipe -> new Entry.Judged(List.of(texts), Standing.KEPT);
+        return recipe -> new SiftEntry.Judged(List.of(texts), Standing.KEPT);
     }
 
     private int count(Standing standing) {
@@ -99,7 +101,7 @@ class OpenProjectTest {
         long seen = project.snapshot().version();
         act(keep("bee hive"));
         assertThat(project.act(seen, keep("bee suit"))).isInstanceOf(Outcome.Done.class);
-        assertThat(project.act(seen, recipe -> new Entry.Judged(List.of("bee hive"), Standing.DROPPED)))
+        assertThat(project.act(seen, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.DROPPED)))
                 .isInstanceOf(Outcome.Refused.class);
         assertThat(count(Standing.KEPT)).isEqualTo(2);
 
@@ -114,8 +116,9 @@ class OpenProjectTest {
         act(keep("bee hive"));
         long version = project.snapshot().version();
         assertThat(act(keep("bee hive"))).isInstanceOf(Outcome.NoChange.class);
-        assertThat(act(recipe -> new Entry.RuleRemoved(77))).isInstanceOf(Outcome.NoChange.class);
-        assertThat(act(recipe -> new Entry.Judged(List.of(), Standing.KEPT))).isInstanceOf(Outcome.Refused.class);
+        assertThat(act(recipe -> new SiftEntry.RuleRemoved(77))).isInstanceOf(Outcome.NoChange.class);
+        assertThat(act(recipe -> new SiftEntry.Judged(List.of(), Standing.KEPT)))
+                .isInstanceOf(Outcome.Refused.class);
         assertThat(store.projects().find(project.id()).orElseThrow().version()).isEqualTo(version);
     }
 
@@ -134,7 +137,7 @@ class OpenProjectTest {
     void aRemovedBasketTakesItsLinesAlongAndUndoBringsThemBackWithThePinsOnThem() {
         long basket = gather("b.txt", "queen cage\n").basket().orElseThrow();
         act(keep("queen cage"));
-        act(recipe -> new Entry.BasketRemoved(basket, "b.txt"));
+        act(recipe -> new BasketEntry.BasketRemoved(basket, "b.txt"));
         assertThat(project.snapshot().board().keywords().find("queen cage")).isEmpty();
         assertThat(project.snapshot().board().standings().lostPins()).isEqualTo(1);
         project.undo(project.snapshot().version());

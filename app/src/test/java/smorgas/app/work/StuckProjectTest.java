@@ -10,8 +10,9 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.app.store.StoreUnderTest;
-import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 /** What an entry holds is checked when it is made; a history that cannot be followed can still be undone. */
@@ -35,7 +36,7 @@ class StuckProjectTest {
             ReadAs crafted =
                     new ReadAs(encoding == null ? "" : encoding, delimiter == null ? "" : delimiter, "", -1, List.of());
             Outcome outcome = project.act(
-                    project.snapshot().version(), recipe -> new Entry.BasketReadAs(basket, "list", crafted));
+                    project.snapshot().version(), recipe -> new BasketEntry.BasketReadAs(basket, "list", crafted));
             assertThat(outcome).isInstanceOf(Outcome.Refused.class);
             OpenProject again =
                     new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
@@ -56,17 +57,17 @@ class StuckProjectTest {
                     .store(id, "other", "bee suit\n".getBytes(StandardCharsets.UTF_8))
                     .basket()
                     .orElseThrow();
-            var added = before.act(new Entry.BasketAdded(empty, "other"), 2);
+            var added = before.act(new BasketEntry.BasketAdded(empty, "other"), 2);
             store.histories().advance(id, 1, before, added);
             store.spoil(empty);
             OpenProject stuck =
                     new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
             assertThat(stuck.snapshot().board().keywords().size()).isEqualTo(1);
             assertThat(stuck.snapshot().effect()).contains("cannot be followed");
-            Outcome act = stuck.act(2, recipe -> new Entry.Judged(List.of("bee hive"), Standing.KEPT));
+            Outcome act = stuck.act(2, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT));
             assertThat(act).isInstanceOf(Outcome.Refused.class);
             assertThat(stuck.undo(2)).isInstanceOf(Outcome.Done.class);
-            assertThat(stuck.act(3, recipe -> new Entry.Judged(List.of("bee hive"), Standing.KEPT)))
+            assertThat(stuck.act(3, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT)))
                     .isInstanceOf(Outcome.Done.class);
         }
     }

@@ -95,10 +95,10 @@ class TableTest {
                 .withPasses(new Pass(9, 0, 0, 1, 2, true, 0))
                 .withMuted(new TreeSet<>(List.of("thing1")));
         Board preview = previews.of(board, other);
-        assertThat(preview.recipe().groups()).isEqualTo(other);
+        assertThat(preview.recipe().grouping().settings()).isEqualTo(other);
         assertThat(preview.keywords()).isSameAs(board.keywords());
         assertThat(previews.of(board, other)).isSameAs(preview);
-        assertThat(previews.of(board, board.recipe().groups())).isSameAs(board);
-        assertThat(board.recipe().groups()).isEqualTo(GroupSettings.standard("en"));
+        assertThat(previews.of(board, board.recipe().grouping().settings())).isSameAs(board);
+        assertThat(board.recipe().grouping().settings()).isEqualTo(GroupSettings.standard("en"));
     }
 }

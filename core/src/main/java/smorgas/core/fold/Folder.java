@@ -22,21 +22,20 @@ public final class Folder {
     /** The keywords of these baskets, folded and merged as an English project does at first. */
     public static Keywords fold(List<Lines> baskets) {
         Recipe first = Recipe.empty("en");
-        return fold(baskets, first.folding(), first.merges());
+        return fold(baskets, first.folding());
     }
 
     /** The keywords of these baskets. */
-    public static Keywords fold(List<Lines> baskets, Folding folding, Map<Figure, Merge> merges) {
-        return fold(Prepared.of(Spellings.of(baskets), folding), folding, merges);
+    public static Keywords fold(List<Lines> baskets, Folding folding) {
+        return fold(Prepared.of(Spellings.of(baskets), folding), folding);
     }
 
     /**
      * The keywords of spellings that were prepared for these cleanings. Which keywords there are does not depend on the
      * order of the baskets; what is unknown never wins over what is known.
-     *
-     * @param figures how each figure is merged when lines disagree
      */
-    public static Keywords fold(Prepared prepared, Folding folding, Map<Figure, Merge> figures) {
+    public static Keywords fold(Prepared prepared, Folding folding) {
+        Map<Figure, Merge> figures = folding.merges();
         Tokens tokens = prepared.tokens();
         Merges merges = Merges.of(tokens, folding, prepared.keys(folding, folding.on()));
         Spellings spellings = tokens.spellings();

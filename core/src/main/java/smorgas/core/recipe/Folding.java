@@ -1,14 +1,20 @@
 package smorgas.core.recipe;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Merge;
 import smorgas.core.text.WordLists;
 
 /**
@@ -22,6 +28,7 @@ import smorgas.core.text.WordLists;
  * @param refused wrong words that were said to be right as they are
  * @param pins decisions by hand, later ones win
  * @param leads tidy texts that a hand made the lead spelling of their keyword, later ones win
+ * @param merges how each figure is merged when lines disagree
  * @param cleanings in the order in which they are made
  */
 public record Folding(
@@ -33,6 +40,7 @@ public record Folding(
         SortedSet<String> refused,
         List<FoldPin> pins,
         List<String> leads,
+        Map<Figure, Merge> merges,
         List<NumberedCleaning> cleanings) {
 
     /** A cleaning with its number, unique among those in force. */
@@ -47,6 +55,7 @@ public record Folding(
         refused = Collections.unmodifiableSortedSet(new TreeSet<>(refused));
         pins = List.copyOf(pins);
         leads = List.copyOf(leads);
+        merges = Collections.unmodifiableMap(new EnumMap<>(merges));
         cleanings = List.copyOf(cleanings);
     }
 
@@ -72,22 +81,33 @@ public record Folding(
                 new TreeSet<>(),
                 List.of(),
                 List.of(),
+                Arrays.stream(Figure.values()).collect(Collectors.toMap(figure -> figure, Figure::standardMerge)),
                 List.of());
     }
 
     /** The same after one more decision. */
-    Folding after(Entry.OfFolding entry) {
+    Folding after(FoldEntry entry) {
         return switch (entry) {
-            case Entry.EditionChosen e ->
-                new Folding(e.edition(), language, on, littleWords, misspellings, refused, pins, leads, cleanings);
-            case Entry.FoldKindSwitched e -> switched(e);
-            case Entry.LittleWordsChosen e ->
+            case FoldEntry.EditionChosen e ->
                 new Folding(
-                        edition, language, on, new TreeSet<>(e.words()), misspellings, refused, pins, leads, cleanings);
-            case Entry.MisspellingsJudged e -> judged(e);
-            case Entry.SpellingsTakenOut e -> withPin(new FoldPin.Apart(e.texts()));
-            case Entry.KeywordsJoined e -> withPin(new FoldPin.Together(e.texts()));
-            case Entry.LeadChosen e ->
+                        e.edition(), language, on, littleWords, misspellings, refused, pins, leads, merges, cleanings);
+            case FoldEntry.FoldKindSwitched e -> switched(e);
+            case FoldEntry.LittleWordsChosen e ->
+                new Folding(
+                        edition,
+                        language,
+                        on,
+                        new TreeSet<>(e.words()),
+                        misspellings,
+                        refused,
+                        pins,
+                        leads,
+                        merges,
+                        cleanings);
+            case FoldEntry.MisspellingsJudged e -> judged(e);
+            case FoldEntry.SpellingsTakenOut e -> withPin(new FoldPin.Apart(e.texts()));
+            case FoldEntry.KeywordsJoined e -> withPin(new FoldPin.Together(e.texts()));
+            case FoldEntry.LeadChosen e ->
                 new Folding(
                         edition,
                         language,
@@ -97,14 +117,26 @@ public record Folding(
                         refused,
                         pins,
                         last(leads, e.text()),
+                        merges,
                         cleanings);
-            case Entry.CleaningAdded e -> cleaned(and(cleanings, new NumberedCleaning(e.number(), e.cleaning())));
-            case Entry.CleaningRemoved e ->
+            case FoldEntry.MergeChosen e -> merged(e);
+            case FoldEntry.CleaningAdded e -> cleaned(and(cleanings, new NumberedCleaning(e.number(), e.cleaning())));
+            case FoldEntry.CleaningRemoved e ->
                 cleaned(cleanings.stream().filter(c -> c.number() != e.number()).toList());
         };
     }
 
-    private Folding switched(Entry.FoldKindSwitched entry) {
+    /** From the second edition on, figures that belong together are merged in one way: that of the first of them. */
+    private Folding merged(FoldEntry.MergeChosen entry) {
+        Map<Figure, Merge> next = new EnumMap<>(merges);
+        next.put(entry.figure(), entry.merge());
+        if (edition.atLeast(Edition.SECOND)) {
+            entry.figure().family().forEach(figure -> next.put(figure, entry.merge()));
+        }
+        return new Folding(edition, language, on, littleWords, misspellings, refused, pins, leads, next, cleanings);
+    }
+
+    private Folding switched(FoldEntry.FoldKindSwitched entry) {
         EnumSet<FoldKind> kinds = EnumSet.noneOf(FoldKind.class);
         kinds.addAll(on);
         if (entry.on()) {
@@ -117,15 +149,16 @@ public record Folding(
 
     /** The same with other kinds switched on, to look at before they are. */
     public Folding with(Set<FoldKind> kinds) {
-        return new Folding(edition, language, kinds, littleWords, misspellings, refused, pins, leads, cleanings);
+        return new Folding(
+                edition, language, kinds, littleWords, misspellings, refused, pins, leads, merges, cleanings);
     }
 
     /** The same under the rules of another edition, to look at before they are followed. */
     public Folding with(Edition other) {
-        return new Folding(other, language, on, littleWords, misspellings, refused, pins, leads, cleanings);
+        return new Folding(other, language, on, littleWords, misspellings, refused, pins, leads, merges, cleanings);
     }
 
-    private Folding judged(Entry.MisspellingsJudged entry) {
+    private Folding judged(FoldEntry.MisspellingsJudged entry) {
         TreeMap<String, String> accepted = new TreeMap<>(misspellings);
         TreeSet<String> right = new TreeSet<>(refused);
         for (WordPair pair : entry.pairs()) {
@@ -137,15 +170,16 @@ public record Folding(
                 right.add(pair.wrong());
             }
         }
-        return new Folding(edition, language, on, littleWords, accepted, right, pins, leads, cleanings);
+        return new Folding(edition, language, on, littleWords, accepted, right, pins, leads, merges, cleanings);
     }
 
     private Folding withPin(FoldPin pin) {
-        return new Folding(edition, language, on, littleWords, misspellings, refused, and(pins, pin), leads, cleanings);
+        return new Folding(
+                edition, language, on, littleWords, misspellings, refused, and(pins, pin), leads, merges, cleanings);
     }
 
     private Folding cleaned(List<NumberedCleaning> next) {
-        return new Folding(edition, language, on, littleWords, misspellings, refused, pins, leads, next);
+        return new Folding(edition, language, on, littleWords, misspellings, refused, pins, leads, merges, next);
     }
 
     /** The number for the next cleaning. */

@@ -9,7 +9,7 @@ import smorgas.core.text.Formulas;
  * A pin of Group: what a hand decided, which outlasts every turn of a dial. A group is named by its key: its theme, or the
  * name of one that has none; a pin on a group that no dial brings about waits until one does.
  */
-public sealed interface GroupPin extends Entry {
+public sealed interface GroupPin extends GroupEntry {
 
     /** The names of groups that the pin may bring into being. */
     default List<String> newNames() {

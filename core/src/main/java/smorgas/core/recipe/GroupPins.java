@@ -151,8 +151,14 @@ public record GroupPins(
         }
     }
 
-    GroupPins after(GroupPin pin) {
+    /** After some pins, in order. */
+    GroupPins after(List<GroupPin> pins) {
         Draft draft = new Draft(this);
+        pins.forEach(pin -> apply(draft, pin));
+        return draft.pins();
+    }
+
+    private static void apply(Draft draft, GroupPin pin) {
         switch (pin) {
             case GroupPin.KeywordsPlaced e -> {
                 draft.place(e.texts(), e.group());
@@ -204,7 +210,6 @@ public record GroupPins(
                 draft.also(e.also(), e.group(), e.on());
             }
         }
-        return draft.pins();
     }
 
     /** Whether groups come out the same; of two pins in one keyword the later wins, so their order counts. */

@@ -19,7 +19,7 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
         if (entries.isEmpty()) {
             throw new IllegalArgumentException("The recipe \"" + name + "\" holds no decision");
         }
-        if (entries.stream().anyMatch(entry -> entry instanceof OfBasket || entry instanceof RecipeTaken)) {
+        if (entries.stream().anyMatch(entry -> entry instanceof BasketEntry || entry instanceof RecipeTaken)) {
             throw new IllegalArgumentException("A recipe holds no baskets and no other recipe");
         }
     }
@@ -32,7 +32,7 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
         List<Entry> counting = new ArrayList<>();
         for (Entry entry : entries) {
             if (entry instanceof RecipeTaken taken) {
-                counting.removeIf(before -> !(before instanceof OfBasket));
+                counting.removeIf(before -> !(before instanceof BasketEntry));
                 counting.addAll(taken.entries());
             } else {
                 counting.add(entry);

@@ -68,7 +68,7 @@ public final class Planner {
         this.standings = standings;
         this.groups = groups;
         this.recipe = recipe;
-        this.settings = recipe.plan();
+        this.settings = recipe.serving().plan();
     }
 
     /** The plan: ad groups in the order of the groups, keywords by searches, each in every match type chosen. */
@@ -248,7 +248,7 @@ public final class Planner {
      */
     private Set<String> negatives() {
         Set<String> words = new LinkedHashSet<>();
-        for (Rule rule : recipe.rules()) {
+        for (Rule rule : recipe.sifting().rules()) {
             if (rule.standing().orElse(Standing.KEPT) == Standing.DROPPED) {
                 dropped(rule.when()).forEach(word -> words.addAll(unblocking(word)));
             }
@@ -262,7 +262,7 @@ public final class Planner {
             case Condition.HasWord has -> List.of(has.word());
             case Condition.HasAnyWord any -> any.words();
             case Condition.OnList on ->
-                Optional.ofNullable(recipe.lists().get(on.list()))
+                Optional.ofNullable(recipe.sifting().lists().get(on.list()))
                         .map(WordList::words)
                         .orElse(List.of());
             default -> List.of();
@@ -277,7 +277,7 @@ public final class Planner {
         if (blocked.isEmpty()) {
             return written;
         }
-        boolean leaves = recipe.negatives().contains(word);
+        boolean leaves = recipe.serving().negatives().contains(word);
         conflicts.put(
                 word, new Plan.Conflict(word, blocked.cardinality(), keywords.text(blocked.nextSetBit(0)), leaves));
         return leaves ? written : List.of();

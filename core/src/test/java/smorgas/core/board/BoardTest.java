@@ -24,13 +24,17 @@ import smorgas.core.group.Groups;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Csv;
@@ -49,7 +53,7 @@ class BoardTest {
     private static final Lines PASTE = TestLists.lines(2, "[bee hive]\nhive stand tall\nfree hive stand\n");
 
     private static Entry drop(int number, String word) {
-        return new Entry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
+        return new SiftEntry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
     }
 
     private static Board board(List<Entry> entries) {
@@ -91,8 +95,8 @@ class BoardTest {
     void theFirstRuleThatMatchesWinsAndPinsBeatRules() {
         Board board = board(List.of(
                 drop(1, "free"),
-                new Entry.RuleAdded(new Rule(2, new Condition.HasText("hive"), Standing.KEPT)),
-                new Entry.Judged(List.of("free hive stand", "not here"), Standing.KEPT)));
+                new SiftEntry.RuleAdded(new Rule(2, new Condition.HasText("hive"), Standing.KEPT)),
+                new SiftEntry.Judged(List.of("free hive stand", "not here"), Standing.KEPT)));
         assertThat(board.standings().of(find(board, "free bee hive"))).isEqualTo(Standing.DROPPED);
         assertThat(board.standings().reason(find(board, "free bee hive")).sentence())
                 .isEqualTo("rule 1: Drop keywords with the word \"free\"");
@@ -117,7 +121,7 @@ class BoardTest {
     void aStageRunsAgainOnlyIfItsInputsChanged() {
         Board first = board(List.of(drop(1, "free")));
         first.plan();
-        Recipe dials = Recipe.of(List.of(drop(1, "free"), new Entry.WordsMuted(List.of("bee"), true)), "en");
+        Recipe dials = Recipe.of(List.of(drop(1, "free"), new GroupEntry.WordsMuted(List.of("bee"), true)), "en");
         Board regrouped = first.next(List.of(PLANNER, PASTE), dials);
         assertThat(regrouped.keywords()).isSameAs(first.keywords());
         assertThat(regrouped.standings()).isSameAs(first.standings());
@@ -125,7 +129,7 @@ class BoardTest {
 
         Board kept = first.next(
                 List.of(PLANNER, PASTE),
-                Recipe.of(List.of(drop(1, "free"), new Entry.Judged(List.of("bee hive"), Standing.KEPT)), "en"));
+                Recipe.of(List.of(drop(1, "free"), new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT)), "en"));
         assertThat(kept.groups()).as("the same keywords are left").isSameAs(first.groups());
         assertThat(kept.plan()).isNotSameAs(first.plan());
     }
@@ -174,7 +178,7 @@ class BoardTest {
     void thePlanServesGroupsAndHoldsBackFormulas() {
         PlanSettings settings = new PlanSettings(
                 "Shop", "p {theme}", false, 0, EnumSet.of(MatchType.EXACT, MatchType.BROAD), 750_000, false, false);
-        Board board = board(List.of(drop(1, "free"), new Entry.PlanSettingsChosen(settings)));
+        Board board = board(List.of(drop(1, "free"), new ServeEntry.PlanSettingsChosen(settings)));
         Plan plan = board.plan();
         assertThat(plan.heldBack()).extracting(Plan.HeldBack::keyword).containsExactly("=hive stand lift");
         assertThat(plan.rows())
@@ -195,15 +199,15 @@ class BoardTest {
 
     @Test
     void keptOnlyLeavesUndecidedOutAndLeftoversComeOnlyIfChosen() {
-        Entry pin = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
+        Entry pin = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
         PlanSettings kept = new PlanSettings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, true, false);
-        assertThat(board(List.of(pin, new Entry.PlanSettingsChosen(kept)))
+        assertThat(board(List.of(pin, new ServeEntry.PlanSettingsChosen(kept)))
                         .plan()
                         .rows())
                 .extracting(Plan.Row::keyword)
                 .containsExactly("hive stand");
         PlanSettings all = new PlanSettings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, true);
-        Plan plan = board(List.of(new Entry.PlanSettingsChosen(all))).plan();
+        Plan plan = board(List.of(new ServeEntry.PlanSettingsChosen(all))).plan();
         assertThat(plan.keywords() + plan.heldBack().size()).isEqualTo(7);
     }
 
@@ -212,10 +216,10 @@ class BoardTest {
         WordList list = new WordList("Unwanted", "en", WordList.Kind.NEGATIVES, 1, List.of("jobs", "hive stand"));
         List<Entry> entries = List.of(
                 drop(1, "free"),
-                new Entry.Judged(List.of("free hive stand"), Standing.KEPT),
-                new Entry.ListTaken(list),
-                new Entry.RuleAdded(new Rule(2, new Condition.OnList("Unwanted"), Standing.DROPPED)),
-                new Entry.Judged(List.of("hive stand"), Standing.KEPT));
+                new SiftEntry.Judged(List.of("free hive stand"), Standing.KEPT),
+                new SiftEntry.ListTaken(list),
+                new SiftEntry.RuleAdded(new Rule(2, new Condition.OnList("Unwanted"), Standing.DROPPED)),
+                new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT));
         Plan plan = board(entries).plan();
         assertThat(plan.conflicts())
                 .extracting(Plan.Conflict::word, Plan.Conflict::sample, Plan.Conflict::leaves)
@@ -226,7 +230,7 @@ class BoardTest {
                 .doesNotContain("free", "hive stand");
 
         List<Entry> meant = new ArrayList<>(entries);
-        meant.add(new Entry.NegativeSettled("free", true));
+        meant.add(new ServeEntry.NegativeSettled("free", true));
         Plan settled = board(meant).plan();
         assertThat(settled.negatives()).extracting(Plan.Negative::keyword).contains("free", "jobs");
         assertThat(settled.conflicts()).anyMatch(conflict -> conflict.word().equals("free") && conflict.leaves());
@@ -238,13 +242,13 @@ class BoardTest {
     void groupsAreTakenOverInQuickActsThatLeaveTheSameKeywords() {
         Board first = board(List.of());
         Groups found = first.groups();
-        Entry one = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
-        Entry two = new Entry.Judged(List.of("hive lid"), Standing.KEPT);
+        Entry one = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
+        Entry two = new SiftEntry.Judged(List.of("hive lid"), Standing.KEPT);
         Board quick = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(one), "en"))
                 .next(List.of(PLANNER, PASTE), Recipe.of(List.of(one, two), "en"));
         assertThat(quick.groupsKnown()).isFalse();
         assertThat(quick.groups()).isSameAs(found);
-        Entry drop = new Entry.Judged(List.of("hive stand"), Standing.DROPPED);
+        Entry drop = new SiftEntry.Judged(List.of("hive stand"), Standing.DROPPED);
         Board other = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(drop), "en"));
         assertThat(other.groups()).isNotSameAs(found);
     }
@@ -252,12 +256,13 @@ class BoardTest {
     @Test
     void aGroupOfARuleIsFoundByItsTidyNameAndCalledAsTyped() {
         GroupRule rule = new GroupRule(1, "Gifts & More", new Condition.HasWord("stand"), false);
-        Board board = board(List.of(new Entry.GroupRuleSet(rule)));
+        Board board = board(List.of(new GroupEntry.GroupRuleSet(rule)));
         int group = board.groups().find(rule.key());
         assertThat(group).isNotNegative();
         assertThat(board.groups().name(group)).isEqualTo("Gifts & More");
         assertThat(rule.key()).isEqualTo(Tidy.of("Gifts & More"));
-        Board named = board(List.of(new Entry.GroupRuleSet(rule), new GroupPin.GroupNamed(rule.key(), "Presents")));
+        Board named =
+                board(List.of(new GroupEntry.GroupRuleSet(rule), new GroupPin.GroupNamed(rule.key(), "Presents")));
         assertThat(named.groups().name(named.groups().find(rule.key()))).isEqualTo("Presents");
     }
 
@@ -274,14 +279,14 @@ class BoardTest {
 
     @Test
     void aKeywordGivenBackStandsAsTheRulesSayAndWhatIsInAnotherOrderIsNoRepetition() {
-        Entry keep = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
+        Entry keep = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
         Entry rule = drop(1, "stand");
         assertThat(board(List.of(rule, keep)).standings().of(find(board(List.of(rule, keep)), "hive stand")))
                 .isEqualTo(Standing.KEPT);
-        Board back = board(List.of(rule, keep, new Entry.GivenBack(List.of("hive stand"), List.of())));
+        Board back = board(List.of(rule, keep, new SiftEntry.GivenBack(List.of("hive stand"), List.of())));
         assertThat(back.standings().of(find(back, "hive stand"))).isEqualTo(Standing.DROPPED);
 
-        Entry other = new Entry.Judged(List.of("hive lid"), Standing.DROPPED);
+        Entry other = new SiftEntry.Judged(List.of("hive lid"), Standing.DROPPED);
         Recipe one = Recipe.of(List.of(keep, other), "en");
         Recipe turned = Recipe.of(List.of(other, keep), "en");
         assertThat(one).isEqualTo(turned);
@@ -310,7 +315,9 @@ class BoardTest {
         Entry negative = drop(1, run);
         assertThatThrownBy(placed::requireFit).hasMessageContaining("formula");
         assertThatThrownBy(named::requireFit).hasMessageContaining("formula");
-        assertThatThrownBy(new Entry.GroupRuleSet(new GroupRule(1, run, new Condition.HasWord("x"), false))::requireFit)
+        assertThatThrownBy(
+                        new GroupEntry.GroupRuleSet(new GroupRule(1, run, new Condition.HasWord("x"), false))
+                                ::requireFit)
                 .hasMessageContaining("formula");
         for (Entry pin : List.of(placed, named)) {
             Plan plan = board(List.of(pin, negative)).plan();
@@ -337,17 +344,17 @@ class BoardTest {
     /** What a change of folding leaves as it was is taken over, and what it touches is not. */
     @Test
     void anotherKindOfFoldingTidiesNothingAgainAndJudgesAnew() {
-        Entry pin = new Entry.Judged(List.of("hive stand"), Standing.KEPT);
+        Entry pin = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
         Board first = board(List.of(pin));
         Keywords keywords = first.keywords();
-        Entry noOrder = new Entry.FoldKindSwitched(FoldKind.ORDER, false);
+        Entry noOrder = new FoldEntry.FoldKindSwitched(FoldKind.ORDER, false);
         Board otherwise = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder), "en"));
         assertThat(otherwise.spellings()).isSameAs(first.spellings());
         assertThat(otherwise.misspellings()).isSameAs(first.misspellings());
         assertThat(otherwise.keywords()).isNotSameAs(keywords);
         assertThat(otherwise.standings().of(find(otherwise, "hive stand"))).isEqualTo(Standing.KEPT);
 
-        Entry cleaning = new Entry.CleaningAdded(1, new Cleaning.Replace(Cleaning.Match.WORDS, "hive", ""));
+        Entry cleaning = new FoldEntry.CleaningAdded(1, new Cleaning.Replace(Cleaning.Match.WORDS, "hive", ""));
         Board cleaned = otherwise.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder, cleaning), "en"));
         assertThat(cleaned.spellings()).isSameAs(first.spellings());
         assertThat(cleaned.keywords().text(find(cleaned, "hive stand"))).isEqualTo("stand");

@@ -16,13 +16,16 @@ import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.SplitBy;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
@@ -74,32 +77,35 @@ class RandomRecipesTest {
         for (int i = 0; i <= random.nextInt(3); i++) {
             some.add(board.keywords().text(random.nextInt(board.keywords().size())));
         }
-        int rule = recipe.rules().isEmpty()
+        int rule = recipe.sifting().rules().isEmpty()
                 ? 1
-                : recipe.rules().get(random.nextInt(recipe.rules().size())).number();
+                : recipe.sifting()
+                        .rules()
+                        .get(random.nextInt(recipe.sifting().rules().size()))
+                        .number();
         return switch (random.nextInt(20)) {
-            case 0, 1 -> new Entry.Judged(some, Standing.values()[random.nextInt(3)]);
+            case 0, 1 -> new SiftEntry.Judged(some, Standing.values()[random.nextInt(3)]);
             case 2, 3 ->
-                new Entry.RuleAdded(new Rule(
-                        recipe.nextRule(),
+                new SiftEntry.RuleAdded(new Rule(
+                        recipe.sifting().nextRule(),
                         condition(random, 1),
                         random.nextBoolean() ? Standing.DROPPED : Standing.KEPT));
             case 4 ->
-                new Entry.RuleAdded(
-                        new Rule(recipe.nextRule(), condition(random, 1), new Rule.Tags("t" + random.nextInt(2))));
-            case 5 -> new Entry.RuleRemoved(rule);
-            case 6 -> new Entry.RuleMoved(rule, random.nextInt(4));
-            case 7 -> new Entry.Tagged(some, List.of(), "t" + random.nextInt(2), random.nextBoolean());
+                new SiftEntry.RuleAdded(new Rule(
+                        recipe.sifting().nextRule(), condition(random, 1), new Rule.Tags("t" + random.nextInt(2))));
+            case 5 -> new SiftEntry.RuleRemoved(rule);
+            case 6 -> new SiftEntry.RuleMoved(rule, random.nextInt(4));
+            case 7 -> new SiftEntry.Tagged(some, List.of(), "t" + random.nextInt(2), random.nextBoolean());
             case 8 ->
-                new Entry.ListTaken(new WordList(
+                new SiftEntry.ListTaken(new WordList(
                         "list", "", WordList.Kind.BRANDS, 1 + random.nextInt(9), List.of(word(random), word(random))));
-            case 9 -> new Entry.WordsMuted(List.of(word(random)), random.nextBoolean());
+            case 9 -> new GroupEntry.WordsMuted(List.of(word(random)), random.nextBoolean());
             case 10 -> new GroupPin.KeywordsPlaced(some, List.of(), random.nextBoolean() ? "mine" : "hive stand");
             case 11 ->
-                new Entry.GroupRuleSet(
+                new GroupEntry.GroupRuleSet(
                         new GroupRule(1 + random.nextInt(2), "ruled", condition(random, 1), random.nextBoolean()));
             case 12 ->
-                new Entry.GroupSettingsChosen(GroupSettings.standard("en")
+                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")
                         .withPasses(new Pass(2 + random.nextInt(3), 0, 0, 1, 3, random.nextBoolean(), 0))
                         .withMuted(new TreeSet<>(List.of(word(random)))));
             case 13 ->
@@ -111,7 +117,7 @@ class RandomRecipesTest {
             case 16 -> new GroupPin.GroupLocked(theme(board, random), some, random.nextBoolean());
             case 17 -> new GroupPin.KeywordsBarred(some, List.of(), theme(board, random), random.nextBoolean());
             case 18 -> new GroupPin.KeywordsAlsoIn(some, List.of(), theme(board, random), random.nextBoolean());
-            default -> new Entry.FoldKindSwitched(FoldKind.values()[random.nextInt(5)], random.nextBoolean());
+            default -> new FoldEntry.FoldKindSwitched(FoldKind.values()[random.nextInt(5)], random.nextBoolean());
         };
     }
 
@@ -164,16 +170,18 @@ class RandomRecipesTest {
         Board more = board.next(baskets, board.recipe());
         Map<Integer, Standing> pinned = new TreeMap<>();
         board.recipe()
+                .sifting()
                 .pins()
                 .forEach((text, standing) ->
                         pinned.put(more.keywords().find(text).orElseThrow(), standing));
         pinned.forEach((k, standing) -> assertThat(more.standings().of(k)).isEqualTo(standing));
         Map<Integer, String> placed = new TreeMap<>();
         board.recipe()
-                .groupPins()
+                .grouping()
+                .pins()
                 .placed()
                 .forEach((text, group) -> placed.put(more.keywords().find(text).orElseThrow(), group));
-        more.recipe().groupPins().barred().forEach((text, groups) -> {
+        more.recipe().grouping().pins().barred().forEach((text, groups) -> {
             int group =
                     more.groups().grouping().groupOf(more.keywords().find(text).orElseThrow());
             // Of several texts that have become one keyword one may have been placed there later.

@@ -14,6 +14,7 @@ import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Cleaning.Match;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 
@@ -22,7 +23,7 @@ class CleanerTest {
     private static Folding cleaned(Cleaning... cleanings) {
         List<Entry> entries = new ArrayList<>();
         for (int i = 0; i < cleanings.length; i++) {
-            entries.add(new Entry.CleaningAdded(i + 1, cleanings[i]));
+            entries.add(new FoldEntry.CleaningAdded(i + 1, cleanings[i]));
         }
         return Recipe.of(entries, "en").folding();
     }
@@ -58,10 +59,8 @@ class CleanerTest {
     @Test
     void cleaningComesBeforeFoldingAndLeavesLinesAsTheyAre() {
         Folding folding = cleaned(new Cleaning.StripYears(), new Cleaning.Replace(Match.WORDS, "cheap", ""));
-        Keywords keywords = Folder.fold(
-                List.of(TestLists.lines(1, "bee hive 2025\ncheap bee hives\n2026\nveil\n")),
-                folding,
-                Recipe.empty("en").merges());
+        Keywords keywords =
+                Folder.fold(List.of(TestLists.lines(1, "bee hive 2025\ncheap bee hives\n2026\nveil\n")), folding);
         assertThat(keywords.size()).isEqualTo(2);
         assertThat(keywords.setAside()).isEqualTo(1);
         int hive = keywords.find("bee hive").orElseThrow();

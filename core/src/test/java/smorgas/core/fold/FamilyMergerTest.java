@@ -11,6 +11,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Recipe;
 
 /** Figures that belong together, of keywords whose lines disagree; the figures were laid out by hand. */
@@ -28,7 +29,7 @@ class FamilyMergerTest {
 
     private static Keywords fold(Edition edition, Entry... entries) {
         Recipe recipe = Recipe.of(List.of(entries), "en", edition);
-        return Folder.fold(BASKETS, recipe.folding(), recipe.merges());
+        return Folder.fold(BASKETS, recipe.folding());
     }
 
     @Test
@@ -52,10 +53,10 @@ class FamilyMergerTest {
 
     @Test
     void whatIsChosenForOneOfAFamilyHoldsForAllOfIt() {
-        Keywords largest = fold(Edition.SECOND, new Entry.MergeChosen(Figure.LOW_BID, Merge.LARGEST));
+        Keywords largest = fold(Edition.SECOND, new FoldEntry.MergeChosen(Figure.LOW_BID, Merge.LARGEST));
         assertThat(of(largest, Figure.LOW_BID)).isEqualTo(3_000_000);
         assertThat(of(largest, Figure.HIGH_BID)).isEqualTo(4_000_000);
-        Keywords first = fold(Edition.SECOND, new Entry.MergeChosen(Figure.HIGH_BID, Merge.FIRST));
+        Keywords first = fold(Edition.SECOND, new FoldEntry.MergeChosen(Figure.HIGH_BID, Merge.FIRST));
         assertThat(of(first, Figure.LOW_BID)).isEqualTo(3_000_000);
     }
 }

@@ -3,8 +3,8 @@ package smorgas.core.fold;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -21,13 +21,14 @@ import smorgas.core.column.Merge;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.BasketInfo.Kind;
 import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.sift.Matcher;
@@ -44,17 +45,15 @@ class FoldTest {
         "SUM, 1340, 9340"
     })
     void figuresMergeAsChosenAndRangesKeepTheirEnds(Merge merge, long low, long high) {
-        Map<Figure, Merge> merges = new EnumMap<>(Figure.class);
-        for (Figure figure : Figure.values()) {
-            merges.put(figure, merge);
-        }
+        List<Entry> all = Arrays.stream(Figure.values())
+                .<Entry>map(figure -> new FoldEntry.MergeChosen(figure, merge))
+                .toList();
         Keywords keywords = Folder.fold(
                 List.of(
                         TestLists.lines(1, "keyword,searches\nbee hive,300\nbee suit,7\n"),
                         TestLists.lines(2, "keyword,searches\nbee hive,1K-9K\nbee hive,\n"),
                         TestLists.lines(3, "keyword,searches\nBee  Hive,40\n")),
-                Folding.standard("en"),
-                merges);
+                Recipe.of(all, "en").folding());
         FigureColumn searches = keywords.figure(Figure.SEARCHES).orElseThrow();
         int hive = keywords.find("bee hive").orElseThrow();
         assertThat(List.of(searches.low(hive), searches.high(hive))).containsExactly(low, high);
@@ -67,7 +66,7 @@ class FoldTest {
         for (Figure figure : Figure.values()) {
             assertThat(figure.because()).isNotBlank().doesNotEndWith(".");
         }
-        Map<Figure, Merge> merges = Recipe.empty("en").merges();
+        Map<Figure, Merge> merges = Recipe.empty("en").folding().merges();
         assertThat(merges).hasSize(Figure.values().length);
         assertThat(List.of(
                         merges.get(Figure.SEARCHES),
@@ -75,8 +74,8 @@ class FoldTest {
                         merges.get(Figure.HIGH_BID),
                         merges.get(Figure.POSITION)))
                 .containsExactly(Merge.LARGEST, Merge.LATEST, Merge.LATEST, Merge.BEST);
-        Recipe chosen = Recipe.of(List.of(new Entry.MergeChosen(Figure.CPC, Merge.AVERAGE)), "en");
-        assertThat(chosen.merges()).containsEntry(Figure.CPC, Merge.AVERAGE);
+        Recipe chosen = Recipe.of(List.of(new FoldEntry.MergeChosen(Figure.CPC, Merge.AVERAGE)), "en");
+        assertThat(chosen.folding().merges()).containsEntry(Figure.CPC, Merge.AVERAGE);
     }
 
     /** Against counting with sets, on random baskets. */
@@ -161,20 +160,20 @@ class FoldTest {
         ReadAs read = new ReadAs("KOI8-R", "", "", -1, List.of());
         Recipe recipe = Recipe.of(
                 List.of(
-                        new Entry.BasketAdded(1, "a"),
-                        new Entry.BasketAdded(2, "b"),
-                        new Entry.BasketAdded(3, "c"),
-                        new Entry.BasketSwitched(2, "b", false),
-                        new Entry.BasketReadAs(3, "c", read),
-                        new Entry.BasketDescribed(2, BasketInfo.of("new name", Kind.PLANNER)),
-                        new Entry.BasketRenewed(1, 9, "a"),
-                        new Entry.BasketRemoved(3, "c"),
-                        new Entry.BasketSwitched(77, "never there", true)),
+                        new BasketEntry.BasketAdded(1, "a"),
+                        new BasketEntry.BasketAdded(2, "b"),
+                        new BasketEntry.BasketAdded(3, "c"),
+                        new BasketEntry.BasketSwitched(2, "b", false),
+                        new BasketEntry.BasketReadAs(3, "c", read),
+                        new BasketEntry.BasketDescribed(2, BasketInfo.of("new name", Kind.PLANNER)),
+                        new BasketEntry.BasketRenewed(1, 9, "a"),
+                        new BasketEntry.BasketRemoved(3, "c"),
+                        new BasketEntry.BasketSwitched(77, "never there", true)),
                 "en");
-        assertThat(recipe.baskets()).extracting(BasketState::basket).containsExactly(9L, 2L);
-        assertThat(recipe.baskets().getLast().on()).isFalse();
-        assertThat(recipe.baskets().getLast().name()).isEqualTo("new name");
-        assertThat(recipe.baskets().getFirst().readAs()).isEqualTo(ReadAs.FOUND);
+        assertThat(recipe.gathering().baskets()).extracting(BasketState::basket).containsExactly(9L, 2L);
+        assertThat(recipe.gathering().baskets().getLast().on()).isFalse();
+        assertThat(recipe.gathering().baskets().getLast().name()).isEqualTo("new name");
+        assertThat(recipe.gathering().baskets().getFirst().readAs()).isEqualTo(ReadAs.FOUND);
     }
 
     /** The dictionary against a map, with parts of texts, colliding hashes and growth. */

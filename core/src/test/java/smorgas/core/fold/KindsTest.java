@@ -19,6 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
@@ -34,7 +35,7 @@ class KindsTest {
         for (int b = 0; b < baskets.length; b++) {
             lines.add(TestLists.lines(b + 1, baskets[b]));
         }
-        return Folder.fold(lines, folding, Recipe.empty("en").merges());
+        return Folder.fold(lines, folding);
     }
 
     private static Folding decided(Entry... entries) {
@@ -112,9 +113,9 @@ class KindsTest {
     @Test
     void whatHandsDecideHoldsUnderOtherSettingsAndNewBaskets() {
         String list = "glass jar\njar glass\nglass jars\nhoney pot\n";
-        Entry out = new Entry.SpellingsTakenOut(List.of("jar glass"));
-        Entry join = new Entry.KeywordsJoined(List.of("glass jar", "honey pot"));
-        Entry lead = new Entry.LeadChosen("honey pot");
+        Entry out = new FoldEntry.SpellingsTakenOut(List.of("jar glass"));
+        Entry join = new FoldEntry.KeywordsJoined(List.of("glass jar", "honey pot"));
+        Entry lead = new FoldEntry.LeadChosen("honey pot");
         Keywords keywords = fold(decided(out, join, lead), list, "Jar  Glass\nhoney-pot\nglass jar cheap\n");
         assertThat(sets(keywords))
                 .containsExactlyInAnyOrder(
@@ -123,7 +124,7 @@ class KindsTest {
                         Set.of("glass jar cheap"));
         assertThat(keywords.text(keywords.find("glass jars").orElseThrow())).isEqualTo("honey pot");
         // Taken out again of what was joined: the later wins.
-        Keywords again = fold(decided(join, new Entry.SpellingsTakenOut(List.of("honey pot"))), list);
+        Keywords again = fold(decided(join, new FoldEntry.SpellingsTakenOut(List.of("honey pot"))), list);
         assertThat(again.find("honey pot")).isNotEqualTo(again.find("glass jar"));
         Keywords plain = fold(decided(out, join, lead).with(Set.of()), list);
         assertThat(plain.find("honey pot")).isEqualTo(plain.find("glass jar"));
@@ -135,11 +136,12 @@ class KindsTest {
         String list = "bee smokr\nbee smoker\nsmokr lid\n";
         WordPair pair = new WordPair("smokr", "smoker");
         assertThat(fold(decided(), list).size()).isEqualTo(3);
-        Folding accepted = decided(new Entry.MisspellingsJudged(List.of(pair), true));
+        Folding accepted = decided(new FoldEntry.MisspellingsJudged(List.of(pair), true));
         assertThat(fold(accepted, list).size()).isEqualTo(2);
         assertThat(fold(accepted.with(Set.of()), list).size()).isEqualTo(3);
         Folding refused = decided(
-                new Entry.MisspellingsJudged(List.of(pair), true), new Entry.MisspellingsJudged(List.of(pair), false));
+                new FoldEntry.MisspellingsJudged(List.of(pair), true),
+                new FoldEntry.MisspellingsJudged(List.of(pair), false));
         assertThat(fold(refused, list).size()).isEqualTo(3);
         assertThat(refused.refused()).containsExactly("smokr");
     }
@@ -240,7 +242,7 @@ class KindsTest {
                     IntStream.range(0, keywords.size()).mapToObj(keywords::text).toList());
             assertThat(fold(folding, leads).size()).isEqualTo(keywords.size());
 
-            Folding apart = Recipe.of(List.of(new Entry.SpellingsTakenOut(List.copyOf(spellings))), "en")
+            Folding apart = Recipe.of(List.of(new FoldEntry.SpellingsTakenOut(List.copyOf(spellings))), "en")
                     .folding()
                     .with(folding.on());
             Keywords all = fold(apart, String.join("\n", texts));
@@ -284,7 +286,7 @@ class KindsTest {
         assertThat(Comparison.of(left, right, Optional.empty()))
                 .isEqualTo(new Comparison(
                         List.of("Bee Hives", "hive bee"), List.of("bee-hive", "veil"), List.of("smoker")));
-        Folding apart = decided(new Entry.SpellingsTakenOut(List.of("bee-hive")));
+        Folding apart = decided(new FoldEntry.SpellingsTakenOut(List.of("bee-hive")));
         assertThat(Comparison.of(left, right, Optional.of(apart)).right()).containsExactly("bee-hive", "veil");
         assertThat(Arrays.asList(FoldKind.values()))
                 .allMatch(kind -> !kind.example().isBlank());
@@ -328,7 +330,7 @@ class KindsTest {
 
     @Test
     void whatAHandTookApartIsMeantForNone() {
-        Folding apart = decided(new Entry.SpellingsTakenOut(List.of("bee suits")));
+        Folding apart = decided(new FoldEntry.SpellingsTakenOut(List.of("bee suits")));
         Keywords keywords = fold(apart, "keyword\nbees suit\nbee suits\n");
         assertThat(keywords.size()).isEqualTo(2);
         assertThat(keywords.meant("bee suits").map(keywords::text)).contains("bee suits");

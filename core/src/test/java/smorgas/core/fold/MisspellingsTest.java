@@ -19,6 +19,7 @@ import org.apache.lucene.util.automaton.Operations;
 import org.junit.jupiter.api.Test;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.WordPair;
@@ -50,7 +51,7 @@ class MisspellingsTest {
             assertThat(proposal.confidence()).isBetween(.5, 1.);
         });
         for (boolean accepted : new boolean[] {true, false}) {
-            Entry judged = new Entry.MisspellingsJudged(List.of(new WordPair("smokr", "smoker")), accepted);
+            Entry judged = new FoldEntry.MisspellingsJudged(List.of(new WordPair("smokr", "smoker")), accepted);
             assertThat(proposals(list, Recipe.of(List.of(judged), "en").folding()))
                     .isEmpty();
         }

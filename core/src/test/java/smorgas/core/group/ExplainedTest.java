@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
@@ -39,7 +40,7 @@ class ExplainedTest {
     }
 
     private static Entry passes(Pass... passes) {
-        return new Entry.GroupSettingsChosen(GroupSettings.standard("en").withPasses(passes));
+        return new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en").withPasses(passes));
     }
 
     private static List<String> names(Groups groups) {

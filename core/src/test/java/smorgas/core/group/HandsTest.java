@@ -15,6 +15,7 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.GroupSettings;
@@ -43,7 +44,7 @@ class HandsTest {
 
     private static Board board(int smallest, Entry... entries) {
         List<Entry> all = new ArrayList<>(List.of(entries));
-        all.add(new Entry.GroupSettingsChosen(
+        all.add(new GroupEntry.GroupSettingsChosen(
                 GroupSettings.standard("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0))));
         return Board.of(List.of(LIST), Recipe.of(all, "en"));
     }
@@ -190,8 +191,9 @@ class HandsTest {
                 .isEqualTo("Split group \"g\" into groups of 2 and more");
         assertThat(new GroupPin.ThemesMade(List.of("a"), true).touches())
                 .isEqualTo(new GroupPin.ThemeRemoved("a", true).touches());
-        GroupPins pins = Recipe.of(List.of(new Entry.AlternativeKept("tight", GroupSettings.standard("en"))), "en")
-                .groupPins();
+        GroupPins pins = Recipe.of(List.of(new GroupEntry.AlternativeKept("tight", GroupSettings.standard("en"))), "en")
+                .grouping()
+                .pins();
         assertThat(pins).isEqualTo(GroupPins.NONE);
         assertThatThrownBy(() -> new SplitBy(-1, new TreeSet<>())).isInstanceOf(IllegalArgumentException.class);
     }
@@ -207,7 +209,7 @@ class HandsTest {
         Lines next = BasketReader.lines(1, "next", later.toString().getBytes())
                 .lines()
                 .orElseThrow();
-        List<Entry> entries = new ArrayList<>(List.of(new Entry.GroupSettingsChosen(
+        List<Entry> entries = new ArrayList<>(List.of(new GroupEntry.GroupSettingsChosen(
                 GroupSettings.standard("en").withPasses(new Pass(6, 0, 0, 2, 5, true, 0)))));
         assertThat(sizes(Board.of(List.of(next), Recipe.of(entries, "en"))))
                 .containsOnlyKeys("stands hives", "lids smokers");

@@ -17,23 +17,30 @@ class GroupRecipeTest {
     }
 
     private static Entry rule(int number, String name) {
-        return new Entry.GroupRuleSet(new GroupRule(number, name, new Condition.HasWord(name), false));
+        return new GroupEntry.GroupRuleSet(new GroupRule(number, name, new Condition.HasWord(name), false));
     }
 
     @Test
     void rulesThatMakeGroupsKeepTheirOrderAndTheirNumbers() {
         Recipe three = of(rule(1, "gifts"), rule(2, "jobs"), rule(3, "books"));
-        assertThat(three.groupRules()).extracting(GroupRule::name).containsExactly("gifts", "jobs", "books");
-        assertThat(three.nextGroupRule()).isEqualTo(4);
-        assertThat(three.nextRule()).isEqualTo(1);
+        assertThat(three.grouping().rules()).extracting(GroupRule::name).containsExactly("gifts", "jobs", "books");
+        assertThat(three.grouping().nextRule()).isEqualTo(4);
+        assertThat(three.sifting().nextRule()).isEqualTo(1);
         Recipe changed = of(
-                rule(1, "gifts"), rule(2, "jobs"), rule(3, "books"), rule(2, "work"), new Entry.GroupRuleMoved(3, 0));
-        assertThat(changed.groupRules()).extracting(GroupRule::name).containsExactly("books", "gifts", "work");
-        Recipe fewer =
-                of(rule(1, "gifts"), rule(2, "jobs"), new Entry.GroupRuleRemoved(2), new Entry.GroupRuleRemoved(9));
-        assertThat(fewer.groupRules()).extracting(GroupRule::number).containsExactly(1);
+                rule(1, "gifts"),
+                rule(2, "jobs"),
+                rule(3, "books"),
+                rule(2, "work"),
+                new GroupEntry.GroupRuleMoved(3, 0));
+        assertThat(changed.grouping().rules()).extracting(GroupRule::name).containsExactly("books", "gifts", "work");
+        Recipe fewer = of(
+                rule(1, "gifts"),
+                rule(2, "jobs"),
+                new GroupEntry.GroupRuleRemoved(2),
+                new GroupEntry.GroupRuleRemoved(9));
+        assertThat(fewer.grouping().rules()).extracting(GroupRule::number).containsExactly(1);
         // A number is never given twice.
-        assertThat(fewer.nextGroupRule()).isEqualTo(3);
+        assertThat(fewer.grouping().nextRule()).isEqualTo(3);
     }
 
     @Test
@@ -42,7 +49,8 @@ class GroupRecipeTest {
                         new GroupPin.KeywordsPlaced(List.of("a", "b"), List.of("as"), "one"),
                         new GroupPin.KeywordsPlaced(List.of("c"), List.of(), GroupPins.NO_GROUP),
                         new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "two"))
-                .groupPins();
+                .grouping()
+                .pins();
         assertThat(List.copyOf(pins.placed().keySet())).containsExactly("b", "as", "c", "a");
         assertThat(pins.placed())
                 .containsEntry("a", "two")
@@ -59,7 +67,8 @@ class GroupRecipeTest {
                         new GroupPin.GroupNamed("hive", "Hives"),
                         new GroupPin.GroupNamed("lid", "Lids"),
                         new GroupPin.GroupNamed("lid", ""))
-                .groupPins();
+                .grouping()
+                .pins();
         assertThat(pins.removed()).containsExactly("near me");
         assertThat(pins.names()).containsOnlyKeys("hive").containsEntry("hive", "Hives");
     }
@@ -67,14 +76,19 @@ class GroupRecipeTest {
     @Test
     void onlyWhatChangesGroupsMakesThemComeOutOtherwise() {
         Recipe before = of(rule(1, "gifts"), new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"));
-        assertThat(before.groupsAs(of(rule(1, "gifts"), new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"))))
+        assertThat(before.grouping()
+                        .groupsAs(of(rule(1, "gifts"), new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"))
+                                .grouping()))
                 .isTrue();
-        assertThat(before.groupsAs(of(rule(1, "gifts")))).isFalse();
-        assertThat(before.groupsAs(
-                        before.withGroups(GroupSettings.standard("en").withPasses(Pass.standard()))))
+        assertThat(before.grouping().groupsAs(of(rule(1, "gifts")).grouping())).isFalse();
+        assertThat(before.grouping()
+                        .groupsAs(before.withGroups(GroupSettings.standard("en").withPasses(Pass.standard()))
+                                .grouping()))
                 .isTrue();
-        assertThat(before.groupsAs(
-                        before.withGroups(GroupSettings.standard("en").withMuted(new TreeSet<>(List.of("bee"))))))
+        assertThat(before.grouping()
+                        .groupsAs(
+                                before.withGroups(GroupSettings.standard("en").withMuted(new TreeSet<>(List.of("bee"))))
+                                        .grouping()))
                 .isFalse();
         // The same pins in another order may mean another group where two meet in one keyword.
         Recipe one = of(
@@ -83,7 +97,7 @@ class GroupRecipeTest {
         Recipe other = of(
                 new GroupPin.KeywordsPlaced(List.of("b"), List.of(), "two"),
                 new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"));
-        assertThat(one.groupsAs(other)).isFalse();
+        assertThat(one.grouping().groupsAs(other.grouping())).isFalse();
     }
 
     @Test

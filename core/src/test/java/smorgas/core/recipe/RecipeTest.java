@@ -12,11 +12,11 @@ import org.junit.jupiter.api.Test;
 class RecipeTest {
 
     private static Entry keep(String text) {
-        return new Entry.Judged(List.of(text), Standing.KEPT);
+        return new SiftEntry.Judged(List.of(text), Standing.KEPT);
     }
 
-    private static Entry.RuleAdded rule(int number, String word) {
-        return new Entry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
+    private static SiftEntry.RuleAdded rule(int number, String word) {
+        return new SiftEntry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
     }
 
     @Test
@@ -64,30 +64,32 @@ class RecipeTest {
                         rule(1, "x"),
                         rule(2, "y"),
                         rule(3, "z"),
-                        new Entry.Judged(List.of("a", "b"), Standing.DROPPED),
-                        new Entry.RuleMoved(3, 0),
-                        new Entry.RuleRemoved(1),
-                        new Entry.WordsMuted(List.of("bee"), true)),
+                        new SiftEntry.Judged(List.of("a", "b"), Standing.DROPPED),
+                        new SiftEntry.RuleMoved(3, 0),
+                        new SiftEntry.RuleRemoved(1),
+                        new GroupEntry.WordsMuted(List.of("bee"), true)),
                 "en");
-        assertThat(recipe.pins()).containsEntry("a", Standing.DROPPED).containsEntry("b", Standing.DROPPED);
-        assertThat(recipe.rules()).extracting(Rule::number).containsExactly(3, 2);
-        assertThat(recipe.nextRule()).isEqualTo(4);
-        assertThat(recipe.groups().muted()).containsExactly("bee");
+        assertThat(recipe.sifting().pins()).containsEntry("a", Standing.DROPPED).containsEntry("b", Standing.DROPPED);
+        assertThat(recipe.sifting().rules()).extracting(Rule::number).containsExactly(3, 2);
+        assertThat(recipe.sifting().nextRule()).isEqualTo(4);
+        assertThat(recipe.grouping().settings().muted()).containsExactly("bee");
         // A number that is given twice, as only a recipe from elsewhere can: the later rule wins.
-        assertThat(Recipe.of(List.of(rule(1, "x"), rule(1, "y")), "en").rules())
+        assertThat(Recipe.of(List.of(rule(1, "x"), rule(1, "y")), "en")
+                        .sifting()
+                        .rules())
                 .containsExactly(rule(1, "y").rule());
-        assertThat(recipe.groups().stopWords()).contains("for", "the");
+        assertThat(recipe.grouping().settings().stopWords()).contains("for", "the");
     }
 
     @Test
     void aRecipeThatIsTakenTakesThePlaceOfDecisionsAndBasketsStay() {
         RecipeTaken taken = new RecipeTaken("old.json", List.of(rule(7, "free"), keep("b")));
-        Entry.BasketAdded basket = new Entry.BasketAdded(1, "list.csv");
+        BasketEntry.BasketAdded basket = new BasketEntry.BasketAdded(1, "list.csv");
         List<Entry> entries = List.of(keep("a"), basket, rule(1, "x"), taken, rule(8, "y"));
         Recipe recipe = Recipe.of(entries, "en");
-        assertThat(recipe.pins()).containsOnlyKeys("b");
-        assertThat(recipe.rules()).extracting(Rule::number).containsExactly(7, 8);
-        assertThat(recipe.baskets()).hasSize(1);
+        assertThat(recipe.sifting().pins()).containsOnlyKeys("b");
+        assertThat(recipe.sifting().rules()).extracting(Rule::number).containsExactly(7, 8);
+        assertThat(recipe.gathering().baskets()).hasSize(1);
         assertThat(Recipe.decisions(entries)).containsExactly(rule(7, "free"), keep("b"), rule(8, "y"));
         // It meets whatever was decided since its page was shown.
         assertThat(taken.surprises(keep("z").touches())).isTrue();

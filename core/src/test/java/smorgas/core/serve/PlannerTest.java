@@ -18,11 +18,14 @@ import smorgas.core.gather.TestLists;
 import smorgas.core.group.Grouper;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 class PlannerTest {
@@ -35,7 +38,7 @@ class PlannerTest {
     }
 
     private static Entry settings(String campaign, String pattern, long bid, boolean keptOnly, boolean leftovers) {
-        return new Entry.PlanSettingsChosen(
+        return new ServeEntry.PlanSettingsChosen(
                 new PlanSettings(campaign, pattern, false, 0, EnumSet.of(MatchType.EXACT), bid, keptOnly, leftovers));
     }
 
@@ -43,7 +46,7 @@ class PlannerTest {
     void namesBidsAndMatchTypesAreAsChosen() {
         Plan plan = plan(
                 HIVES,
-                new Entry.PlanSettingsChosen(new PlanSettings(
+                new ServeEntry.PlanSettingsChosen(new PlanSettings(
                         "Spring", "UK {theme}", true, 0, EnumSet.allOf(MatchType.class), 1_500_000, false, false)));
         assertThat(plan.rows()).hasSize(9).first().satisfies(row -> {
             assertThat(row.campaign()).isEqualTo("Spring");
@@ -78,7 +81,7 @@ class PlannerTest {
     void groupsOfWhichNothingIsServedAreNoAdGroups() {
         Plan plan = plan(
                 HIVES + "bee suit\nbee veil\nbee glove\n",
-                new Entry.Judged(List.of("bee suit"), Standing.KEPT),
+                new SiftEntry.Judged(List.of("bee suit"), Standing.KEPT),
                 settings("C", "{theme}", 0, true, false));
         assertThat(plan.rows()).extracting(Plan.Row::keyword).containsExactly("bee suit");
         assertThat(plan.adGroups()).isEqualTo(1);
@@ -93,7 +96,7 @@ class PlannerTest {
         assertThat(plan.adGroups()).isEqualTo(2);
         Plan broad = plan(
                 list,
-                new Entry.PlanSettingsChosen(
+                new ServeEntry.PlanSettingsChosen(
                         new PlanSettings("C", "{theme}", true, 1, EnumSet.of(MatchType.EXACT), 0, false, false)));
         assertThat(broad.rows()).hasSize(6).extracting(Plan.Row::adGroup).containsOnly("Hive");
     }
@@ -112,10 +115,10 @@ class PlannerTest {
     void onlyRulesThatDropAWordMakeNegatives() {
         Plan plan = plan(
                 HIVES,
-                new Entry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
-                new Entry.RuleAdded(new Rule(2, new Condition.HasWord("lid"), Standing.KEPT)),
-                new Entry.RuleAdded(new Rule(3, new Condition.HasText("job"), Standing.DROPPED)),
-                new Entry.RuleAdded(new Rule(4, new Condition.HasWord("free"), Standing.DROPPED)));
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+                new SiftEntry.RuleAdded(new Rule(2, new Condition.HasWord("lid"), Standing.KEPT)),
+                new SiftEntry.RuleAdded(new Rule(3, new Condition.HasText("job"), Standing.DROPPED)),
+                new SiftEntry.RuleAdded(new Rule(4, new Condition.HasWord("free"), Standing.DROPPED)));
         assertThat(plan.negatives()).extracting(Plan.Negative::keyword).containsExactly("free");
     }
 
@@ -124,8 +127,8 @@ class PlannerTest {
     void thePlanIsReadBackByAnotherLibraryAsItWas() throws IOException {
         Plan plan = plan(
                 "\"hive \"\"a\"\" stand\"\nhive lid\nhive roof\nhive küche\n",
-                new Entry.GroupSettingsChosen(GroupSettings.standard("en")),
-                new Entry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")),
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
                 settings("Spring, \"early\"", "{theme}", 450_000, false, false));
         StringWriter out = new StringWriter();
         PlanCsv.write(plan, out);

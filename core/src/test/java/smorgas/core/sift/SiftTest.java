@@ -21,6 +21,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 class SiftTest {
@@ -28,17 +29,15 @@ class SiftTest {
     /** Nothing but tidying, so that each text is a keyword. */
     private static final Folding TIDIED = Folding.standard("en").with(Set.of());
 
-    private static final Keywords KEYWORDS = Folder.fold(
-            List.of(TestLists.lines(1, """
+    private static final Keywords KEYWORDS =
+            Folder.fold(List.of(TestLists.lines(1, """
             keyword,searches
             comb honey,1K - 10K
             beard combination,900
             honey comb,40
             Bee Hive,
             c++ hive,0
-            """), TestLists.lines(2, "bee hive\nqueen's cage\n")),
-            TIDIED,
-            Recipe.empty("en").merges());
+            """), TestLists.lines(2, "bee hive\nqueen's cage\n")), TIDIED);
 
     private static final Matcher MATCHER = new Matcher(KEYWORDS);
 
@@ -178,20 +177,20 @@ class SiftTest {
     @Test
     void ofTwoPinsThatMeetInOneKeywordTheLaterWins() {
         List<Entry> entries = new ArrayList<>(List.of(
-                new Entry.Judged(List.of("bee hives"), Standing.DROPPED),
-                new Entry.Judged(List.of("bee hive"), Standing.KEPT)));
+                new SiftEntry.Judged(List.of("bee hives"), Standing.DROPPED),
+                new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT)));
         Keywords folded = Folder.fold(List.of(TestLists.lines(1, "bee hive\nbee hives\n")));
         assertThat(folded.size()).isEqualTo(1);
         Recipe recipe = Recipe.of(entries, "en");
-        assertThat(Judge.judge(new Matcher(folded), recipe.pins(), Map.of(), List.of())
+        assertThat(Judge.judge(new Matcher(folded), recipe.sifting().pins(), Map.of(), List.of())
                         .of(0))
                 .isEqualTo(Standing.KEPT);
 
-        entries.add(new Entry.Judged(List.of("bee hives"), Standing.DROPPED));
+        entries.add(new SiftEntry.Judged(List.of("bee hives"), Standing.DROPPED));
         Recipe later = Recipe.of(entries, "en");
-        assertThat(Judge.judge(new Matcher(folded), later.pins(), Map.of(), List.of())
+        assertThat(Judge.judge(new Matcher(folded), later.sifting().pins(), Map.of(), List.of())
                         .of(0))
                 .isEqualTo(Standing.DROPPED);
-        assertThat(later.judgesAs(recipe)).isFalse();
+        assertThat(later.sifting().judgesAs(recipe.sifting())).isFalse();
     }
 }

@@ -23,7 +23,6 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Folding;
-import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
@@ -34,8 +33,7 @@ class WordsOnViewTest {
     private static Keywords tidied(List<String> lines) {
         return Folder.fold(
                 List.of(TestLists.lines(1, String.join("\n", lines) + "\n")),
-                Folding.standard("en").with(Set.of()),
-                Recipe.empty("en").merges());
+                Folding.standard("en").with(Set.of()));
     }
 
     private static BitSet all(Keywords keywords) {

@@ -20,8 +20,8 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.fold.Comparison;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.Entry;
 
 /** Two sets compared; what comes out is picked up on the tray or made a basket. */
 @Controller
@@ -139,7 +139,8 @@ class CompareController {
         gathered.basket()
                 .ifPresent(basket -> project.act(
                         project.snapshot().version(),
-                        recipe -> new Entry.BasketDescribed(basket, BasketInfo.of(shown, BasketInfo.Kind.COMPARED))));
+                        recipe -> new BasketEntry.BasketDescribed(
+                                basket, BasketInfo.of(shown, BasketInfo.Kind.COMPARED))));
         Frames.notice(gathered.outcome()).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
         return "redirect:/projects/" + id + "/gather"
                 + gathered.basket().map(basket -> "?basket=" + basket).orElse("");

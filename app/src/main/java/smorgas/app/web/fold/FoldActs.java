@@ -16,7 +16,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Edition;
-import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.WordPair;
 import smorgas.core.text.Tidy;
@@ -36,19 +36,19 @@ class FoldActs {
 
     @PostMapping("/projects/{id}/fold/kind")
     String kind(Act act, @RequestParam FoldKind kind, @RequestParam boolean on) {
-        return act.done(recipe -> new Entry.FoldKindSwitched(kind, on));
+        return act.done(recipe -> new FoldEntry.FoldKindSwitched(kind, on));
     }
 
     /** The rules of another edition are followed. */
     @PostMapping("/projects/{id}/fold/edition")
     String edition(Act act, @RequestParam int edition) {
-        return act.done(recipe -> new Entry.EditionChosen(Edition.of(edition)));
+        return act.done(recipe -> new FoldEntry.EditionChosen(Edition.of(edition)));
     }
 
     /** One spelling is taken out of its keyword. */
     @PostMapping("/projects/{id}/fold/out")
     String out(Act act, @RequestParam String text) {
-        return act.done(recipe -> new Entry.SpellingsTakenOut(List.of(Tidy.of(text))));
+        return act.done(recipe -> new FoldEntry.SpellingsTakenOut(List.of(Tidy.of(text))));
     }
 
     /** Every spelling of a keyword becomes a keyword. */
@@ -58,12 +58,12 @@ class FoldActs {
         List<String> texts = keywords.find(text).map(keywords::tidyTexts).orElse(List.of());
         return texts.isEmpty()
                 ? act.back(new Outcome.NoChange("There is no such keyword."))
-                : act.done(recipe -> new Entry.SpellingsTakenOut(texts));
+                : act.done(recipe -> new FoldEntry.SpellingsTakenOut(texts));
     }
 
     @PostMapping("/projects/{id}/fold/lead")
     String lead(Act act, @RequestParam String text) {
-        return act.done(recipe -> new Entry.LeadChosen(Tidy.of(text)));
+        return act.done(recipe -> new FoldEntry.LeadChosen(Tidy.of(text)));
     }
 
     /** All keywords on the tray become one; the first picked comes first. */
@@ -76,7 +76,7 @@ class FoldActs {
         if (texts.size() < 2) {
             return act.back(new Outcome.NoChange("Pick up two keywords or more, then join them."));
         }
-        Outcome outcome = act.make(recipe -> new Entry.KeywordsJoined(texts));
+        Outcome outcome = act.make(recipe -> new FoldEntry.KeywordsJoined(texts));
         if (outcome instanceof Outcome.Done) {
             trays.clear(act.id(), tab);
         }
@@ -87,7 +87,7 @@ class FoldActs {
     @PostMapping("/projects/{id}/fold/misspelling")
     String misspelling(
             Act act, @RequestParam String wrong, @RequestParam String right, @RequestParam boolean accepted) {
-        return act.done(recipe -> new Entry.MisspellingsJudged(List.of(new WordPair(wrong, right)), accepted));
+        return act.done(recipe -> new FoldEntry.MisspellingsJudged(List.of(new WordPair(wrong, right)), accepted));
     }
 
     /** All proposals of so much confidence, in percent, and more are accepted. */
@@ -99,7 +99,7 @@ class FoldActs {
                 .toList();
         return pairs.isEmpty()
                 ? act.back(new Outcome.NoChange("No proposal is so sure."))
-                : act.done(recipe -> new Entry.MisspellingsJudged(pairs, true));
+                : act.done(recipe -> new FoldEntry.MisspellingsJudged(pairs, true));
     }
 
     private static WordPair pair(Misspellings.Proposal proposal) {
@@ -114,7 +114,7 @@ class FoldActs {
                 .filter(word -> !word.isEmpty())
                 .limit(MOST_WORDS)
                 .forEach(list::add);
-        return act.done(recipe -> new Entry.LittleWordsChosen(new ArrayList<>(list)));
+        return act.done(recipe -> new FoldEntry.LittleWordsChosen(new ArrayList<>(list)));
     }
 
     @PostMapping("/projects/{id}/fold/cleaning")
@@ -122,7 +122,7 @@ class FoldActs {
         Outcome outcome = act.make(recipe -> {
             Cleaning cleaning =
                     asked.cleaning().orElseThrow(() -> new IllegalArgumentException("Choose what is to be cleaned"));
-            return new Entry.CleaningAdded(recipe.folding().nextCleaning(), cleaning);
+            return new FoldEntry.CleaningAdded(recipe.folding().nextCleaning(), cleaning);
         });
         // Not back to the page with the cleaning in its address, which would offer the same once more.
         return act.to("/fold", outcome);
@@ -130,6 +130,6 @@ class FoldActs {
 
     @PostMapping("/projects/{id}/fold/cleaning/{number}/remove")
     String cleanNoMore(Act act, @PathVariable int number) {
-        return act.done(recipe -> new Entry.CleaningRemoved(number));
+        return act.done(recipe -> new FoldEntry.CleaningRemoved(number));
     }
 }

@@ -84,10 +84,7 @@ class FoldController {
         if (folding.edition() == Edition.NEWEST) {
             return null;
         }
-        int keywords = Folder.fold(
-                        board.keywords().baskets(),
-                        folding.with(Edition.NEWEST),
-                        board.recipe().merges())
+        int keywords = Folder.fold(board.keywords().baskets(), folding.with(Edition.NEWEST))
                 .size();
         return new EditionOffer(
                 folding.edition().number(),

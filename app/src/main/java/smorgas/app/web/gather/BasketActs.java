@@ -19,8 +19,10 @@ import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
 import smorgas.core.fold.Versions;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.ReadAs;
 
 /** What is done to one basket, and how figures of several are merged. */
@@ -51,12 +53,12 @@ class BasketActs {
 
     @PostMapping("/projects/{id}/gather/{basket}/remove")
     String remove(Act act, @PathVariable long basket) {
-        return done(act, basket, b -> new Entry.BasketRemoved(basket, b.name()));
+        return done(act, basket, b -> new BasketEntry.BasketRemoved(basket, b.name()));
     }
 
     @PostMapping("/projects/{id}/gather/{basket}/switch")
     String turn(Act act, @PathVariable long basket, @RequestParam boolean on) {
-        return done(act, basket, b -> new Entry.BasketSwitched(basket, b.name(), on));
+        return done(act, basket, b -> new BasketEntry.BasketSwitched(basket, b.name(), on));
     }
 
     @PostMapping("/projects/{id}/gather/{basket}/describe")
@@ -79,7 +81,7 @@ class BasketActs {
         return done(
                 act,
                 basket,
-                b -> new Entry.BasketDescribed(
+                b -> new BasketEntry.BasketDescribed(
                         basket,
                         new BasketInfo(
                                 name,
@@ -98,7 +100,7 @@ class BasketActs {
         return done(
                 act,
                 basket,
-                b -> new Entry.BasketReadAs(
+                b -> new BasketEntry.BasketReadAs(
                         basket,
                         b.name(),
                         b.state().readAs().with(b.stored().reading().columns(), column, role)));
@@ -116,7 +118,7 @@ class BasketActs {
         return done(
                 act,
                 basket,
-                b -> new Entry.BasketReadAs(
+                b -> new BasketEntry.BasketReadAs(
                         basket,
                         b.name(),
                         new ReadAs(
@@ -161,6 +163,6 @@ class BasketActs {
 
     @PostMapping("/projects/{id}/merge")
     String merge(Act act, @RequestParam Figure figure, @RequestParam Merge merge) {
-        return act.to("/gather", act.make(recipe -> new Entry.MergeChosen(figure, merge)));
+        return act.to("/gather", act.make(recipe -> new FoldEntry.MergeChosen(figure, merge)));
     }
 }

@@ -39,7 +39,7 @@ import smorgas.core.fold.Overlap;
 import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
 import smorgas.core.gather.Workbooks;
-import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.ReadAs;
 
@@ -120,15 +120,15 @@ class GatherController {
     private static boolean gatheredLast(Snapshot snapshot) {
         return snapshot.history().steps().stream()
                 .max(Comparator.comparingLong(History.Step::version))
-                .map(last -> last.state() == History.State.DONE && last.entry() instanceof Entry.BasketAdded)
+                .map(last -> last.state() == History.State.DONE && last.entry() instanceof BasketEntry.BasketAdded)
                 .orElse(true);
     }
 
     private static List<MergeView> merges(Snapshot snapshot) {
         return Arrays.stream(Figure.values())
                 .filter(figure -> snapshot.board().keywords().figure(figure).isPresent())
-                .map(figure ->
-                        new MergeView(figure, snapshot.board().recipe().merges().get(figure), figure.because()))
+                .map(figure -> new MergeView(
+                        figure, snapshot.board().recipe().folding().merges().get(figure), figure.because()))
                 .toList();
     }
 

@@ -50,7 +50,10 @@ final class Alternatives {
         if (shown != adopted) {
             boards.put(PREVIEW, shown);
         }
-        adopted.recipe().alternatives().forEach((name, settings) -> boards.put(name, previews.of(adopted, settings)));
+        adopted.recipe()
+                .grouping()
+                .alternatives()
+                .forEach((name, settings) -> boards.put(name, previews.of(adopted, settings)));
     }
 
     void compare(Model model) {
@@ -94,7 +97,9 @@ final class Alternatives {
                 : Agreement.of(groups.grouping(), boards.get(base).groups().grouping());
         return new Column(
                 name,
-                name.equals(ADOPTED) ? "" : Dials.query(board.recipe().groups()),
+                name.equals(ADOPTED)
+                        ? ""
+                        : Dials.query(board.recipe().grouping().settings()),
                 GroupViews.figures(groups, groups).stream()
                         .map(GroupViews.FigureView::now)
                         .toList(),
@@ -102,7 +107,7 @@ final class Alternatives {
                 agreement == null ? "" : String.format(Locale.ENGLISH, "%.2f", agreement.mutualInformation()),
                 is,
                 name.equals(beside),
-                adopted.recipe().alternatives().containsKey(name),
+                adopted.recipe().grouping().alternatives().containsKey(name),
                 query.with("base", name, "beside", name.equals(beside) ? base : beside),
                 query.with("beside", name));
     }

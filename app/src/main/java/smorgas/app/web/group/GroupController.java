@@ -82,10 +82,10 @@ class GroupController {
 
     private static GroupSettings wanted(MultiValueMap<String, String> fields, Recipe recipe, Model model) {
         try {
-            return Dials.read(fields, recipe.groups());
+            return Dials.read(fields, recipe.grouping().settings());
         } catch (IllegalArgumentException e) {
             model.addAttribute("notice", e.getMessage() + ".");
-            return recipe.groups();
+            return recipe.grouping().settings();
         }
     }
 
@@ -121,8 +121,8 @@ class GroupController {
         model.addAttribute("leftoversOpened", shown == Grouping.LEFTOVER);
         model.addAttribute("rules", rules(recipe));
         model.addAttribute("muteOffer", MuteOffer.of(board).orElse(null));
-        model.addAttribute("removed", recipe.groupPins().removed());
-        model.addAttribute("joined", recipe.groupPins().joined());
+        model.addAttribute("removed", recipe.grouping().pins().removed());
+        model.addAttribute("joined", recipe.grouping().pins().joined());
     }
 
     private static void map(Board board, GroupQuery query, int shown, Model model) {
@@ -157,11 +157,11 @@ class GroupController {
     }
 
     private static List<RuleView> rules(Recipe recipe) {
-        return java.util.stream.IntStream.range(0, recipe.groupRules().size())
+        return java.util.stream.IntStream.range(0, recipe.grouping().rules().size())
                 .mapToObj(place -> new RuleView(
-                        recipe.groupRules().get(place).number(),
+                        recipe.grouping().rules().get(place).number(),
                         place,
-                        recipe.groupRules().get(place).sentence()))
+                        recipe.grouping().rules().get(place).sentence()))
                 .toList();
     }
 

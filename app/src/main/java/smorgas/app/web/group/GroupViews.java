@@ -187,7 +187,7 @@ final class GroupViews {
     }
 
     String kind(int group) {
-        GroupPins pins = board.recipe().groupPins();
+        GroupPins pins = board.recipe().grouping().pins();
         String key = grouping.key(group);
         if (pins.locked().containsKey(key)) {
             return "locked";

@@ -27,7 +27,7 @@ record MuteOffer(String word, String share) {
         if (left < FEWEST) {
             return Optional.empty();
         }
-        GroupSettings settings = board.recipe().groups();
+        GroupSettings settings = board.recipe().grouping().settings();
         Set<Integer> muted = new HashSet<>();
         settings.muted().forEach(word -> board.keywords().folded().find(word).ifPresent(found -> muted.add(found[0])));
         WordCounts.Asked asked = new WordCounts.Asked(

@@ -117,7 +117,7 @@ final class OpenedView {
 
     /** What a hand has decided of the opened group. */
     private void hand(int group, String key, Model model) {
-        GroupPins pins = board.recipe().groupPins();
+        GroupPins pins = board.recipe().grouping().pins();
         model.addAttribute("locked", pins.locked().containsKey(key));
         model.addAttribute("made", pins.made().contains(key));
         model.addAttribute("split", pins.split().containsKey(key));

@@ -69,7 +69,7 @@ class PinActs {
     private static void keepCase(Act act, Board board, String key, String typed) {
         String name = typed.strip();
         boolean fresh = board.groups().find(key) < 0
-                && !board.recipe().groupPins().names().containsKey(key);
+                && !board.recipe().grouping().pins().names().containsKey(key);
         if (fresh && key.equals(Tidy.of(name)) && !name.equals(key) && name.equalsIgnoreCase(key)) {
             act.make(recipe -> new GroupPin.GroupNamed(key, name));
         }

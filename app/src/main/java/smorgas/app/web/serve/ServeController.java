@@ -22,9 +22,9 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureReader;
-import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
@@ -54,7 +54,7 @@ class ServeController {
     String page(@PathVariable long id, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Plan plan = snapshot.board().plan();
-        PlanSettings settings = snapshot.board().recipe().plan();
+        PlanSettings settings = snapshot.board().recipe().serving().plan();
         model.addAttribute("settings", settings);
         model.addAttribute(
                 "bid", settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale()));
@@ -90,7 +90,7 @@ class ServeController {
             @RequestParam String bid,
             @RequestParam(defaultValue = "false") boolean keptOnly,
             @RequestParam(defaultValue = "false") boolean leftovers) {
-        return act.done(recipe -> new Entry.PlanSettingsChosen(new PlanSettings(
+        return act.done(recipe -> new ServeEntry.PlanSettingsChosen(new PlanSettings(
                 campaign,
                 pattern,
                 titleCase,
@@ -113,7 +113,7 @@ class ServeController {
     /** A negative that blocks what is served is meant, or is not. */
     @PostMapping("/projects/{id}/serve/negative")
     String settle(Act act, @RequestParam String word, @RequestParam boolean leaves) {
-        return act.done(recipe -> new Entry.NegativeSettled(Tidy.of(word), leaves));
+        return act.done(recipe -> new ServeEntry.NegativeSettled(Tidy.of(word), leaves));
     }
 
     /** The plan as a file for an ad platform's bulk import. */

@@ -30,9 +30,10 @@ import smorgas.core.column.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Matcher;
@@ -78,7 +79,7 @@ class BuildController {
         Snapshot snapshot = project.snapshot();
         Board board = snapshot.board();
         Decimals decimals = Decimals.of(project.language());
-        Optional<Rule> changed = board.recipe().rules().stream()
+        Optional<Rule> changed = board.recipe().sifting().rules().stream()
                 .filter(known -> known.number() == rule)
                 .findFirst();
         Built built = built(fields, changed, decimals);
@@ -165,7 +166,8 @@ class BuildController {
 
     /** One that knows the lists of the pantry that the condition names and the project has not taken yet. */
     private Matcher matcher(Condition condition, Board board) {
-        Map<String, WordList> lists = new LinkedHashMap<>(board.recipe().lists());
+        Map<String, WordList> lists =
+                new LinkedHashMap<>(board.recipe().sifting().lists());
         condition
                 .all()
                 .filter(Condition.OnList.class::isInstance)
@@ -174,7 +176,9 @@ class BuildController {
                 .distinct()
                 .toList()
                 .forEach(name -> pantry.find(name).ifPresent(list -> lists.put(name, list)));
-        return lists.size() == board.recipe().lists().size() ? board.matcher() : new Matcher(board.keywords(), lists);
+        return lists.size() == board.recipe().sifting().lists().size()
+                ? board.matcher()
+                : new Matcher(board.keywords(), lists);
     }
 
     private static List<Choices> kinds(Board board) {
@@ -218,7 +222,7 @@ class BuildController {
     private Map<String, Map<String, String>> values(Snapshot snapshot) {
         Board board = snapshot.board();
         Map<String, Map<String, String>> values = new LinkedHashMap<>();
-        TreeSet<String> lists = new TreeSet<>(board.recipe().lists().keySet());
+        TreeSet<String> lists = new TreeSet<>(board.recipe().sifting().lists().keySet());
         pantry.all().forEach(list -> lists.add(list.name()));
         values.put("list", same(lists));
         values.put(
@@ -275,12 +279,12 @@ class BuildController {
     private Optional<Outcome> takeLists(Act act, Condition condition) {
         for (Condition part : condition.all().toList()) {
             if (part instanceof Condition.OnList on
-                    && !act.snapshot().board().recipe().lists().containsKey(on.list())) {
+                    && !act.snapshot().board().recipe().sifting().lists().containsKey(on.list())) {
                 Optional<WordList> list = pantry.find(on.list());
                 if (list.isEmpty()) {
                     return Optional.of(new Outcome.Refused("The pantry has no list \"" + on.list() + "\"."));
                 }
-                Outcome taken = act.make(recipe -> new Entry.ListTaken(list.get()));
+                Outcome taken = act.make(recipe -> new SiftEntry.ListTaken(list.get()));
                 if (!(taken instanceof Outcome.Done)) {
                     return Optional.of(taken);
                 }
@@ -290,13 +294,13 @@ class BuildController {
     }
 
     private static Outcome group(Act act, Condition condition, String name, boolean leftoversOnly) {
-        return act.make(recipe ->
-                new Entry.GroupRuleSet(new GroupRule(recipe.nextGroupRule(), name.strip(), condition, leftoversOnly)));
+        return act.make(recipe -> new GroupEntry.GroupRuleSet(
+                new GroupRule(recipe.grouping().nextRule(), name.strip(), condition, leftoversOnly)));
     }
 
     private static Outcome make(Act act, Condition condition, String what, int rule, String newTag, String view) {
         if (what.equals("view")) {
-            return act.make(recipe -> new Entry.ViewSaved(view.strip(), condition));
+            return act.make(recipe -> new SiftEntry.ViewSaved(view.strip(), condition));
         }
         if (condition.asksForStanding()) {
             return new Outcome.Refused(
@@ -311,8 +315,8 @@ class BuildController {
                         default -> throw new IllegalArgumentException("There is no act " + what);
                     };
             return rule > 0
-                    ? new Entry.RuleChanged(new Rule(rule, condition, does))
-                    : new Entry.RuleAdded(new Rule(recipe.nextRule(), condition, does));
+                    ? new SiftEntry.RuleChanged(new Rule(rule, condition, does))
+                    : new SiftEntry.RuleAdded(new Rule(recipe.sifting().nextRule(), condition, does));
         });
     }
 }

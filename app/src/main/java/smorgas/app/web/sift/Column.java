@@ -98,7 +98,7 @@ record Column(String name, String label, Shows shows) {
     /** Those that are shown: the chosen ones that there are, or the first choice if none were chosen. */
     static List<Column> shown(Snapshot snapshot) {
         List<Column> all = all(snapshot);
-        List<String> chosen = snapshot.board().recipe().columns();
+        List<String> chosen = snapshot.board().recipe().sifting().columns();
         if (chosen.isEmpty()) {
             return all.stream()
                     .filter(column -> shownFirst(column, snapshot.board()))

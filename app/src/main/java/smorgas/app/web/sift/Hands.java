@@ -6,6 +6,7 @@ import java.util.SequencedMap;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 /** Makes entries of what a hand decides of keywords: each names all tidy texts, so that it finds its keyword later too. */
@@ -21,25 +22,25 @@ final class Hands {
         Named named = new Named(new ArrayList<>(), new ArrayList<>());
         for (String text : texts) {
             List<String> all = spellings(text, keywords);
-            if (all.stream().anyMatch(spelling -> recipe.pins().get(spelling) != to)) {
+            if (all.stream().anyMatch(spelling -> recipe.sifting().pins().get(spelling) != to)) {
                 add(text, all, named);
             }
         }
         return named.leads().isEmpty()
-                ? new Entry.Judged(texts, to)
-                : new Entry.Judged(named.leads(), named.also(), to);
+                ? new SiftEntry.Judged(texts, to)
+                : new SiftEntry.Judged(named.leads(), named.also(), to);
     }
 
     /** These keywords stand again as the rules say. */
     static Entry givenBack(Keywords keywords, List<String> texts) {
         Named named = new Named(new ArrayList<>(), new ArrayList<>());
         texts.forEach(text -> add(text, spellings(text, keywords), named));
-        return new Entry.GivenBack(named.leads(), named.also());
+        return new SiftEntry.GivenBack(named.leads(), named.also());
     }
 
     /** These keywords get a tag, or lose it. */
     static Entry tagged(Recipe recipe, Keywords keywords, List<String> texts, String tag, boolean on) {
-        SequencedMap<String, Boolean> pins = recipe.tags().get(tag);
+        SequencedMap<String, Boolean> pins = recipe.sifting().tags().get(tag);
         Named named = new Named(new ArrayList<>(), new ArrayList<>());
         for (String text : texts) {
             List<String> all = spellings(text, keywords);
@@ -49,8 +50,8 @@ final class Hands {
             }
         }
         return named.leads().isEmpty()
-                ? new Entry.Tagged(texts, List.of(), tag, on)
-                : new Entry.Tagged(named.leads(), named.also(), tag, on);
+                ? new SiftEntry.Tagged(texts, List.of(), tag, on)
+                : new SiftEntry.Tagged(named.leads(), named.also(), tag, on);
     }
 
     private static List<String> spellings(String text, Keywords keywords) {

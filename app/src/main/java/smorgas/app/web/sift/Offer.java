@@ -38,7 +38,7 @@ record Offer(String word, String counts, List<Act> acts, boolean muted) {
                 word,
                 counts(board.matcher().match(condition), board),
                 acts(board, board.matcher(), condition),
-                board.recipe().groups().muted().contains(word));
+                board.recipe().grouping().settings().muted().contains(word));
     }
 
     /** Dropping and keeping what fulfils a condition. */
@@ -65,9 +65,10 @@ record Offer(String word, String counts, List<Act> acts, boolean muted) {
     /** What a rule put below the others would change. */
     private static Act act(Board board, Matcher matcher, Condition condition, Standing standing) {
         Recipe recipe = board.recipe();
-        List<Rule> rules = new ArrayList<>(recipe.rules());
-        rules.add(new Rule(recipe.nextRule(), condition, standing));
-        Standings would = Judge.judge(matcher, recipe.pins(), recipe.tags(), rules);
+        List<Rule> rules = new ArrayList<>(recipe.sifting().rules());
+        rules.add(new Rule(recipe.sifting().nextRule(), condition, standing));
+        Standings would =
+                Judge.judge(matcher, recipe.sifting().pins(), recipe.sifting().tags(), rules);
         int changes = 0;
         List<String> samples = new ArrayList<>();
         for (int k = 0; k < would.size(); k++) {

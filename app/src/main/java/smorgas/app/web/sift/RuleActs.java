@@ -12,8 +12,9 @@ import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.text.Tidy;
@@ -76,7 +77,7 @@ class RuleActs {
                         newTag.isBlank()
                                 ? new Outcome.NoChange("Name the tag first.")
                                 : add(act, condition, new Rule.Tags(newTag.strip()));
-                    case "mute" -> act.make(recipe -> new Entry.WordsMuted(ticked, true));
+                    case "mute" -> act.make(recipe -> new GroupEntry.WordsMuted(ticked, true));
                     case "list" -> putOn(list, ticked, act.project().language());
                     default -> throw new IllegalArgumentException("no such act: " + what);
                 };
@@ -98,33 +99,34 @@ class RuleActs {
     }
 
     static Outcome add(Act act, Condition condition, Rule.Does does) {
-        boolean known = act.snapshot().board().recipe().rules().stream()
+        boolean known = act.snapshot().board().recipe().sifting().rules().stream()
                 .anyMatch(rule -> rule.when().equals(condition) && rule.does().equals(does));
         return known
                 ? new Outcome.NoChange("There is such a rule already.")
-                : act.make(recipe -> new Entry.RuleAdded(new Rule(recipe.nextRule(), condition, does)));
+                : act.make(recipe ->
+                        new SiftEntry.RuleAdded(new Rule(recipe.sifting().nextRule(), condition, does)));
     }
 
     @PostMapping("/projects/{id}/rules/{rule}/remove")
     String removeRule(Act act, @PathVariable int rule) {
-        return act.done(recipe -> new Entry.RuleRemoved(rule));
+        return act.done(recipe -> new SiftEntry.RuleRemoved(rule));
     }
 
     @PostMapping("/projects/{id}/rules/{rule}/move")
     String moveRule(Act act, @PathVariable int rule, @RequestParam int place) {
-        return act.done(recipe -> new Entry.RuleMoved(rule, Math.max(0, place)));
+        return act.done(recipe -> new SiftEntry.RuleMoved(rule, Math.max(0, place)));
     }
 
     @PostMapping("/projects/{id}/views/remove")
     String removeView(Act act, @RequestParam String view) {
-        return act.done(recipe -> new Entry.ViewRemoved(view));
+        return act.done(recipe -> new SiftEntry.ViewRemoved(view));
     }
 
     /** The project takes a word list of the pantry in, in its newest version. */
     @PostMapping("/projects/{id}/lists/take")
     String takeList(Act act, @RequestParam String list) {
         Outcome outcome = pantry.find(list)
-                .map(newest -> act.make(recipe -> new Entry.ListTaken(newest)))
+                .map(newest -> act.make(recipe -> new SiftEntry.ListTaken(newest)))
                 .orElse(new Outcome.Refused("The pantry has no list \"" + list + "\"."));
         return act.back(outcome);
     }

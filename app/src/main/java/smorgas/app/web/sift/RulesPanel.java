@@ -53,7 +53,7 @@ record RulesPanel(List<RuleView> rules, List<ViewLink> views, List<TagLink> tags
         Tags tags = board.standings().tags();
         return new RulesPanel(
                 rules(board),
-                board.recipe().views().entrySet().stream()
+                board.recipe().sifting().views().entrySet().stream()
                         .map(view -> new ViewLink(
                                 view.getKey(), view.getValue().sentence(), SiftQuery.urlOf(view.getValue())))
                         .toList(),
@@ -66,7 +66,7 @@ record RulesPanel(List<RuleView> rules, List<ViewLink> views, List<TagLink> tags
 
     private static List<RuleView> rules(Board board) {
         List<RuleView> views = new ArrayList<>();
-        List<Rule> rules = board.recipe().rules();
+        List<Rule> rules = board.recipe().sifting().rules();
         Map<Integer, String> doubts = board.standings().doubts();
         for (int place = 0; place < rules.size(); place++) {
             Rule rule = rules.get(place);
@@ -91,11 +91,11 @@ record RulesPanel(List<RuleView> rules, List<ViewLink> views, List<TagLink> tags
 
     private static List<ListNews> news(Board board, Pantry pantry) {
         List<ListNews> news = new ArrayList<>();
-        if (board.recipe().lists().isEmpty()) {
+        if (board.recipe().sifting().lists().isEmpty()) {
             return news;
         }
         for (WordList newest : pantry.all()) {
-            WordList taken = board.recipe().lists().get(newest.name());
+            WordList taken = board.recipe().sifting().lists().get(newest.name());
             if (taken != null && taken.version() != newest.version() && !taken.same(newest)) {
                 Set<String> before = new HashSet<>(taken.words());
                 Set<String> after = new HashSet<>(newest.words());

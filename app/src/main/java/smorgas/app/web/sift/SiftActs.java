@@ -20,7 +20,7 @@ import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Reason;
 import smorgas.core.sift.Standings;
@@ -213,6 +213,6 @@ class SiftActs {
             chosen.set(place, chosen.get(place - 1));
             chosen.set(place - 1, earlier);
         }
-        return act.done(recipe -> new Entry.ColumnsChosen(chosen));
+        return act.done(recipe -> new SiftEntry.ColumnsChosen(chosen));
     }
 }

@@ -186,7 +186,7 @@ final class SiftTable {
                     case Condition.HasAnyWord any -> any.words().stream();
                     case Condition.Worded worded -> Stream.of(worded.words());
                     case Condition.OnList on ->
-                        Optional.ofNullable(board.recipe().lists().get(on.list()))
+                        Optional.ofNullable(board.recipe().sifting().lists().get(on.list()))
                                 .map(list -> list.words().stream())
                                 .orElse(Stream.of());
                     default -> Stream.<String>of();

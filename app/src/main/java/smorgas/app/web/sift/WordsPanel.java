@@ -62,7 +62,8 @@ final class WordsPanel {
                 lists.computeIfAbsent(list.kind(), kind -> new HashSet<>()).addAll(list.words());
             }
         }
-        board.recipe().lists().values().forEach(list -> lists.computeIfAbsent(list.kind(), kind -> new HashSet<>())
+        board.recipe().sifting().lists().values().forEach(list -> lists.computeIfAbsent(
+                        list.kind(), kind -> new HashSet<>())
                 .addAll(list.words()));
         return lists;
     }

@@ -19,6 +19,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 /** The band is to scale: heights add up to what flows through it. */
@@ -39,14 +40,14 @@ class BandTest {
     }
 
     private static final Entry DROP_FREE =
-            new Entry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED));
+            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED));
 
     private static Band full() {
         return band(
                 true,
                 List.of(lines(1, "a & <b>.csv", HIVES), lines(2, "two", HIVES + "free hive\nfree suit\nqueen\n")),
                 DROP_FREE,
-                new Entry.Judged(List.of("hive part1", "hive part2"), Standing.KEPT));
+                new SiftEntry.Judged(List.of("hive part1", "hive part2"), Standing.KEPT));
     }
 
     /** The height of a ribbon at its left end: from its first point to its last. */

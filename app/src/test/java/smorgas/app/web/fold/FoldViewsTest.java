@@ -11,6 +11,7 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Recipe;
 
@@ -34,7 +35,7 @@ class FoldViewsTest {
 
     @Test
     void theStairIsDrawnToScaleAndATreadThatIsOffHangsBesideWhatIsLeft() {
-        List<StairView> stair = StairView.of(board(new Entry.FoldKindSwitched(FoldKind.PLURALS, false))
+        List<StairView> stair = StairView.of(board(new FoldEntry.FoldKindSwitched(FoldKind.PLURALS, false))
                 .foldReport()
                 .steps());
         assertThat(tread(stair, "Tidying").folds()).isEqualTo("1");
@@ -54,8 +55,8 @@ class FoldViewsTest {
     @Test
     void cleaningAndHandsHaveTheirTreadsWhenTheyDoSomething() {
         Board board = board(
-                new Entry.CleaningAdded(1, new Cleaning.StripYears()),
-                new Entry.SpellingsTakenOut(List.of("hive bee")));
+                new FoldEntry.CleaningAdded(1, new Cleaning.StripYears()),
+                new FoldEntry.SpellingsTakenOut(List.of("hive bee")));
         List<StairView> stair = StairView.of(board.foldReport().steps());
         assertThat(tread(stair, "Cleaning").folds()).isEqualTo("1");
         assertThat(tread(stair, "By hand").folds()).isEqualTo("-1");

@@ -16,6 +16,7 @@ import smorgas.core.group.Changes;
 import smorgas.core.group.NetOfWords;
 import smorgas.core.group.ThemeMarks;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
@@ -68,7 +69,7 @@ class PicturesTest {
         assertThat(map.select("a.area").eachAttr("aria-label")).anyMatch(label -> label.startsWith(HOSTILE));
         Board wide = board(
                 new GroupPin.GroupNamed("smoker", HOSTILE),
-                new Entry.GroupSettingsChosen(
+                new GroupEntry.GroupSettingsChosen(
                         GroupSettings.standard("en").withPasses(new Pass(4, 0, 0, 1, 5, true, 0))));
         FlowHtml.Picture flow =
                 FlowHtml.of(Changes.between(hostile.groups(), wide.groups()), hostile.groups(), wide.groups());

@@ -1,0 +1,103 @@
+package smorgas.app.store;
+
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.recipe.BasketEntry;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
+import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.RecipeTaken;
+import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.SiftEntry;
+
+/**
+ * How entries are persisted: each kind has a name of its own, so that classes may be renamed and moved, and the number of
+ * the format in which its body is written today. A change of a kind's fields needs the next number and a branch where
+ * bodies are read.
+ */
+final class EntryKinds {
+
+    static final String RECIPE_TAKEN = "recipe-taken";
+
+    /** @param format from 1 */
+    record Kind(String name, int format, Class<? extends Entry> type) {}
+
+    static final List<Kind> ALL = List.of(
+            new Kind("basket-added", 1, BasketEntry.BasketAdded.class),
+            new Kind("basket-removed", 1, BasketEntry.BasketRemoved.class),
+            new Kind("basket-described", 1, BasketEntry.BasketDescribed.class),
+            new Kind("basket-switched", 1, BasketEntry.BasketSwitched.class),
+            new Kind("basket-read-as", 1, BasketEntry.BasketReadAs.class),
+            new Kind("basket-renewed", 1, BasketEntry.BasketRenewed.class),
+            new Kind("edition", 1, FoldEntry.EditionChosen.class),
+            new Kind("fold-kind", 1, FoldEntry.FoldKindSwitched.class),
+            new Kind("little-words", 1, FoldEntry.LittleWordsChosen.class),
+            new Kind("misspellings", 1, FoldEntry.MisspellingsJudged.class),
+            new Kind("taken-out", 1, FoldEntry.SpellingsTakenOut.class),
+            new Kind("joined", 1, FoldEntry.KeywordsJoined.class),
+            new Kind("lead", 1, FoldEntry.LeadChosen.class),
+            new Kind("cleaning-added", 1, FoldEntry.CleaningAdded.class),
+            new Kind("cleaning-removed", 1, FoldEntry.CleaningRemoved.class),
+            new Kind("merge", 1, FoldEntry.MergeChosen.class),
+            new Kind("judged", 1, SiftEntry.Judged.class),
+            new Kind("given-back", 1, SiftEntry.GivenBack.class),
+            new Kind("rule-added", 1, SiftEntry.RuleAdded.class),
+            new Kind("rule-removed", 1, SiftEntry.RuleRemoved.class),
+            new Kind("rule-changed", 1, SiftEntry.RuleChanged.class),
+            new Kind("tagged", 1, SiftEntry.Tagged.class),
+            new Kind("view-saved", 1, SiftEntry.ViewSaved.class),
+            new Kind("view-removed", 1, SiftEntry.ViewRemoved.class),
+            new Kind("list-taken", 1, SiftEntry.ListTaken.class),
+            new Kind("columns", 1, SiftEntry.ColumnsChosen.class),
+            new Kind("rule-moved", 1, SiftEntry.RuleMoved.class),
+            new Kind("negative", 1, ServeEntry.NegativeSettled.class),
+            new Kind("plan-settings", 1, ServeEntry.PlanSettingsChosen.class),
+            new Kind("words-muted", 1, GroupEntry.WordsMuted.class),
+            new Kind("group-settings", 1, GroupEntry.GroupSettingsChosen.class),
+            new Kind("group-rule", 1, GroupEntry.GroupRuleSet.class),
+            new Kind("group-rule-removed", 1, GroupEntry.GroupRuleRemoved.class),
+            new Kind("group-rule-moved", 1, GroupEntry.GroupRuleMoved.class),
+            new Kind("alternative", 1, GroupEntry.AlternativeKept.class),
+            new Kind("alternative-dropped", 1, GroupEntry.AlternativeDropped.class),
+            new Kind("placed", 1, GroupPin.KeywordsPlaced.class),
+            new Kind("theme-removed", 1, GroupPin.ThemeRemoved.class),
+            new Kind("group-named", 1, GroupPin.GroupNamed.class),
+            new Kind("themes-made", 1, GroupPin.ThemesMade.class),
+            new Kind("groups-joined", 1, GroupPin.GroupsJoined.class),
+            new Kind("group-split", 1, GroupPin.GroupSplit.class),
+            new Kind("group-locked", 1, GroupPin.GroupLocked.class),
+            new Kind("barred", 1, GroupPin.KeywordsBarred.class),
+            new Kind("also-in", 1, GroupPin.KeywordsAlsoIn.class),
+            new Kind("recipe-taken", 1, RecipeTaken.class));
+
+    private static final Map<Class<? extends Entry>, Kind> BY_TYPE =
+            ALL.stream().collect(Collectors.toUnmodifiableMap(Kind::type, Function.identity()));
+
+    private static final Map<String, Kind> BY_NAME =
+            ALL.stream().collect(Collectors.toUnmodifiableMap(Kind::name, Function.identity()));
+
+    private EntryKinds() {}
+
+    static Kind of(Entry entry) {
+        return java.util.Objects.requireNonNull(
+                BY_TYPE.get(entry.getClass()), entry.getClass().getName());
+    }
+
+    /** The kind of this name, if this version reads it in this format. */
+    static @Nullable Kind find(String name, int format) {
+        Kind kind = BY_NAME.get(name);
+        return kind == null || kind.format() != format ? null : kind;
+    }
+
+    /** The names of kinds that a recipe can hold. */
+    static List<String> ofRecipe() {
+        return ALL.stream()
+                .filter(kind -> !BasketEntry.class.isAssignableFrom(kind.type()) && kind.type() != RecipeTaken.class)
+                .map(Kind::name)
+                .toList();
+    }
+}

@@ -1,0 +1,52 @@
+package smorgas.core.board;
+
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouper;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.Groups;
+import smorgas.core.group.Hand;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.sift.Matcher;
+import smorgas.core.sift.Standings;
+
+/** Brings together what groups are found from. */
+final class GroupStage {
+
+    private GroupStage() {}
+
+    static Groups group(Matcher matcher, Standings standings, Recipe recipe) {
+        Keywords keywords = matcher.keywords();
+        Map<Figure, FigureColumn> figures = new EnumMap<>(Figure.class);
+        for (Figure figure : List.of(Figure.SEARCHES, Figure.CLICKS, Figure.CONVERSIONS)) {
+            keywords.figure(figure).ifPresent(column -> figures.put(figure, column));
+        }
+        Grouping grouping = Grouper.group(
+                new Grouper.Input(
+                        keywords.folded(),
+                        standings.remaining(),
+                        figures,
+                        recipe.folding().language(),
+                        recipe.grouping().rules().stream()
+                                .map(rule -> new Grouper.Taking(
+                                        rule.key(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
+                                .toList(),
+                        Hand.of(recipe.grouping().pins(), keywords),
+                        recipe.folding().edition()),
+                recipe.grouping().settings());
+        return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), given(recipe));
+    }
+
+    /** Names that somebody has typed, by the keys of their groups; a name given later stands before a rule's. */
+    private static Map<String, String> given(Recipe recipe) {
+        Map<String, String> given = new HashMap<>();
+        recipe.grouping().rules().forEach(rule -> given.putIfAbsent(rule.key(), rule.name()));
+        given.putAll(recipe.grouping().pins().names());
+        return given;
+    }
+}

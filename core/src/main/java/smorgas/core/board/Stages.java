@@ -1,0 +1,256 @@
+package smorgas.core.board;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.fold.FoldReport;
+import smorgas.core.fold.Folder;
+import smorgas.core.fold.Keywords;
+import smorgas.core.fold.Misspellings;
+import smorgas.core.fold.Overlap;
+import smorgas.core.fold.Prepared;
+import smorgas.core.fold.Spellings;
+import smorgas.core.gather.Lines;
+import smorgas.core.group.Groups;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Sifting;
+import smorgas.core.recipe.WordList;
+import smorgas.core.serve.Plan;
+import smorgas.core.serve.PlanCount;
+import smorgas.core.serve.Planner;
+import smorgas.core.sift.Judge;
+import smorgas.core.sift.Matcher;
+import smorgas.core.sift.Phrases;
+import smorgas.core.sift.Standings;
+import smorgas.core.text.Words;
+
+/**
+ * The stages of the flow and their values for one board. A stage is one declaration: the stages it is made of, what of the
+ * recipe it reads, and how it is made. It is taken over from the board before if all of that is the same.
+ */
+final class Stages {
+
+    private static final List<Declared<?>> ALL = new ArrayList<>();
+
+    /**
+     * A stage.
+     *
+     * @param from the stages it is made of; it can ask for no others
+     * @param same whether it comes out the same under another recipe, those it is made of being the same
+     */
+    record Declared<T>(List<Declared<?>> from, BiPredicate<Recipe, Recipe> same, Function<Made, T> made) {
+
+        /** Each is itself only. */
+        @Override
+        public boolean equals(@Nullable Object other) {
+            return this == other;
+        }
+
+        @Override
+        public int hashCode() {
+            return System.identityHashCode(this);
+        }
+    }
+
+    static final Declared<Spellings> SPELLINGS = declare(List.of(), made -> Spellings.of(made.baskets()));
+
+    static final Declared<Prepared> PREPARED = declare(
+            List.of(SPELLINGS),
+            same(recipe ->
+                    List.of(recipe.folding().cleanings(), recipe.folding().edition())),
+            made -> Prepared.of(made.get(SPELLINGS), made.recipe().folding()));
+
+    static final Declared<List<Misspellings.Proposal>> MISSPELLINGS = declare(
+            List.of(PREPARED),
+            same(recipe ->
+                    List.of(recipe.folding().misspellings(), recipe.folding().refused(), brands(recipe))),
+            made -> Misspellings.of(made.get(PREPARED), made.recipe().folding(), brands(made.recipe())));
+
+    static final Declared<Keywords> KEYWORDS = declare(
+            List.of(PREPARED),
+            same(Recipe::folding),
+            made -> Folder.fold(made.get(PREPARED), made.recipe().folding()));
+
+    static final Declared<Phrases> PHRASES = declare(List.of(KEYWORDS), made -> new Phrases(made.get(KEYWORDS)));
+
+    static final Declared<Orders> ORDERS = declare(List.of(KEYWORDS), made -> new Orders(made.get(KEYWORDS)));
+
+    static final Declared<Overlap> OVERLAP = declare(List.of(KEYWORDS), made -> Overlap.of(made.get(KEYWORDS)));
+
+    static final Declared<FoldReport> REPORT = declare(List.of(KEYWORDS), made -> FoldReport.of(made.get(KEYWORDS)));
+
+    /** What conditions have found is remembered there. */
+    static final Declared<Matcher> MATCHER = declare(
+            List.of(KEYWORDS),
+            same(recipe -> recipe.sifting().lists()),
+            made -> new Matcher(made.get(KEYWORDS), made.recipe().sifting().lists()));
+
+    static final Declared<Standings> STANDINGS = declare(
+            List.of(MATCHER),
+            (one, other) -> one.sifting().judgesAs(other.sifting()),
+            made -> judged(made.get(MATCHER), made.recipe().sifting()));
+
+    static final Declared<Groups> GROUPS = declare(
+            List.of(KEYWORDS, MATCHER, STANDINGS),
+            (one, other) -> one.grouping().groupsAs(other.grouping()),
+            Stages::groups);
+
+    static final Declared<Plan> PLAN = declare(
+            List.of(KEYWORDS, STANDINGS, GROUPS),
+            same(Recipe::serving),
+            made -> Planner.plan(made.get(KEYWORDS), made.get(STANDINGS), made.get(GROUPS), made.recipe()));
+
+    /** How much the plan holds, without its rows. */
+    static final Declared<PlanCount> COUNT = declare(
+            List.of(KEYWORDS, STANDINGS, GROUPS),
+            same(Recipe::serving),
+            made -> Planner.count(made.get(KEYWORDS), made.get(STANDINGS), made.get(GROUPS), made.recipe()));
+
+    private static Standings judged(Matcher matcher, Sifting sifting) {
+        return Judge.judge(matcher, sifting.pins(), sifting.tags(), sifting.rules());
+    }
+
+    private static <T> Declared<T> declare(List<Declared<?>> from, Function<Made, T> made) {
+        return declare(from, (one, other) -> true, made);
+    }
+
+    private static <T> Declared<T> declare(
+            List<Declared<?>> from, BiPredicate<Recipe, Recipe> same, Function<Made, T> made) {
+        Declared<T> stage = new Declared<>(List.copyOf(from), same, made);
+        ALL.add(stage);
+        return stage;
+    }
+
+    /** It depends on nothing of the recipe but this. */
+    private static BiPredicate<Recipe, Recipe> same(Function<Recipe, Object> read) {
+        return (one, other) -> read.apply(one).equals(read.apply(other));
+    }
+
+    /**
+     * What a stage is made from. It holds on to the stages that were declared and to no board, so that what a board before
+     * has computed can go.
+     *
+     * @param earlier groups of a board before; for the groups only
+     */
+    private record Made(
+            List<Lines> baskets,
+            Recipe recipe,
+            Map<Declared<?>, Stage<?>> stages,
+            @Nullable KnownGroups earlier) {
+
+        @SuppressWarnings("unchecked") // put in under a declaration of its own type
+        <T> T get(Declared<T> stage) {
+            return (T) Objects.requireNonNull(stages.get(stage), "not declared").get();
+        }
+    }
+
+    /** Groups that were found for a board before, and for what; they hold again if it is the same. */
+    private record KnownGroups(Groups groups, Keywords keywords, BitSet remaining, Recipe recipe) {
+        boolean hold(Keywords others, BitSet left, Recipe other) {
+            return keywords == others
+                    && remaining.equals(left)
+                    && other.grouping().groupsAs(recipe.grouping())
+                    && other.sifting().lists().equals(recipe.sifting().lists())
+                    && !other.grouping().asksForTags()
+                    && other.folding().edition() == recipe.folding().edition();
+        }
+    }
+
+    private final Map<Declared<?>, Stage<?>> values;
+    private final @Nullable KnownGroups known;
+
+    private Stages(Map<Declared<?>, Stage<?>> values, @Nullable KnownGroups known) {
+        this.values = values;
+        this.known = known;
+    }
+
+    static Stages of(List<Lines> baskets, Recipe recipe) {
+        return made(baskets, recipe, stage -> null, null);
+    }
+
+    /** For the same baskets under another recipe. */
+    Stages next(List<Lines> baskets, Recipe recipe, Recipe changed) {
+        return made(
+                baskets,
+                changed,
+                stage -> stage.same().test(recipe, changed) ? values.get(stage) : null,
+                known(GROUPS)
+                        ? new KnownGroups(
+                                get(GROUPS), get(KEYWORDS), get(STANDINGS).remaining(), recipe)
+                        : known);
+    }
+
+    private static Stages made(
+            List<Lines> baskets,
+            Recipe recipe,
+            Function<Declared<?>, @Nullable Stage<?>> before,
+            @Nullable KnownGroups known) {
+        Map<Declared<?>, Stage<?>> values = new IdentityHashMap<>();
+        Map<Declared<?>, Stage<?>> anew = new IdentityHashMap<>();
+        for (Declared<?> stage : ALL) {
+            boolean stands = stage.from().stream().noneMatch(anew::containsKey);
+            Stage<?> old = stands ? before.apply(stage) : null;
+            if (old == null) {
+                old = stage(stage, baskets, recipe, values, known);
+                anew.put(stage, old);
+            }
+            values.put(stage, old);
+        }
+        return new Stages(values, known);
+    }
+
+    private static <T> Stage<T> stage(
+            Declared<T> stage,
+            List<Lines> baskets,
+            Recipe recipe,
+            Map<Declared<?>, Stage<?>> values,
+            @Nullable KnownGroups known) {
+        Map<Declared<?>, Stage<?>> from = new IdentityHashMap<>();
+        stage.from().forEach(one -> from.put(one, Objects.requireNonNull(values.get(one))));
+        Made made = new Made(
+                stage.from().isEmpty() ? baskets : List.of(),
+                recipe,
+                from,
+                stage == (Declared<?>) GROUPS ? known : null);
+        return new Stage<>(() -> stage.made().apply(made));
+    }
+
+    @SuppressWarnings("unchecked") // put in under a declaration of its own type
+    private <T> Stage<T> stage(Declared<T> stage) {
+        return (Stage<T>) Objects.requireNonNull(values.get(stage));
+    }
+
+    <T> T get(Declared<T> stage) {
+        return stage(stage).get();
+    }
+
+    boolean known(Declared<?> stage) {
+        return stage(stage).known();
+    }
+
+    /** The groups stay if the same keywords are left, as after keeping what was undecided. */
+    private static Groups groups(Made made) {
+        Standings judged = made.get(STANDINGS);
+        KnownGroups earlier = made.earlier();
+        return earlier != null && earlier.hold(made.get(KEYWORDS), judged.remaining(), made.recipe())
+                ? earlier.groups()
+                : GroupStage.group(made.get(MATCHER), judged, made.recipe());
+    }
+
+    /** Words that lists of brands have. */
+    private static Set<String> brands(Recipe recipe) {
+        return recipe.sifting().lists().values().stream()
+                .filter(list -> list.kind() == WordList.Kind.BRANDS)
+                .flatMap(list -> list.words().stream())
+                .flatMap(entry -> Words.of(entry).stream())
+                .collect(Collectors.toSet());
+    }
+}

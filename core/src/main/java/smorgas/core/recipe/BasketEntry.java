@@ -1,0 +1,87 @@
+package smorgas.core.recipe;
+
+import java.util.Set;
+import java.util.function.LongUnaryOperator;
+
+/** An entry about baskets: it belongs to one project's inputs and is in no exported recipe. */
+public sealed interface BasketEntry extends Entry {
+    long basket();
+
+    String name();
+
+    /** The same act about other baskets, as a copied project has them. */
+    default BasketEntry renumbered(LongUnaryOperator number) {
+        long other = number.applyAsLong(basket());
+        return switch (this) {
+            case BasketAdded e -> new BasketAdded(other, e.name());
+            case BasketRemoved e -> new BasketRemoved(other, e.name());
+            case BasketDescribed e -> new BasketDescribed(other, e.info());
+            case BasketSwitched e -> new BasketSwitched(other, e.name(), e.on());
+            case BasketReadAs e -> new BasketReadAs(other, e.name(), e.readAs());
+            case BasketRenewed e -> new BasketRenewed(other, number.applyAsLong(e.by()), e.name());
+        };
+    }
+
+    @Override
+    default Set<String> touches() {
+        return Set.of("basket:" + basket());
+    }
+
+    /** A basket's lines came into the project. */
+    record BasketAdded(long basket, String name) implements BasketEntry {
+        @Override
+        public String sentence() {
+            return "Gathered " + name;
+        }
+    }
+
+    /** A basket's lines left the project; its bytes stay until the bin is emptied. */
+    record BasketRemoved(long basket, String name) implements BasketEntry {
+        @Override
+        public String sentence() {
+            return "Took away basket " + name;
+        }
+    }
+
+    /** What a basket is and where it came from was written down, its name among it. */
+    record BasketDescribed(long basket, BasketInfo info) implements BasketEntry {
+        @Override
+        public String name() {
+            return info.name();
+        }
+
+        @Override
+        public String sentence() {
+            return "Described basket " + name();
+        }
+    }
+
+    /** A basket was switched off, and its lines left the project; or on again. */
+    record BasketSwitched(long basket, String name, boolean on) implements BasketEntry {
+        @Override
+        public String sentence() {
+            return "Switched basket " + name + (on ? " on" : " off");
+        }
+    }
+
+    /** How a basket's bytes are read was put right. */
+    record BasketReadAs(long basket, String name, ReadAs readAs) implements BasketEntry {
+        @Override
+        public void requireFit() {
+            readAs.requireKnown();
+        }
+
+        @Override
+        public String sentence() {
+            return "Read basket " + name + " otherwise";
+        }
+    }
+
+    /** A basket was gathered again: the basket {@code by} takes its place. */
+    record BasketRenewed(long basket, long by, String name) implements BasketEntry {
+        @Override
+        public String sentence() {
+            return "Gathered " + name + " again";
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package smorgas.core.recipe;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What was decided of baskets.
+ *
+ * @param baskets the project's baskets, those switched off too, in the order they came
+ */
+public record Gathering(List<BasketState> baskets) {
+
+    /** No basket. */
+    static final Gathering EMPTY = new Gathering(List.of());
+
+    public Gathering {
+        baskets = List.copyOf(baskets);
+    }
+
+    /** After an entry; one about a basket that is not there (any more) changes nothing. */
+    Gathering after(BasketEntry entry) {
+        Map<Long, BasketState> states = new LinkedHashMap<>();
+        baskets.forEach(state -> states.put(state.basket(), state));
+        long basket = entry.basket();
+        switch (entry) {
+            case BasketEntry.BasketAdded added ->
+                states.put(basket, new BasketState(basket, added.name(), Optional.empty(), ReadAs.FOUND, true));
+            case BasketEntry.BasketRemoved removed -> states.remove(basket);
+            case BasketEntry.BasketDescribed described ->
+                states.computeIfPresent(basket, (key, state) -> state.described(described.info()));
+            case BasketEntry.BasketSwitched switched ->
+                states.computeIfPresent(basket, (key, state) -> state.switched(switched.on()));
+            case BasketEntry.BasketReadAs read ->
+                states.computeIfPresent(basket, (key, state) -> state.read(read.readAs()));
+            case BasketEntry.BasketRenewed renewed -> {
+                // The newer version takes the place of the older one in the order of the baskets.
+                return new Gathering(baskets.stream()
+                        .map(state -> state.basket() == basket ? state.renewed(renewed.by()) : state)
+                        .toList());
+            }
+        }
+        return new Gathering(List.copyOf(states.values()));
+    }
+}

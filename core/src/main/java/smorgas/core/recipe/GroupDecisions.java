@@ -1,0 +1,127 @@
+package smorgas.core.recipe;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.SequencedMap;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/**
+ * What was decided of groups.
+ *
+ * @param settings how groups form
+ * @param alternatives settings kept by name, in the order in which they were kept first
+ * @param rules those that make groups, of the highest priority first
+ * @param pins what a hand decided of groups
+ * @param nextRule the number for the next rule
+ */
+public record GroupDecisions(
+        GroupSettings settings,
+        SequencedMap<String, GroupSettings> alternatives,
+        List<GroupRule> rules,
+        GroupPins pins,
+        int nextRule) {
+
+    public GroupDecisions {
+        alternatives = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(alternatives));
+        rules = List.copyOf(rules);
+    }
+
+    /** Nothing decided; the language decides the stop words. */
+    static GroupDecisions standard(String language) {
+        return new GroupDecisions(
+                GroupSettings.standard(language), new LinkedHashMap<>(), List.of(), GroupPins.NONE, 1);
+    }
+
+    /** After an entry; one about a rule that does not exist any more changes nothing. */
+    GroupDecisions after(GroupEntry entry) {
+        return switch (entry) {
+            case GroupPin pin -> with(pins.after(List.of(pin)));
+            case GroupEntry.WordsMuted muted -> with(muted(muted));
+            case GroupEntry.GroupSettingsChosen chosen -> with(chosen.settings());
+            case GroupEntry.AlternativeKept kept -> {
+                SequencedMap<String, GroupSettings> next = new LinkedHashMap<>(alternatives);
+                next.put(kept.name(), kept.settings());
+                yield new GroupDecisions(settings, next, rules, pins, nextRule);
+            }
+            case GroupEntry.AlternativeDropped dropped -> {
+                SequencedMap<String, GroupSettings> next = new LinkedHashMap<>(alternatives);
+                next.remove(dropped.name());
+                yield new GroupDecisions(settings, next, rules, pins, nextRule);
+            }
+            case GroupEntry.GroupRuleSet set -> {
+                List<GroupRule> next = new ArrayList<>(rules);
+                Numbered.put(next, GroupRule::number, set.rule());
+                yield with(next, Math.max(nextRule, set.rule().number() + 1));
+            }
+            case GroupEntry.GroupRuleRemoved removed ->
+                with(
+                        rules.stream()
+                                .filter(rule -> rule.number() != removed.number())
+                                .toList(),
+                        nextRule);
+            case GroupEntry.GroupRuleMoved moved -> {
+                List<GroupRule> next = new ArrayList<>(rules);
+                Numbered.move(next, GroupRule::number, moved.number(), moved.place());
+                yield with(next, nextRule);
+            }
+        };
+    }
+
+    /** After some entries, in order: what a hand said of thousands of keywords is copied once, not for each of them. */
+    GroupDecisions after(List<GroupEntry> entries) {
+        GroupDecisions next = this;
+        List<GroupPin> further = new ArrayList<>();
+        for (GroupEntry entry : entries) {
+            if (entry instanceof GroupPin pin) {
+                further.add(pin);
+            } else {
+                next = next.after(entry);
+            }
+        }
+        // Pins and the rest know nothing of each other.
+        return next.with(pins.after(further));
+    }
+
+    private GroupSettings muted(GroupEntry.WordsMuted entry) {
+        SortedSet<String> words = new TreeSet<>(settings.muted());
+        if (entry.muted()) {
+            words.addAll(entry.words());
+        } else {
+            words.removeAll(entry.words());
+        }
+        return settings.withMuted(words);
+    }
+
+    private GroupDecisions with(List<GroupRule> otherRules, int next) {
+        return new GroupDecisions(settings, alternatives, otherRules, pins, next);
+    }
+
+    private GroupDecisions with(GroupPins others) {
+        return new GroupDecisions(settings, alternatives, rules, others, nextRule);
+    }
+
+    /** The same with other settings, to look at before they are chosen. */
+    public GroupDecisions with(GroupSettings others) {
+        return new GroupDecisions(others, alternatives, rules, pins, nextRule);
+    }
+
+    /** Whether it says the same in the same order. */
+    boolean sameAs(GroupDecisions other) {
+        return equals(other)
+                && pins.sameAs(other.pins)
+                && List.copyOf(alternatives.entrySet()).equals(List.copyOf(other.alternatives.entrySet()));
+    }
+
+    /** Whether the same keywords would be grouped the same. */
+    public boolean groupsAs(GroupDecisions other) {
+        return settings.equals(other.settings) && rules.equals(other.rules) && pins.sameAs(other.pins);
+    }
+
+    /** Whether some group is made by a rule that asks for tags, which judging may change. */
+    public boolean asksForTags() {
+        return rules.stream().anyMatch(rule -> rule.when().asksForTag());
+    }
+}

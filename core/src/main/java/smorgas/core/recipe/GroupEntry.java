@@ -1,0 +1,132 @@
+package smorgas.core.recipe;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import smorgas.core.text.Formulas;
+
+/** An entry about how keywords come into groups; pins of a hand are {@link GroupPin}s. */
+public sealed interface GroupEntry extends Entry
+        permits GroupEntry.WordsMuted,
+                GroupEntry.GroupSettingsChosen,
+                GroupEntry.AlternativeKept,
+                GroupEntry.AlternativeDropped,
+                GroupEntry.GroupRuleSet,
+                GroupEntry.GroupRuleRemoved,
+                GroupEntry.GroupRuleMoved,
+                GroupPin {
+    /** Words were muted, or are heard again. */
+    record WordsMuted(List<String> words, boolean muted) implements GroupEntry {
+        public WordsMuted {
+            words = List.copyOf(words);
+            if (words.isEmpty()) {
+                throw new IllegalArgumentException("No word was chosen");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = new LinkedHashSet<>(Set.of("groups"));
+            words.forEach(word -> keys.add("muted:" + word));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            String what = words.size() == 1 ? "\"" + words.getFirst() + "\"" : Entry.count(words.size(), "word");
+            return (muted ? "Muted " : "No longer muted ") + what;
+        }
+    }
+
+    /** The dials of Group were set. */
+    record GroupSettingsChosen(GroupSettings settings) implements GroupEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("groups");
+        }
+
+        @Override
+        public String sentence() {
+            Pass first = settings.passes().getFirst();
+            String more =
+                    settings.passes().size() > 1 ? ", in " + settings.passes().size() + " passes" : "";
+            return "Set the groups to " + first.smallest() + " keywords and more, themes of " + first.shortest()
+                    + " to " + first.longest() + " words" + more;
+        }
+    }
+
+    /** Settings of Group were kept under a name, to be looked at beside others; nothing else changes. */
+    record AlternativeKept(String name, GroupSettings settings) implements GroupEntry {
+        public AlternativeKept {
+            GroupRule.checkName(name);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("alternative:" + name);
+        }
+
+        @Override
+        public String sentence() {
+            return "Kept the alternative \"" + name + "\"";
+        }
+    }
+
+    /** An alternative is no longer kept. */
+    record AlternativeDropped(String name) implements GroupEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("alternative:" + name);
+        }
+
+        @Override
+        public String sentence() {
+            return "Forgot the alternative \"" + name + "\"";
+        }
+    }
+
+    /** A rule that makes a group was put below the others, or in the place of the one that had its number. */
+    record GroupRuleSet(GroupRule rule) implements GroupEntry {
+        @Override
+        public void requireFit() {
+            Formulas.refuse(GroupRule.NAME_OF, rule.name());
+            rule.when().requireFit();
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("group rule:" + rule.number());
+        }
+
+        @Override
+        public String sentence() {
+            return "Rule for groups: " + rule.sentence();
+        }
+    }
+
+    /** A rule that makes a group was taken away. */
+    record GroupRuleRemoved(int number) implements GroupEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("group rule:" + number);
+        }
+
+        @Override
+        public String sentence() {
+            return "Took away rule " + number + " for groups";
+        }
+    }
+
+    /** A rule that makes a group was moved to a place among the others, counted from 0; past the end means the end. */
+    record GroupRuleMoved(int number, int place) implements GroupEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("group rule order");
+        }
+
+        @Override
+        public String sentence() {
+            return "Moved rule " + number + " for groups to place " + (place + 1);
+        }
+    }
+}
