@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import org.duckdb.DuckDBAppender;
 import org.duckdb.DuckDBConnection;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
@@ -85,7 +86,7 @@ final class Sifting {
                 new Condition.HasText("ba"),
                 Condition.searchesFrom(least),
                 new Condition.FigureWithin(Figure.CPC, Bounds.upTo(1_000_000)),
-                new Condition.Count(Condition.Counted.WORDS, new Bounds(2L, 4L)),
+                new Condition.Count(Computed.WORDS, new Bounds(2L, 4L)),
                 new Condition.NoneOf(List.of(new Condition.HasText("zz")))));
     }
 

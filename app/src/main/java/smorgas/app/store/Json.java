@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.ConditionKind;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.RecipeTaken;
@@ -18,6 +19,7 @@ import smorgas.core.recipe.Rule;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.jsontype.NamedType;
 
 /**
  * The JSON of entries, readings and recipes; {@link EntryKinds} tells what each kind of entry is called.
@@ -25,25 +27,6 @@ import tools.jackson.databind.json.JsonMapper;
 public final class Json {
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
-    @JsonSubTypes({
-        @JsonSubTypes.Type(value = Condition.HasWord.class, name = "has-word"),
-        @JsonSubTypes.Type(value = Condition.Worded.class, name = "worded"),
-        @JsonSubTypes.Type(value = Condition.HasAnyWord.class, name = "has-any-word"),
-        @JsonSubTypes.Type(value = Condition.OnList.class, name = "on-list"),
-        @JsonSubTypes.Type(value = Condition.HasText.class, name = "has-text"),
-        @JsonSubTypes.Type(value = Condition.Matches.class, name = "matches"),
-        @JsonSubTypes.Type(value = Condition.Count.class, name = "count"),
-        @JsonSubTypes.Type(value = Condition.FigureWithin.class, name = "figure-within"),
-        @JsonSubTypes.Type(value = Condition.FigureUnknown.class, name = "figure-unknown"),
-        @JsonSubTypes.Type(value = Condition.InBasket.class, name = "in-basket"),
-        @JsonSubTypes.Type(value = Condition.InExactly.class, name = "in-exactly"),
-        @JsonSubTypes.Type(value = Condition.HasScript.class, name = "has-script"),
-        @JsonSubTypes.Type(value = Condition.HasTag.class, name = "has-tag"),
-        @JsonSubTypes.Type(value = Condition.Stands.class, name = "stands"),
-        @JsonSubTypes.Type(value = Condition.AllOf.class, name = "all-of"),
-        @JsonSubTypes.Type(value = Condition.AnyOf.class, name = "any-of"),
-        @JsonSubTypes.Type(value = Condition.NoneOf.class, name = "none-of")
-    })
     private interface ConditionNames {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "does")
@@ -68,6 +51,9 @@ public final class Json {
 
     private static final JsonMapper MAPPER = JsonMapper.builder()
             .addMixIn(Condition.class, ConditionNames.class)
+            .registerSubtypes(ConditionKind.ALL.stream()
+                    .map(kind -> new NamedType(kind.type(), kind.name()))
+                    .toArray(NamedType[]::new))
             .addMixIn(Rule.Does.class, DoesNames.class)
             .addMixIn(Cleaning.class, CleaningNames.class)
             .addMixIn(Reading.class, ReadingFields.class)

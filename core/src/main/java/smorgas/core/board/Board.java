@@ -119,6 +119,11 @@ public final class Board {
         return get(Stages.ORDERS);
     }
 
+    /** What can be told of each keyword. */
+    public Facts facts() {
+        return new Facts(this);
+    }
+
     /** The standings, judged now if they are not yet. */
     public Standings standings() {
         return get(Stages.STANDINGS);

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntToLongFunction;
 import java.util.stream.IntStream;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
@@ -18,24 +20,8 @@ import smorgas.core.fold.Keywords;
  */
 public final class Orders {
 
-    /** What a table of keywords can be sorted by. */
-    public sealed interface By {
-
-        /** One of the figures. */
-        record OfFigure(Figure figure) implements By {}
-
-        /** Something that every keyword has. */
-        enum Plain implements By {
-            KEYWORD,
-            WORDS,
-            CHARACTERS,
-            BASKETS,
-            LINES
-        }
-    }
-
-    /** One of several things that a table is sorted by. */
-    public record Level(By by, boolean descending) {}
+    /** One of several things that a table is sorted by; it follows from the keywords alone. */
+    public record Level(Fact by, boolean descending) {}
 
     private final Keywords keywords;
     private final Map<List<Level>, int[]> known = new ConcurrentHashMap<>();
@@ -50,7 +36,7 @@ public final class Orders {
         for (int i = 0; i < byText.length; i++) {
             textRank[byText[i]] = i;
         }
-        IntToLongFunction searches = value(new By.OfFigure(Figure.SEARCHES));
+        IntToLongFunction searches = value(Figure.SEARCHES);
         int[] bySearches = all();
         IntArrays.parallelQuickSort(
                 bySearches, comparing(searches, true, (a, b) -> Integer.compare(textRank[a], textRank[b])));
@@ -65,7 +51,7 @@ public final class Orders {
     }
 
     /** All keywords in this order. The array is shared: do not change it. */
-    public int[] by(By by, boolean descending) {
+    public int[] by(Fact by, boolean descending) {
         return by(List.of(new Level(by, descending)));
     }
 
@@ -82,9 +68,7 @@ public final class Orders {
     public int[] mostSearched(int[] some) {
         BitSet among = new BitSet(textRank.length);
         IntStream.of(some).forEach(among::set);
-        return IntStream.of(by(new By.OfFigure(Figure.SEARCHES), true))
-                .filter(among::get)
-                .toArray();
+        return IntStream.of(by(Figure.SEARCHES, true)).filter(among::get).toArray();
     }
 
     /** Sorts some keywords by these; those equal in all of them stay as they are. */
@@ -144,20 +128,7 @@ public final class Orders {
         };
     }
 
-    private IntToLongFunction value(By by) {
-        return switch (by) {
-            case By.OfFigure of ->
-                keywords.figure(of.figure())
-                        .<IntToLongFunction>map(column -> column::twiceMiddle)
-                        .orElse(keyword -> FigureColumn.UNKNOWN);
-            case By.Plain plain ->
-                switch (plain) {
-                    case KEYWORD -> keyword -> textRank[keyword];
-                    case WORDS -> keywords::wordCount;
-                    case CHARACTERS -> keyword -> keywords.text(keyword).length();
-                    case BASKETS -> keywords::basketCount;
-                    case LINES -> keywords::lineCount;
-                };
-        };
+    private IntToLongFunction value(Fact by) {
+        return by == Computed.KEYWORD ? keyword -> textRank[keyword] : keywords.numbers(by)::twiceMiddle;
     }
 }

@@ -1,6 +1,5 @@
 package smorgas.core.column;
 
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -42,11 +41,7 @@ public enum ColumnRole {
     }
 
     ColumnRole(Figure figure) {
-        this(
-                figure == Figure.CPC || figure == Figure.CTR
-                        ? figure.label()
-                        : figure.label().toLowerCase(Locale.ENGLISH),
-                figure);
+        this(figure.word(), figure);
     }
 
     /** What it holds, in the trade's words. */

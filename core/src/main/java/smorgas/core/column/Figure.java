@@ -8,7 +8,7 @@ import java.util.Set;
  * A number that lists carry for a keyword. Stored as a whole number of {@link #scale()} parts of the unit, so that
  * nothing is rounded on the way: a bid of 0.75 is 750,000 micros.
  */
-public enum Figure {
+public enum Figure implements Fact {
     /** Searches in an average month, in whole searches. */
     SEARCHES(
             "Searches",
@@ -90,8 +90,32 @@ public enum Figure {
     }
 
     /** The column's name as the trade writes it. */
+    @Override
     public String label() {
         return label;
+    }
+
+    @Override
+    public boolean number() {
+        return true;
+    }
+
+    @Override
+    public Since since() {
+        return Since.FOLDED;
+    }
+
+    /** Of places the first comes first. */
+    @Override
+    public boolean rises() {
+        return this == POSITION;
+    }
+
+    @Override
+    public Set<Use> uses() {
+        return SHOWN_FIRST.contains(this)
+                ? EnumSet.of(Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT)
+                : EnumSet.of(Use.COLUMN, Use.SORT, Use.EXPORT);
     }
 
     public Unit unit() {
@@ -102,6 +126,8 @@ public enum Figure {
     public long scale() {
         return unit.scale;
     }
+
+    private static final Set<Figure> SHOWN_FIRST = EnumSet.of(SEARCHES, LOW_BID, HIGH_BID, CPC, POSITION, COMPETITION);
 
     /** What belongs together, and is taken from one line where it cannot be added. */
     private static final List<Set<Figure>> FAMILIES = List.of(

@@ -6,7 +6,7 @@ import java.util.Arrays;
  * One figure for each of many rows, as a range from low to high (both inclusive; equal for a plain number), in parts of
  * the figure's unit. Unknown is {@link #UNKNOWN}, never zero.
  */
-public final class FigureColumn {
+public final class FigureColumn implements Numbers {
 
     public static final long UNKNOWN = Long.MIN_VALUE;
 
@@ -22,19 +22,22 @@ public final class FigureColumn {
         return low.length;
     }
 
+    @Override
     public boolean known(int row) {
         return low[row] != UNKNOWN;
     }
 
+    @Override
     public long low(int row) {
         return low[row];
     }
 
+    @Override
     public long high(int row) {
         return high[row];
     }
 
-    /** Twice the arithmetic middle, so that it stays a whole number; {@link #UNKNOWN} if unknown. */
+    @Override
     public long twiceMiddle(int row) {
         return known(row) ? low[row] + high[row] : UNKNOWN;
     }

@@ -12,8 +12,11 @@ import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Numbers;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.gather.Lines;
@@ -233,6 +236,26 @@ public final class Keywords {
             places.set(place, names.contains(baskets.get(place).name()));
         }
         return places;
+    }
+
+    /**
+     * What is a number and follows from the keywords alone.
+     *
+     * @throws IllegalArgumentException for anything else
+     */
+    public Numbers numbers(Fact fact) {
+        return switch (fact) {
+            case Figure figure -> figure(figure).<Numbers>map(column -> column).orElse(Numbers.none());
+            case Computed.WORDS -> Numbers.of(this::wordCount);
+            case Computed.CHARACTERS ->
+                Numbers.of(
+                        keyword -> text(keyword).codePointCount(0, text(keyword).length()));
+            case Computed.LINES -> Numbers.of(this::lineCount);
+            case Computed.BASKETS -> Numbers.of(this::basketCount);
+            case Computed.COMPETITORS -> Numbers.of(this::competitors);
+            case Computed other ->
+                throw new IllegalArgumentException("no number that follows from keywords alone: " + other);
+        };
     }
 
     /** Different competitors that have the keyword; a list of a competitor without a name counts as one of its own. */

@@ -10,6 +10,9 @@ import org.jspecify.annotations.Nullable;
  */
 public record Bounds(@Nullable Long least, @Nullable Long most) {
 
+    /** Nothing is asked. */
+    public static final Bounds ANY = new Bounds(null, null);
+
     public Bounds {
         if (least != null && most != null && least > most) {
             throw new IllegalArgumentException("From " + least + " to " + most + " there is nothing: swap the two");

@@ -9,6 +9,8 @@ import java.util.TreeSet;
 import java.util.function.LongFunction;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 
 /**
@@ -28,6 +30,11 @@ public sealed interface Condition {
     record HasWord(String word) implements Condition {
         public HasWord {
             bounded(word);
+        }
+
+        @Override
+        public Stream<String> texts() {
+            return Stream.of(word);
         }
 
         @Override
@@ -70,6 +77,11 @@ public sealed interface Condition {
         }
 
         @Override
+        public Stream<String> texts() {
+            return Stream.of(words);
+        }
+
+        @Override
         public String sentence() {
             String behind = placing.behind().isEmpty() ? "" : " " + placing.behind();
             return placing.before() + " \"" + words + "\"" + behind;
@@ -87,6 +99,11 @@ public sealed interface Condition {
         }
 
         @Override
+        public Stream<String> texts() {
+            return words.stream();
+        }
+
+        @Override
         public String sentence() {
             int shown = Math.min(4, words.size());
             String more =
@@ -98,6 +115,11 @@ public sealed interface Condition {
     /** The keyword has a word or phrase of this word list, in the version that the project has taken. */
     record OnList(String list) implements Condition {
         @Override
+        public Stream<String> texts() {
+            return Stream.of(list);
+        }
+
+        @Override
         public String sentence() {
             return "with a word of the list \"" + list + "\"";
         }
@@ -107,6 +129,11 @@ public sealed interface Condition {
     record HasText(String text) implements Condition {
         public HasText {
             bounded(text);
+        }
+
+        @Override
+        public Stream<String> texts() {
+            return Stream.of(text);
         }
 
         @Override
@@ -123,41 +150,35 @@ public sealed interface Condition {
         }
 
         @Override
+        public Stream<String> texts() {
+            return Stream.of(pattern);
+        }
+
+        @Override
         public String sentence() {
             return "that match the pattern \"" + pattern + "\"";
         }
     }
 
-    /** What a keyword has a number of. */
-    enum Counted {
-        /** As ad platforms count them: what stands between spaces. */
-        WORDS("words"),
-        /** Code points of the lead spelling. */
-        CHARACTERS("characters"),
-        BASKETS("baskets"),
-        /** Different competitors of whom a list has it. */
-        COMPETITORS("competitors that have it");
-
-        private final String label;
-
-        Counted(String label) {
-            this.label = label;
+    /**
+     * The keyword has so many of something.
+     *
+     * @param what can be counted, see {@link Fact.Use#COUNT}
+     */
+    record Count(Computed what, Bounds bounds) implements Condition {
+        public Count {
+            if (!what.isFor(Fact.Use.COUNT)) {
+                throw new IllegalArgumentException("Of " + what.word() + " there is no number");
+            }
         }
 
-        public String label() {
-            return label;
-        }
-    }
-
-    /** The keyword has so many of something. */
-    record Count(Counted what, Bounds bounds) implements Condition {
         @Override
         public String sentence() {
             return "with "
                     + between(
                             bounds,
                             number -> String.format(Locale.ENGLISH, "%,d", number),
-                            what.label(),
+                            what.word(),
                             "any number of ");
         }
     }
@@ -173,9 +194,7 @@ public sealed interface Condition {
             if (figure == Figure.SEARCHES && !bounds.open()) {
                 return "with " + between(bounds, this::amount, "searches", "");
             }
-            String label = figure == Figure.CPC || figure == Figure.CTR
-                    ? figure.label()
-                    : figure.label().toLowerCase(Locale.ENGLISH);
+            String label = figure.word();
             return bounds.open()
                     ? "of which the " + label + " is known"
                     : "with a " + label + " of " + between(bounds, this::amount, "", "");
@@ -201,6 +220,11 @@ public sealed interface Condition {
 
     /** Some line of the keyword is in a basket of this name. */
     record InBasket(String name) implements Condition {
+        @Override
+        public Stream<String> texts() {
+            return Stream.of(name);
+        }
+
         @Override
         public String sentence() {
             return "in basket \"" + name + "\"";
@@ -232,6 +256,11 @@ public sealed interface Condition {
     /** The keyword has this tag, given by hand or by a rule above the one that asks. */
     record HasTag(String tag) implements Condition {
         @Override
+        public Stream<String> texts() {
+            return Stream.of(tag);
+        }
+
+        @Override
         public String sentence() {
             return "tagged \"" + tag + "\"";
         }
@@ -252,6 +281,11 @@ public sealed interface Condition {
         }
 
         @Override
+        public List<Condition> within() {
+            return parts;
+        }
+
+        @Override
         public String sentence() {
             return parts.isEmpty() ? "of any kind" : joined(parts, " and ");
         }
@@ -261,6 +295,11 @@ public sealed interface Condition {
     record AnyOf(List<Condition> parts) implements Condition {
         public AnyOf {
             parts = List.copyOf(parts);
+        }
+
+        @Override
+        public List<Condition> within() {
+            return parts;
         }
 
         @Override
@@ -276,6 +315,11 @@ public sealed interface Condition {
         }
 
         @Override
+        public List<Condition> within() {
+            return parts;
+        }
+
+        @Override
         public String sentence() {
             return parts.isEmpty() ? "of any kind" : "not " + joined(parts, " nor ");
         }
@@ -288,25 +332,12 @@ public sealed interface Condition {
 
     /** The parts of a condition that combines others; empty for one that stands alone. */
     default List<Condition> within() {
-        return switch (this) {
-            case AllOf all -> all.parts();
-            case AnyOf any -> any.parts();
-            case NoneOf none -> none.parts();
-            case HasWord word -> List.of();
-            case Worded words -> List.of();
-            case HasAnyWord words -> List.of();
-            case OnList list -> List.of();
-            case HasText text -> List.of();
-            case Matches pattern -> List.of();
-            case Count count -> List.of();
-            case FigureWithin figure -> List.of();
-            case FigureUnknown figure -> List.of();
-            case InBasket basket -> List.of();
-            case InExactly baskets -> List.of();
-            case HasScript script -> List.of();
-            case HasTag tag -> List.of();
-            case Stands standing -> List.of();
-        };
+        return List.of();
+    }
+
+    /** The texts of its own that somebody has typed or picked. */
+    default Stream<String> texts() {
+        return Stream.of();
     }
 
     /** Itself and everything in it. */
@@ -333,28 +364,6 @@ public sealed interface Condition {
         all().flatMap(Condition::texts).filter(String::isBlank).findFirst().ifPresent(blank -> {
             throw new IllegalArgumentException("Say which word or text is meant; nothing was typed");
         });
-    }
-
-    private static Stream<String> texts(Condition one) {
-        return switch (one) {
-            case HasWord has -> Stream.of(has.word());
-            case Worded worded -> Stream.of(worded.words());
-            case HasAnyWord any -> any.words().stream();
-            case OnList on -> Stream.of(on.list());
-            case HasText text -> Stream.of(text.text());
-            case Matches pattern -> Stream.of(pattern.pattern());
-            case InBasket basket -> Stream.of(basket.name());
-            case HasTag tag -> Stream.of(tag.tag());
-            case Count count -> Stream.of();
-            case FigureWithin figure -> Stream.of();
-            case FigureUnknown figure -> Stream.of();
-            case InExactly baskets -> Stream.of();
-            case HasScript script -> Stream.of();
-            case Stands standing -> Stream.of();
-            case AllOf all -> Stream.of();
-            case AnyOf any -> Stream.of();
-            case NoneOf none -> Stream.of();
-        };
     }
 
     private boolean asks(Predicate<Condition> kind) {

@@ -9,6 +9,7 @@ import java.io.Writer;
 import java.math.BigDecimal;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Numbers;
 import smorgas.core.text.Formulas;
 
 /**
@@ -54,11 +55,16 @@ public final class Csv implements AutoCloseable {
 
     /** A figure for a cell: empty if unknown, {@code 1000-10000} for a range, decimals with a point. */
     public static String figure(Figure figure, @org.jspecify.annotations.Nullable FigureColumn column, int row) {
-        if (column == null || !column.known(row)) {
+        return column == null ? "" : number(column, figure.scale(), row);
+    }
+
+    /** A number for a cell: empty if unknown, {@code 1000-10000} for a range, decimals with a point. */
+    public static String number(Numbers numbers, long scale, int row) {
+        if (!numbers.known(row)) {
             return "";
         }
-        String low = amount(column.low(row), figure.scale());
-        String high = amount(column.high(row), figure.scale());
+        String low = amount(numbers.low(row), scale);
+        String high = amount(numbers.high(row), scale);
         return low.equals(high) ? low : low + "-" + high;
     }
 

@@ -9,10 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntPredicate;
-import java.util.function.IntToLongFunction;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Cores;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Numbers;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.fold.FoldedWords;
@@ -177,8 +178,7 @@ public final class Matcher {
             case Condition.HasText text -> !WITHIN_A_WORD.matcher(text.text()).matches();
             case Condition.Matches pattern -> true;
             case Condition.HasScript script -> true;
-            case Condition.Count count ->
-                count.what() == Condition.Counted.WORDS || count.what() == Condition.Counted.CHARACTERS;
+            case Condition.Count count -> count.what() == Computed.WORDS || count.what() == Computed.CHARACTERS;
             default -> false;
         };
     }
@@ -200,18 +200,8 @@ public final class Matcher {
     }
 
     private BitSet counted(Condition.Count count, @Nullable BitSet among) {
-        IntToLongFunction number =
-                switch (count.what()) {
-                    case WORDS -> keywords::wordCount;
-                    case CHARACTERS ->
-                        keyword -> {
-                            String text = keywords.text(keyword);
-                            return text.codePointCount(0, text.length());
-                        };
-                    case BASKETS -> keywords::basketCount;
-                    case COMPETITORS -> keywords::competitors;
-                };
-        return select(among, keyword -> count.bounds().hold(number.applyAsLong(keyword)));
+        Numbers numbers = keywords.numbers(count.what());
+        return select(among, keyword -> count.bounds().hold(numbers.low(keyword)));
     }
 
     /** By the rarest of the words at first: most words are in few keywords. */

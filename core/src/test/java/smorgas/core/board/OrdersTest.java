@@ -6,6 +6,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.TestLists;
@@ -21,7 +23,7 @@ class OrdersTest {
                 Recipe.empty("en"));
     }
 
-    private static List<String> texts(Board board, Orders.By by, boolean descending) {
+    private static List<String> texts(Board board, Fact by, boolean descending) {
         return Arrays.stream(board.orders().by(by, descending))
                 .mapToObj(board.keywords()::text)
                 .toList();
@@ -30,10 +32,10 @@ class OrdersTest {
     @Test
     void unknownComesLastBothWaysAndTiesGoBySearchesThenText() {
         Board board = board("keyword,searches,position\na,,3\nb,10,3\nc,90,\nd,90,1\ne,,3\nf,5-15,2\n");
-        Orders.By searches = new Orders.By.OfFigure(Figure.SEARCHES);
+        Fact searches = Figure.SEARCHES;
         assertThat(texts(board, searches, true)).containsExactly("c", "d", "b", "f", "a", "e");
         assertThat(texts(board, searches, false)).containsExactly("b", "f", "c", "d", "a", "e");
-        Orders.By position = new Orders.By.OfFigure(Figure.POSITION);
+        Fact position = Figure.POSITION;
         assertThat(texts(board, position, false)).containsExactly("d", "f", "b", "a", "e", "c");
         assertThat(texts(board, position, true)).containsExactly("b", "a", "e", "f", "d", "c");
     }
@@ -41,17 +43,16 @@ class OrdersTest {
     @Test
     void aFigureThatNoBasketHasLeavesTheOrderOfSearches() {
         Board board = board("keyword,searches\na,1\nb,2\n");
-        assertThat(texts(board, new Orders.By.OfFigure(Figure.CPC), true)).containsExactly("b", "a");
+        assertThat(texts(board, Figure.CPC, true)).containsExactly("b", "a");
     }
 
     @Test
     void countsOfWordsLinesAndBasketsSort() {
         Board board = board("one\ntwo words\nONE\nhere three words\n", "two words\none\n");
-        assertThat(texts(board, Orders.By.Plain.WORDS, true)).containsExactly("here three words", "two words", "one");
-        assertThat(texts(board, Orders.By.Plain.LINES, true)).startsWith("one", "two words");
-        assertThat(texts(board, Orders.By.Plain.BASKETS, false)).startsWith("here three words");
-        assertThat(texts(board, Orders.By.Plain.KEYWORD, false))
-                .containsExactly("here three words", "one", "two words");
+        assertThat(texts(board, Computed.WORDS, true)).containsExactly("here three words", "two words", "one");
+        assertThat(texts(board, Computed.LINES, true)).startsWith("one", "two words");
+        assertThat(texts(board, Computed.BASKETS, false)).startsWith("here three words");
+        assertThat(texts(board, Computed.KEYWORD, false)).containsExactly("here three words", "one", "two words");
     }
 
     @Test
@@ -67,7 +68,7 @@ class OrdersTest {
         Keywords keywords = board.keywords();
         for (Figure figure : Figure.values()) {
             for (boolean descending : new boolean[] {true, false}) {
-                int[] order = board.orders().by(new Orders.By.OfFigure(figure), descending);
+                int[] order = board.orders().by(figure, descending);
                 assertThat(Arrays.stream(order).distinct().count()).isEqualTo(keywords.size());
             }
         }

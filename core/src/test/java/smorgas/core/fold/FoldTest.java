@@ -15,6 +15,7 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Merge;
@@ -140,7 +141,7 @@ class FoldTest {
                 of(2, "Otterwick", "bee hive\nbee suit\n"),
                 of(3, "Brumvale", "bee suit\n"),
                 TestLists.lines(4, "veil\nbee hive\n")));
-        BitSet two = new Matcher(keywords).match(new Condition.Count(Condition.Counted.COMPETITORS, Bounds.from(2)));
+        BitSet two = new Matcher(keywords).match(new Condition.Count(Computed.COMPETITORS, Bounds.from(2)));
         assertThat(two.stream().mapToObj(keywords::text)).containsExactly("bee suit");
         BitSet only = new Matcher(keywords).match(new Condition.InExactly(new TreeSet<>(List.of("list 1", "list 4"))));
         assertThat(only.stream().mapToObj(keywords::text)).containsExactly("veil");

@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
@@ -105,11 +106,11 @@ class ConditionsTest {
                         List.of("skeplund smoker", "bee smoker near me")),
                 new Asked(new Condition.Matches("^b.*s$"), "that match the pattern \"^b.*s$\"", List.of("bee hives")),
                 new Asked(
-                        new Condition.Count(Condition.Counted.WORDS, new Bounds(4L, 5L)),
+                        new Condition.Count(Computed.WORDS, new Bounds(4L, 5L)),
                         "with 4 to 5 words",
                         List.of("stand for a wooden hive", "how to clean a hive", "bee smoker near me")),
                 new Asked(
-                        new Condition.Count(Condition.Counted.CHARACTERS, Bounds.upTo(11)),
+                        new Condition.Count(Computed.CHARACTERS, Bounds.upTo(11)),
                         "with at most 11 characters",
                         List.of("bee hives", "κυψέλη hive")),
                 new Asked(

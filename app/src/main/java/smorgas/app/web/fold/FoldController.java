@@ -18,7 +18,7 @@ import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.board.Orders;
+import smorgas.core.column.Computed;
 import smorgas.core.fold.Cleaner;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
@@ -98,7 +98,7 @@ class FoldController {
         String wanted = smorgas.core.text.Tidy.of(q);
         boolean doubtful = !order.equals("largest");
         int[] all =
-                doubtful ? board.foldReport().doubtfulFirst() : board.orders().by(Orders.By.Plain.LINES, true);
+                doubtful ? board.foldReport().doubtfulFirst() : board.orders().by(Computed.LINES, true);
         int[] sets = java.util.Arrays.stream(all)
                 .takeWhile(keyword -> keywords.lineCount(keyword) > 1)
                 .filter(keyword -> wanted.isEmpty()

@@ -6,8 +6,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Numbers;
 import smorgas.core.serve.Csv;
 
 /** How figures are shown: thousands separators, and nothing where nothing is known. */
@@ -59,14 +61,20 @@ public final class Show {
 
     /** A figure of a row: empty if unknown, a range with its two ends. */
     public static String figure(Figure figure, @Nullable FigureColumn column, int row) {
-        if (column == null || !column.known(row)) {
+        return column == null ? "" : number(figure, column, row);
+    }
+
+    /** A number of a row: empty if unknown, a range with its two ends. */
+    public static String number(Fact fact, Numbers numbers, int row) {
+        if (!numbers.known(row)) {
             return "";
         }
-        if (figure == Figure.COMPETITION && column.low(row) != column.high(row)) {
-            return word(column.high(row));
+        if (fact == Figure.COMPETITION && numbers.low(row) != numbers.high(row)) {
+            return word(numbers.high(row));
         }
-        String low = part(column.low(row), figure);
-        String high = part(column.high(row), figure);
+        long scale = fact instanceof Figure figure ? figure.scale() : 1;
+        String low = part(numbers.low(row), scale);
+        String high = part(numbers.high(row), scale);
         return low.equals(high) ? low : low + "\u2013" + high;
     }
 
@@ -75,10 +83,7 @@ public final class Show {
         return highest <= 33 ? "low" : highest <= 66 ? "medium" : "high";
     }
 
-    private static String part(long parts, Figure figure) {
-        if (figure.scale() == 1) {
-            return count(parts);
-        }
-        return Csv.amount(parts, figure.scale());
+    private static String part(long parts, long scale) {
+        return scale == 1 ? count(parts) : Csv.amount(parts, scale);
     }
 }

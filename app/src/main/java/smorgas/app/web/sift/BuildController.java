@@ -3,6 +3,7 @@ package smorgas.app.web.sift;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,12 +25,12 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.board.Orders;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.ConditionKind;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.Rule;
@@ -110,16 +111,24 @@ class BuildController {
             List<RowView> rows = new ArrayList<>();
             for (Built.Row row : part.rows()) {
                 Map<String, String> choices = values.getOrDefault(row.kind(), Map.of());
-                String asks = Built.Kinds.text(row.kind())
-                        ? "text"
-                        : Built.Kinds.numbers(row.kind())
-                                ? "numbers"
-                                : values.containsKey(row.kind()) ? "choice" : "nothing";
+                String asks = asks(row.kind());
                 rows.add(new RowView(at++, row, asks, choices));
             }
             parts.add(new PartView(part.how(), rows));
         }
         return parts;
+    }
+
+    /** As the form knows it: text, numbers, a choice, or nothing. */
+    private static String asks(String key) {
+        return ConditionKind.form(key)
+                .map(form -> switch (form.asks()) {
+                    case TEXT, PATTERN -> "text";
+                    case NUMBERS -> "numbers";
+                    case NOTHING -> "nothing";
+                    case LIST, BASKET, TAG, SCRIPT, STANDING -> "choice";
+                })
+                .orElse("nothing");
     }
 
     private static Built built(MultiValueMap<String, String> fields, Optional<Rule> changed, Decimals decimals) {
@@ -156,7 +165,7 @@ class BuildController {
         model.addAttribute("doubts", matcher.doubts(condition));
         model.addAttribute("acts", condition.asksForStanding() ? List.of() : Offer.acts(board, matcher, condition));
         List<String> samples = new ArrayList<>();
-        for (int keyword : board.orders().by(new Orders.By.OfFigure(Figure.SEARCHES), true)) {
+        for (int keyword : board.orders().by(Figure.SEARCHES, true)) {
             if (found.get(keyword) && samples.size() < SAMPLES) {
                 samples.add(board.keywords().text(keyword));
             }
@@ -182,40 +191,19 @@ class BuildController {
     }
 
     private static List<Choices> kinds(Board board) {
-        Map<String, String> words = new LinkedHashMap<>();
-        words.put("word", "has the word or phrase");
-        words.put("any-word", "has any of the words");
-        words.put("any-order", "has the words in any order");
-        words.put("in-order", "has the words in this order");
-        words.put("exactly", "is exactly");
-        words.put("starts", "starts with");
-        words.put("ends", "ends with");
-        words.put("list", "has a word of the list");
-        Map<String, String> texts = new LinkedHashMap<>();
-        texts.put("text", "has the text, also inside a word");
-        texts.put("pattern", "matches the pattern");
-        texts.put("script", "has letters of the script");
-        Map<String, String> counts = new LinkedHashMap<>();
-        for (Condition.Counted counted : Condition.Counted.values()) {
-            counts.put(counted.name().toLowerCase(java.util.Locale.ROOT), "number of " + counted.label());
-        }
-        Map<String, String> figures = new LinkedHashMap<>();
-        for (Figure figure : Figure.values()) {
-            if (figure == Figure.SEARCHES || board.keywords().figure(figure).isPresent()) {
-                figures.put("figure:" + figure.name(), figure.label());
-                figures.put("unknown:" + figure.name(), figure.label() + " is not told");
+        Map<ConditionKind.Heading, Map<String, String>> offered = new EnumMap<>(ConditionKind.Heading.class);
+        for (ConditionKind.Form form : ConditionKind.offered()) {
+            Figure figure = form.figure();
+            if (figure == null
+                    || figure == Figure.SEARCHES
+                    || board.keywords().figure(figure).isPresent()) {
+                offered.computeIfAbsent(form.heading(), heading -> new LinkedHashMap<>())
+                        .put(form.key(), form.label());
             }
         }
-        Map<String, String> places = new LinkedHashMap<>();
-        places.put("basket", "is in the basket");
-        places.put("tag", "has the tag");
-        places.put("standing", "stands as (for views only)");
-        return List.of(
-                new Choices("Words", words),
-                new Choices("Text", texts),
-                new Choices("How many", counts),
-                new Choices("Figures", figures),
-                new Choices("Where and what", places));
+        List<Choices> choices = new ArrayList<>();
+        offered.forEach((heading, labels) -> choices.add(new Choices(heading.label(), labels)));
+        return choices;
     }
 
     /** What can be chosen for the kinds that name something of the project: label by value, by kind. */

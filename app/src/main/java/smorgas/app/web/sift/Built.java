@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;
@@ -12,10 +11,8 @@ import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.Bounds;
-import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Standing;
-import smorgas.core.text.Tidy;
+import smorgas.core.recipe.ConditionKind;
 
 /**
  * A condition as it is built by picking: parts of which all, any or none of the rows must hold, and all parts must hold
@@ -48,7 +45,7 @@ public record Built(List<Part> parts) {
     /**
      * One thing that is asked, as it stands in its fields.
      *
-     * @param kind see {@link Kinds}
+     * @param kind the key of its {@link ConditionKind.Form}
      */
     public record Row(String kind, String value, String least, String most) {
         static final Row EMPTY = new Row("word", "", "", "");
@@ -121,7 +118,7 @@ public record Built(List<Part> parts) {
                 case Condition.AllOf all -> parts.add(new Part(How.ALL, rows(all.parts(), decimals)));
                 case Condition.AnyOf any -> parts.add(new Part(How.ANY, rows(any.parts(), decimals)));
                 case Condition.NoneOf none -> parts.add(new Part(How.NONE, rows(none.parts(), decimals)));
-                default -> Kinds.row(part, decimals).ifPresent(alone::add);
+                default -> row(part, decimals).ifPresent(alone::add);
             }
         }
         if (!alone.isEmpty()) {
@@ -132,7 +129,7 @@ public record Built(List<Part> parts) {
 
     private static List<Row> rows(List<Condition> conditions, Decimals decimals) {
         return conditions.stream()
-                .map(part -> Kinds.row(part, decimals))
+                .map(part -> row(part, decimals))
                 .flatMap(Optional::stream)
                 .toList();
     }
@@ -145,7 +142,7 @@ public record Built(List<Part> parts) {
             List<Condition> rows = new ArrayList<>();
             for (Row row : part.rows()) {
                 try {
-                    Kinds.condition(row, decimals).ifPresent(rows::add);
+                    condition(row, decimals).ifPresent(rows::add);
                 } catch (IllegalArgumentException e) {
                     faults.add(e.getMessage() + ".");
                 }
@@ -165,154 +162,56 @@ public record Built(List<Part> parts) {
         return new Read(condition, faults);
     }
 
-    /** The kinds of rows, by the name that stands in their field. */
-    static final class Kinds {
+    /** The condition of a row; empty if nothing is filled in. */
+    private static Optional<Condition> condition(Row row, Decimals decimals) {
+        ConditionKind.Form form = ConditionKind.form(row.kind())
+                .orElseThrow(() -> new IllegalArgumentException(
+                        row.kind().startsWith("figure:")
+                                ? "There is no figure \"" + row.kind().substring("figure:".length()) + "\""
+                                : "Nothing called \"" + row.kind() + "\" can be asked"));
+        return form.condition(
+                row.value(), form.asks() == ConditionKind.Asks.NUMBERS ? bounds(form, row, decimals) : Bounds.ANY);
+    }
 
-        private static final String FIGURE = "figure:";
-        private static final String UNKNOWN = "unknown:";
+    private static Bounds bounds(ConditionKind.Form form, Row row, Decimals decimals) {
+        // Things are counted as searches are: in whole ones.
+        Figure figure = form.figure() == null ? Figure.SEARCHES : form.figure();
+        FigureReader reader = new FigureReader(decimals);
+        return new Bounds(
+                read(reader, row.least(), figure) ? reader.low() : null,
+                read(reader, row.most(), figure) ? reader.high() : null);
+    }
 
-        private Kinds() {}
+    /** Whether a number is asked. */
+    private static boolean read(FigureReader reader, String text, Figure figure) {
+        return switch (reader.read(text, figure)) {
+            case READ -> true;
+            case EMPTY -> false;
+            case FAULT -> throw new IllegalArgumentException("\"" + text + "\" is no number");
+        };
+    }
 
-        /** What is asked of the text of a field. */
-        static boolean text(String kind) {
-            return List.of("word", "any-order", "in-order", "exactly", "starts", "ends", "any-word", "text", "pattern")
-                    .contains(kind);
-        }
+    /** The row that a condition stands in; empty for one that combines others, or that no form can show. */
+    private static Optional<Row> row(Condition condition, Decimals decimals) {
+        return ConditionKind.fill(condition).map(filled -> {
+            Figure figure = ConditionKind.form(filled.key()).orElseThrow().figure();
+            long scale = figure == null ? 1 : figure.scale();
+            return new Row(
+                    filled.key(),
+                    filled.text(),
+                    shown(filled.bounds().least(), scale, decimals),
+                    shown(filled.bounds().most(), scale, decimals));
+        });
+    }
 
-        /** Whether two numbers are asked. */
-        static boolean numbers(String kind) {
-            return kind.startsWith(FIGURE)
-                    || List.of("words", "characters", "baskets", "competitors").contains(kind);
-        }
-
-        static Optional<Condition> condition(Row row, Decimals decimals) {
-            String value = row.value();
-            String kind = row.kind();
-            if (kind.startsWith(FIGURE)) {
-                return figure(kind.substring(FIGURE.length()), row, decimals);
-            }
-            if (kind.startsWith(UNKNOWN)) {
-                return figureNamed(kind.substring(UNKNOWN.length())).map(Condition.FigureUnknown::new);
-            }
-            if (numbers(kind)) {
-                Bounds bounds = bounds(row, Figure.SEARCHES, decimals);
-                Condition.Counted what = Condition.Counted.valueOf(kind.toUpperCase(Locale.ROOT));
-                return bounds.open() ? Optional.empty() : Optional.of(new Condition.Count(what, bounds));
-            }
-            return value.isEmpty()
-                            || text(kind)
-                                    && !kind.equals("pattern")
-                                    && Tidy.of(value).isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(named(kind, value));
-        }
-
-        private static Condition named(String kind, String value) {
-            return switch (kind) {
-                case "word" -> new Condition.HasWord(Tidy.of(value));
-                case "any-order" -> new Condition.Worded(Condition.Placing.ANY_ORDER, Tidy.of(value));
-                case "in-order" -> new Condition.Worded(Condition.Placing.IN_ORDER, Tidy.of(value));
-                case "exactly" -> new Condition.Worded(Condition.Placing.EXACTLY, Tidy.of(value));
-                case "starts" -> new Condition.Worded(Condition.Placing.STARTS, Tidy.of(value));
-                case "ends" -> new Condition.Worded(Condition.Placing.ENDS, Tidy.of(value));
-                case "any-word" ->
-                    // With commas they are phrases, as they stand; without any, each word is one.
-                    new Condition.HasAnyWord(
-                            Arrays.stream(value.split(value.matches("(?s).*[,\\n].*") ? "[,\\n]" : "\\s+"))
-                                    .map(Tidy::of)
-                                    .filter(word -> !word.isEmpty())
-                                    .distinct()
-                                    .toList());
-                case "list" -> new Condition.OnList(value);
-                case "text" -> new Condition.HasText(Tidy.of(value));
-                case "pattern" -> new Condition.Matches(value);
-                case "basket" -> new Condition.InBasket(value);
-                case "tag" -> new Condition.HasTag(value);
-                case "script" -> new Condition.HasScript(Cleaning.Script.valueOf(value));
-                case "standing" -> new Condition.Stands(Standing.valueOf(value));
-                default -> throw new IllegalArgumentException("Nothing called \"" + kind + "\" can be asked");
-            };
-        }
-
-        private static Optional<Figure> figureNamed(String name) {
-            return Arrays.stream(Figure.values())
-                    .filter(figure -> figure.name().equals(name))
-                    .findFirst();
-        }
-
-        private static Optional<Condition> figure(String name, Row row, Decimals decimals) {
-            Figure figure = figureNamed(name)
-                    .orElseThrow(() -> new IllegalArgumentException("There is no figure \"" + name + "\""));
-            Bounds bounds = bounds(row, figure, decimals);
-            return bounds.open() ? Optional.empty() : Optional.of(new Condition.FigureWithin(figure, bounds));
-        }
-
-        private static Bounds bounds(Row row, Figure figure, Decimals decimals) {
-            FigureReader reader = new FigureReader(decimals);
-            return new Bounds(
-                    read(reader, row.least(), figure) ? reader.low() : null,
-                    read(reader, row.most(), figure) ? reader.high() : null);
-        }
-
-        /** Whether a number is asked. */
-        private static boolean read(FigureReader reader, String text, Figure figure) {
-            return switch (reader.read(text, figure)) {
-                case READ -> true;
-                case EMPTY -> false;
-                case FAULT -> throw new IllegalArgumentException("\"" + text + "\" is no number");
-            };
-        }
-
-        /** The row that a condition stands in; empty for one that combines others, or that the form cannot show. */
-        static Optional<Row> row(Condition condition, Decimals decimals) {
-            return switch (condition) {
-                case Condition.HasWord has -> valued("word", has.word());
-                case Condition.Worded worded ->
-                    valued(worded.placing().name().toLowerCase(Locale.ROOT).replace('_', '-'), worded.words());
-                case Condition.HasAnyWord any -> valued("any-word", String.join(", ", any.words()));
-                case Condition.OnList on -> valued("list", on.list());
-                case Condition.HasText has -> valued("text", has.text());
-                case Condition.Matches matches -> valued("pattern", matches.pattern());
-                case Condition.Count count ->
-                    bounded(count.what().name().toLowerCase(Locale.ROOT), count.bounds(), 1, decimals);
-                case Condition.FigureWithin within ->
-                    bounded(
-                            FIGURE + within.figure().name(),
-                            within.bounds(),
-                            within.figure().scale(),
-                            decimals);
-                case Condition.FigureUnknown unknown ->
-                    valued(UNKNOWN + unknown.figure().name(), "");
-                case Condition.InBasket in -> valued("basket", in.name());
-                case Condition.HasScript has -> valued("script", has.script().name());
-                case Condition.HasTag has -> valued("tag", has.tag());
-                case Condition.Stands stands ->
-                    valued("standing", stands.standing().name());
-                case Condition.InExactly in -> Optional.empty();
-                case Condition.AllOf all -> Optional.empty();
-                case Condition.AnyOf any -> Optional.empty();
-                case Condition.NoneOf none -> Optional.empty();
-            };
-        }
-
-        private static Optional<Row> valued(String kind, String value) {
-            return Optional.of(new Row(kind, value, "", ""));
-        }
-
-        private static Optional<Row> bounded(String kind, Bounds bounds, long scale, Decimals decimals) {
-            return Optional.of(
-                    new Row(kind, "", shown(bounds.least(), scale, decimals), shown(bounds.most(), scale, decimals)));
-        }
-
-        private static String shown(@Nullable Long parts, long scale, Decimals decimals) {
-            String plain = parts == null
-                    ? ""
-                    : BigDecimal.valueOf(parts)
-                            .divide(BigDecimal.valueOf(scale))
-                            .stripTrailingZeros()
-                            .toPlainString();
-            // As it is read back: 1.125 would be a thousand where commas part the decimals.
-            return decimals == Decimals.COMMA ? plain.replace('.', ',') : plain;
-        }
+    private static String shown(@Nullable Long parts, long scale, Decimals decimals) {
+        String plain = parts == null
+                ? ""
+                : BigDecimal.valueOf(parts)
+                        .divide(BigDecimal.valueOf(scale))
+                        .stripTrailingZeros()
+                        .toPlainString();
+        // As it is read back: 1.125 would be a thousand where commas part the decimals.
+        return decimals == Decimals.COMMA ? plain.replace('.', ',') : plain;
     }
 }

@@ -3,13 +3,14 @@ package smorgas.app.web.sift;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 
 /**
@@ -26,33 +27,14 @@ record Column(String name, String label, Shows shows) {
     /** What stands in its cells. */
     sealed interface Shows {}
 
-    /** A figure of the keyword. */
-    record OfFigure(Figure figure) implements Shows {}
+    /** Something that can be told of every keyword. */
+    record OfFact(Fact fact) implements Shows {}
 
     /** The cells of a column of lists that is read as no figure, as they stand. */
     record OfLists(String header) implements Shows {}
 
-    /** Something that every keyword has. */
-    enum Plain implements Shows {
-        TREND,
-        BASKETS,
-        TAGS,
-        WORDS,
-        CHARACTERS,
-        LINES,
-        GROUP
-    }
-
-    private static final Set<Figure> SHOWN_FIRST =
-            Set.of(Figure.SEARCHES, Figure.LOW_BID, Figure.HIGH_BID, Figure.CPC, Figure.POSITION, Figure.COMPETITION);
-
-    private static Column of(Figure figure) {
-        return new Column(figure.name().toLowerCase(Locale.ROOT), figure.label(), new OfFigure(figure));
-    }
-
-    private static Column of(Plain plain) {
-        String name = plain.name().toLowerCase(Locale.ROOT);
-        return new Column(name, Character.toUpperCase(name.charAt(0)) + name.substring(1), plain);
+    private static Column of(Fact fact) {
+        return new Column(fact.key(), fact.label(), new OfFact(fact));
     }
 
     /** Whether the table can be sorted by it. */
@@ -61,24 +43,20 @@ record Column(String name, String label, Shows shows) {
     }
 
     public boolean number() {
-        return shows instanceof OfFigure || shows == Plain.WORDS || shows == Plain.CHARACTERS || shows == Plain.LINES;
+        return shows instanceof OfFact of && of.fact().number();
     }
 
     /** Every column that this project can show, in the order in which they are shown at first. */
     static List<Column> all(Snapshot snapshot) {
         List<Column> columns = new ArrayList<>();
-        for (Figure figure : Figure.values()) {
-            if (figure == Figure.SEARCHES
-                    || snapshot.board().keywords().figure(figure).isPresent()) {
-                columns.add(of(figure));
-            }
-            if (figure == Figure.SEARCHES && hasMonths(snapshot)) {
-                columns.add(of(Plain.TREND));
-            }
-        }
-        for (Plain plain : Plain.values()) {
-            if (plain != Plain.TREND) {
-                columns.add(of(plain));
+        for (Fact fact : Fact.all(Fact.Use.COLUMN)) {
+            if (fact == Computed.TREND
+                    ? hasMonths(snapshot)
+                    // A project without searches wants to know that it has none.
+                    : fact == Figure.SEARCHES
+                            || fact instanceof Computed
+                            || snapshot.board().facts().any(fact)) {
+                columns.add(of(fact));
             }
         }
         Set<String> headers = new LinkedHashSet<>();
@@ -115,15 +93,9 @@ record Column(String name, String label, Shows shows) {
     }
 
     private static boolean shownFirst(Column column, Board board) {
-        return switch (column.shows()) {
-            case OfFigure of -> SHOWN_FIRST.contains(of.figure());
-            case OfLists of -> false;
-            case Plain plain ->
-                plain == Plain.TREND
-                        || plain == Plain.BASKETS
-                        || plain == Plain.TAGS
-                                && !board.standings().tags().all().isEmpty();
-        };
+        return column.shows() instanceof OfFact of
+                && of.fact().isFor(Fact.Use.COLUMN_AT_FIRST)
+                && (of.fact() == Figure.SEARCHES || board.facts().any(of.fact()));
     }
 
     private static boolean hasMonths(Snapshot snapshot) {

@@ -14,6 +14,7 @@ import smorgas.app.web.show.Show;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Computed;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Reading;
@@ -45,7 +46,7 @@ final class ListCells {
             if (column.shows() instanceof Column.OfLists of) {
                 headers.add(of.header());
             }
-            months |= column.shows() == Column.Plain.TREND;
+            months |= column.shows() instanceof Column.OfFact fact && fact.fact() == Computed.TREND;
         }
         if (!headers.isEmpty() || months) {
             found.read(keywords, headers, months, store);

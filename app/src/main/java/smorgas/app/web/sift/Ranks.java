@@ -7,18 +7,16 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.Optional;
 import java.util.function.IntFunction;
 import smorgas.app.store.Baskets;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
 
 /** Ranks of keywords in columns that acts change, or that only the lists know: what the board's orders do not keep. */
 final class Ranks {
-
-    private static final String STANDING = "standing";
-    private static final String GROUP = "group";
-    private static final String TAGS = "tags";
 
     /** Cells that are numbers before those that are not, these as a reader of a dictionary has them. */
     private static final Comparator<String> AS_READ = Comparator.comparingDouble(Ranks::number)
@@ -29,12 +27,10 @@ final class Ranks {
 
     /** Whether there are ranks by what has this name. */
     static boolean knows(String name) {
-        return Set.of(STANDING, GROUP, TAGS).contains(name) || name.startsWith(Column.OTHER);
-    }
-
-    /** Whether one wants the first first: texts rise. */
-    static boolean rises(String name) {
-        return knows(name) && !name.equals(STANDING);
+        return name.startsWith(Column.OTHER)
+                || Fact.find(name)
+                        .filter(fact -> fact.isFor(Fact.Use.SORT) && fact.since() != Fact.Since.FOLDED)
+                        .isPresent();
     }
 
     /**
@@ -45,24 +41,22 @@ final class Ranks {
      */
     static int[] of(String name, Snapshot snapshot, BitSet found, Baskets store) {
         Board board = snapshot.board();
-        return switch (name) {
-            case STANDING -> {
+        Optional<Fact> fact = Fact.find(name);
+        if (fact.isEmpty()) {
+            String header = name.substring(Column.OTHER.length());
+            Column column = new Column(name, header, new Column.OfLists(header));
+            ListCells cells = ListCells.of(snapshot, found.stream().toArray(), List.of(column), store);
+            return byText(board, found, keyword -> cells.texts(keyword, header));
+        }
+        return switch (fact.get()) {
+            case Computed.STANDING -> {
                 int[] ranks = new int[board.keywords().size()];
                 Arrays.setAll(ranks, keyword -> board.standings().of(keyword).ordinal());
                 yield ranks;
             }
-            case GROUP -> byGroup(board);
-            case TAGS ->
-                byText(
-                        board,
-                        found,
-                        keyword -> String.join(", ", board.standings().tags().of(keyword)));
-            default -> {
-                String header = name.substring(Column.OTHER.length());
-                Column column = new Column(name, header, new Column.OfLists(header));
-                ListCells cells = ListCells.of(snapshot, found.stream().toArray(), List.of(column), store);
-                yield byText(board, found, keyword -> cells.texts(keyword, header));
-            }
+            case Computed.GROUP -> byGroup(board);
+            case Fact other ->
+                byText(board, found, keyword -> String.join(", ", board.facts().texts(other, keyword)));
         };
     }
 

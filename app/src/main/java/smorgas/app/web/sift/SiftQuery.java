@@ -10,8 +10,9 @@ import java.util.Optional;
 import java.util.TreeSet;
 import smorgas.app.store.Json;
 import smorgas.app.web.show.Show;
-import smorgas.core.board.Orders;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Decimals;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.Bounds;
@@ -190,19 +191,9 @@ public final class SiftQuery {
         return by(name).isPresent() || Ranks.knows(name);
     }
 
-    /** What a column's name is sorted by: a figure, or something that every keyword has; empty for what acts change. */
-    static Optional<Orders.By> by(String name) {
-        for (Orders.By.Plain plain : Orders.By.Plain.values()) {
-            if (plain.name().equalsIgnoreCase(name)) {
-                return Optional.of(plain);
-            }
-        }
-        for (Figure figure : Figure.values()) {
-            if (figure.name().equalsIgnoreCase(name)) {
-                return Optional.of(new Orders.By.OfFigure(figure));
-            }
-        }
-        return Optional.empty();
+    /** What a column's name is sorted by, once for all acts; empty for what acts change. */
+    static Optional<Fact> by(String name) {
+        return Fact.find(name).filter(fact -> fact.isFor(Fact.Use.SORT) && fact.since() == Fact.Since.FOLDED);
     }
 
     /** What is asked of the words list. */
@@ -253,7 +244,7 @@ public final class SiftQuery {
      */
     public String urlSorted(String column) {
         List<Sort> sorts = new ArrayList<>(sorts());
-        boolean rises = column.equals("keyword") || column.equals("position") || Ranks.rises(column);
+        boolean rises = Fact.find(column).map(Fact::rises).orElse(true);
         boolean desc =
                 sorts.getFirst().name().equals(column) ? !sorts.getFirst().desc() : !rises;
         sorts.removeIf(sort -> sort.name().equals(column));
@@ -319,7 +310,7 @@ public final class SiftQuery {
 
     /** The URL that shows the keywords that lists of so many competitors have. */
     public static String urlOfCompetitors(int least) {
-        return urlOf(new Condition.Count(Condition.Counted.COMPETITORS, Bounds.from(least)));
+        return urlOf(new Condition.Count(Computed.COMPETITORS, Bounds.from(least)));
     }
 
     /** The URL that shows the keywords that fulfil a condition. */

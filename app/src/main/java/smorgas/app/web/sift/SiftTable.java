@@ -17,12 +17,14 @@ import smorgas.app.store.Baskets;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
+import smorgas.core.board.Facts;
 import smorgas.core.board.Orders;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
-import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Reason;
@@ -52,6 +54,7 @@ final class SiftTable {
     private final Snapshot snapshot;
     private final Board board;
     private final Keywords keywords;
+    private final Facts facts;
     private final SiftQuery query;
     private final Baskets store;
     private final BitSet found;
@@ -64,6 +67,7 @@ final class SiftTable {
         this.snapshot = snapshot;
         this.board = snapshot.board();
         this.keywords = board.keywords();
+        this.facts = board.facts();
         this.query = query;
         this.store = store;
         this.found = board.matcher().match(query.condition(), board.standings());
@@ -210,38 +214,33 @@ final class SiftTable {
 
     private Cell cell(Column column, int keyword, ListCells cells) {
         return switch (column.shows()) {
-            case Column.OfFigure of -> figure(of.figure(), keyword);
             case Column.OfLists of -> new Cell.Text(cells.texts(keyword, of.header()), false);
-            case Column.Plain plain ->
-                switch (plain) {
-                    case TREND -> cells.trend(keyword);
-                    case BASKETS ->
-                        new Cell.Baskets(keywords.basketNames(keyword).stream()
-                                .map(name -> new Cell.Dot(tints.getOrDefault(name, 1), name))
-                                .toList());
-                    case TAGS -> new Cell.Tags(board.standings().tags().of(keyword));
-                    case WORDS -> new Cell.Text(Show.count(keywords.wordCount(keyword)), true);
-                    case CHARACTERS ->
-                        new Cell.Text(Show.count(keywords.text(keyword).length()), true);
-                    case LINES -> new Cell.Text(Show.count(keywords.lineCount(keyword)), true);
-                    case GROUP -> new Cell.Text(group(keyword), false);
-                };
+            case Column.OfFact of -> cell(of.fact(), keyword, cells);
         };
     }
 
-    private Cell figure(Figure figure, int keyword) {
-        String text = Show.figure(figure, keywords.figure(figure).orElse(null), keyword);
-        if (figure != Figure.SEARCHES) {
-            return new Cell.Text(text, true);
-        }
-        boolean known = searches != null && searches.known(keyword);
-        return new Cell.Searches(
-                text, known ? (int) Math.round(1_000 * Math.sqrt(searches.twiceMiddle(keyword) / most)) : 0);
+    /** Some are drawn; of the others the text is shown. */
+    private Cell cell(Fact fact, int keyword, ListCells cells) {
+        return switch (fact) {
+            case Figure.SEARCHES -> searches(keyword);
+            case Computed.TREND -> cells.trend(keyword);
+            case Computed.BASKETS ->
+                new Cell.Baskets(keywords.basketNames(keyword).stream()
+                        .map(name -> new Cell.Dot(tints.getOrDefault(name, 1), name))
+                        .toList());
+            case Computed.TAGS -> new Cell.Tags(board.standings().tags().of(keyword));
+            case Fact other ->
+                other.number()
+                        ? new Cell.Text(Show.number(other, facts.numbers(other), keyword), true)
+                        : new Cell.Text(String.join(" \u00B7 ", facts.texts(other, keyword)), false);
+        };
     }
 
-    private String group(int keyword) {
-        int group = board.groups().grouping().groupOf(keyword);
-        return group >= 0 ? board.groups().name(group) : group == Grouping.LEFTOVER ? "leftover" : "";
+    private Cell searches(int keyword) {
+        boolean known = searches != null && searches.known(keyword);
+        return new Cell.Searches(
+                Show.figure(Figure.SEARCHES, searches, keyword),
+                known ? (int) Math.round(1_000 * Math.sqrt(searches.twiceMiddle(keyword) / most)) : 0);
     }
 
     /** The headings of the columns shown. */

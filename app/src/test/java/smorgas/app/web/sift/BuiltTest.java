@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.util.LinkedMultiValueMap;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.recipe.Bounds;
@@ -26,8 +27,8 @@ class BuiltTest {
             new Condition.OnList("Rivals"),
             new Condition.HasText("comb"),
             new Condition.Matches("^bee.*s$"),
-            new Condition.Count(Condition.Counted.WORDS, new Bounds(2L, 4L)),
-            new Condition.Count(Condition.Counted.COMPETITORS, Bounds.from(2)),
+            new Condition.Count(Computed.WORDS, new Bounds(2L, 4L)),
+            new Condition.Count(Computed.COMPETITORS, Bounds.from(2)),
             new Condition.FigureWithin(Figure.CPC, new Bounds(250_000L, 1_500_000L)),
             new Condition.FigureWithin(Figure.SEARCHES, Bounds.upTo(0)),
             new Condition.FigureUnknown(Figure.POSITION),

@@ -1,0 +1,73 @@
+package smorgas.core.board;
+
+import java.util.List;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Numbers;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouping;
+import smorgas.core.serve.Csv;
+
+/** What each {@link Fact} is for the keywords of a board. What an act makes old is worked out when it is asked for. */
+public final class Facts {
+
+    private final Board board;
+    private final Keywords keywords;
+
+    Facts(Board board) {
+        this.board = board;
+        this.keywords = board.keywords();
+    }
+
+    /** Whether there is anything to tell of any keyword. */
+    public boolean any(Fact fact) {
+        return switch (fact) {
+            case Figure figure -> keywords.figure(figure).isPresent();
+            case Computed.TAGS -> !board.standings().tags().all().isEmpty();
+            case Computed other -> true;
+        };
+    }
+
+    /**
+     * A fact that is a number, for all keywords.
+     *
+     * @throws IllegalArgumentException if it is none
+     */
+    public Numbers numbers(Fact fact) {
+        return keywords.numbers(fact);
+    }
+
+    /**
+     * A fact that is texts, for one keyword; empty if there is nothing to tell.
+     *
+     * @throws IllegalArgumentException if it is a number, or is read from the lists
+     */
+    public List<String> texts(Fact fact, int keyword) {
+        return switch (fact) {
+            case Computed.KEYWORD -> List.of(keywords.text(keyword));
+            case Computed.STANDING -> List.of(board.standings().of(keyword).label());
+            case Computed.REASON -> List.of(board.standings().reason(keyword).sentence());
+            case Computed.BASKETS -> keywords.basketNames(keyword);
+            case Computed.TAGS -> board.standings().tags().of(keyword);
+            case Computed.GROUP -> group(keyword);
+            case Computed other -> throw new IllegalArgumentException("no texts: " + other);
+            case Figure figure -> throw new IllegalArgumentException("no texts: " + figure);
+        };
+    }
+
+    private List<String> group(int keyword) {
+        int group = board.groups().grouping().groupOf(keyword);
+        return group >= 0
+                ? List.of(board.groups().name(group))
+                : group == Grouping.LEFTOVER ? List.of("leftover") : List.of();
+    }
+
+    /** As a cell of a table for reading: several texts with bars between them, a range with a hyphen. */
+    public String exported(Fact fact, int keyword) {
+        if (!fact.number()) {
+            return String.join(" | ", texts(fact, keyword));
+        }
+        return Csv.number(numbers(fact), fact instanceof Figure figure ? figure.scale() : 1, keyword);
+    }
+}
