@@ -37,7 +37,7 @@ import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
-import smorgas.core.serve.PlanCsv;
+import smorgas.core.serve.PlanFormat;
 
 /** One run over some files. */
 final class BatchRun {
@@ -218,7 +218,9 @@ final class BatchRun {
             try (Csv csv = new Csv(writer(out, "groups.csv"))) {
                 writeGroups(board.groups(), csv);
             }
-            PlanCsv.write(board.plan(), writer(out, "plan.csv"));
+            for (PlanFormat format : PlanFormat.ALL) {
+                format.write(board.plan(), writer(out, format.file()));
+            }
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         }

@@ -1,40 +1,93 @@
 package smorgas.core.serve;
 
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import smorgas.core.column.Figure;
+import smorgas.core.recipe.MatchType;
 
 /**
- * What an ad platform is given: rows of keywords in ad groups, and negatives; cannot change.
+ * What an ad platform is given, as a tree: campaigns, their ad groups, the keywords of these; cannot change.
+ * {@link PlanFormat}s walk it.
  *
- * @param rows one for each keyword and match type, by ad group
- * @param negatives words that must never trigger an ad, for the whole campaign
+ * @param campaigns in the order in which they leave
+ * @param count how much it holds
  * @param conflicts words of rules that would block what the plan itself serves
  * @param heldBack keywords that are not in the plan because a program on the way would run or refuse them
  * @param notes what the researcher should know before it leaves
- * @param adGroups how many ad groups the rows are in
- * @param keywords how many keywords the rows serve
  */
 public record Plan(
-        List<Row> rows,
-        List<Negative> negatives,
+        List<Campaign> campaigns,
+        PlanCount count,
         List<Conflict> conflicts,
         List<HeldBack> heldBack,
-        List<String> notes,
-        int adGroups,
-        int keywords) {
+        List<String> notes) {
 
     public Plan {
-        rows = List.copyOf(rows);
-        negatives = List.copyOf(negatives);
+        campaigns = List.copyOf(campaigns);
         conflicts = List.copyOf(conflicts);
         heldBack = List.copyOf(heldBack);
         notes = List.copyOf(notes);
     }
 
-    /** One keyword in one match type. */
-    public record Row(String campaign, String adGroup, String keyword, String matchType, String maxCpc) {}
+    /**
+     * A campaign.
+     *
+     * @param adGroups none of them empty
+     * @param negatives words that must never trigger an ad of it
+     */
+    public record Campaign(String name, List<AdGroup> adGroups, List<Negative> negatives) {
+        public Campaign {
+            adGroups = List.copyOf(adGroups);
+            negatives = List.copyOf(negatives);
+        }
+    }
 
-    /** A negative keyword of the campaign, as a phrase. */
-    public record Negative(String campaign, String keyword) {}
+    /**
+     * Keywords that are answered by the same ads.
+     *
+     * @param bidMicros the most that a click may cost, in millionths of the currency; 0 for none
+     * @param keywords the most searched first
+     */
+    public record AdGroup(String name, long bidMicros, List<Served> keywords) {
+        public AdGroup {
+            keywords = List.copyOf(keywords);
+        }
+
+        /** The bid as it is written: with a decimal point; empty for none. */
+        public String bid() {
+            return bidMicros == 0 ? "" : Csv.amount(bidMicros, Figure.CPC.scale());
+        }
+    }
+
+    /** A keyword and the match types that it is bid on in, broad first; at least one. */
+    public record Served(String keyword, Set<MatchType> matchTypes) {}
+
+    /** A negative keyword and how close a search must come to it to be blocked. */
+    public record Negative(String keyword, MatchType matchType) {}
+
+    /** One keyword in one match type, as tables show it. */
+    public record Row(String campaign, String adGroup, String keyword, MatchType matchType, String maxCpc) {}
+
+    /** Everything that is bid on, by campaign and ad group. */
+    public Stream<Row> rows() {
+        return campaigns.stream().flatMap(Plan::rows);
+    }
+
+    private static Stream<Row> rows(Campaign campaign) {
+        return campaign.adGroups().stream().flatMap(group -> rows(campaign, group));
+    }
+
+    private static Stream<Row> rows(Campaign campaign, AdGroup group) {
+        String bid = group.bid();
+        return group.keywords().stream().flatMap(served -> served.matchTypes().stream()
+                .map(type -> new Row(campaign.name(), group.name(), served.keyword(), type, bid)));
+    }
+
+    /** The negatives of all campaigns. */
+    public Stream<Negative> negatives() {
+        return campaigns.stream().flatMap(campaign -> campaign.negatives().stream());
+    }
 
     /**
      * A negative that would block keywords of the plan.

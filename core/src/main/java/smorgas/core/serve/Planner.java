@@ -51,13 +51,15 @@ public final class Planner {
     private final Groups groups;
     private final Recipe recipe;
     private final PlanSettings settings;
+    /** One set for all keywords, which have the same match types today. */
+    private final Set<MatchType> matchTypes;
 
-    private final List<Plan.Row> rows = new ArrayList<>();
+    private final List<Plan.AdGroup> adGroups = new ArrayList<>();
     private final List<Plan.HeldBack> heldBack = new ArrayList<>();
     private final BitSet served = new BitSet();
     private final Set<String> names = new HashSet<>();
     private final SequencedMap<String, Plan.Conflict> conflicts = new LinkedHashMap<>();
-    private int adGroups;
+    private int adGroupCount;
     /** Whether only their number is wanted. */
     private boolean counting;
 
@@ -69,6 +71,7 @@ public final class Planner {
         this.groups = groups;
         this.recipe = recipe;
         this.settings = recipe.serving().plan();
+        this.matchTypes = settings.matchTypes();
     }
 
     /** The plan: ad groups in the order of the groups, keywords by searches, each in every match type chosen. */
@@ -81,22 +84,23 @@ public final class Planner {
         Planner planner = new Planner(keywords, standings, groups, recipe);
         planner.counting = true;
         planner.fill();
-        return new PlanCount(planner.served.cardinality(), planner.rowCount);
+        return planner.counted();
     }
 
     private Plan run() {
         fill();
         Set<String> negatives = negatives();
-        return new Plan(
-                rows,
-                negatives.stream()
-                        .map(word -> new Plan.Negative(settings.campaign(), word))
-                        .toList(),
-                List.copyOf(conflicts.values()),
-                heldBack,
-                notes(),
+        Plan.Campaign campaign = new Plan.Campaign(
+                settings.campaign(),
                 adGroups,
-                served.cardinality());
+                negatives.stream()
+                        .map(word -> new Plan.Negative(word, MatchType.PHRASE))
+                        .toList());
+        return new Plan(List.of(campaign), counted(), List.copyOf(conflicts.values()), heldBack, notes());
+    }
+
+    private PlanCount counted() {
+        return new PlanCount(adGroupCount, served.cardinality(), rowCount);
     }
 
     private void fill() {
@@ -177,32 +181,32 @@ public final class Planner {
         if (!counting) {
             sort(sorted, searches);
         }
-        boolean any = false;
+        List<Plan.Served> serves = new ArrayList<>();
+        int any = 0;
         Optional<String> nameFault = nameFault(name);
-        String bid = settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale());
         for (int keyword : sorted) {
             if (settings.keptOnly() && standings.of(keyword) != Standing.KEPT) {
                 continue;
             }
             String text = keywords.text(keyword);
             Optional<String> why = nameFault.or(() -> fault(keyword, text));
-            if (why.isPresent()) {
-                if (!counting) {
-                    heldBack.add(new Plan.HeldBack(text, why.get()));
-                }
-                continue;
+            if (why.isEmpty()) {
+                any++;
+                served.set(keyword);
+                rowCount += matchTypes.size();
             }
-            any = true;
-            served.set(keyword);
-            rowCount += settings.matchTypes().size();
-            if (counting) {
-                continue;
-            }
-            for (MatchType type : settings.matchTypes()) {
-                rows.add(new Plan.Row(settings.campaign(), name, text, type.label(), bid));
+            if (!counting) {
+                why.ifPresentOrElse(
+                        fault -> heldBack.add(new Plan.HeldBack(text, fault)),
+                        () -> serves.add(new Plan.Served(text, matchTypes)));
             }
         }
-        adGroups += any ? 1 : 0;
+        if (any > 0) {
+            adGroupCount++;
+            if (!counting) {
+                adGroups.add(new Plan.AdGroup(name, settings.bidMicros(), serves));
+            }
+        }
     }
 
     private void sort(int[] some, Optional<FigureColumn> searches) {

@@ -165,7 +165,8 @@ class HandsTest {
         assertThat(board.groups().grouping().also().row(jar))
                 .containsExactly(board.keywords().find("smoker gift").orElseThrow());
         assertThat(board.groups().keywords(jar)).isEqualTo(6);
-        assertThat(board.plan().rows().stream()
+        assertThat(board.plan()
+                        .rows()
                         .filter(row -> row.keyword().equals("smoker gift"))
                         .map(Plan.Row::adGroup)
                         .distinct())

@@ -53,9 +53,8 @@ class PlannerTest {
             assertThat(row.adGroup()).isEqualTo("UK Hive");
             assertThat(row.maxCpc()).isEqualTo("1.50");
         });
-        assertThat(plan.rows().stream().map(Plan.Row::matchType).distinct())
-                .containsExactly("Broad", "Phrase", "Exact");
-        assertThat(List.of(plan.adGroups(), plan.keywords())).containsExactly(1, 3);
+        assertThat(plan.rows().map(Plan.Row::matchType).distinct()).containsExactly(MatchType.values());
+        assertThat(plan.count()).isEqualTo(new PlanCount(1, 3, 9));
     }
 
     /** Limits common to ad platforms, from memory: 80 characters, 10 words, no such characters. */
@@ -74,7 +73,7 @@ class PlannerTest {
         Plan plan = plan("keyword;searches\n" + HIVES.replace("\n", ";1\n") + "\"" + keyword + "\";9\n");
         assertThat(plan.heldBack()).singleElement().satisfies(held -> assertThat(held.why())
                 .contains(why));
-        assertThat(plan.keywords()).isEqualTo(3);
+        assertThat(plan.count().keywords()).isEqualTo(3);
     }
 
     @Test
@@ -84,8 +83,8 @@ class PlannerTest {
                 new SiftEntry.Judged(List.of("bee suit"), Standing.KEPT),
                 settings("C", "{theme}", 0, true, false));
         assertThat(plan.rows()).extracting(Plan.Row::keyword).containsExactly("bee suit");
-        assertThat(plan.adGroups()).isEqualTo(1);
-        assertThat(plan.rows().getFirst().maxCpc()).isEmpty();
+        assertThat(plan.count().adGroups()).isEqualTo(1);
+        assertThat(plan.campaigns().getFirst().adGroups().getFirst().bid()).isEmpty();
     }
 
     @Test
@@ -93,7 +92,7 @@ class PlannerTest {
         String list = "oak hive stand a\noak hive stand b\noak hive stand c\npine hive lid a\npine hive lid b\n"
                 + "pine hive lid c\n";
         Plan plan = plan(list);
-        assertThat(plan.adGroups()).isEqualTo(2);
+        assertThat(plan.count().adGroups()).isEqualTo(2);
         Plan broad = plan(
                 list,
                 new ServeEntry.PlanSettingsChosen(
@@ -131,17 +130,37 @@ class PlannerTest {
                 new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
                 settings("Spring, \"early\"", "{theme}", 450_000, false, false));
         StringWriter out = new StringWriter();
-        PlanCsv.write(plan, out);
+        new PlanCsv().write(plan, out);
         List<List<String>> read = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(out.toString(), CSVFormat.RFC4180)) {
             parser.forEach(row -> read.add(List.of(row.values())));
         }
         assertThat(read.getFirst()).containsExactly("Campaign", "Ad group", "Keyword", "Match type", "Max CPC");
-        assertThat(read.subList(1, 1 + plan.rows().size()))
-                .isEqualTo(plan.rows().stream()
-                        .map(r -> List.of(r.campaign(), r.adGroup(), r.keyword(), r.matchType(), r.maxCpc()))
+        assertThat(read.subList(1, 1 + (int) plan.count().rows()))
+                .isEqualTo(plan.rows()
+                        .map(r -> List.of(
+                                r.campaign(),
+                                r.adGroup(),
+                                r.keyword(),
+                                r.matchType().label(),
+                                r.maxCpc()))
                         .toList());
         assertThat(read.getLast()).containsExactly("Spring, \"early\"", "", "free", "Negative phrase", "");
+    }
+
+    @Test
+    void theOutlineTellsCampaignAdGroupsKeywordsAndNegatives() {
+        Plan plan = plan(
+                HIVES,
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+                settings("Spring", "{theme}", 450_000, false, false));
+        StringWriter out = new StringWriter();
+        PlanFormat.find("plan.txt").orElseThrow().write(plan, out);
+        assertThat(out.toString().lines().map(String::strip))
+                .startsWith("Spring", "", "hive (3, max CPC 0.45)")
+                .contains("hive lid \u00B7 exact")
+                .endsWith("Never shown for searches with", "free");
+        assertThat(PlanFormat.ALL).extracting(PlanFormat::file).doesNotHaveDuplicates();
     }
 
     @ParameterizedTest

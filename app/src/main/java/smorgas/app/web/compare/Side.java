@@ -58,10 +58,7 @@ record Side(String value, String label) {
                     .toList();
         }
         if (value.equals(PLAN)) {
-            return board.plan().rows().stream()
-                    .map(row -> row.keyword())
-                    .distinct()
-                    .toList();
+            return board.plan().rows().map(row -> row.keyword()).distinct().toList();
         }
         if (value.startsWith(BASKET)) {
             return snapshot.baskets().stream()

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
@@ -28,7 +29,7 @@ import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
-import smorgas.core.serve.PlanCsv;
+import smorgas.core.serve.PlanFormat;
 import smorgas.core.text.Tidy;
 
 /** Serve, export: the choices, the plan as it will leave, the checks, the download. */
@@ -59,16 +60,17 @@ class ServeController {
         model.addAttribute(
                 "bid", settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale()));
         model.addAttribute("matchTypes", List.of(MatchType.values()));
-        model.addAttribute("rows", plan.rows().stream().limit(PREVIEW).toList());
-        model.addAttribute("rowCount", Show.count(plan.rows().size(), "row", "rows"));
-        model.addAttribute("more", Math.max(0, plan.rows().size() - PREVIEW));
-        model.addAttribute("adGroups", Show.count(plan.adGroups(), "ad group", "ad groups"));
-        model.addAttribute("keywords", Show.count(plan.keywords(), "keyword", "keywords"));
-        model.addAttribute("negatives", plan.negatives());
+        model.addAttribute("rows", plan.rows().limit(PREVIEW).toList());
+        model.addAttribute("rowCount", Show.count(plan.count().rows(), "row", "rows"));
+        model.addAttribute("more", Math.max(0, plan.count().rows() - PREVIEW));
+        model.addAttribute("adGroups", Show.count(plan.count().adGroups(), "ad group", "ad groups"));
+        model.addAttribute("keywords", Show.count(plan.count().keywords(), "keyword", "keywords"));
+        model.addAttribute("negatives", plan.negatives().toList());
         model.addAttribute("conflicts", plan.conflicts());
         model.addAttribute("heldBack", plan.heldBack().stream().limit(PREVIEW).toList());
         model.addAttribute("heldBackCount", plan.heldBack().size());
         model.addAttribute("notes", plan.notes());
+        model.addAttribute("formats", PlanFormat.ALL);
         var standings = snapshot.board().standings();
         model.addAttribute("kept", Show.count(standings.count(Standing.KEPT)));
         model.addAttribute("both", Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)));
@@ -116,12 +118,13 @@ class ServeController {
         return act.done(recipe -> new ServeEntry.NegativeSettled(Tidy.of(word), leaves));
     }
 
-    /** The plan as a file for an ad platform's bulk import. */
-    @GetMapping("/projects/{id}/plan.csv")
-    void download(@PathVariable long id, HttpServletResponse response) throws IOException {
+    /** The plan as a file, in one of its formats. */
+    @GetMapping("/projects/{id}/{file:plan\\.[a-z]{1,8}}")
+    void download(@PathVariable long id, @PathVariable String file, HttpServletResponse response) throws IOException {
+        PlanFormat format = PlanFormat.find(file).orElseThrow(() -> new NoSuchElementException("no plan as " + file));
         Plan plan = frames.open(id).snapshot().board().plan();
-        response.setContentType("text/csv;charset=UTF-8");
-        response.setHeader("Content-Disposition", "attachment; filename=\"plan.csv\"");
-        PlanCsv.write(plan, response.getWriter());
+        response.setContentType(format.mediaType() + ";charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"" + file + "\"");
+        format.write(plan, response.getWriter());
     }
 }

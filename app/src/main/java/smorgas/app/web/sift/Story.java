@@ -112,12 +112,12 @@ record Story(String keyword, String standing, boolean byHand, List<Source> sourc
         if (held.isPresent()) {
             return "Held back from the plan: it " + held.get().why() + ".";
         }
-        Map<String, List<String>> types = plan.rows().stream()
+        Map<String, List<String>> types = plan.rows()
                 .filter(row -> row.keyword().equals(text))
                 .collect(Collectors.groupingBy(
                         Plan.Row::adGroup,
                         LinkedHashMap::new,
-                        Collectors.mapping(Plan.Row::matchType, Collectors.toList())));
+                        Collectors.mapping(row -> row.matchType().label(), Collectors.toList())));
         return types.isEmpty()
                 ? "Not in the plan."
                 : types.entrySet().stream()

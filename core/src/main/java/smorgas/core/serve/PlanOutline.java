@@ -1,0 +1,57 @@
+package smorgas.core.serve;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+import java.util.stream.Collectors;
+import smorgas.core.recipe.MatchType;
+
+/** A plan as text that people read: campaigns, ad groups and keywords, each a step further in. */
+final class PlanOutline implements PlanFormat {
+
+    @Override
+    public String file() {
+        return "plan.txt";
+    }
+
+    @Override
+    public String label() {
+        return "text to read";
+    }
+
+    @Override
+    public String mediaType() {
+        return "text/plain";
+    }
+
+    @Override
+    public void write(Plan plan, Writer to) {
+        try (to) {
+            for (Plan.Campaign campaign : plan.campaigns()) {
+                to.write(campaign.name() + "\n");
+                for (Plan.AdGroup group : campaign.adGroups()) {
+                    String bid = group.bid().isEmpty() ? "" : ", max CPC " + group.bid();
+                    to.write("\n  " + group.name() + " (" + group.keywords().size() + bid + ")\n");
+                    for (Plan.Served served : group.keywords()) {
+                        to.write("    " + served.keyword() + " \u00B7 " + types(served) + "\n");
+                    }
+                }
+                if (!campaign.negatives().isEmpty()) {
+                    to.write("\n  Never shown for searches with\n");
+                    for (Plan.Negative negative : campaign.negatives()) {
+                        to.write("    " + negative.keyword() + "\n");
+                    }
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static String types(Plan.Served served) {
+        return served.matchTypes().stream()
+                .map(MatchType::label)
+                .map(label -> label.toLowerCase(java.util.Locale.ENGLISH))
+                .collect(Collectors.joining(", "));
+    }
+}
