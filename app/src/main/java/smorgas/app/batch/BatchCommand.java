@@ -13,6 +13,7 @@ import picocli.CommandLine.Option;
 import smorgas.app.store.Json;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.text.Refusal;
 
 /** {@code batch}: lists and a recipe in, tables, plan and summary out. */
 @Command(
@@ -37,7 +38,7 @@ public final class BatchCommand implements Callable<Integer> {
         try {
             decided = recipe == null ? Recipe.empty("en") : read(recipe);
             Files.createDirectories(out);
-        } catch (IllegalArgumentException e) {
+        } catch (Refusal e) {
             System.err.println("smorgas: " + recipe + ": " + e.getMessage());
             return 2;
         } catch (IOException e) {

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.recipe.Bounds;
+import smorgas.core.text.Refusal;
 
 /** Looks through what was read from JSON for values that are not there: JSON can leave out what a record needs. */
 final class Complete {
@@ -15,11 +16,11 @@ final class Complete {
      * Refuses a value in which one is missing, however deep; the ends of {@link Bounds} may be.
      *
      * @param name what the value is called
-     * @throws IllegalArgumentException that tells which
+     * @throws Refusal that tells which
      */
     static void require(@Nullable Object value, String name) {
         switch (value) {
-            case null -> throw new IllegalArgumentException("\"" + name + "\" is missing");
+            case null -> throw new Refusal("\"" + name + "\" is missing");
             case Bounds bounds -> {
                 // Open on a side, or on both.
             }

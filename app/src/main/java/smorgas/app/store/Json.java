@@ -16,6 +16,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rule;
+import smorgas.core.text.Refusal;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -91,13 +92,12 @@ public final class Json {
     /**
      * Reads an entry back.
      *
-     * @throws IllegalArgumentException with a sentence for people, if the kind, the format or the body is not known
+     * @throws Refusal with a sentence for people, if the kind, the format or the body is not known
      */
     static Entry entry(String kind, int format, String body) {
         EntryKinds.Kind known = EntryKinds.find(kind, format);
         if (known == null) {
-            throw new IllegalArgumentException(
-                    "The entry \"" + kind + "\" (format " + format + ") is not known to this version");
+            throw new Refusal("The entry \"" + kind + "\" (format " + format + ") is not known to this version");
         }
         try {
             if (kind.equals(EntryKinds.RECIPE_TAKEN)) {
@@ -107,8 +107,8 @@ public final class Json {
             Entry read = MAPPER.readValue(body, known.type());
             Complete.require(read, "body");
             return read;
-        } catch (tools.jackson.core.JacksonException | IllegalArgumentException e) {
-            throw new IllegalArgumentException("The entry \"" + kind + "\" cannot be read: " + told(e), e);
+        } catch (tools.jackson.core.JacksonException | Refusal e) {
+            throw new Refusal("The entry \"" + kind + "\" cannot be read: " + told(e), e);
         }
     }
 
@@ -117,7 +117,7 @@ public final class Json {
         if (fault.getCause() instanceof NullPointerException) {
             return "a value is missing";
         }
-        if (fault.getCause() instanceof IllegalArgumentException refused) {
+        if (fault.getCause() instanceof Refusal refused) {
             return String.valueOf(refused.getMessage());
         }
         String message = fault instanceof tools.jackson.core.JacksonException json
@@ -134,7 +134,7 @@ public final class Json {
     /**
      * Reads a condition back.
      *
-     * @throws IllegalArgumentException if the text is none
+     * @throws Refusal if the text is none
      */
     public static Condition condition(String text) {
         try {
@@ -142,7 +142,7 @@ public final class Json {
             Complete.require(read, "condition");
             return read;
         } catch (tools.jackson.core.JacksonException e) {
-            throw new IllegalArgumentException("This is no condition: " + e.getOriginalMessage(), e);
+            throw new Refusal("This is no condition: " + e.getOriginalMessage(), e);
         }
     }
 
@@ -184,7 +184,7 @@ public final class Json {
     /**
      * Reads back what {@link #exported} made of some entries.
      *
-     * @throws IllegalArgumentException with a sentence that tells which of them is wrong
+     * @throws Refusal with a sentence that tells which of them is wrong
      */
     static List<Entry> exportedEntries(JsonNode nodes) {
         List<Entry> entries = new ArrayList<>();
@@ -192,13 +192,13 @@ public final class Json {
             try {
                 String kind = node.path("kind").stringValue("");
                 if (!EntryKinds.ofRecipe().contains(kind)) {
-                    throw new IllegalArgumentException(
+                    throw new Refusal(
                             "The kind \"" + kind + "\" is none of " + String.join(", ", EntryKinds.ofRecipe()));
                 }
                 entries.add(entry(
                         kind, node.path("format").intValue(0), node.path("body").toString()));
-            } catch (IllegalArgumentException e) {
-                throw new IllegalArgumentException("Entry " + (entries.size() + 1) + ": " + e.getMessage(), e);
+            } catch (Refusal e) {
+                throw new Refusal("Entry " + (entries.size() + 1) + ": " + e.getMessage(), e);
             }
         }
         return entries;

@@ -18,6 +18,7 @@ import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.ServeEntry;
+import smorgas.core.text.Refusal;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
@@ -68,17 +69,17 @@ public record RecipeFile(String language, List<Entry> entries) {
     /**
      * Reads a file.
      *
-     * @throws IllegalArgumentException with a sentence that tells which entry is wrong
+     * @throws Refusal with a sentence that tells which entry is wrong
      */
     public static RecipeFile parse(String json) {
         JsonNode file;
         try {
             file = Json.tree(json);
         } catch (JacksonException e) {
-            throw new IllegalArgumentException("This is no JSON: " + e.getOriginalMessage(), e);
+            throw new Refusal("This is no JSON: " + e.getOriginalMessage(), e);
         }
         if (!file.path("recipe").isInt() || file.path("recipe").intValue() != FORMAT) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                     "This is no recipe of format " + FORMAT + ": it should begin with {\"recipe\": " + FORMAT + "}");
         }
         List<Entry> entries = new ArrayList<>(Json.exportedEntries(file.path("entries")));
@@ -94,20 +95,19 @@ public record RecipeFile(String language, List<Entry> entries) {
      *
      * @param name the file's
      * @param language of the project that is to follow it
-     * @throws IllegalArgumentException with a sentence that tells what is wrong and in which entry, or that the recipe is
+     * @throws Refusal with a sentence that tells what is wrong and in which entry, or that the recipe is
      *     for another language
      */
     public static RecipeTaken take(String name, byte[] bytes, String language) {
         RecipeFile file;
         try {
             file = parse(new String(bytes, StandardCharsets.UTF_8).replaceFirst("^\uFEFF", ""));
-        } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException(name + ": " + e.getMessage(), e);
+        } catch (Refusal e) {
+            throw new Refusal(name + ": " + e.getMessage(), e);
         }
         if (!file.language().equals(language)) {
-            throw new IllegalArgumentException(
-                    name + " is a recipe for " + told(file.language()) + " keywords, and this project is in "
-                            + told(language) + ": make a project in that language for it");
+            throw new Refusal(name + " is a recipe for " + told(file.language()) + " keywords, and this project is in "
+                    + told(language) + ": make a project in that language for it");
         }
         return new RecipeTaken(name, file.entries());
     }

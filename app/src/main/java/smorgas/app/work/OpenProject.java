@@ -32,6 +32,7 @@ import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.text.Refusal;
 
 /**
  * One project in use. Acts come one at a time: stored first, then shown. Readers take the {@link #snapshot()} and are
@@ -154,7 +155,7 @@ public final class OpenProject {
         try {
             entry = make.apply(before.board().recipe());
             entry.requireFit();
-        } catch (IllegalArgumentException e) {
+        } catch (Refusal e) {
             return new Outcome.Refused(String.valueOf(e.getMessage()) + ".");
         }
         if (entry.surprises(before.history().touchedSince(seen))) {

@@ -14,6 +14,7 @@ import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Patterns;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /** Makes the cleanings of a recipe on tidy texts; what comes out is tidy again. Safe for many threads. */
@@ -50,7 +51,7 @@ public final class Cleaner {
     /**
      * Looks whether a cleaning can be made at all.
      *
-     * @throws IllegalArgumentException with a sentence for people, if its pattern is none
+     * @throws Refusal with a sentence for people, if its pattern is none
      */
     public static void check(Cleaning cleaning) {
         step(cleaning, Edition.NEWEST);

@@ -1,5 +1,7 @@
 package smorgas.core.recipe;
 
+import smorgas.core.text.Refusal;
+
 /**
  * What a basket is and where it came from, as the researcher sees it. Empty texts are unknown.
  *
@@ -48,18 +50,18 @@ public record BasketInfo(
     public BasketInfo {
         name = name.strip();
         if (name.isEmpty() || name.length() > 200) {
-            throw new IllegalArgumentException("A basket needs a name of 1 to 200 characters");
+            throw new Refusal("A basket needs a name of 1 to 200 characters");
         }
         for (String text : new String[] {seed, competitor, market, currency, gathered}) {
             if (text.length() > 200) {
-                throw new IllegalArgumentException("At most 200 characters each: " + text.substring(0, 40) + " ...");
+                throw new Refusal("At most 200 characters each: " + text.substring(0, 40) + " ...");
             }
         }
         if (note.length() > 2_000) {
-            throw new IllegalArgumentException("A note has at most 2,000 characters");
+            throw new Refusal("A note has at most 2,000 characters");
         }
         if (!gathered.isEmpty() && !gathered.matches("\\d{4}-\\d{2}-\\d{2}")) {
-            throw new IllegalArgumentException("A day is written as 2026-05-01, not " + gathered);
+            throw new Refusal("A day is written as 2026-05-01, not " + gathered);
         }
     }
 

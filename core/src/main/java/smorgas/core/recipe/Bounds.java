@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.text.Refusal;
 
 /**
  * What a number must lie between, both ends included; an end that is null is open.
@@ -15,7 +16,7 @@ public record Bounds(@Nullable Long least, @Nullable Long most) {
 
     public Bounds {
         if (least != null && most != null && least > most) {
-            throw new IllegalArgumentException("From " + least + " to " + most + " there is nothing: swap the two");
+            throw new Refusal("From " + least + " to " + most + " there is nothing: swap the two");
         }
     }
 

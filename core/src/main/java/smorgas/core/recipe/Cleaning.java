@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import java.util.List;
 import java.util.Locale;
+import smorgas.core.text.Refusal;
 
 /**
  * A change that is made to the tidy text of every line before it is folded; lines themselves never change. What is
@@ -60,7 +61,7 @@ public sealed interface Cleaning {
             bounded(find);
             bounded(with);
             if (find.isEmpty()) {
-                throw new IllegalArgumentException("Say what is to be found");
+                throw new Refusal("Say what is to be found");
             }
         }
 
@@ -78,7 +79,7 @@ public sealed interface Cleaning {
             bounded(before);
             bounded(behind);
             if (before.isBlank() && behind.isBlank()) {
-                throw new IllegalArgumentException("Say what is to be put before or behind");
+                throw new Refusal("Say what is to be put before or behind");
             }
         }
 
@@ -95,7 +96,7 @@ public sealed interface Cleaning {
         public KeepScripts {
             scripts = List.copyOf(scripts);
             if (scripts.isEmpty()) {
-                throw new IllegalArgumentException("Choose a script to keep");
+                throw new Refusal("Choose a script to keep");
             }
         }
 
@@ -119,7 +120,7 @@ public sealed interface Cleaning {
         public StripPhrases {
             phrases = phrases.stream().filter(phrase -> !phrase.isBlank()).toList();
             if (phrases.isEmpty()) {
-                throw new IllegalArgumentException("Say which places are to be taken out, one a line");
+                throw new Refusal("Say which places are to be taken out, one a line");
             }
             phrases.forEach(StripPhrases::check);
         }
@@ -139,7 +140,7 @@ public sealed interface Cleaning {
 
     private static void bounded(String text) {
         if (text.length() > LONGEST) {
-            throw new IllegalArgumentException("A text to find or put in has " + LONGEST + " characters at most");
+            throw new Refusal("A text to find or put in has " + LONGEST + " characters at most");
         }
     }
 }

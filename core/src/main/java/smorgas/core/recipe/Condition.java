@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
+import smorgas.core.text.Refusal;
 
 /**
  * What a keyword must fulfil for a rule or a view to take it. Conditions are values; the sift room runs them. Each
@@ -93,7 +94,7 @@ public sealed interface Condition {
         public HasAnyWord {
             words = List.copyOf(words);
             if (words.isEmpty()) {
-                throw new IllegalArgumentException("Choose a word at least");
+                throw new Refusal("Choose a word at least");
             }
             words.forEach(Condition::bounded);
         }
@@ -168,7 +169,7 @@ public sealed interface Condition {
     record Count(Computed what, Bounds bounds) implements Condition {
         public Count {
             if (!what.isFor(Fact.Use.COUNT)) {
-                throw new IllegalArgumentException("Of " + what.word() + " there is no number");
+                throw new Refusal("Of " + what.word() + " there is no number");
             }
         }
 
@@ -358,11 +359,11 @@ public sealed interface Condition {
     /**
      * Checks what no act may bring any more, though recipes from before may hold it.
      *
-     * @throws IllegalArgumentException with a sentence without a full stop
+     * @throws Refusal with a sentence without a full stop
      */
     default void requireFit() {
         all().flatMap(Condition::texts).filter(String::isBlank).findFirst().ifPresent(blank -> {
-            throw new IllegalArgumentException("Say which word or text is meant; nothing was typed");
+            throw new Refusal("Say which word or text is meant; nothing was typed");
         });
     }
 
@@ -372,7 +373,7 @@ public sealed interface Condition {
 
     private static void bounded(String text) {
         if (text.length() > LONGEST_TEXT) {
-            throw new IllegalArgumentException("A text to look for has " + LONGEST_TEXT + " characters at most");
+            throw new Refusal("A text to look for has " + LONGEST_TEXT + " characters at most");
         }
     }
 

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /**
@@ -78,7 +79,7 @@ public record ConditionKind<C extends Condition>(
         /**
          * The condition that filled fields ask for; empty if nothing is filled in.
          *
-         * @throws IllegalArgumentException with a sentence without a full stop
+         * @throws Refusal with a sentence without a full stop
          */
         public Optional<Condition> condition(String text, Bounds bounds) {
             boolean filled =
@@ -263,7 +264,7 @@ public record ConditionKind<C extends Condition>(
         return Arrays.stream(values)
                 .filter(value -> value.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("Nothing called \"" + name + "\" can be asked"));
+                .orElseThrow(() -> new Refusal("Nothing called \"" + name + "\" can be asked"));
     }
 
     /** All forms as they are offered: by their headings, of figures in the order of these. */

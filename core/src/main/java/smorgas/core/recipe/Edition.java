@@ -1,5 +1,7 @@
 package smorgas.core.recipe;
 
+import smorgas.core.text.Refusal;
+
 /**
  * How Smorgas of a time folds keywords and merges their figures. A project keeps the edition in which it was made, and a
  * recipe names its own, so that neither comes out otherwise when the rules are bettered; a newer one is an act.
@@ -38,11 +40,11 @@ public enum Edition {
     /**
      * The edition of a number.
      *
-     * @throws IllegalArgumentException if there is none
+     * @throws Refusal if there is none
      */
     public static Edition of(int number) {
         if (number < 1 || number > values().length) {
-            throw new IllegalArgumentException("There is no edition " + number);
+            throw new Refusal("There is no edition " + number);
         }
         return values()[number - 1];
     }

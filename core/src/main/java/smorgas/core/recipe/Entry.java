@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import smorgas.core.text.Refusal;
 
 /**
  * One act in a project's history. An entry is never changed; undo moves a mark. Its persisted name and format are the
@@ -29,7 +30,7 @@ public sealed interface Entry permits BasketEntry, FoldEntry, SiftEntry, GroupEn
     /**
      * Checks what no act may bring any more, though histories and recipes from before may hold it.
      *
-     * @throws IllegalArgumentException with a sentence without a full stop
+     * @throws Refusal with a sentence without a full stop
      */
     default void requireFit() {
         // Most acts have nothing that was allowed once.

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Set;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
+import smorgas.core.text.Refusal;
 
 /** An entry about what is one keyword, and what figures it has. */
 public sealed interface FoldEntry extends Entry {
@@ -61,7 +62,7 @@ public sealed interface FoldEntry extends Entry {
         public MisspellingsJudged {
             pairs = List.copyOf(pairs);
             if (pairs.isEmpty()) {
-                throw new IllegalArgumentException("No misspelling was chosen");
+                throw new Refusal("No misspelling was chosen");
             }
         }
 
@@ -89,7 +90,7 @@ public sealed interface FoldEntry extends Entry {
         public SpellingsTakenOut {
             texts = List.copyOf(texts);
             if (texts.isEmpty()) {
-                throw new IllegalArgumentException("No spelling was chosen");
+                throw new Refusal("No spelling was chosen");
             }
         }
 
@@ -111,7 +112,7 @@ public sealed interface FoldEntry extends Entry {
         public KeywordsJoined {
             texts = List.copyOf(texts);
             if (texts.size() < 2) {
-                throw new IllegalArgumentException("Choose two keywords or more to be joined");
+                throw new Refusal("Choose two keywords or more to be joined");
             }
         }
 

@@ -4,6 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Refusal;
 
 /** An entry about how keywords come into groups; pins of a hand are {@link GroupPin}s. */
 public sealed interface GroupEntry extends Entry
@@ -20,7 +21,7 @@ public sealed interface GroupEntry extends Entry
         public WordsMuted {
             words = List.copyOf(words);
             if (words.isEmpty()) {
-                throw new IllegalArgumentException("No word was chosen");
+                throw new Refusal("No word was chosen");
             }
         }
 

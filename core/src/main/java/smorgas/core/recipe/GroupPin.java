@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Refusal;
 
 /**
  * A pin of Group: what a hand decided, which outlasts every turn of a dial. A group is named by its key: its theme, or the
@@ -43,7 +44,7 @@ public sealed interface GroupPin extends GroupEntry {
             texts = List.copyOf(texts);
             also = List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new IllegalArgumentException("nothing was placed");
+                throw new Refusal("nothing was placed");
             }
             if (!group.isEmpty()) {
                 GroupRule.checkName(group);
@@ -111,7 +112,7 @@ public sealed interface GroupPin extends GroupEntry {
         public ThemesMade {
             themes = List.copyOf(themes);
             if (themes.isEmpty()) {
-                throw new IllegalArgumentException("no theme was chosen");
+                throw new Refusal("no theme was chosen");
             }
             themes.forEach(GroupRule::checkName);
         }
@@ -135,7 +136,7 @@ public sealed interface GroupPin extends GroupEntry {
         public GroupsJoined {
             groups = List.copyOf(groups);
             if (groups.isEmpty() || groups.contains(into)) {
-                throw new IllegalArgumentException("Choose a group, and another to put it into");
+                throw new Refusal("Choose a group, and another to put it into");
             }
             groups.forEach(GroupRule::checkName);
             if (!into.isEmpty()) {
@@ -182,7 +183,7 @@ public sealed interface GroupPin extends GroupEntry {
             texts = List.copyOf(texts);
             GroupRule.checkName(group);
             if (on && texts.isEmpty()) {
-                throw new IllegalArgumentException("There is no group \"" + group + "\" to be locked at present");
+                throw new Refusal("There is no group \"" + group + "\" to be locked at present");
             }
         }
 

@@ -1,5 +1,6 @@
 package smorgas.core.recipe;
 
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /**
@@ -23,14 +24,14 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
         checkName(name);
         checkName(Tidy.of(name));
         if (when.asksForStanding()) {
-            throw new IllegalArgumentException("A rule cannot ask for a standing: " + when.sentence());
+            throw new Refusal("A rule cannot ask for a standing: " + when.sentence());
         }
     }
 
     /** What every name of a group must be. */
     static void checkName(String name) {
         if (name.isBlank() || smorgas.core.text.Characters.count(name) > LONGEST_NAME) {
-            throw new IllegalArgumentException("A group has a name of 1 to " + LONGEST_NAME + " characters");
+            throw new Refusal("A group has a name of 1 to " + LONGEST_NAME + " characters");
         }
     }
 

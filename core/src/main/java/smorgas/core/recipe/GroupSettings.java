@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.WordLists;
 
 /**
@@ -74,10 +75,10 @@ public record GroupSettings(
     public GroupSettings {
         passes = List.copyOf(passes);
         if (passes.isEmpty() || passes.size() > MOST_PASSES) {
-            throw new IllegalArgumentException("There are 1 to " + MOST_PASSES + " passes, not " + passes.size());
+            throw new Refusal("There are 1 to " + MOST_PASSES + " passes, not " + passes.size());
         }
         if (!(seatedFrom >= 0 && seatedFrom <= 1)) {
-            throw new IllegalArgumentException("The least tightness of seated keywords is 0 to 1, not " + seatedFrom);
+            throw new Refusal("The least tightness of seated keywords is 0 to 1, not " + seatedFrom);
         }
         stopWords = Collections.unmodifiableSortedSet(new TreeSet<>(stopWords));
         stopAt = stopAt.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(stopAt));

@@ -1,5 +1,7 @@
 package smorgas.core.recipe;
 
+import smorgas.core.text.Refusal;
+
 /**
  * One run of the group engine over the keywords that are in no group yet.
  *
@@ -25,20 +27,19 @@ public record Pass(
 
     public Pass {
         if (smallest < 1 || smallest > 10_000) {
-            throw new IllegalArgumentException("The smallest group has 1 to 10,000 keywords, not " + smallest);
+            throw new Refusal("The smallest group has 1 to 10,000 keywords, not " + smallest);
         }
         if (largest != ANY && (largest < 2 * smallest || largest > 1_000_000)) {
-            throw new IllegalArgumentException(
-                    "The largest group has at least twice as many keywords as the smallest, not " + largest);
+            throw new Refusal("The largest group has at least twice as many keywords as the smallest, not " + largest);
         }
         if (about < 0 || about > 1_000_000) {
-            throw new IllegalArgumentException("Aim at 1 to 1,000,000 groups, not " + about);
+            throw new Refusal("Aim at 1 to 1,000,000 groups, not " + about);
         }
         if (shortest < 1 || longest > LONGEST || shortest > longest) {
-            throw new IllegalArgumentException("A theme has 1 to 5 words, not " + shortest + " to " + longest);
+            throw new Refusal("A theme has 1 to 5 words, not " + shortest + " to " + longest);
         }
         if (!(leastTightness >= 0 && leastTightness <= 1)) {
-            throw new IllegalArgumentException("The least tightness is 0 to 1, not " + leastTightness);
+            throw new Refusal("The least tightness is 0 to 1, not " + leastTightness);
         }
     }
 

@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import com.google.re2j.Pattern;
 import com.google.re2j.PatternSyntaxException;
+import smorgas.core.text.Refusal;
 
 /** Regular expressions of users, on an engine that runs in linear time whatever the expression. */
 public final class Patterns {
@@ -14,11 +15,11 @@ public final class Patterns {
     /**
      * The pattern, compiled.
      *
-     * @throws IllegalArgumentException with a sentence that tells where the fault is, without a full stop
+     * @throws Refusal with a sentence that tells where the fault is, without a full stop
      */
     public static Pattern compile(String text) {
         if (PatternSize.of(text) > MOST_STEPS) {
-            throw new IllegalArgumentException("The pattern \""
+            throw new Refusal("The pattern \""
                     + (text.length() > 60 ? text.substring(0, 60) + "..." : text)
                     + "\" is too large: written out, its repetitions come to more than " + MOST_STEPS + " steps");
         }
@@ -28,14 +29,13 @@ public final class Patterns {
             // The engine calls a bracket that closes nothing an internal error of its own.
             int closing = unopened(text);
             if (closing >= 0 && "stack underflow".equals(e.getPattern())) {
-                throw new IllegalArgumentException(
+                throw new Refusal(
                         "The pattern \"" + text + "\" cannot be read: unexpected ) at character " + (closing + 1), e);
             }
             String part = e.getPattern() == null ? "" : e.getPattern();
             int at = part.isEmpty() ? -1 : text.indexOf(part);
             String place = part.isEmpty() ? "" : " at \"" + part + "\"" + (at < 0 ? "" : ", character " + (at + 1));
-            throw new IllegalArgumentException(
-                    "The pattern \"" + text + "\" cannot be read: " + e.getDescription() + place, e);
+            throw new Refusal("The pattern \"" + text + "\" cannot be read: " + e.getDescription() + place, e);
         }
     }
 

@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.Set;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Refusal;
 
 /**
  * What the ad plan holds and how it is named.
@@ -41,20 +42,19 @@ public record PlanSettings(
         checkName(campaign, "campaign");
         checkName(pattern, "pattern of ad group names");
         if (!pattern.contains(THEME)) {
-            throw new IllegalArgumentException(
-                    "The pattern of ad group names needs " + THEME + " where the group's name is to stand");
+            throw new Refusal("The pattern of ad group names needs " + THEME + " where the group's name is to stand");
         }
         if (campaign.isEmpty()) {
-            throw new IllegalArgumentException("The campaign needs a name");
+            throw new Refusal("The campaign needs a name");
         }
         if (depth < 0 || depth > Pass.LONGEST) {
-            throw new IllegalArgumentException("The depth is 0 to " + Pass.LONGEST + ", not " + depth);
+            throw new Refusal("The depth is 0 to " + Pass.LONGEST + ", not " + depth);
         }
         if (matchTypes.isEmpty()) {
-            throw new IllegalArgumentException("Choose at least one match type");
+            throw new Refusal("Choose at least one match type");
         }
         if (bidMicros < 0 || bidMicros > 1_000_000_000_000L) {
-            throw new IllegalArgumentException("The bid is 0 to 1,000,000");
+            throw new Refusal("The bid is 0 to 1,000,000");
         }
         matchTypes = Collections.unmodifiableSet(EnumSet.copyOf(matchTypes));
     }
@@ -67,7 +67,7 @@ public record PlanSettings(
 
     private static void checkName(String name, String what) {
         if (Characters.count(name) > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                     "The " + what + " has at most " + LONGEST_NAME + " characters and no line breaks or tabs");
         }
         Formulas.refuse(what, name);

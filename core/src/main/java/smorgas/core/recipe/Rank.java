@@ -1,5 +1,7 @@
 package smorgas.core.recipe;
 
+import smorgas.core.text.Refusal;
+
 /**
  * What makes one of two themes that describe a keyword nearly equally well the better one: a weighting of the shares that
  * its keywords have of all keywords, searches, clicks and conversions. Weights are 0 to 100, one of them above 0.
@@ -12,11 +14,11 @@ public record Rank(int keywords, int searches, int clicks, int conversions) {
     public Rank {
         for (int weight : new int[] {keywords, searches, clicks, conversions}) {
             if (weight < 0 || weight > 100) {
-                throw new IllegalArgumentException("A weight is 0 to 100, not " + weight);
+                throw new Refusal("A weight is 0 to 100, not " + weight);
             }
         }
         if (keywords + searches + clicks + conversions == 0) {
-            throw new IllegalArgumentException("One weight must be above 0");
+            throw new Refusal("One weight must be above 0");
         }
     }
 }

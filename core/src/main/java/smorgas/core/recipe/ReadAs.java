@@ -5,6 +5,7 @@ import java.nio.charset.IllegalCharsetNameException;
 import java.util.ArrayList;
 import java.util.List;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.text.Refusal;
 
 /**
  * How the bytes of a basket are to be read, where a hand has put it right. Reading the same bytes in the same way always
@@ -27,10 +28,10 @@ public record ReadAs(String encoding, String delimiter, String sheet, int header
     public ReadAs {
         roles = List.copyOf(roles);
         if (delimiter.length() > 1 || headerLine < -1 || roles.size() > 500) {
-            throw new IllegalArgumentException("A delimiter is one character, a header line -1 or more");
+            throw new Refusal("A delimiter is one character, a header line -1 or more");
         }
         if (!roles.isEmpty() && !roles.contains(ColumnRole.KEYWORD)) {
-            throw new IllegalArgumentException("A column must hold the keyword");
+            throw new Refusal("A column must hold the keyword");
         }
     }
 
@@ -59,16 +60,16 @@ public record ReadAs(String encoding, String delimiter, String sheet, int header
                         && c != ' ';
     }
 
-    /** @throws IllegalArgumentException with a sentence without a full stop, if it names what there is not */
+    /** @throws Refusal with a sentence without a full stop, if it names what there is not */
     void requireKnown() {
         if (!encoding.isEmpty() && !knownEncoding()) {
-            throw new IllegalArgumentException("There is no encoding \"" + encoding + "\"");
+            throw new Refusal("There is no encoding \"" + encoding + "\"");
         }
         if (!delimiter.isEmpty() && !knownDelimiter()) {
-            throw new IllegalArgumentException("\"" + delimiter + "\" cannot part cells");
+            throw new Refusal("\"" + delimiter + "\" cannot part cells");
         }
         if (encoding.length() > 100 || sheet.length() > 200) {
-            throw new IllegalArgumentException("An encoding or a sheet has no name that long");
+            throw new Refusal("An encoding or a sheet has no name that long");
         }
     }
 
@@ -76,7 +77,7 @@ public record ReadAs(String encoding, String delimiter, String sheet, int header
     public ReadAs with(List<ColumnRole> found, int column, ColumnRole role) {
         List<ColumnRole> next = new ArrayList<>(roles.isEmpty() ? found : roles);
         if (column < 0 || column >= next.size()) {
-            throw new IllegalArgumentException("There is no column " + (column + 1));
+            throw new Refusal("There is no column " + (column + 1));
         }
         if (!role.repeats()) {
             next.replaceAll(other -> other == role ? ColumnRole.OTHER : other);

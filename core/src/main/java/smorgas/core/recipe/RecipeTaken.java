@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import smorgas.core.text.Refusal;
 
 /**
  * A recipe from elsewhere takes the place of all decisions made before: rules, settings and pins. The project's baskets
@@ -17,10 +18,10 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
     public RecipeTaken {
         entries = List.copyOf(entries);
         if (entries.isEmpty()) {
-            throw new IllegalArgumentException("The recipe \"" + name + "\" holds no decision");
+            throw new Refusal("The recipe \"" + name + "\" holds no decision");
         }
         if (entries.stream().anyMatch(entry -> entry instanceof BasketEntry || entry instanceof RecipeTaken)) {
-            throw new IllegalArgumentException("A recipe holds no baskets and no other recipe");
+            throw new Refusal("A recipe holds no baskets and no other recipe");
         }
     }
 

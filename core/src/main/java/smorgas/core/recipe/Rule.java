@@ -1,6 +1,7 @@
 package smorgas.core.recipe;
 
 import java.util.Optional;
+import smorgas.core.text.Refusal;
 
 /**
  * A condition and what it does with the keywords that fulfil it.
@@ -32,7 +33,7 @@ public record Rule(int number, Condition when, Does does) {
     public record Tags(String tag) implements Does {
         public Tags {
             if (tag.isBlank() || tag.length() > 60) {
-                throw new IllegalArgumentException("A tag has 1 to 60 characters");
+                throw new Refusal("A tag has 1 to 60 characters");
             }
         }
 
@@ -45,18 +46,18 @@ public record Rule(int number, Condition when, Does does) {
     public Rule {
         checkNumber(number);
         if (when.asksForStanding()) {
-            throw new IllegalArgumentException("A rule cannot ask for a standing: " + when.sentence());
+            throw new Refusal("A rule cannot ask for a standing: " + when.sentence());
         }
     }
 
     /**
      * Refuses a number that cannot tell a rule, or anything else that is numbered from 1 in a project, apart.
      *
-     * @throws IllegalArgumentException if it is not from 1 to {@value #HIGHEST}
+     * @throws Refusal if it is not from 1 to {@value #HIGHEST}
      */
     static void checkNumber(int number) {
         if (number < 1 || number > HIGHEST) {
-            throw new IllegalArgumentException("A number is 1 to 1,000,000, not " + number);
+            throw new Refusal("A number is 1 to 1,000,000, not " + number);
         }
     }
 

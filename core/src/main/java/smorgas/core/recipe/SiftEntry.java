@@ -3,6 +3,7 @@ package smorgas.core.recipe;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import smorgas.core.text.Refusal;
 
 /** An entry about what is kept and dropped, and how it is looked at. */
 public sealed interface SiftEntry extends Entry {
@@ -18,7 +19,7 @@ public sealed interface SiftEntry extends Entry {
             // Entries from before keywords had several tidy texts do not have it.
             also = also == null ? List.of() : List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new IllegalArgumentException("nothing was judged");
+                throw new Refusal("nothing was judged");
             }
         }
 
@@ -54,7 +55,7 @@ public sealed interface SiftEntry extends Entry {
             texts = List.copyOf(texts);
             also = List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new IllegalArgumentException("nothing was given back");
+                throw new Refusal("nothing was given back");
             }
         }
 
@@ -143,10 +144,10 @@ public sealed interface SiftEntry extends Entry {
             texts = List.copyOf(texts);
             also = List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new IllegalArgumentException("Nothing was picked to be tagged");
+                throw new Refusal("Nothing was picked to be tagged");
             }
             if (tag.isBlank() || tag.length() > 60) {
-                throw new IllegalArgumentException("A tag has 1 to 60 characters");
+                throw new Refusal("A tag has 1 to 60 characters");
             }
         }
 
@@ -174,7 +175,7 @@ public sealed interface SiftEntry extends Entry {
 
         public ViewSaved {
             if (name.isBlank() || name.length() > 60) {
-                throw new IllegalArgumentException("A view has a name of 1 to 60 characters");
+                throw new Refusal("A view has a name of 1 to 60 characters");
             }
         }
 

@@ -3,6 +3,7 @@ package smorgas.core.recipe;
 import java.util.Collections;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import smorgas.core.text.Refusal;
 
 /**
  * How the engine divides one group.
@@ -17,7 +18,7 @@ public record SplitBy(int smallest, SortedSet<String> muted) {
 
     public SplitBy {
         if (smallest < 0 || smallest > 10_000) {
-            throw new IllegalArgumentException("A part of a group has 1 to 10,000 keywords at least, not " + smallest);
+            throw new Refusal("A part of a group has 1 to 10,000 keywords at least, not " + smallest);
         }
         muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
     }

@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import java.util.List;
 import java.util.Locale;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /**
@@ -43,10 +44,10 @@ public record WordList(String name, String language, Kind kind, int version, Lis
     public WordList {
         words = List.copyOf(words);
         if (name.isBlank() || smorgas.core.text.Characters.count(name) > 100) {
-            throw new IllegalArgumentException("A word list has a name of 1 to 100 characters");
+            throw new Refusal("A word list has a name of 1 to 100 characters");
         }
         if (words.size() > MOST) {
-            throw new IllegalArgumentException(String.format(
+            throw new Refusal(String.format(
                     Locale.ENGLISH, "A word list has %,d entries at most, and this one has %,d", MOST, words.size()));
         }
     }
@@ -54,7 +55,7 @@ public record WordList(String name, String language, Kind kind, int version, Lis
     /** A list as a text gives it, an entry a line: tidied, each once, blank lines and those that begin with # left out. */
     public static WordList of(String name, String language, Kind kind, String text) {
         if (!language.strip().matches("[a-z]{0,8}")) {
-            throw new IllegalArgumentException("A word list names its language by its code, such as en, or not at all");
+            throw new Refusal("A word list names its language by its code, such as en, or not at all");
         }
         List<String> words = text.lines()
                 .filter(line -> !line.startsWith("#"))

@@ -25,11 +25,11 @@ public final class Formulas {
      * Refuses a name that would be run.
      *
      * @param what it is the name of, such as "campaign"
-     * @throws IllegalArgumentException with a sentence without a full stop
+     * @throws Refusal with a sentence without a full stop
      */
     public static void refuse(String what, String name) {
         if (runs(name)) {
-            throw new IllegalArgumentException("The " + what + " must not begin with " + name.charAt(0)
+            throw new Refusal("The " + what + " must not begin with " + name.charAt(0)
                     + ", which a spreadsheet would run as a formula");
         }
     }

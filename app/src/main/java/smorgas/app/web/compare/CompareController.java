@@ -22,6 +22,7 @@ import smorgas.app.work.Trays;
 import smorgas.core.fold.Comparison;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
+import smorgas.core.text.Refusal;
 
 /** Two sets compared; what comes out is picked up on the tray or made a basket. */
 @Controller
@@ -94,7 +95,7 @@ class CompareController {
             case "left" -> result.left();
             case "right" -> result.right();
             case "both" -> result.both();
-            default -> throw new IllegalArgumentException("no part of a comparison: " + part);
+            default -> throw new Refusal("no part of a comparison: " + part);
         };
     }
 

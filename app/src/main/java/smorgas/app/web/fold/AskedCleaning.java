@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.fold.Cleaner;
 import smorgas.core.recipe.Cleaning;
+import smorgas.core.text.Refusal;
 
 /** A cleaning as the form asks for it; a field that its kind does not need is not looked at. */
 record AskedCleaning(
@@ -25,7 +26,7 @@ record AskedCleaning(
     /**
      * The cleaning; empty if none is asked for.
      *
-     * @throws IllegalArgumentException with a sentence for people without a full stop, if something is missing or wrong
+     * @throws Refusal with a sentence for people without a full stop, if something is missing or wrong
      */
     Optional<Cleaning> cleaning() {
         Optional<Cleaning> asked =

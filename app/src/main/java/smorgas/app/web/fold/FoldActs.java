@@ -19,6 +19,7 @@ import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.WordPair;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /** What is decided about folding. */
@@ -120,8 +121,7 @@ class FoldActs {
     @PostMapping("/projects/{id}/fold/cleaning")
     String clean(Act act, @ModelAttribute("cleaning") AskedCleaning asked) {
         Outcome outcome = act.make(recipe -> {
-            Cleaning cleaning =
-                    asked.cleaning().orElseThrow(() -> new IllegalArgumentException("Choose what is to be cleaned"));
+            Cleaning cleaning = asked.cleaning().orElseThrow(() -> new Refusal("Choose what is to be cleaned"));
             return new FoldEntry.CleaningAdded(recipe.folding().nextCleaning(), cleaning);
         });
         // Not back to the page with the cleaning in its address, which would offer the same once more.

@@ -27,6 +27,7 @@ import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.FoldPin;
 import smorgas.core.recipe.Folding;
+import smorgas.core.text.Refusal;
 
 /** Fold: the stair from lines to keywords, what became one keyword and why, and what a hand can do about it. */
 @Controller
@@ -178,7 +179,7 @@ class FoldController {
             Optional<Cleaning> wanted = asked.cleaning();
             model.addAttribute(
                     "preview", wanted.map(cleaning -> preview(board, cleaning)).orElse(null));
-        } catch (IllegalArgumentException e) {
+        } catch (Refusal e) {
             model.addAttribute("preview", null);
             model.addAttribute("cleaningFault", e.getMessage() + ".");
         }

@@ -24,6 +24,7 @@ import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.ReadAs;
+import smorgas.core.text.Refusal;
 
 /** What is done to one basket, and how figures of several are merged. */
 @Controller
@@ -131,7 +132,7 @@ class BasketActs {
 
     private static int line(String typed) {
         if (!typed.strip().matches("\\d{1,7}")) {
-            throw new IllegalArgumentException("\"" + typed.strip() + "\" is no line number");
+            throw new Refusal("\"" + typed.strip() + "\" is no line number");
         }
         return Integer.parseInt(typed.strip());
     }

@@ -12,6 +12,7 @@ import smorgas.app.web.show.Show;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 
@@ -26,7 +27,7 @@ final class Dials {
     /**
      * The settings that some fields ask for; what they do not tell is as adopted.
      *
-     * @throws IllegalArgumentException with a sentence, if a field cannot be meant
+     * @throws Refusal with a sentence, if a field cannot be meant
      */
     static GroupSettings read(MultiValueMap<String, String> fields, GroupSettings adopted) {
         boolean whole = fields.containsKey("dials");
@@ -95,7 +96,7 @@ final class Dials {
         try {
             return Enum.valueOf(choices, name);
         } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException("There is no choice \"" + name + "\"", e);
+            throw new Refusal("There is no choice \"" + name + "\"", e);
         }
     }
 
@@ -114,7 +115,7 @@ final class Dials {
             return otherwise;
         }
         if (!text.matches("\\d{1,7}")) {
-            throw new IllegalArgumentException("\"" + text + "\" is no whole number");
+            throw new Refusal("\"" + text + "\" is no whole number");
         }
         return Integer.parseInt(text);
     }

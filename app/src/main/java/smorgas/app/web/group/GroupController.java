@@ -23,6 +23,7 @@ import smorgas.core.group.NetOfWords;
 import smorgas.core.group.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /** Group: the dials, the groups or their broader themes, the opened group, the leftovers. */
@@ -83,7 +84,7 @@ class GroupController {
     private static GroupSettings wanted(MultiValueMap<String, String> fields, Recipe recipe, Model model) {
         try {
             return Dials.read(fields, recipe.grouping().settings());
-        } catch (IllegalArgumentException e) {
+        } catch (Refusal e) {
             model.addAttribute("notice", e.getMessage() + ".");
             return recipe.grouping().settings();
         }

@@ -18,6 +18,7 @@ import smorgas.core.group.Groups;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.SplitBy;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 
@@ -155,7 +156,7 @@ class PinActs {
         SplitBy by;
         try {
             by = new SplitBy(smallestPart, new TreeSet<>(Words.of(Tidy.of(mutedHere))));
-        } catch (IllegalArgumentException e) {
+        } catch (Refusal e) {
             return act.back(new Outcome.NoChange(e.getMessage() + "."));
         }
         return act.done(recipe -> new GroupPin.GroupSplit(theme, by));

@@ -17,6 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
 import smorgas.core.recipe.WordList;
+import smorgas.core.text.Refusal;
 
 /** Shows the pantry's lists; makes, changes, imports and exports them. */
 @Controller
@@ -104,7 +105,7 @@ class PantryController {
                     "\"" + saved.name() + "\" has " + Show.count(saved.words().size(), "entry", "entries")
                             + " in version " + saved.version() + ".");
             return "redirect:" + url(saved.name());
-        } catch (IllegalArgumentException e) {
+        } catch (Refusal e) {
             redirect.addFlashAttribute("notice", "Nothing was saved. " + e.getMessage() + ".");
             return "redirect:/pantry";
         }

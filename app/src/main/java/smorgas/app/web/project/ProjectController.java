@@ -21,6 +21,7 @@ import smorgas.app.store.RecipeFile;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.Table;
 import smorgas.core.recipe.RecipeTaken;
+import smorgas.core.text.Refusal;
 
 /** The projects: list, make, rename, copy, bin. */
 @Controller
@@ -108,7 +109,7 @@ class ProjectController {
                     ? Optional.empty()
                     : Optional.of(
                             RecipeFile.take(Show.fileName(recipe.getOriginalFilename()), recipe.getBytes(), language));
-        } catch (IllegalArgumentException e) {
+        } catch (Refusal e) {
             redirect.addFlashAttribute("notice", e.getMessage() + ".");
             return LIST;
         }

@@ -30,6 +30,7 @@ import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanFormat;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /** Serve, export: the choices, the plan as it will leave, the checks, the download. */
@@ -108,7 +109,7 @@ class ServeController {
         return switch (reader.read(bid, Figure.CPC)) {
             case READ -> reader.low();
             case EMPTY -> 0;
-            case FAULT -> throw new IllegalArgumentException("\"" + bid.strip() + "\" is no bid; write it as 0.75");
+            case FAULT -> throw new Refusal("\"" + bid.strip() + "\" is no bid; write it as 0.75");
         };
     }
 

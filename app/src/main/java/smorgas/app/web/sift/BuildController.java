@@ -38,6 +38,7 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Matcher;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /** The page on which a condition is built by picking, for a rule or a view, and says what it would do. */
@@ -300,7 +301,7 @@ class BuildController {
                         case "drop" -> new Rule.Gives(Standing.DROPPED);
                         case "keep" -> new Rule.Gives(Standing.KEPT);
                         case "tag" -> new Rule.Tags(newTag.strip());
-                        default -> throw new IllegalArgumentException("There is no act " + what);
+                        default -> throw new Refusal("There is no act " + what);
                     };
             return rule > 0
                     ? new SiftEntry.RuleChanged(new Rule(rule, condition, does))

@@ -13,6 +13,7 @@ import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.ConditionKind;
+import smorgas.core.text.Refusal;
 
 /**
  * A condition as it is built by picking: parts of which all, any or none of the rows must hold, and all parts must hold
@@ -143,7 +144,7 @@ public record Built(List<Part> parts) {
             for (Row row : part.rows()) {
                 try {
                     condition(row, decimals).ifPresent(rows::add);
-                } catch (IllegalArgumentException e) {
+                } catch (Refusal e) {
                     faults.add(e.getMessage() + ".");
                 }
             }
@@ -165,7 +166,7 @@ public record Built(List<Part> parts) {
     /** The condition of a row; empty if nothing is filled in. */
     private static Optional<Condition> condition(Row row, Decimals decimals) {
         ConditionKind.Form form = ConditionKind.form(row.kind())
-                .orElseThrow(() -> new IllegalArgumentException(
+                .orElseThrow(() -> new Refusal(
                         row.kind().startsWith("figure:")
                                 ? "There is no figure \"" + row.kind().substring("figure:".length()) + "\""
                                 : "Nothing called \"" + row.kind() + "\" can be asked"));
@@ -187,7 +188,7 @@ public record Built(List<Part> parts) {
         return switch (reader.read(text, figure)) {
             case READ -> true;
             case EMPTY -> false;
-            case FAULT -> throw new IllegalArgumentException("\"" + text + "\" is no number");
+            case FAULT -> throw new Refusal("\"" + text + "\" is no number");
         };
     }
 

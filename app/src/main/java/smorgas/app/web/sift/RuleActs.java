@@ -17,6 +17,7 @@ import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /** Rules made from a word, from several or from what is on view; their order; saved views; word lists taken in. */
@@ -79,7 +80,7 @@ class RuleActs {
                                 : add(act, condition, new Rule.Tags(newTag.strip()));
                     case "mute" -> act.make(recipe -> new GroupEntry.WordsMuted(ticked, true));
                     case "list" -> putOn(list, ticked, act.project().language());
-                    default -> throw new IllegalArgumentException("no such act: " + what);
+                    default -> throw new Refusal("no such act: " + what);
                 };
         return act.back(outcome);
     }

@@ -20,6 +20,7 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.WordCounts;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
 /** What the Sift page shows, as it stands in the URL; what is not asked for is not in it. */
@@ -158,7 +159,7 @@ public final class SiftQuery {
     /**
      * The condition given as such.
      *
-     * @throws IllegalArgumentException if it cannot be read
+     * @throws Refusal if it cannot be read
      */
     Optional<Condition> where() {
         return get("where").isEmpty() ? Optional.empty() : Optional.of(Json.condition(get("where")));
