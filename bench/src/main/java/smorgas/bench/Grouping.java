@@ -18,12 +18,13 @@ import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
-import smorgas.core.group.Agreement;
 import smorgas.core.group.Grouper;
-import smorgas.core.group.Groups;
 import smorgas.core.group.Planted;
-import smorgas.core.group.ThemeTree;
+import smorgas.core.group.read.Agreement;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.text.Tidy;
 
@@ -84,9 +85,9 @@ final class Grouping {
         return Grouper.group(
                 Grouper.Input.of(keywords.folded(), all, "en"),
                 new GroupSettings(
-                        standard.passes(),
+                        new Method.ByThemes(
+                                standard.themes().passes(), standard.themes().rank()),
                         standard.forms(),
-                        standard.rank(),
                         GroupSettings.Leftovers.SEATED,
                         0,
                         standard.stopWords(),

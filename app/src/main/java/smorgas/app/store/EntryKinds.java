@@ -16,8 +16,8 @@ import smorgas.core.recipe.SiftEntry;
 
 /**
  * How entries are persisted: each kind has a name of its own, so that classes may be renamed and moved, and the number of
- * the format in which its body is written today. A change of a kind's fields needs the next number and a branch where
- * bodies are read.
+ * the format in which its body is written today. A change of a kind's fields needs the next number and a step in
+ * {@link OldBodies}.
  */
 final class EntryKinds {
 
@@ -57,11 +57,11 @@ final class EntryKinds {
             new Kind("negative", 1, ServeEntry.NegativeSettled.class),
             new Kind("plan-settings", 1, ServeEntry.PlanSettingsChosen.class),
             new Kind("words-muted", 1, GroupEntry.WordsMuted.class),
-            new Kind("group-settings", 1, GroupEntry.GroupSettingsChosen.class),
+            new Kind("group-settings", 2, GroupEntry.GroupSettingsChosen.class),
             new Kind("group-rule", 1, GroupEntry.GroupRuleSet.class),
             new Kind("group-rule-removed", 1, GroupEntry.GroupRuleRemoved.class),
             new Kind("group-rule-moved", 1, GroupEntry.GroupRuleMoved.class),
-            new Kind("alternative", 1, GroupEntry.AlternativeKept.class),
+            new Kind("alternative", 2, GroupEntry.AlternativeKept.class),
             new Kind("alternative-dropped", 1, GroupEntry.AlternativeDropped.class),
             new Kind("placed", 1, GroupPin.KeywordsPlaced.class),
             new Kind("theme-removed", 1, GroupPin.ThemeRemoved.class),
@@ -87,10 +87,10 @@ final class EntryKinds {
                 BY_TYPE.get(entry.getClass()), entry.getClass().getName());
     }
 
-    /** The kind of this name, if this version reads it in this format. */
+    /** The kind of this name, if this version reads it in this format: that of today, or one from before. */
     static @Nullable Kind find(String name, int format) {
         Kind kind = BY_NAME.get(name);
-        return kind == null || kind.format() != format ? null : kind;
+        return kind == null || format < 1 || format > kind.format() ? null : kind;
     }
 
     /** The names of kinds that a recipe can hold. */

@@ -13,6 +13,7 @@ import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.ConditionKind;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rule;
@@ -47,6 +48,10 @@ public final class Json {
     })
     private interface DoesNames {}
 
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
+    @JsonSubTypes(@JsonSubTypes.Type(value = Method.ByThemes.class, name = "themes"))
+    private interface MethodNames {}
+
     @JsonIgnoreProperties("refused")
     private interface ReadingFields {}
 
@@ -56,6 +61,7 @@ public final class Json {
                     .map(kind -> new NamedType(kind.type(), kind.name()))
                     .toArray(NamedType[]::new))
             .addMixIn(Rule.Does.class, DoesNames.class)
+            .addMixIn(Method.class, MethodNames.class)
             .addMixIn(Cleaning.class, CleaningNames.class)
             .addMixIn(Reading.class, ReadingFields.class)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
@@ -104,7 +110,7 @@ public final class Json {
                 JsonNode taken = MAPPER.readTree(body);
                 return new RecipeTaken(taken.path("name").stringValue(""), exportedEntries(taken.path("entries")));
             }
-            Entry read = MAPPER.readValue(body, known.type());
+            Entry read = MAPPER.treeToValue(OldBodies.brought(kind, format, MAPPER.readTree(body)), known.type());
             Complete.require(read, "body");
             return read;
         } catch (tools.jackson.core.JacksonException | Refusal e) {

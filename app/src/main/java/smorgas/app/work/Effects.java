@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import smorgas.core.board.Board;
-import smorgas.core.group.Groups;
+import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Standing;
 
 /** Tells in figures what an act did. */

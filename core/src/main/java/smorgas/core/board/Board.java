@@ -7,7 +7,7 @@ import smorgas.core.fold.Misspellings;
 import smorgas.core.fold.Overlap;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
-import smorgas.core.group.Groups;
+import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCount;

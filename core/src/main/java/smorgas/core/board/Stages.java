@@ -19,7 +19,7 @@ import smorgas.core.fold.Overlap;
 import smorgas.core.fold.Prepared;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
-import smorgas.core.group.Groups;
+import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Sifting;
 import smorgas.core.recipe.WordList;

@@ -12,14 +12,18 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import smorgas.core.column.Cores;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
+import smorgas.core.group.engine.Division;
+import smorgas.core.group.engine.Engine;
+import smorgas.core.group.engine.Question;
+import smorgas.core.group.engine.RemovedThemes;
+import smorgas.core.group.engine.ThemeWords;
+import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Pass;
 
 /**
  * Puts every keyword of the scope into one group or among the leftovers: first what a hand has placed, locked or made
@@ -30,9 +34,6 @@ public final class Grouper {
 
     /** The group of all leftovers, where they make one. Themes and names are tidy, so none can meet it. */
     public static final String REST = "Leftovers";
-
-    /** Of fewer groups one core has named the themes before a second has begun. */
-    private static final int FEW_GROUPS = 200;
 
     private final Input input;
     private final Hand hand;
@@ -125,11 +126,7 @@ public final class Grouper {
         hand.locked().forEach((key, keywords) -> lock(key, keywords, left));
         makeThemes(left);
         input.rules().stream().filter(rule -> !rule.leftoversOnly()).forEach(rule -> take(rule, left));
-        long[] worth = Worth.of(groupOf.length, input.scope(), settings.rank(), input.figures());
-        PassEngine.Barred barred = barred();
-        for (Pass pass : settings.passes()) {
-            run(pass, settings, left, worth, barred);
-        }
+        find(settings, left);
         weighWhatNoPassHas();
         input.rules().stream().filter(Taking::leftoversOnly).forEach(rule -> take(rule, left));
         join(Set.of());
@@ -153,12 +150,12 @@ public final class Grouper {
         return result(settings);
     }
 
-    private PassEngine.Barred barred() {
+    private Question.Barred barred() {
         SortedSet<String> everywhere = new TreeSet<>(hand.removed());
         everywhere.addAll(hand.locked().keySet());
         Map<Integer, RemovedThemes> byKeyword = new HashMap<>();
         hand.barred().forEach((keyword, themes) -> byKeyword.put(keyword, new RemovedThemes(themes, words)));
-        return new PassEngine.Barred(new RemovedThemes(everywhere, words), byKeyword);
+        return new Question.Barred(new RemovedThemes(everywhere, words), byKeyword);
     }
 
     /** A group of this name whose theme are the words of the name, if keywords have them. */
@@ -265,36 +262,15 @@ public final class Grouper {
         }
     }
 
-    private void run(Pass pass, GroupSettings settings, BitSet left, long[] worth, PassEngine.Barred barred) {
+    private void find(GroupSettings settings, BitSet left) {
         int[] scope = left.stream().toArray();
-        long[] worthOfScope = new long[scope.length];
-        Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
-        PassEngine.Found found = PassEngine.run(
-                words,
-                scope,
-                worthOfScope,
-                settings,
-                pass,
-                barred,
-                input.edition().atLeast(Edition.SECOND));
-        // A word keeps the weight that the first pass that saw it gave it, so that tightness means the same in all
-        // groups.
-        for (int word = 0; word < weights.length; word++) {
-            weights[word] = weights[word] == 0 ? found.weights()[word] : weights[word];
-        }
+        Engine.Found found =
+                Engine.of(settings).find(new Question(words, scope, input.figures(), barred(), input.edition()));
+        System.arraycopy(found.weights(), 0, weights, 0, weights.length);
         RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
-        int[][] themes = found.themes();
-        if (pass.anyOrder()) {
-            Cores.run(themes.length, FEW_GROUPS, (from, to) -> {
-                for (int group = from; group < to; group++) {
-                    int[] members =
-                            Arrays.stream(groups.row(group)).map(i -> scope[i]).toArray();
-                    themes[group] = words.asTheyStand(themes[group], members);
-                }
-            });
-        }
         for (int group = 0; group < groups.size(); group++) {
-            int number = number(key(themes[group]), Grouping.Kind.THEME, themes[group]);
+            int[] theme = found.themes()[group];
+            int number = number(key(theme), Grouping.Kind.THEME, theme);
             groups.forEach(group, i -> {
                 put(scope[i], number, Grouping.By.THEME);
                 left.clear(scope[i]);

@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.recipe.GroupSettings;
 
 /**
@@ -55,7 +56,7 @@ public final class Grouping {
      * @param key tells it apart: the theme, or the name of what has none
      * @param theme the theme's words by their numbers, in the order in which they stand in most members; empty for none
      */
-    record Made(String key, Kind kind, int[] theme) {}
+    public record Made(String key, Kind kind, int[] theme) {}
 
     private final ThemeWords words;
     private final List<Made> made;
@@ -70,7 +71,7 @@ public final class Grouping {
     private final RaggedInts members;
     private final int leftovers;
 
-    Grouping(
+    public Grouping(
             ThemeWords words,
             List<Made> made,
             int[] groupOf,
@@ -114,7 +115,7 @@ public final class Grouping {
     }
 
     /** The numbers of the theme's words. */
-    int[] themeWords(int group) {
+    public int[] themeWords(int group) {
         return made.get(group).theme();
     }
 
@@ -123,12 +124,12 @@ public final class Grouping {
         return settings;
     }
 
-    ThemeWords words() {
+    public ThemeWords words() {
         return words;
     }
 
     /** What each word weighs. */
-    double[] weights() {
+    public double[] weights() {
         return weights;
     }
 
@@ -156,7 +157,7 @@ public final class Grouping {
         return group < 0 ? 0 : coverage(keyword, made.get(group).theme());
     }
 
-    double coverage(int keyword, int[] theme) {
+    public double coverage(int keyword, int[] theme) {
         RaggedInts rows = words.rows();
         double whole = 0;
         double covered = 0;
@@ -175,7 +176,7 @@ public final class Grouping {
         return whole == 0 ? 0 : Math.min(1, covered / whole);
     }
 
-    static boolean in(int[] theme, int word) {
+    public static boolean in(int[] theme, int word) {
         for (int one : theme) {
             if (one == word) {
                 return true;

@@ -48,9 +48,10 @@ public sealed interface GroupEntry extends Entry
 
         @Override
         public String sentence() {
-            Pass first = settings.passes().getFirst();
-            String more =
-                    settings.passes().size() > 1 ? ", in " + settings.passes().size() + " passes" : "";
+            Pass first = settings.themes().passes().getFirst();
+            String more = settings.themes().passes().size() > 1
+                    ? ", in " + settings.themes().passes().size() + " passes"
+                    : "";
             return "Set the groups to " + first.smallest() + " keywords and more, themes of " + first.shortest()
                     + " to " + first.longest() + " words" + more;
         }

@@ -12,10 +12,9 @@ import smorgas.core.text.WordLists;
 /**
  * How groups form.
  *
- * @param passes runs of the engine one after the other, each over what the ones before left; 1 to {@value #MOST_PASSES}
+ * @param method how they are found
  * @param forms whether further forms of a word ("keeping", "keeper") count as one word; singular and plural are one as
  *     the project folds them
- * @param rank which of two themes that describe a keyword nearly equally well is taken
  * @param leftovers what becomes of keywords that no theme takes
  * @param seatedFrom of seated leftovers the least tightness, 0 to 1
  * @param stopWords tidy words that say nothing
@@ -23,17 +22,13 @@ import smorgas.core.text.WordLists;
  * @param muted tidy words that are in no theme and have no weight
  */
 public record GroupSettings(
-        List<Pass> passes,
+        Method method,
         boolean forms,
-        Rank rank,
         Leftovers leftovers,
         double seatedFrom,
         SortedSet<String> stopWords,
         Set<StopAt> stopAt,
         SortedSet<String> muted) {
-
-    /** The most passes. */
-    public static final int MOST_PASSES = 5;
 
     /** What becomes of keywords that no theme takes. */
     public enum Leftovers {
@@ -73,10 +68,6 @@ public record GroupSettings(
     }
 
     public GroupSettings {
-        passes = List.copyOf(passes);
-        if (passes.isEmpty() || passes.size() > MOST_PASSES) {
-            throw new Refusal("There are 1 to " + MOST_PASSES + " passes, not " + passes.size());
-        }
         if (!(seatedFrom >= 0 && seatedFrom <= 1)) {
             throw new Refusal("The least tightness of seated keywords is 0 to 1, not " + seatedFrom);
         }
@@ -88,9 +79,8 @@ public record GroupSettings(
     /** One standard pass, leftovers apart, the language's stop words at no edge of a theme, nothing muted. */
     public static GroupSettings standard(String language) {
         return new GroupSettings(
-                List.of(Pass.standard()),
+                new Method.ByThemes(List.of(Pass.standard()), Rank.BY_KEYWORDS),
                 false,
-                Rank.BY_KEYWORDS,
                 Leftovers.APART,
                 .5,
                 WordLists.stopWords(language),
@@ -100,11 +90,23 @@ public record GroupSettings(
 
     /** The same with another set of muted words. */
     public GroupSettings withMuted(SortedSet<String> words) {
-        return new GroupSettings(passes, forms, rank, leftovers, seatedFrom, stopWords, stopAt, words);
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, words);
     }
 
     /** The same with other passes. */
     public GroupSettings withPasses(Pass... others) {
-        return new GroupSettings(List.of(others), forms, rank, leftovers, seatedFrom, stopWords, stopAt, muted);
+        return with(new Method.ByThemes(List.of(others), themes().rank()));
+    }
+
+    /** The same with another method. */
+    public GroupSettings with(Method other) {
+        return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted);
+    }
+
+    /** What is set for finding groups by themes. */
+    public Method.ByThemes themes() {
+        return switch (method) {
+            case Method.ByThemes themes -> themes;
+        };
     }
 }

@@ -18,7 +18,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.FoldedWords;
+import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
 import smorgas.core.text.Words;
@@ -139,9 +141,8 @@ class GrouperTest {
                 .containsEntry("veil for queens", "queens")
                 .containsEntry("o s x", "");
         GroupSettings anywhere = new GroupSettings(
-                runs.passes(),
+                new Method.ByThemes(runs.themes().passes(), Rank.BY_KEYWORDS),
                 false,
-                Rank.BY_KEYWORDS,
                 GroupSettings.Leftovers.APART,
                 0,
                 runs.stopWords(),
@@ -184,9 +185,8 @@ class GrouperTest {
         List<String> keywords = List.of("keeping bees", "bees keeper", "keep bees", "bees keepers");
         assertThat(group(keywords, pass(4, 0, 0, true, 0)).values()).containsOnly("bees");
         GroupSettings forms = new GroupSettings(
-                List.of(new Pass(3, 0, 0, 2, 2, true, 0)),
+                new Method.ByThemes(List.of(new Pass(3, 0, 0, 2, 2, true, 0)), Rank.BY_KEYWORDS),
                 true,
-                Rank.BY_KEYWORDS,
                 GroupSettings.Leftovers.APART,
                 0,
                 new TreeSet<>(),
@@ -260,9 +260,9 @@ class GrouperTest {
 
     private static GroupSettings with(GroupSettings settings, GroupSettings.Leftovers leftovers, double from) {
         return new GroupSettings(
-                settings.passes(),
+                new Method.ByThemes(
+                        settings.themes().passes(), settings.themes().rank()),
                 false,
-                settings.rank(),
                 leftovers,
                 from,
                 settings.stopWords(),
@@ -296,9 +296,8 @@ class GrouperTest {
         Grouping bySearches = Grouper.group(
                 input,
                 new GroupSettings(
-                        runs.passes(),
+                        new Method.ByThemes(runs.themes().passes(), new Rank(0, 1, 0, 0)),
                         false,
-                        new Rank(0, 1, 0, 0),
                         GroupSettings.Leftovers.APART,
                         0,
                         runs.stopWords(),

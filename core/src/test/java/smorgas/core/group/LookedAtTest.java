@@ -11,11 +11,15 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.fold.Keywords;
-import smorgas.core.group.Treemap.Rect;
+import smorgas.core.group.read.Agreement;
+import smorgas.core.group.read.Changes;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.NetOfWords;
+import smorgas.core.group.read.Prospects;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 
-/** What the workbench of Group looks at: the map, the net of words, what changed, what else there could be. */
+/** What is read off groups: the net of words, what changed, what else there could be. */
 class LookedAtTest {
 
     private static final Offset<Double> HAIR = within(.0001);
@@ -33,77 +37,6 @@ class LookedAtTest {
                 Grouper.Input.of(keywords.folded(), all, "en"),
                 GroupSettings.standard("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0)));
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), java.util.Map.of());
-    }
-
-    /** Bruls, Huizing and van Wijk (2000): areas 6, 6, 4, 3, 2, 2, 1 in a rectangle of 6 by 4, their figure 5. */
-    @Test
-    void theWorkedExampleOfSquarifying() {
-        List<Rect> places = Treemap.squarify(new double[] {6, 6, 4, 3, 2, 2, 1}, new Rect(0, 0, 6, 4));
-        double[][] corners = {
-            {0, 0, 3, 2},
-            {0, 2, 3, 4},
-            {3, 0, 4.7143, 2.3333},
-            {4.7143, 0, 6, 2.3333},
-            {3, 2.3333, 4.2, 4},
-            {4.2, 2.3333, 5.4, 4},
-            {5.4, 2.3333, 6, 4}
-        };
-        for (int i = 0; i < corners.length; i++) {
-            Rect place = places.get(i);
-            assertThat(place.x()).isCloseTo(corners[i][0], HAIR);
-            assertThat(place.y()).isCloseTo(corners[i][1], HAIR);
-            assertThat(place.x() + place.width()).isCloseTo(corners[i][2], HAIR);
-            assertThat(place.y() + place.height()).isCloseTo(corners[i][3], HAIR);
-        }
-        assertThat(Treemap.squarify(new double[] {}, new Rect(0, 0, 6, 4))).isEmpty();
-        assertThat(Treemap.squarify(new double[] {0, 0}, new Rect(0, 0, 6, 4))).hasSize(2);
-    }
-
-    @Test
-    void everyGroupHasAnAreaOfItsShareAndLiesWithinItsBroaderTheme() {
-        List<GroupMap.Area> areas = GroupMap.of(GROUPS, -1, false, 800, 400);
-        assertThat(areas.stream().filter(area -> area.group() >= 0).map(GroupMap.Area::group))
-                .containsExactlyInAnyOrderElementsOf(
-                        IntStream.range(0, GROUPS.grouping().size()).boxed().toList());
-        assertThat(areas.stream().filter(GroupMap.Area::leftovers)).hasSize(1);
-        for (GroupMap.Area area : areas) {
-            Rect in = area.place();
-            int parent = area.node() < 0 ? -1 : GROUPS.tree().node(area.node()).parent();
-            Rect around = areas.stream()
-                    .filter(other -> other.group() < 0 && !other.leftovers() && other.node() == parent)
-                    .map(GroupMap.Area::place)
-                    .findFirst()
-                    .orElse(new Rect(0, 0, 800, 400));
-            assertThat(in.x()).isGreaterThanOrEqualTo(around.x() - 1e-6);
-            assertThat(in.y()).isGreaterThanOrEqualTo(around.y() - 1e-6);
-            assertThat(in.x() + in.width()).isLessThanOrEqualTo(around.x() + around.width() + 1e-6);
-            assertThat(in.y() + in.height()).isLessThanOrEqualTo(around.y() + around.height() + 1e-6);
-        }
-        // At the top nothing is lost to bands and gaps.
-        double top = areas.stream()
-                .filter(area ->
-                        area.leftovers() || GROUPS.tree().node(area.node()).parent() < 0)
-                .filter(area ->
-                        area.group() < 0 || GROUPS.tree().under(area.node()).isEmpty())
-                .mapToDouble(area -> area.place().width() * area.place().height())
-                .sum();
-        assertThat(top).isCloseTo(800 * 400, within(1.0));
-        int node = GROUPS.tree().under(-1).getFirst();
-        assertThat(GroupMap.of(GROUPS, node, true, 800, 400)).isNotEmpty().noneMatch(GroupMap.Area::leftovers);
-    }
-
-    @Test
-    void ofVeryManyGroupsTheMapShowsTheLargestAndTheOthersTogether() {
-        Groups groups = groups(Planted.make(3_000, 4, 5).fold(), 3);
-        assertThat(groups.grouping().size()).isGreaterThan(2_000);
-        List<GroupMap.Area> areas = GroupMap.of(groups, -1, true, 800, 400);
-        assertThat(areas).hasSizeBetween(600, GroupMap.MOST_AREAS);
-        assertThat(areas.stream()
-                        .filter(area -> area.node() < 0
-                                || groups.tree().node(area.node()).parent() < 0)
-                        .mapToDouble(area -> area.place().width() * area.place().height())
-                        .sum())
-                .isCloseTo(800 * 400, within(1.0));
     }
 
     @Test
@@ -191,13 +124,9 @@ class LookedAtTest {
 
     @Test
     void theNetShowsTheCommonestWordsAndWhichAreTogether() {
-        NetOfWords net = NetOfWords.of(GROUPS, 12, 20, 600, 400);
+        NetOfWords net = NetOfWords.of(GROUPS, 12, 20);
         assertThat(net.words()).hasSize(12);
         assertThat(net.words()).isSortedAccordingTo((a, b) -> b.keywords() - a.keywords());
-        assertThat(net.words()).allSatisfy(word -> {
-            assertThat(word.x()).isBetween(0.0, 600.0);
-            assertThat(word.y()).isBetween(0.0, 400.0);
-        });
         for (NetOfWords.Link link : net.links()) {
             String one = net.words().get(link.one()).text();
             String other = net.words().get(link.other()).text();
@@ -209,7 +138,7 @@ class LookedAtTest {
                     .count();
             assertThat((long) link.keywords()).isEqualTo(both);
         }
-        assertThat(NetOfWords.of(GROUPS, 12, 20, 600, 400)).isEqualTo(net);
+        assertThat(NetOfWords.of(GROUPS, 12, 20)).isEqualTo(net);
         assertThat(Board.of(List.of(), smorgas.core.recipe.Recipe.empty("en"))
                         .groups()
                         .prospects()

@@ -9,6 +9,7 @@ import java.util.Random;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
+import smorgas.core.group.read.Agreement;
 
 /**
  * Keywords around themes that are known: each theme is a thing with a qualifier ("wooden hive stand"), whose words are in

@@ -8,7 +8,7 @@ import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
-import smorgas.core.group.Groups;
+import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Standing;
 
 /**

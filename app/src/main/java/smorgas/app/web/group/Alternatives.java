@@ -8,9 +8,9 @@ import java.util.SequencedMap;
 import org.springframework.ui.Model;
 import smorgas.app.work.Previews;
 import smorgas.core.board.Board;
-import smorgas.core.group.Agreement;
-import smorgas.core.group.Changes;
-import smorgas.core.group.Groups;
+import smorgas.core.group.read.Agreement;
+import smorgas.core.group.read.Changes;
+import smorgas.core.group.read.Groups;
 
 /** Named alternatives beside what is adopted, each with its figures, and two of them against each other. */
 final class Alternatives {

@@ -7,8 +7,8 @@ import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.Groups;
-import smorgas.core.group.Prospects;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.Prospects;
 
 /** Themes on which no group formed: the list of them, what one would get, and what further words would make. */
 final class CandidateViews {

@@ -10,6 +10,7 @@ import java.util.TreeSet;
 import org.springframework.util.MultiValueMap;
 import smorgas.app.web.show.Show;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
 import smorgas.core.text.Refusal;
@@ -32,9 +33,10 @@ final class Dials {
     static GroupSettings read(MultiValueMap<String, String> fields, GroupSettings adopted) {
         boolean whole = fields.containsKey("dials");
         return new GroupSettings(
-                passes(fields, adopted.passes()),
+                new Method.ByThemes(
+                        passes(fields, adopted.themes().passes()),
+                        rank(fields, adopted.themes().rank())),
                 whole ? fields.containsKey("forms") : adopted.forms(),
-                rank(fields, adopted.rank()),
                 fields.containsKey("leftoversAre")
                         ? choice(GroupSettings.Leftovers.class, fields.getFirst("leftoversAre"))
                         : adopted.leftovers(),
@@ -51,7 +53,7 @@ final class Dials {
                 .orElse(0);
         List<Pass> passes = new ArrayList<>();
         int without = number(fields, "without", 0, -1);
-        for (int i = 0; i < Math.min(count, GroupSettings.MOST_PASSES + 1); i++) {
+        for (int i = 0; i < Math.min(count, Method.MOST_PASSES + 1); i++) {
             Pass known = i < adopted.size() ? adopted.get(i) : Pass.standard();
             if (i != without) {
                 passes.add(new Pass(
@@ -69,7 +71,7 @@ final class Dials {
         if (passes.isEmpty()) {
             return adopted;
         }
-        if (fields.containsKey("more") && passes.size() < GroupSettings.MOST_PASSES) {
+        if (fields.containsKey("more") && passes.size() < Method.MOST_PASSES) {
             // Single words on what is left, as is common practice after themes of several.
             passes.add(new Pass(passes.getLast().smallest(), Pass.ANY, Pass.ANY, 1, 1, true, 0));
         }
@@ -123,7 +125,7 @@ final class Dials {
     /** The settings as the beginning of a URL's query, so that every link on the page of a preview keeps them. */
     static String query(GroupSettings settings) {
         StringBuilder query = new StringBuilder("dials=1&");
-        for (Pass pass : settings.passes()) {
+        for (Pass pass : settings.themes().passes()) {
             add(query, "smallest", pass.smallest());
             add(query, "largest", pass.largest() == Pass.ANY ? "" : pass.largest());
             add(query, "about", pass.about() == Pass.ANY ? "" : pass.about());
@@ -135,10 +137,10 @@ final class Dials {
         if (settings.forms()) {
             add(query, "forms", true);
         }
-        add(query, "rankKeywords", settings.rank().keywords());
-        add(query, "rankSearches", settings.rank().searches());
-        add(query, "rankClicks", settings.rank().clicks());
-        add(query, "rankConversions", settings.rank().conversions());
+        add(query, "rankKeywords", settings.themes().rank().keywords());
+        add(query, "rankSearches", settings.themes().rank().searches());
+        add(query, "rankClicks", settings.themes().rank().clicks());
+        add(query, "rankConversions", settings.themes().rank().conversions());
         add(query, "leftoversAre", settings.leftovers());
         add(query, "seated", Math.round(settings.seatedFrom() * 100));
         settings.stopAt().forEach(at -> add(query, "at", at));

@@ -8,9 +8,9 @@ import java.util.SequencedMap;
 import java.util.Set;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
-import smorgas.core.group.Changes;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.Groups;
+import smorgas.core.group.read.Changes;
+import smorgas.core.group.read.Groups;
 
 /** Where keywords went, as a picture: the groups of before on the left, those of after on the right, ribbons to scale. */
 final class FlowHtml {

@@ -16,12 +16,13 @@ import smorgas.app.web.show.Step;
 import smorgas.app.work.Previews;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.group.Changes;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.Groups;
-import smorgas.core.group.NetOfWords;
-import smorgas.core.group.ThemeTree;
+import smorgas.core.group.read.Changes;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.NetOfWords;
+import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
@@ -92,8 +93,8 @@ class GroupController {
 
     private static void dials(GroupSettings wanted, Model model) {
         model.addAttribute("settings", wanted);
-        model.addAttribute("passes", wanted.passes());
-        model.addAttribute("morePasses", wanted.passes().size() < GroupSettings.MOST_PASSES);
+        model.addAttribute("passes", wanted.themes().passes());
+        model.addAttribute("morePasses", wanted.themes().passes().size() < Method.MOST_PASSES);
         model.addAttribute("seated", Math.round(wanted.seatedFrom() * 100));
         model.addAttribute("mutedText", String.join(" ", wanted.muted()));
         model.addAttribute("stopText", String.join(" ", wanted.stopWords()));
@@ -108,9 +109,9 @@ class GroupController {
             case "list" -> views.list(Tidy.of(query.value("q")).toLowerCase(Locale.ROOT), shown, model);
             case "tree" -> views.tree(shown, model);
             case "net" -> {
-                NetOfWords net = NetOfWords.of(groups, NET_WORDS, NET_LINKS, MapHtml.WIDTH, MapHtml.HEIGHT);
+                NetOfWords net = NetOfWords.of(groups, NET_WORDS, NET_LINKS);
                 model.addAttribute("net", net);
-                model.addAttribute("netHtml", NetHtml.of(net, query));
+                model.addAttribute("netHtml", NetHtml.of(net, MapHtml.WIDTH, MapHtml.HEIGHT, query));
             }
             case "candidates" -> new CandidateViews(board, query).list(model);
             case "compare" -> new Alternatives(adopted, board, query, previews).compare(model);

@@ -7,11 +7,11 @@ import java.util.Locale;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.group.Changes;
-import smorgas.core.group.Explained;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.Groups;
-import smorgas.core.group.ThemeTree;
+import smorgas.core.group.read.Changes;
+import smorgas.core.group.read.Explained;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupPins;
 
 /** What the Group page shows of a result, be it adopted or a preview. */

@@ -1,13 +1,12 @@
 package smorgas.app.web.group;
 
 import java.util.List;
+import smorgas.app.web.group.Treemap.Rect;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.group.GroupMap;
-import smorgas.core.group.Groups;
-import smorgas.core.group.ThemeTree;
-import smorgas.core.group.Treemap.Rect;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeTree;
 
 /** The map of the groups as SVG: every area is a link, to its group or into its broader theme. */
 final class MapHtml {

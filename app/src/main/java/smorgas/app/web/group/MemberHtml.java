@@ -3,7 +3,7 @@ package smorgas.app.web.group;
 import java.util.List;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
-import smorgas.core.group.ThemeMarks;
+import smorgas.core.group.read.ThemeMarks;
 
 /** Rows of the opened group's keywords, the words of its theme set off. */
 final class MemberHtml {

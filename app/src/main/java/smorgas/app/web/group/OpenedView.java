@@ -11,10 +11,10 @@ import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
-import smorgas.core.group.Explained;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.Groups;
-import smorgas.core.group.ThemeMarks;
+import smorgas.core.group.read.Explained;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeMarks;
 import smorgas.core.recipe.GroupPins;
 
 /** The opened group, or the leftovers: figures, what holds it together, members, neighbours, what a hand decided of it. */

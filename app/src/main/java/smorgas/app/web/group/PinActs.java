@@ -14,7 +14,7 @@ import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
-import smorgas.core.group.Groups;
+import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.SplitBy;

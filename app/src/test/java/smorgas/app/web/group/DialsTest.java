@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
 
@@ -46,9 +47,8 @@ class DialsTest {
                         random.nextInt(101) / 100.0))
                 .toList();
         return new GroupSettings(
-                passes,
+                new Method.ByThemes(passes, new Rank(1, random.nextInt(101), random.nextInt(101), random.nextInt(101))),
                 random.nextBoolean(),
-                new Rank(1, random.nextInt(101), random.nextInt(101), random.nextInt(101)),
                 GroupSettings.Leftovers.values()[random.nextInt(3)],
                 random.nextInt(101) / 100.0,
                 new TreeSet<>(random.nextBoolean() ? List.of("for", "the") : List.of()),
@@ -65,8 +65,8 @@ class DialsTest {
             GroupSettings asked = drawn(random);
             // What was adopted must not shine through where the URL tells all.
             GroupSettings read = Dials.read(fields(Dials.query(asked)), drawn(random));
-            assertThat(read.passes()).isEqualTo(asked.passes());
-            assertThat(read.rank()).isEqualTo(asked.rank());
+            assertThat(read.themes().passes()).isEqualTo(asked.themes().passes());
+            assertThat(read.themes().rank()).isEqualTo(asked.themes().rank());
             assertThat(read.leftovers()).isEqualTo(asked.leftovers());
             assertThat(read.seatedFrom()).isEqualTo(asked.seatedFrom());
             assertThat(read.forms()).isEqualTo(asked.forms());
@@ -79,7 +79,7 @@ class DialsTest {
     void whatIsNotAskedStaysAsAdopted() {
         assertThat(Dials.read(fields(""), STANDARD)).isEqualTo(STANDARD);
         GroupSettings changed = Dials.read(fields("tightness=40"), STANDARD);
-        assertThat(changed.passes().getFirst().leastTightness()).isEqualTo(.4);
+        assertThat(changed.themes().passes().getFirst().leastTightness()).isEqualTo(.4);
         assertThat(changed.withPasses(Pass.standard())).isEqualTo(STANDARD);
         assertThat(Dials.read(fields("muted=Bee%20%20hive"), STANDARD).muted()).containsExactly("bee", "hive");
     }
@@ -87,18 +87,18 @@ class DialsTest {
     @Test
     void passesComeAndGo() {
         GroupSettings two = Dials.read(fields("smallest=8&shortest=2&more=1"), STANDARD);
-        assertThat(two.passes()).hasSize(2);
-        assertThat(two.passes().getLast()).isEqualTo(new Pass(8, Pass.ANY, Pass.ANY, 1, 1, true, 0));
+        assertThat(two.themes().passes()).hasSize(2);
+        assertThat(two.themes().passes().getLast()).isEqualTo(new Pass(8, Pass.ANY, Pass.ANY, 1, 1, true, 0));
         String both = Dials.query(two);
-        assertThat(Dials.read(fields(both + "without=0"), STANDARD).passes())
-                .containsExactly(two.passes().getLast());
-        assertThat(Dials.read(fields(both + "without=1"), STANDARD).passes())
-                .containsExactly(two.passes().getFirst());
+        assertThat(Dials.read(fields(both + "without=0"), STANDARD).themes().passes())
+                .containsExactly(two.themes().passes().getLast());
+        assertThat(Dials.read(fields(both + "without=1"), STANDARD).themes().passes())
+                .containsExactly(two.themes().passes().getFirst());
         GroupSettings five = two;
         for (int i = 0; i < 6; i++) {
             five = Dials.read(fields(Dials.query(five) + "more=1"), STANDARD);
         }
-        assertThat(five.passes()).hasSize(GroupSettings.MOST_PASSES);
+        assertThat(five.themes().passes()).hasSize(Method.MOST_PASSES);
     }
 
     @ParameterizedTest

@@ -12,9 +12,9 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
-import smorgas.core.group.Changes;
-import smorgas.core.group.NetOfWords;
-import smorgas.core.group.ThemeMarks;
+import smorgas.core.group.read.Changes;
+import smorgas.core.group.read.NetOfWords;
+import smorgas.core.group.read.ThemeMarks;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
@@ -93,8 +93,8 @@ class PicturesTest {
 
     @Test
     void theNetLeadsFromWordsToTheirCandidates() {
-        NetOfWords net = NetOfWords.of(board().groups(), 20, 20, 400, 300);
-        Document picture = parsed(NetHtml.of(net, QUERY));
+        NetOfWords net = NetOfWords.of(board().groups(), 20, 20);
+        Document picture = parsed(NetHtml.of(net, 400, 300, QUERY));
         assertThat(picture.select("a").eachAttr("href")).contains("?view=candidates&q=hive&");
         assertThat(picture.select("line")).hasSize(net.links().size());
         assertThat(picture.select("a").first().attr("aria-label")).isEqualTo("hive, in 9 keywords, its candidates");

@@ -1,0 +1,28 @@
+package smorgas.app.store;
+
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Bodies of entries as older versions wrote them, brought to the format of today. */
+final class OldBodies {
+
+    private OldBodies() {}
+
+    /** The body in today's format; the same if it is in it. */
+    static JsonNode brought(String kind, int format, JsonNode body) {
+        // The method of grouping and what belongs to it stood among the settings.
+        if (format == 1 && (kind.equals("group-settings") || kind.equals("alternative"))) {
+            if (body.path("settings") instanceof ObjectNode settings) {
+                ObjectNode method = settings.objectNode().put("by", "themes");
+                for (String field : new String[] {"passes", "rank"}) {
+                    JsonNode value = settings.remove(field);
+                    if (value != null) {
+                        method.set(field, value);
+                    }
+                }
+                settings.set("method", method);
+            }
+        }
+        return body;
+    }
+}

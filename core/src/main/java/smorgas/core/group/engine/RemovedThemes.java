@@ -1,0 +1,30 @@
+package smorgas.core.group.engine;
+
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.Set;
+
+/** Themes on which no group may form: in whatever order their words stand. */
+public final class RemovedThemes {
+
+    private final Set<String> sorted = new HashSet<>();
+
+    public RemovedThemes(Collection<String> themes, ThemeWords words) {
+        themes.forEach(theme -> words.find(theme).ifPresent(found -> sorted.add(key(found))));
+    }
+
+    public boolean isEmpty() {
+        return sorted.isEmpty();
+    }
+
+    public boolean has(int[] theme) {
+        return sorted.contains(key(theme));
+    }
+
+    private static String key(int[] theme) {
+        int[] copy = theme.clone();
+        Arrays.sort(copy);
+        return Arrays.toString(copy);
+    }
+}

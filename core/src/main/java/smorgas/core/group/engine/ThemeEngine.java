@@ -1,0 +1,85 @@
+package smorgas.core.group.engine;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import smorgas.core.column.Cores;
+import smorgas.core.column.RaggedInts;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
+import smorgas.core.recipe.Pass;
+
+/** Finds groups by themes: its passes one after the other, each over what the ones before left. */
+final class ThemeEngine implements Engine {
+
+    /** Of fewer groups one core has put the themes' words in order before a second has begun. */
+    private static final int FEW_GROUPS = 200;
+
+    private final Method.ByThemes method;
+    private final GroupSettings settings;
+
+    ThemeEngine(Method.ByThemes method, GroupSettings settings) {
+        this.method = method;
+        this.settings = settings;
+    }
+
+    @Override
+    public Found find(Question question) {
+        ThemeWords words = question.words();
+        int keywords = words.rows().size();
+        BitSet scope = new BitSet(keywords);
+        Arrays.stream(question.scope()).forEach(scope::set);
+        long[] worth = Worth.of(keywords, scope, method.rank(), question.figures());
+        double[] weights = new double[words.size()];
+        List<int[]> themes = new ArrayList<>();
+        int[] groupOf = new int[keywords];
+        Arrays.fill(groupOf, -1);
+        for (Pass pass : method.passes()) {
+            int[] left = scope.stream().toArray();
+            Found found = run(pass, left, worth, question);
+            // A word keeps the weight that the first pass that saw it gave it, so that tightness means the same in all
+            // groups.
+            for (int word = 0; word < weights.length; word++) {
+                weights[word] = weights[word] == 0 ? found.weights()[word] : weights[word];
+            }
+            for (int i = 0; i < left.length; i++) {
+                if (found.group()[i] >= 0) {
+                    groupOf[left[i]] = themes.size() + found.group()[i];
+                    scope.clear(left[i]);
+                }
+            }
+            themes.addAll(Arrays.asList(found.themes()));
+        }
+        int[] group = new int[question.scope().length];
+        Arrays.setAll(group, i -> groupOf[question.scope()[i]]);
+        return new Found(themes.toArray(int[][]::new), group, weights);
+    }
+
+    private Found run(Pass pass, int[] scope, long[] worth, Question question) {
+        long[] worthOfScope = new long[scope.length];
+        Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
+        ThemeWords words = question.words();
+        Found found = PassEngine.run(
+                words,
+                scope,
+                worthOfScope,
+                settings,
+                pass,
+                question.barred(),
+                question.edition().atLeast(Edition.SECOND));
+        if (pass.anyOrder()) {
+            int[][] themes = found.themes();
+            RaggedInts groups = RaggedInts.byKey(found.group(), themes.length);
+            Cores.run(themes.length, FEW_GROUPS, (from, to) -> {
+                for (int group = from; group < to; group++) {
+                    int[] members =
+                            Arrays.stream(groups.row(group)).map(i -> scope[i]).toArray();
+                    themes[group] = words.asTheyStand(themes[group], members);
+                }
+            });
+        }
+        return found;
+    }
+}

@@ -1,0 +1,204 @@
+package smorgas.core.group.engine;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import it.unimi.dsi.fastutil.ints.IntArrays;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import smorgas.core.column.RaggedInts;
+import smorgas.core.column.TextDictionary;
+import smorgas.core.fold.FoldedWords;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.text.WordForms;
+
+/**
+ * The words of keywords as grouping sees them: further forms of a word are one where asked for. Words are numbered in the
+ * order of their texts, so that an order by number depends on no order of the keywords. Cannot change.
+ */
+public final class ThemeWords {
+
+    /** What is left of a word after an apostrophe where the two are not folded into one (English; common practice). */
+    private static final Set<String> AFTER_APOSTROPHES = Set.of("ll", "re", "ve");
+
+    private final FoldedWords folded;
+    /** The number here of each folded word. */
+    private final int[] numbers;
+
+    private final RaggedInts rows;
+    private final String[] texts;
+    private final boolean[] muted;
+    private final boolean[] stop;
+    private final boolean[] fragment;
+
+    public ThemeWords(FoldedWords folded, GroupSettings settings, String language) {
+        this.folded = folded;
+        int[] shown = new int[folded.size()];
+        int[] classes = settings.forms() ? byStem(folded, language, shown) : identity(folded, shown);
+        int count = Arrays.stream(classes).max().orElse(-1) + 1;
+        String[] byClass = new String[count];
+        for (int c = 0; c < count; c++) {
+            byClass[c] = folded.text(shown[c]);
+        }
+        int[] inOrder = new int[count];
+        Arrays.setAll(inOrder, i -> i);
+        if (settings.forms()) {
+            // Folded words are in this order already.
+            IntArrays.parallelQuickSort(inOrder, (a, b) -> byClass[a].compareTo(byClass[b]));
+        }
+        int[] place = new int[count];
+        this.texts = new String[count];
+        for (int i = 0; i < count; i++) {
+            place[inOrder[i]] = i;
+            texts[i] = byClass[inOrder[i]];
+        }
+        this.numbers = new int[classes.length];
+        for (int word = 0; word < classes.length; word++) {
+            numbers[word] = place[classes[word]];
+        }
+        this.rows = settings.forms() ? folded.rows().renumbered(numbers) : folded.rows();
+        this.muted = new boolean[count];
+        this.stop = new boolean[count];
+        this.fragment = new boolean[count];
+        settings.muted().forEach(word -> mark(word, muted));
+        settings.stopWords().forEach(word -> mark(word, stop));
+        Set<String> stopWords = new HashSet<>(settings.stopWords());
+        for (int word = 0; word < count; word++) {
+            // Also where the folded word is shown otherwise than the list writes it.
+            stop[word] |= stopWords.contains(texts[word]);
+            fragment[word] = loneLetter(texts[word]) || AFTER_APOSTROPHES.contains(texts[word]);
+        }
+    }
+
+    private ThemeWords(ThemeWords of, boolean[] muted) {
+        this.folded = of.folded;
+        this.numbers = of.numbers;
+        this.rows = of.rows;
+        this.texts = of.texts;
+        this.muted = muted;
+        this.stop = of.stop;
+        this.fragment = of.fragment;
+    }
+
+    /** The same words with more of them muted; some are told by number, some by text. */
+    public ThemeWords muting(int[] more, Collection<String> others) {
+        boolean[] marks = muted.clone();
+        for (int word : more) {
+            marks[word] = true;
+        }
+        others.forEach(word -> mark(word, marks));
+        return new ThemeWords(this, marks);
+    }
+
+    private static boolean loneLetter(String text) {
+        return text.length() == 1 && Character.isLetter(text.charAt(0)) && text.charAt(0) < 0x250;
+    }
+
+    private void mark(String word, boolean[] marks) {
+        find(word).filter(found -> found.length == 1).ifPresent(found -> marks[found[0]] = true);
+    }
+
+    private static int[] identity(FoldedWords folded, int[] shown) {
+        int[] classes = new int[folded.size()];
+        Arrays.setAll(classes, i -> i);
+        System.arraycopy(classes, 0, shown, 0, shown.length);
+        return classes;
+    }
+
+    /** Words of one stem are one; it is shown as the word of it that most keywords have, of equal ones the first. */
+    private static int[] byStem(FoldedWords folded, String language, int[] shown) {
+        WordForms stems = WordForms.stems(language);
+        TextDictionary dictionary = new TextDictionary();
+        int[] classes = new int[folded.size()];
+        for (int word = 0; word < classes.length; word++) {
+            int before = dictionary.size();
+            int number = dictionary.intern(stems.of(folded.text(word)));
+            classes[word] = number;
+            if (number == before || more(folded, word, shown[number])) {
+                shown[number] = word;
+            }
+        }
+        return classes;
+    }
+
+    private static boolean more(FoldedWords folded, int word, int other) {
+        int count = folded.keywordsOf().length(word);
+        int others = folded.keywordsOf().length(other);
+        return count != others ? count > others : folded.text(word).compareTo(folded.text(other)) < 0;
+    }
+
+    public int size() {
+        return texts.length;
+    }
+
+    public String text(int word) {
+        return texts[word];
+    }
+
+    /** The words of each keyword in the order in which they stand. */
+    public RaggedInts rows() {
+        return rows;
+    }
+
+    public boolean muted(int word) {
+        return muted[word];
+    }
+
+    public boolean stop(int word) {
+        return stop[word];
+    }
+
+    /** A lone letter, or what an apostrophe left over: in no theme's edge. */
+    public boolean fragment(int word) {
+        return fragment[word];
+    }
+
+    /** The words of a text; empty if it has none, or one that no keyword has. */
+    public Optional<int[]> find(String text) {
+        return folded.find(text).map(found -> {
+            IntArrayList here = new IntArrayList();
+            for (int word : found) {
+                here.add(numbers[word]);
+            }
+            return here.toIntArray();
+        });
+    }
+
+    /** The words that a word of a text folds into; empty if no keyword has it. */
+    public int[] ofSurface(String word) {
+        return find(word).orElseGet(() -> new int[0]);
+    }
+
+    /** The words of a set in the order in which they stand on the whole in these keywords. */
+    public int[] asTheyStand(int[] theme, int[] keywords) {
+        long[] places = new long[theme.length];
+        for (int keyword : keywords) {
+            for (int p = 0; p < theme.length; p++) {
+                int length = rows.length(keyword);
+                for (int at = 0; at < length; at++) {
+                    if (rows.get(keyword, at) == theme[p]) {
+                        places[p] += at;
+                        break;
+                    }
+                }
+            }
+        }
+        int[] order = new int[theme.length];
+        Arrays.setAll(order, p -> p);
+        IntArrays.quickSort(order, (a, b) -> {
+            int byPlace = Long.compare(places[a], places[b]);
+            return byPlace != 0 ? byPlace : Integer.compare(theme[a], theme[b]);
+        });
+        return Arrays.stream(order).map(p -> theme[p]).toArray();
+    }
+
+    /** Words joined by spaces. */
+    public String text(int[] words) {
+        StringBuilder text = new StringBuilder();
+        for (int word : words) {
+            text.append(text.isEmpty() ? "" : " ").append(texts[word]);
+        }
+        return text.toString();
+    }
+}

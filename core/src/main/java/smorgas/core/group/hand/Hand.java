@@ -1,0 +1,99 @@
+package smorgas.core.group.hand;
+
+import java.util.BitSet;
+import java.util.List;
+import java.util.Map;
+import java.util.SortedMap;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.SplitBy;
+
+/**
+ * What a hand decided of groups, by the keywords of one fold. A text that no keyword has any more decides nothing.
+ *
+ * @param placed by keyword the key of the group where a hand put it; empty for none
+ * @param removed themes on which no group forms
+ * @param made themes on which groups form before the engine chooses
+ * @param joined by key, the group into which its keywords go
+ * @param split by key, how the group is divided
+ * @param locked by key, the keywords that are in it, and no others
+ * @param barred by keyword, the keys of groups in which it never is
+ * @param alsoIn by keyword, the keys of groups in which it is beside its own
+ * @param named keys of groups that a hand gave a name
+ */
+public record Hand(
+        SortedMap<Integer, String> placed,
+        SortedSet<String> removed,
+        List<String> made,
+        SortedMap<String, String> joined,
+        SortedMap<String, SplitBy> split,
+        SortedMap<String, BitSet> locked,
+        SortedMap<Integer, SortedSet<String>> barred,
+        SortedMap<Integer, SortedSet<String>> alsoIn,
+        SortedSet<String> named) {
+
+    /** A hand that has decided nothing. */
+    public static final Hand NONE = new Hand(
+            new TreeMap<>(),
+            new TreeSet<>(),
+            List.of(),
+            new TreeMap<>(),
+            new TreeMap<>(),
+            new TreeMap<>(),
+            new TreeMap<>(),
+            new TreeMap<>(),
+            new TreeSet<>());
+
+    /** The pins by keyword; of two decisions on one keyword the later holds. */
+    public static Hand of(GroupPins pins, Keywords keywords) {
+        SortedMap<Integer, String> placed = new TreeMap<>();
+        pins.placed().forEach((text, group) -> keywords.meant(text).ifPresent(k -> placed.put(k, group)));
+        SortedMap<String, BitSet> locked = new TreeMap<>();
+        pins.locked().forEach((group, texts) -> {
+            BitSet in = new BitSet();
+            texts.forEach(text -> keywords.meant(text).ifPresent(in::set));
+            locked.put(group, in);
+        });
+        return new Hand(
+                placed,
+                pins.removed(),
+                pins.made(),
+                pins.joined(),
+                pins.split(),
+                locked,
+                byKeyword(pins.barred(), keywords),
+                byKeyword(pins.alsoIn(), keywords),
+                new TreeSet<>(pins.names().keySet()));
+    }
+
+    private static SortedMap<Integer, SortedSet<String>> byKeyword(
+            Map<String, SortedSet<String>> byText, Keywords keywords) {
+        SortedMap<Integer, SortedSet<String>> sets = new TreeMap<>();
+        byText.forEach(
+                (text, groups) -> keywords.meant(text).ifPresent(k -> sets.computeIfAbsent(k, fresh -> new TreeSet<>())
+                        .addAll(groups)));
+        return sets;
+    }
+
+    /** Every key by which a hand knows a group. */
+    public SortedSet<String> keys() {
+        SortedSet<String> keys = new TreeSet<>(placed.values());
+        keys.addAll(made);
+        keys.addAll(joined.keySet());
+        keys.addAll(joined.values());
+        keys.addAll(split.keySet());
+        keys.addAll(locked.keySet());
+        barred.values().forEach(keys::addAll);
+        alsoIn.values().forEach(keys::addAll);
+        keys.addAll(named);
+        return keys;
+    }
+
+    public boolean bars(int keyword, String group) {
+        SortedSet<String> groups = barred.get(keyword);
+        return groups != null && groups.contains(group);
+    }
+}

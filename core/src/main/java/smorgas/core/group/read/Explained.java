@@ -1,0 +1,282 @@
+package smorgas.core.group.read;
+
+import it.unimi.dsi.fastutil.ints.Int2IntMap;
+import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.concurrent.ConcurrentSkipListMap;
+import smorgas.core.column.Cores;
+import smorgas.core.column.RaggedInts;
+import smorgas.core.group.Grouping;
+
+/** Why keywords are in their groups, and what groups are made of. Safe for many threads; cannot change. */
+public final class Explained {
+
+    /** A keyword is near the border if it would be this much less tight, or no less at all, in another group. */
+    public static final double BORDER = .05;
+
+    /** A member is odd if it is less tight than this part of its group's mean. */
+    private static final double ODD = 2 / 3.0;
+
+    /** A word is common in a group if this share of its keywords has it. */
+    private static final double COMMON = .2;
+
+    private static final int MOST = 8;
+
+    private final Groups groups;
+    private final Grouping grouping;
+    private final ThemeIndex index;
+
+    /** A word of a group's keywords, and the share of them that has it. */
+    public record Common(String word, double share, boolean theme) {}
+
+    /** Another group, and how near it is: 0 to 1. */
+    public record Near(int group, double nearness) {}
+
+    /**
+     * Why a keyword is where it is.
+     *
+     * @param by the words of its group's theme that it has
+     * @param tightness in its group
+     * @param next the other group in which it would be tightest of those of whose themes it has every word; empty if none
+     * @param nextTightness its tightness there
+     */
+    public record Why(List<String> by, double tightness, Optional<Integer> next, double nextTightness) {
+
+        /** By how much the next best group lost; below 0 if the keyword is in its group for the group's rank. */
+        public double lead() {
+            return tightness - nextTightness;
+        }
+    }
+
+    /**
+     * Figures of a whole result.
+     *
+     * @param keywords asked to be grouped
+     * @param grouped of them in some group
+     * @param searches known searches of all keywords asked for
+     * @param groupedSearches those of keywords in groups
+     * @param groups how many
+     * @param smallest keywords of the smallest group; 0 without groups, as the next two
+     * @param median of the sizes, the lower one of two in the middle
+     * @param largest keywords of the largest group
+     * @param tightness mean of the keywords in groups that have a theme
+     * @param separation mean of (a - b) / max(a, b) over the same keywords, a being the tightness of a keyword in its group
+     *     and b in the next best: -1 to 1, after the silhouette of Rousseeuw (1987), with tightness for nearness
+     * @param border how many keywords are near the border of their group
+     */
+    public record Figures(
+            int keywords,
+            int grouped,
+            long searches,
+            long groupedSearches,
+            int groups,
+            int smallest,
+            int median,
+            int largest,
+            double tightness,
+            double separation,
+            int border) {}
+
+    Explained(Groups groups) {
+        this.groups = groups;
+        this.grouping = groups.grouping();
+        this.index = new ThemeIndex(grouping);
+    }
+
+    /** Why a keyword is in its group; of one that is in none, which would be the next. */
+    public Why why(int keyword) {
+        int own = grouping.groupOf(keyword);
+        int[] theme = own < 0 ? new int[0] : grouping.themeWords(own);
+        int[] row = grouping.words().rows().row(keyword);
+        List<String> by = Arrays.stream(theme)
+                .filter(word -> Arrays.stream(row).anyMatch(has -> has == word))
+                .mapToObj(grouping.words()::text)
+                .toList();
+        Next next = next(keyword);
+        return new Why(
+                by,
+                grouping.tightness(keyword),
+                next.group() < 0 ? Optional.empty() : Optional.of(next.group()),
+                next.tightness());
+    }
+
+    /** The group in which a keyword would be tightest but for its own, -1 if there is none, and how tight. */
+    private record Next(int group, double tightness) {}
+
+    private Next next(int keyword) {
+        int own = grouping.groupOf(keyword);
+        double[] best = {0};
+        int[] next = {-1};
+        index.forEach(keyword, group -> {
+            double tightness = group == own ? -1 : grouping.coverage(keyword, grouping.themeWords(group));
+            if (tightness > best[0] || tightness == best[0] && next[0] >= 0 && group < next[0]) {
+                best[0] = tightness;
+                next[0] = group;
+            }
+        });
+        return new Next(next[0], best[0]);
+    }
+
+    /** The words that a good part of a group's keywords has, the commonest first. */
+    public List<Common> common(int group) {
+        List<Common> common = new ArrayList<>();
+        int[] theme = grouping.themeWords(group);
+        counts(group).forEach((word, count) -> {
+            double share = count / (double) grouping.members().length(group);
+            if (share >= COMMON && !grouping.words().muted(word)) {
+                common.add(new Common(grouping.words().text(word), share, Grouping.in(theme, word)));
+            }
+        });
+        common.sort(Comparator.comparing(Common::theme)
+                .thenComparing(Common::share)
+                .reversed()
+                .thenComparing(Common::word));
+        return common;
+    }
+
+    /** Members that are much less tight than the others, the least tight first; those a hand or a rule put there too. */
+    public List<Integer> odd(int group) {
+        if (grouping.themeWords(group).length == 0) {
+            return List.of();
+        }
+        double mean = grouping.meanTightness(group);
+        return Arrays.stream(grouping.members().row(group))
+                .filter(keyword -> grouping.tightness(keyword) < ODD * mean)
+                .boxed()
+                .sorted(Comparator.comparingDouble(grouping::tightness))
+                .limit(MOST)
+                .toList();
+    }
+
+    /** The groups whose keywords have the most weight of words in common with this one's, the nearest first. */
+    public List<Near> near(int group) {
+        double[] own = new double[grouping.words().size()];
+        double length = 0;
+        for (Int2IntMap.Entry word : counts(group).int2IntEntrySet()) {
+            double share = word.getIntValue() / (double) grouping.members().length(group);
+            own[word.getIntKey()] = share;
+            length += square(word.getIntKey()) * share * share;
+        }
+        List<Near> near = new ArrayList<>();
+        for (int other = 0; other < grouping.size(); other++) {
+            if (other != group && Arrays.stream(grouping.themeWords(other)).anyMatch(word -> own[word] >= COMMON)) {
+                double nearness = cosine(own, length, other);
+                if (nearness > .005) {
+                    near.add(new Near(other, nearness));
+                }
+            }
+        }
+        near.sort(Comparator.comparingDouble(Near::nearness).reversed().thenComparingInt(Near::group));
+        return List.copyOf(near.subList(0, Math.min(MOST, near.size())));
+    }
+
+    /** Of two groups, one by the share of its keywords that has each word and by the square of its length. */
+    private double cosine(double[] one, double length, int other) {
+        double shared = 0;
+        double otherLength = 0;
+        for (Int2IntMap.Entry word : counts(other).int2IntEntrySet()) {
+            double share = word.getIntValue() / (double) grouping.members().length(other);
+            double square = square(word.getIntKey());
+            shared += square * one[word.getIntKey()] * share;
+            otherLength += square * share * share;
+        }
+        double lengths = Math.sqrt(length * otherLength);
+        return lengths == 0 ? 0 : shared / lengths;
+    }
+
+    /** How many of a group's keywords have each word. */
+    private Int2IntOpenHashMap counts(int group) {
+        RaggedInts rows = grouping.words().rows();
+        RaggedInts members = grouping.members();
+        Int2IntOpenHashMap counts = new Int2IntOpenHashMap();
+        for (int i = 0; i < members.length(group); i++) {
+            int keyword = members.get(group, i);
+            for (int at = 0; at < rows.length(keyword); at++) {
+                int word = rows.get(keyword, at);
+                boolean before = false;
+                for (int earlier = 0; earlier < at && !before; earlier++) {
+                    before = rows.get(keyword, earlier) == word;
+                }
+                if (!before) {
+                    counts.addTo(word, 1);
+                }
+            }
+        }
+        return counts;
+    }
+
+    private double square(int word) {
+        double weight = grouping.weights()[word];
+        return weight * weight;
+    }
+
+    /** The figures of the whole; every keyword is looked at. */
+    Figures figures() {
+        SortedMap<Integer, Sums> parts = new ConcurrentSkipListMap<>();
+        Cores.run(grouping.keywords(), (from, to) -> {
+            Sums part = new Sums();
+            for (int keyword = from; keyword < to; keyword++) {
+                add(keyword, part);
+            }
+            parts.put(from, part);
+        });
+        Sums all = new Sums();
+        parts.values().forEach(all::add);
+        long grouped = 0;
+        for (int group = 0; group < grouping.size(); group++) {
+            grouped += groups.searches(group);
+        }
+        int[] sizes = java.util.stream.IntStream.range(0, grouping.size())
+                .map(groups::keywords)
+                .sorted()
+                .toArray();
+        return new Figures(
+                all.asked,
+                grouping.grouped(),
+                grouped + groups.leftoverSearches(),
+                grouped,
+                sizes.length,
+                sizes.length == 0 ? 0 : sizes[0],
+                sizes.length == 0 ? 0 : sizes[(sizes.length - 1) / 2],
+                sizes.length == 0 ? 0 : sizes[sizes.length - 1],
+                all.themed == 0 ? 0 : all.tightness / all.themed,
+                all.themed == 0 ? 0 : all.separation / all.themed,
+                all.border);
+    }
+
+    /** What is added up over some keywords. */
+    private static final class Sums {
+        private int asked;
+        private int themed;
+        private int border;
+        private double tightness;
+        private double separation;
+
+        void add(Sums other) {
+            asked += other.asked;
+            themed += other.themed;
+            border += other.border;
+            tightness += other.tightness;
+            separation += other.separation;
+        }
+    }
+
+    private void add(int keyword, Sums sums) {
+        int group = grouping.groupOf(keyword);
+        sums.asked += group == Grouping.OUTSIDE ? 0 : 1;
+        if (group >= 0 && grouping.themeWords(group).length > 0) {
+            double own = grouping.tightness(keyword);
+            Next next = next(keyword);
+            double most = Math.max(own, next.tightness());
+            sums.themed++;
+            sums.tightness += own;
+            sums.separation += most == 0 ? 0 : (own - next.tightness()) / most;
+            sums.border += next.group() >= 0 && own - next.tightness() <= BORDER ? 1 : 0;
+        }
+    }
+}
