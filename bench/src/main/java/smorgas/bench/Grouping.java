@@ -12,17 +12,17 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import smile.clustering.KMeans;
-import smile.math.MathEx;
-import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Planted;
+import smorgas.core.group.engine.Question;
+import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
@@ -30,9 +30,6 @@ import smorgas.core.text.Tidy;
 
 /** The group engine: how fast, and how well it finds known themes and published labels beside k-means. */
 final class Grouping {
-
-    /** K-means sees the commonest words only: its matrix is dense. */
-    private static final int WORDS = 1_000;
 
     /** K-means starts at random, and some starts end badly: its figures are those of many seeds. */
     private static final int SEEDS = 20;
@@ -95,6 +92,20 @@ final class Grouping {
                         standard.muted()));
     }
 
+    /** All keywords, as any engine is asked for them. */
+    private static Question question(Keywords keywords) {
+        return new Question(
+                new ThemeWords(keywords.folded(), GroupSettings.standard("en"), "en"),
+                IntStream.range(0, keywords.size()).toArray(),
+                Map.of(),
+                Question.Barred.NOTHING,
+                Edition.NEWEST);
+    }
+
+    private static int[] kMeans(Question question, int clusters, long seed, int iterations) {
+        return new KMeansPeer(clusters, seed, iterations).find(question).group();
+    }
+
     private static int[] found(smorgas.core.group.Grouping grouping, int keywords) {
         return IntStream.range(0, keywords).map(grouping::groupOf).toArray();
     }
@@ -155,7 +166,7 @@ final class Grouping {
             print(
                     "k-means told 300, " + each + " keywords each",
                     300,
-                    planted.judge(keywords, kMeans(matrix(keywords), 300, 1, ITERATIONS)));
+                    planted.judge(keywords, kMeans(question(keywords), 300, 1, ITERATIONS)));
             for (TextClusters.Clustered peer : TextClusters.of(keywords, 300)) {
                 print(
                         peer.name() + " told 300, " + peer.millis() + " ms",
@@ -193,12 +204,12 @@ final class Grouping {
                     set.name() + ": core, leftovers seated in the nearest group, others as one",
                     seated.size() + 1,
                     List.of(Agreement.of(found(seated, keywords.size()), labels)));
-            double[][] matrix = matrix(keywords);
-            besideKMeans(set.name(), matrix, labels, ours.size() + 1);
+            Question question = question(keywords);
+            besideKMeans(set.name(), question, labels, ours.size() + 1);
             int[] broadest = broadest(ours, keywords);
             int count = (int) Arrays.stream(broadest).distinct().count();
             print(set.name() + ": core, the broadest themes", count, List.of(Agreement.of(broadest, labels)));
-            besideKMeans(set.name(), matrix, labels, count);
+            besideKMeans(set.name(), question, labels, count);
             for (TextClusters.Clustered peer : TextClusters.of(keywords, ours.size())) {
                 print(
                         set.name() + ": " + peer.name() + ", " + peer.millis() + " ms",
@@ -213,10 +224,10 @@ final class Grouping {
         }
     }
 
-    private static void besideKMeans(String name, double[][] matrix, int[] labels, int groups) {
+    private static void besideKMeans(String name, Question question, int[] labels, int groups) {
         int seeds = labels.length < MANY_TEXTS ? SEEDS : SEEDS_OF_MANY_TEXTS;
         List<Agreement> byAgreement = IntStream.rangeClosed(1, seeds)
-                .mapToObj(seed -> Agreement.of(kMeans(matrix, groups, seed, ITERATIONS), labels))
+                .mapToObj(seed -> Agreement.of(kMeans(question, groups, seed, ITERATIONS), labels))
                 .sorted(Comparator.comparingDouble(Agreement::adjustedRand))
                 .toList();
         print(name + ": k-means, mean of " + seeds + " seeds", groups, byAgreement);
@@ -274,8 +285,8 @@ final class Grouping {
             group(keywords);
             ours = Math.min(ours, System.nanoTime() - begun);
         }
-        double[][] matrix = matrix(keywords);
-        Thread peer = new Thread(() -> kMeans(matrix, 300, 1, 2));
+        Question question = question(keywords);
+        Thread peer = new Thread(() -> kMeans(question, 300, 1, 2));
         peer.setDaemon(true);
         long begun = System.nanoTime();
         peer.start();
@@ -283,49 +294,11 @@ final class Grouping {
         long theirs = System.nanoTime() - begun;
         System.out.printf(
                 Locale.ENGLISH,
-                "%n%,d keywords: core %,.0f ms; k-means told 300, two iterations, matrix not counted, %s %,.0f ms: %.0f times%n",
+                "%n%,d keywords: core %,.0f ms; k-means told 300, two iterations, %s %,.0f ms: %.0f times%n",
                 keywords.size(),
                 ours / 1e6,
                 peer.isAlive() ? "not done after" : "took",
                 theirs / 1e6,
                 theirs / (double) ours);
-    }
-
-    /** TF-IDF of the commonest folded words, each row of length 1. */
-    private static double[][] matrix(Keywords keywords) {
-        FoldedWords words = keywords.folded();
-        int[] commonest = IntStream.range(0, words.size())
-                .boxed()
-                .sorted((a, b) ->
-                        words.keywordsOf().length(b) - words.keywordsOf().length(a))
-                .limit(WORDS)
-                .mapToInt(word -> word)
-                .toArray();
-        int[] column = new int[words.size()];
-        Arrays.fill(column, -1);
-        for (int c = 0; c < commonest.length; c++) {
-            column[commonest[c]] = c;
-        }
-        double[][] matrix = new double[keywords.size()][commonest.length];
-        for (int k = 0; k < keywords.size(); k++) {
-            double[] row = matrix[k];
-            words.rows().forEach(k, word -> {
-                if (column[word] >= 0) {
-                    row[column[word]] = 1
-                            + Math.log((1.0 + keywords.size())
-                                    / (1 + words.keywordsOf().length(word)));
-                }
-            });
-            double length = Math.sqrt(Arrays.stream(row).map(v -> v * v).sum());
-            for (int c = 0; c < row.length && length > 0; c++) {
-                row[c] /= length;
-            }
-        }
-        return matrix;
-    }
-
-    private static int[] kMeans(double[][] matrix, int clusters, long seed, int iterations) {
-        MathEx.setSeed(seed);
-        return KMeans.fit(matrix, clusters, iterations, 1e-4).y;
     }
 }

@@ -18,5 +18,8 @@ public record Question(
         ThemeWords words, int[] scope, Map<Figure, FigureColumn> figures, Barred barred, Edition edition) {
 
     /** Themes on which no group forms, and by keyword those that may not take it. */
-    public record Barred(RemovedThemes everywhere, Map<Integer, RemovedThemes> byKeyword) {}
+    public record Barred(RemovedThemes everywhere, Map<Integer, RemovedThemes> byKeyword) {
+        /** Everything may be. */
+        public static final Barred NOTHING = new Barred(RemovedThemes.NONE, Map.of());
+    }
 }

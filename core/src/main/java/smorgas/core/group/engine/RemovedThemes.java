@@ -8,9 +8,17 @@ import java.util.Set;
 /** Themes on which no group may form: in whatever order their words stand. */
 public final class RemovedThemes {
 
-    private final Set<String> sorted = new HashSet<>();
+    /** None. */
+    static final RemovedThemes NONE = new RemovedThemes(Set.of());
+
+    private final Set<String> sorted;
+
+    private RemovedThemes(Set<String> sorted) {
+        this.sorted = sorted;
+    }
 
     public RemovedThemes(Collection<String> themes, ThemeWords words) {
+        this(new HashSet<>());
         themes.forEach(theme -> words.find(theme).ifPresent(found -> sorted.add(key(found))));
     }
 
