@@ -55,7 +55,7 @@ class ScreenshotsIT {
             new View("group-dial", "/projects/1/group?smallest=12&longest=2"),
             new View("group-list", "/projects/1/group?view=list"),
             new View("group-candidates", "/projects/1/group?view=candidates"),
-            new View("group-alternatives", "/projects/1/group?view=alternatives"),
+            new View("group-alternatives", "/projects/1/group?view=compare"),
             new View("serve", "/projects/1/serve"),
             new View("history", "/projects/1/history"),
             new View("help", "/projects/1/sift", ColorScheme.LIGHT, "?"));

@@ -186,6 +186,15 @@ class WorkbenchIT {
     }
 
     @Test
+    void alternativesOfAProjectWithoutKeywordsAreComparedToo() {
+        String empty = "/projects/" + visitor.project("Nothing in it") + "/group";
+        visitor.post(empty + "/alternative?smallest=7", Map.of("alternative", "seven"));
+        HttpResponse<String> compared = visitor.get(empty + "?view=compare");
+        assertThat(compared.statusCode()).isEqualTo(200);
+        assertThat(compared.body()).contains("seven");
+    }
+
+    @Test
     void alternativesAreKeptComparedAndForgotten() {
         visitor.post(base() + "/alternative?smallest=7", Map.of("alternative", HOSTILE));
         Document compared = page("?view=compare");

@@ -14,7 +14,6 @@ import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
-import smorgas.core.text.Refusal;
 
 /** Fills in the {@link Act} of a controller's method: from {@code {id}} in its address and {@code version} in its form. */
 @Component
@@ -44,15 +43,8 @@ class ActsFromForms implements HandlerMethodArgumentResolver, WebMvcConfigurer {
             @Nullable WebDataBinderFactory binders)
             throws ServletRequestBindingException {
         HttpServletRequest request = (HttpServletRequest) web.getNativeRequest();
-        return new Act(request, frames.open(id(request)), version(request));
-    }
-
-    private static long version(HttpServletRequest request) throws ServletRequestBindingException {
-        try {
-            return ServletRequestUtils.getRequiredLongParameter(request, "version");
-        } catch (NumberFormatException e) {
-            throw new Refusal("The version of a project is a number", e);
-        }
+        long version = ServletRequestUtils.getRequiredLongParameter(request, "version");
+        return new Act(request, frames.open(id(request)), version);
     }
 
     private static long id(HttpServletRequest request) throws ServletRequestBindingException {

@@ -17,7 +17,10 @@ import org.springframework.web.multipart.MultipartException;
 import smorgas.app.store.Room;
 import smorgas.core.text.Refusal;
 
-/** Turns what went wrong into a page with one sentence and a way back. */
+/**
+ * Turns what went wrong into a page with one sentence and a way back. What nobody expects is not here: it is answered 500 and
+ * logged with its cause.
+ */
 @ControllerAdvice
 class Failures {
 
@@ -88,31 +91,13 @@ class Failures {
 
     @ExceptionHandler({
         org.springframework.web.method.annotation.MethodArgumentTypeMismatchException.class,
-        org.springframework.web.bind.MissingServletRequestParameterException.class,
+        org.springframework.web.bind.ServletRequestBindingException.class,
         Refusal.class
     })
     String notUnderstood(Exception fault, Model model, HttpServletResponse response) {
         LOG.debug("refused", fault);
         return page(
                 model, response, HttpStatus.BAD_REQUEST, "This address or form is not one that Smorgas understands.");
-    }
-
-    /** What is none of the others is a fault of ours, whatever was asked. */
-    @ExceptionHandler({
-        IllegalArgumentException.class,
-        IllegalStateException.class,
-        NullPointerException.class,
-        IndexOutOfBoundsException.class,
-        ArithmeticException.class,
-        ClassCastException.class
-    })
-    String ours(RuntimeException fault, HttpServletRequest request, Model model, HttpServletResponse response) {
-        LOG.error("{} {}", request.getMethod(), request.getRequestURI(), fault);
-        return page(
-                model,
-                response,
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "That is a fault of Smorgas; the window in which it was started says more. What was acknowledged is safe.");
     }
 
     @ExceptionHandler(Room.None.class)

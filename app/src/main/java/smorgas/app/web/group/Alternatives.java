@@ -92,7 +92,9 @@ final class Alternatives {
     private Column column(String name, Board board, String base, String beside) {
         Groups groups = board.groups();
         boolean is = name.equals(base);
+        // Where nothing is grouped there is nothing to agree about.
         Agreement agreement = is
+                        || groups.grouping().grouped() + groups.grouping().leftovers() == 0
                 ? null
                 : Agreement.of(groups.grouping(), boards.get(base).groups().grouping());
         return new Column(
