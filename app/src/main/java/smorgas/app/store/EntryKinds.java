@@ -31,6 +31,7 @@ final class EntryKinds {
             new Kind("basket-removed", 1, BasketEntry.BasketRemoved.class),
             new Kind("basket-described", 1, BasketEntry.BasketDescribed.class),
             new Kind("basket-switched", 1, BasketEntry.BasketSwitched.class),
+            new Kind("basket-brings", 1, BasketEntry.BasketBrings.class),
             new Kind("basket-read-as", 1, BasketEntry.BasketReadAs.class),
             new Kind("basket-renewed", 1, BasketEntry.BasketRenewed.class),
             new Kind("edition", 1, FoldEntry.EditionChosen.class),

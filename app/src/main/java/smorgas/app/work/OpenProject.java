@@ -426,8 +426,8 @@ public final class OpenProject {
         BasketInfo info = state.info()
                 .orElseGet(
                         () -> BasketInfo.of(state.name(), known.lines().info().kind()));
-        GatheredBasket placed =
-                new GatheredBasket(state, known.stored(), known.lines().described(info));
+        GatheredBasket placed = new GatheredBasket(
+                state, known.stored(), known.lines().described(info).bringing(state.brings()));
         loaded.put(new LinesKey(state.basket(), state.readAs(), decimals), placed);
         return placed;
     }

@@ -75,8 +75,8 @@ public final class FoldReport {
         }
         return new Stair(
                 keywords.linesInUse(),
-                spellings.size(),
-                spellings.size() - keys[0].size(),
+                spellings.broughtCount(),
+                spellings.broughtCount() - keys[0].size(),
                 treads,
                 keywords.size() - all.size());
     }

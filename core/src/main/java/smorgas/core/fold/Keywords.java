@@ -341,9 +341,9 @@ public final class Keywords {
         return baskets;
     }
 
-    /** Lines in use, of all baskets: those that are in some keyword. */
+    /** Lines in use, of all baskets that bring keywords. */
     public int linesInUse() {
-        return basketStarts[baskets.size()];
+        return baskets.stream().filter(Lines::brings).mapToInt(Lines::size).sum();
     }
 
     /** Rows that are no lines: set aside by the baskets, and lines of which tidying or cleaning left nothing. */

@@ -18,7 +18,10 @@ record Merges(int[] keywordOf, int[] leads) {
     static Merges of(Tokens tokens, Folding folding, WordFolds.Keys keys) {
         int[] keywordOf =
                 folding.pins().isEmpty() ? keys.of() : new Pinned(tokens.spellings(), keys, folding.pins()).keywordOf();
-        return new Merges(keywordOf, leads(tokens, folding.leads(), keywordOf));
+        // A hand may have taken apart what only tells.
+        int[] brought =
+                folding.pins().isEmpty() ? keywordOf : tokens.spellings().onlyBrought(keywordOf);
+        return new Merges(brought, leads(tokens, folding.leads(), brought));
     }
 
     int size() {
@@ -47,10 +50,13 @@ record Merges(int[] keywordOf, int[] leads) {
         return leads;
     }
 
-    /** Most searches, then in most baskets, then most often seen, then shortest, then alphabetical. */
+    /** One that is brought, then most searches, then in most baskets, then most often seen, then shortest, then alphabetical. */
     private static boolean leadsBefore(Tokens tokens, int one, int other) {
         Spellings spellings = tokens.spellings();
-        int order = Long.compare(known(spellings.twiceSearches(other)), known(spellings.twiceSearches(one)));
+        int order = Boolean.compare(spellings.brings(other), spellings.brings(one));
+        if (order == 0) {
+            order = Long.compare(known(spellings.twiceSearches(other)), known(spellings.twiceSearches(one)));
+        }
         if (order == 0) {
             order = Integer.compare(spellings.basketCount(other), spellings.basketCount(one));
         }

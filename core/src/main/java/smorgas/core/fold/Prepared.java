@@ -1,5 +1,6 @@
 package smorgas.core.fold;
 
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -49,9 +50,17 @@ public final class Prepared {
             return known;
         }
         // Not while holding the lock: several are worked out side by side.
-        WordFolds.Keys keys = WordFolds.keys(tokens, folding, kinds);
+        WordFolds.Keys keys = brought(WordFolds.keys(tokens, folding, kinds));
         keep(asked, keys);
         return keys;
+    }
+
+    /** What no line brings is set aside: it only tells about keywords. */
+    private WordFolds.Keys brought(WordFolds.Keys keys) {
+        int[] of = tokens.spellings().onlyBrought(keys.of());
+        return of == keys.of()
+                ? keys
+                : new WordFolds.Keys(of, Arrays.stream(of).max().orElse(-1) + 1);
     }
 
     private synchronized WordFolds.@Nullable Keys find(Asked asked) {

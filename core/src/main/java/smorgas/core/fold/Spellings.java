@@ -1,10 +1,12 @@
 package smorgas.core.fold;
 
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.TextDictionary;
@@ -27,6 +29,9 @@ public final class Spellings {
     private final int[] lines;
     private final int[] basketCounts;
     private final long[] searches;
+    /** Those that some line brings; null if all are. */
+    private final @Nullable BitSet brought;
+
     private int nothing;
 
     private Spellings(List<Lines> baskets) {
@@ -48,7 +53,20 @@ public final class Spellings {
         this.lines = new int[texts.size()];
         this.basketCounts = new int[texts.size()];
         this.searches = new long[texts.size()];
+        this.brought = baskets.stream().allMatch(Lines::brings) ? null : brought();
         count();
+    }
+
+    private BitSet brought() {
+        BitSet found = new BitSet(texts.size());
+        for (int b = 0; b < baskets.size(); b++) {
+            for (int line = starts[b]; line < starts[b + 1] && baskets.get(b).brings(); line++) {
+                if (ofLine[line] != NONE) {
+                    found.set(ofLine[line]);
+                }
+            }
+        }
+        return found;
     }
 
     private Spellings(Collection<String> loose) {
@@ -62,6 +80,7 @@ public final class Spellings {
         this.lines = new int[texts.size()];
         this.basketCounts = new int[texts.size()];
         this.searches = new long[texts.size()];
+        this.brought = null;
         count();
     }
 
@@ -110,6 +129,41 @@ public final class Spellings {
                 }
             }
         }
+    }
+
+    /** Whether a basket that brings keywords has it; others only tell about keywords. */
+    boolean brings(int spelling) {
+        return brought == null || brought.get(spelling);
+    }
+
+    /** How many spellings some line brings. */
+    int broughtCount() {
+        return brought == null ? size() : brought.cardinality();
+    }
+
+    /** The numbers of keys by spelling, without those that no line brings; numbered anew in the order of the spellings. */
+    int[] onlyBrought(int[] keyOf) {
+        if (brought == null) {
+            return keyOf;
+        }
+        int[] numbers = new int[keyOf.length + 1];
+        Arrays.fill(numbers, NONE);
+        BitSet stays = new BitSet();
+        for (int spelling = 0; spelling < keyOf.length; spelling++) {
+            if (keyOf[spelling] >= 0 && brought.get(spelling)) {
+                stays.set(keyOf[spelling]);
+            }
+        }
+        int[] kept = new int[keyOf.length];
+        int next = 0;
+        for (int spelling = 0; spelling < keyOf.length; spelling++) {
+            int key = keyOf[spelling];
+            if (key >= 0 && stays.get(key) && numbers[key] < 0) {
+                numbers[key] = next++;
+            }
+            kept[spelling] = key >= 0 ? numbers[key] : NONE;
+        }
+        return kept;
     }
 
     List<Lines> baskets() {

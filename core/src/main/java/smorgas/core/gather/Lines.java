@@ -16,6 +16,7 @@ public final class Lines {
 
     private final long basket;
     private final BasketInfo info;
+    private final boolean brings;
     private final String[] texts;
     private final int[] lineNumbers;
     private final Map<Figure, FigureColumn> figures;
@@ -40,9 +41,10 @@ public final class Lines {
         this.problems = problems.first();
         this.problemCount = problems.count();
         this.setAside = setAside;
+        this.brings = true;
     }
 
-    private Lines(Lines other, BasketInfo info) {
+    private Lines(Lines other, BasketInfo info, boolean brings) {
         this.basket = other.basket;
         this.info = info;
         this.texts = other.texts;
@@ -51,11 +53,22 @@ public final class Lines {
         this.problems = other.problems;
         this.problemCount = other.problemCount;
         this.setAside = other.setAside;
+        this.brings = brings;
     }
 
     /** The same lines of a basket of which something else is written down. */
     public Lines described(BasketInfo written) {
-        return written.equals(info) ? this : new Lines(this, written);
+        return written.equals(info) ? this : new Lines(this, written, brings);
+    }
+
+    /** The same lines, which bring keywords or only tell about those that others bring. */
+    public Lines bringing(boolean keywords) {
+        return keywords == brings ? this : new Lines(this, info, keywords);
+    }
+
+    /** Whether they bring keywords. */
+    public boolean brings() {
+        return brings;
     }
 
     /** What is known of the basket; until a hand has written it, its name and a guess of its kind. */

@@ -17,6 +17,7 @@ public sealed interface BasketEntry extends Entry {
             case BasketRemoved e -> new BasketRemoved(other, e.name());
             case BasketDescribed e -> new BasketDescribed(other, e.info());
             case BasketSwitched e -> new BasketSwitched(other, e.name(), e.on());
+            case BasketBrings e -> new BasketBrings(other, e.name(), e.keywords());
             case BasketReadAs e -> new BasketReadAs(other, e.name(), e.readAs());
             case BasketRenewed e -> new BasketRenewed(other, number.applyAsLong(e.by()), e.name());
         };
@@ -61,6 +62,18 @@ public sealed interface BasketEntry extends Entry {
         @Override
         public String sentence() {
             return "Switched basket " + name + (on ? " on" : " off");
+        }
+    }
+
+    /**
+     * Whether a basket's lines bring keywords was said.
+     *
+     * @param keywords false if they only tell about keywords that other baskets bring, as an own campaign or a report may
+     */
+    record BasketBrings(long basket, String name, boolean keywords) implements BasketEntry {
+        @Override
+        public String sentence() {
+            return "Basket " + name + (keywords ? " brings keywords" : " only tells about keywords");
         }
     }
 

@@ -10,22 +10,28 @@ import java.util.Optional;
  * @param info what a hand has written of it; empty if nothing yet
  * @param readAs how its bytes are read
  * @param on whether its lines are in the project
+ * @param brings whether its lines bring keywords, or only tell about those that others bring
  */
-public record BasketState(long basket, String name, Optional<BasketInfo> info, ReadAs readAs, boolean on) {
+public record BasketState(
+        long basket, String name, Optional<BasketInfo> info, ReadAs readAs, boolean on, boolean brings) {
 
     BasketState described(BasketInfo written) {
-        return new BasketState(basket, written.name(), Optional.of(written), readAs, on);
+        return new BasketState(basket, written.name(), Optional.of(written), readAs, on, brings);
     }
 
     BasketState read(ReadAs other) {
-        return new BasketState(basket, name, info, other, on);
+        return new BasketState(basket, name, info, other, on, brings);
     }
 
     BasketState switched(boolean toOn) {
-        return new BasketState(basket, name, info, readAs, toOn);
+        return new BasketState(basket, name, info, readAs, toOn, brings);
+    }
+
+    BasketState bringing(boolean keywords) {
+        return new BasketState(basket, name, info, readAs, on, keywords);
     }
 
     BasketState renewed(long by) {
-        return new BasketState(by, name, info, ReadAs.FOUND, on);
+        return new BasketState(by, name, info, ReadAs.FOUND, on, brings);
     }
 }

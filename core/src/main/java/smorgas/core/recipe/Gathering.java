@@ -26,12 +26,14 @@ public record Gathering(List<BasketState> baskets) {
         long basket = entry.basket();
         switch (entry) {
             case BasketEntry.BasketAdded added ->
-                states.put(basket, new BasketState(basket, added.name(), Optional.empty(), ReadAs.FOUND, true));
+                states.put(basket, new BasketState(basket, added.name(), Optional.empty(), ReadAs.FOUND, true, true));
             case BasketEntry.BasketRemoved removed -> states.remove(basket);
             case BasketEntry.BasketDescribed described ->
                 states.computeIfPresent(basket, (key, state) -> state.described(described.info()));
             case BasketEntry.BasketSwitched switched ->
                 states.computeIfPresent(basket, (key, state) -> state.switched(switched.on()));
+            case BasketEntry.BasketBrings brings ->
+                states.computeIfPresent(basket, (key, state) -> state.bringing(brings.keywords()));
             case BasketEntry.BasketReadAs read ->
                 states.computeIfPresent(basket, (key, state) -> state.read(read.readAs()));
             case BasketEntry.BasketRenewed renewed -> {

@@ -63,6 +63,28 @@ class FoldTest {
     }
 
     @Test
+    void aBasketThatOnlyTellsGivesFiguresAndBringsNoKeyword() {
+        Lines brought = TestLists.lines(1, "keyword,searches\nbee hive,300\nbee suit,7\n");
+        Lines told = TestLists.lines(2, "keyword,searches,clicks\nbee hives,9000,12\nqueen cage,50,1\n")
+                .bringing(false);
+        Keywords keywords = Folder.fold(List.of(brought, told));
+        assertThat(keywords.size()).isEqualTo(2);
+        assertThat(keywords.find("queen cage")).isEmpty();
+        int hive = keywords.find("bee hive").orElseThrow();
+        assertThat(keywords.text(hive)).as("what only tells never leads").isEqualTo("bee hive");
+        assertThat(keywords.figure(Figure.CLICKS).orElseThrow().low(hive)).isEqualTo(12);
+        assertThat(keywords.figure(Figure.SEARCHES).orElseThrow().low(hive)).isEqualTo(9000);
+        assertThat(keywords.linesInUse()).isEqualTo(2);
+        Stair stair = FoldReport.of(keywords).steps();
+        assertThat(stair.lines()).isEqualTo(2);
+        assertThat(stair.cleaned() + stair.byHand()).isZero();
+        assertThat(Overlap.of(keywords).added().get(1).keywords()).isEqualTo(1);
+        // A hand that takes it apart makes it no keyword either.
+        Recipe apart = Recipe.of(List.of(new FoldEntry.SpellingsTakenOut(List.of("bee hives"))), "en");
+        assertThat(Folder.fold(List.of(brought, told), apart.folding()).size()).isEqualTo(2);
+    }
+
+    @Test
     void everyFigureSaysWhyItIsMergedAsItIs() {
         for (Figure figure : Figure.values()) {
             assertThat(figure.because()).isNotBlank().doesNotEndWith(".");

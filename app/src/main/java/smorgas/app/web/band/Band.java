@@ -32,6 +32,9 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
     public record Station(String x, String name, String figure, String url, String path) {}
 
     static final double TOP = 6;
+    /** Pixels that a basket is high of which nothing flows on. */
+    private static final double THREAD = 2;
+
     /** Pixels that all lines together are high. */
     static final double HEIGHT = 58;
 
@@ -98,16 +101,18 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             double to = TOP;
             int tint = 0;
             for (Lines basket : keywords.baskets()) {
-                double thick = high(basket.size());
+                // What only tells about keywords is a thread beside the flow.
+                double thick = basket.brings() ? high(basket.size()) : THREAD;
                 String path = "M0," + n(from) + "H" + n(STRANDS) + curve(STRANDS, from, FOLD, to) + "V" + n(to + thick)
                         + curve(FOLD, to + thick, STRANDS, from + thick) + "H0Z";
                 pieces.add(new Piece(
                         path,
-                        "strand tint-" + (tint++ % TINTS + 1),
-                        basket.name() + ": " + Show.count(basket.size(), "line", "lines"),
+                        (basket.brings() ? "strand tint-" : "strand tells tint-") + (tint++ % TINTS + 1),
+                        basket.name() + ": " + Show.count(basket.size(), "line", "lines")
+                                + (basket.brings() ? "" : ", which only tell about keywords"),
                         base + "/sift?basket=" + Show.encoded(basket.name())));
                 from += thick + gap;
-                to += thick;
+                to += basket.brings() ? thick : 0;
             }
         }
 

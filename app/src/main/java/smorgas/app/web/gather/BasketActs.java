@@ -62,6 +62,12 @@ class BasketActs {
         return done(act, basket, b -> new BasketEntry.BasketSwitched(basket, b.name(), on));
     }
 
+    /** Whether its lines bring keywords, or only tell about those that others bring. */
+    @PostMapping("/projects/{id}/gather/{basket}/brings")
+    String brings(Act act, @PathVariable long basket, @RequestParam boolean keywords) {
+        return done(act, basket, b -> new BasketEntry.BasketBrings(basket, b.name(), keywords));
+    }
+
     @PostMapping("/projects/{id}/gather/{basket}/describe")
     String describe(
             Act act,
