@@ -4,6 +4,7 @@ import java.util.List;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
@@ -35,7 +36,12 @@ public final class Facts {
      * @throws IllegalArgumentException if it is none
      */
     public Numbers numbers(Fact fact) {
-        return keywords.numbers(fact);
+        return fact == Computed.TIGHTNESS ? Numbers.of(this::tightness) : keywords.numbers(fact);
+    }
+
+    private long tightness(int keyword) {
+        Grouping grouping = board.groups().grouping();
+        return grouping.groupOf(keyword) < 0 ? FigureColumn.UNKNOWN : Math.round(100 * grouping.tightness(keyword));
     }
 
     /**
@@ -68,6 +74,6 @@ public final class Facts {
         if (!fact.number()) {
             return String.join(" | ", texts(fact, keyword));
         }
-        return Csv.number(numbers(fact), fact instanceof Figure figure ? figure.scale() : 1, keyword);
+        return Csv.number(numbers(fact), fact.scale(), keyword);
     }
 }

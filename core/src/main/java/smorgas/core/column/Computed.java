@@ -22,6 +22,8 @@ public enum Computed implements Fact {
     LINES("Lines", true, Since.FOLDED, false, Use.COLUMN, Use.SORT),
     /** The group that it is in. */
     GROUP("Group", false, Since.GROUPED, true, Use.COLUMN, Use.SORT),
+    /** How much of it the theme of its group says, in per cent; unknown in no group. */
+    TIGHTNESS("Tightness %", true, Since.GROUPED, true, Use.COLUMN, Use.SORT),
     /** Different competitors of whom a list has it. */
     COMPETITORS("Competitors that have it", true, Since.FOLDED, false, Use.COUNT);
 
@@ -47,6 +49,12 @@ public enum Computed implements Fact {
     @Override
     public boolean number() {
         return number;
+    }
+
+    /** Whole ones. */
+    @Override
+    public long scale() {
+        return 1;
     }
 
     @Override

@@ -57,6 +57,9 @@ public sealed interface Fact permits Figure, Computed {
         return name().toLowerCase(Locale.ROOT);
     }
 
+    /** Parts of the unit in one unit, of a number; at least 1. */
+    long scale();
+
     /** The label within a sentence: an abbreviation keeps its capitals. */
     default String word() {
         String label = label();

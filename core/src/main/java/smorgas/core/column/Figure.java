@@ -122,7 +122,7 @@ public enum Figure implements Fact {
         return unit;
     }
 
-    /** Parts of the unit in one unit; at least 1. */
+    @Override
     public long scale() {
         return unit.scale;
     }

@@ -73,4 +73,23 @@ class OrdersTest {
             }
         }
     }
+
+    @Test
+    void everythingThatASortOrATableShowsCanBeTold() {
+        var list = TestLists.lines(1, "keyword,searches\nhive lid,5\nhive stand,7\nhive roof,1\nalone,2\n");
+        Board board = Board.of(List.of(list), Recipe.empty("en"));
+        int lid = board.keywords().find("hive lid").orElseThrow();
+        for (Fact fact : Fact.all()) {
+            if (fact.since() != Fact.Since.LISTED) {
+                assertThat(board.facts().exported(fact, lid)).as(fact.name()).isNotNull();
+            }
+            assertThat(Fact.find(fact.key())).contains(fact);
+        }
+        assertThat(board.facts().exported(Computed.GROUP, lid)).isEqualTo("hive");
+        assertThat(Integer.parseInt(board.facts().exported(Computed.TIGHTNESS, lid)))
+                .isBetween(1, 99);
+        int alone = board.keywords().find("alone").orElseThrow();
+        assertThat(board.facts().exported(Computed.TIGHTNESS, alone)).isEmpty();
+        assertThat(board.facts().exported(Computed.GROUP, alone)).isEqualTo("leftover");
+    }
 }

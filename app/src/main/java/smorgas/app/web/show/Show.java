@@ -72,7 +72,7 @@ public final class Show {
         if (fact == Figure.COMPETITION && numbers.low(row) != numbers.high(row)) {
             return word(numbers.high(row));
         }
-        long scale = fact instanceof Figure figure ? figure.scale() : 1;
+        long scale = fact.scale();
         String low = part(numbers.low(row), scale);
         String high = part(numbers.high(row), scale);
         return low.equals(high) ? low : low + "\u2013" + high;

@@ -9,11 +9,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
+import java.util.stream.IntStream;
 import smorgas.app.store.Baskets;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
+import smorgas.core.column.Numbers;
 
 /** Ranks of keywords in columns that acts change, or that only the lists know: what the board's orders do not keep. */
 final class Ranks {
@@ -56,8 +58,26 @@ final class Ranks {
             }
             case Computed.GROUP -> byGroup(board);
             case Fact other ->
-                byText(board, found, keyword -> String.join(", ", board.facts().texts(other, keyword)));
+                other.number()
+                        ? byNumber(
+                                board.facts().numbers(other), board.keywords().size())
+                        : byText(
+                                board,
+                                found,
+                                keyword -> String.join(", ", board.facts().texts(other, keyword)));
         };
+    }
+
+    private static int[] byNumber(Numbers numbers, int keywords) {
+        long[] known = IntStream.range(0, keywords)
+                .filter(numbers::known)
+                .mapToLong(numbers::twiceMiddle)
+                .sorted()
+                .distinct()
+                .toArray();
+        return IntStream.range(0, keywords)
+                .map(keyword -> numbers.known(keyword) ? Arrays.binarySearch(known, numbers.twiceMiddle(keyword)) : -1)
+                .toArray();
     }
 
     /** Groups by their names; leftovers have none. */
