@@ -246,6 +246,14 @@ public sealed interface Condition {
         }
     }
 
+    /** The lead spelling has a digit, as sizes, years and models do. */
+    record HasDigit() implements Condition {
+        @Override
+        public String sentence() {
+            return "with a number in them";
+        }
+    }
+
     /** The keyword has a letter of this script. */
     record HasScript(Cleaning.Script script) implements Condition {
         @Override

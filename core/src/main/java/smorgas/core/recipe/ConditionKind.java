@@ -143,6 +143,16 @@ public record ConditionKind<C extends Condition>(
                     matches -> text("pattern", matches.pattern()),
                     asking("pattern", Heading.TEXT, "matches the pattern", Asks.PATTERN, Condition.Matches::new)),
             kind(
+                    "has-digit",
+                    Condition.HasDigit.class,
+                    has -> text("digit", ""),
+                    asking(
+                            "digit",
+                            Heading.TEXT,
+                            "has a number in it",
+                            Asks.NOTHING,
+                            text -> new Condition.HasDigit())),
+            kind(
                     "has-script",
                     Condition.HasScript.class,
                     has -> text("script", has.script().name()),

@@ -130,6 +130,8 @@ public final class Matcher {
                 BitSet wanted = keywords.places(in.names());
                 yield select(among, keyword -> keywords.basketPlaces(keyword).equals(wanted));
             }
+            case Condition.HasDigit has ->
+                select(among, keyword -> keywords.text(keyword).codePoints().anyMatch(Character::isDigit));
             case Condition.HasScript has -> {
                 int script = script(has.script());
                 yield select(
@@ -178,6 +180,7 @@ public final class Matcher {
             case Condition.HasText text -> !WITHIN_A_WORD.matcher(text.text()).matches();
             case Condition.Matches pattern -> true;
             case Condition.HasScript script -> true;
+            case Condition.HasDigit digit -> true;
             case Condition.Count count -> count.what() == Computed.WORDS || count.what() == Computed.CHARACTERS;
             default -> false;
         };

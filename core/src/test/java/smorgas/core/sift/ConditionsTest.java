@@ -252,4 +252,13 @@ class ConditionsTest {
         assertThat(free.doubts().get(2)).contains("decide otherwise for 2");
         assertThat(free.doubts()).doesNotContainKey(1);
     }
+
+    @Test
+    void aNumberInAKeywordIsADigitOfAnyScript() {
+        Keywords keywords = Folder.fold(List.of(TestLists.lines(1, "10 frame hive\nframe hive\nhive \u0663\nmp3\n")));
+        Condition number = new Condition.HasDigit();
+        assertThat(new Matcher(keywords).match(number).stream().mapToObj(keywords::text))
+                .containsExactlyInAnyOrder("10 frame hive", "hive \u0663", "mp3");
+        assertThat(number.sentence()).isEqualTo("with a number in them");
+    }
 }

@@ -32,6 +32,7 @@ class BuiltTest {
             new Condition.FigureWithin(Figure.CPC, new Bounds(250_000L, 1_500_000L)),
             new Condition.FigureWithin(Figure.SEARCHES, Bounds.upTo(0)),
             new Condition.FigureUnknown(Figure.POSITION),
+            new Condition.HasDigit(),
             new Condition.InBasket("list.csv"),
             new Condition.HasTag("later"),
             new Condition.HasScript(Cleaning.Script.GREEK),
