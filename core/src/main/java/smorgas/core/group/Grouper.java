@@ -267,14 +267,16 @@ public final class Grouper {
         Engine.Found found =
                 Engine.of(settings).find(new Question(words, scope, input.figures(), barred(), input.edition()));
         System.arraycopy(found.weights(), 0, weights, 0, weights.length);
-        RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
-        for (int group = 0; group < groups.size(); group++) {
+        int[] numbered = new int[found.themes().length];
+        for (int group = 0; group < numbered.length; group++) {
             int[] theme = found.themes()[group];
-            int number = number(key(theme), Grouping.Kind.THEME, theme);
-            groups.forEach(group, i -> {
-                put(scope[i], number, Grouping.By.THEME);
+            numbered[group] = number(key(theme), Grouping.Kind.THEME, theme);
+        }
+        for (int i = 0; i < scope.length; i++) {
+            if (found.group()[i] >= 0) {
+                put(scope[i], numbered[found.group()[i]], Grouping.By.THEME);
                 left.clear(scope[i]);
-            });
+            }
         }
     }
 

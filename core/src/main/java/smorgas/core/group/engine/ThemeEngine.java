@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.stream.IntStream;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.Edition;
@@ -28,33 +29,46 @@ final class ThemeEngine implements Engine {
     @Override
     public Found find(Question question) {
         ThemeWords words = question.words();
-        int keywords = words.rows().size();
-        BitSet scope = new BitSet(keywords);
-        Arrays.stream(question.scope()).forEach(scope::set);
-        long[] worth = Worth.of(keywords, scope, method.rank(), question.figures());
+        int[] scope = question.scope();
+        long[] worth = worth(question);
         double[] weights = new double[words.size()];
         List<int[]> themes = new ArrayList<>();
-        int[] groupOf = new int[keywords];
-        Arrays.fill(groupOf, -1);
+        int[] group = new int[scope.length];
+        Arrays.fill(group, -1);
+        // The places in the scope that no pass has taken yet.
+        int[] left = IntStream.range(0, scope.length).toArray();
         for (Pass pass : method.passes()) {
-            int[] left = scope.stream().toArray();
-            Found found = run(pass, left, worth, question);
+            int[] places = left;
+            int[] keywords = new int[places.length];
+            Arrays.setAll(keywords, i -> scope[places[i]]);
+            Found found = run(pass, keywords, worth, question);
             // A word keeps the weight that the first pass that saw it gave it, so that tightness means the same in all
             // groups.
             for (int word = 0; word < weights.length; word++) {
                 weights[word] = weights[word] == 0 ? found.weights()[word] : weights[word];
             }
-            for (int i = 0; i < left.length; i++) {
+            int still = 0;
+            left = new int[places.length];
+            for (int i = 0; i < places.length; i++) {
                 if (found.group()[i] >= 0) {
-                    groupOf[left[i]] = themes.size() + found.group()[i];
-                    scope.clear(left[i]);
+                    group[places[i]] = themes.size() + found.group()[i];
+                } else {
+                    left[still++] = places[i];
                 }
             }
+            left = Arrays.copyOf(left, still);
             themes.addAll(Arrays.asList(found.themes()));
         }
-        int[] group = new int[question.scope().length];
-        Arrays.setAll(group, i -> groupOf[question.scope()[i]]);
         return new Found(themes.toArray(int[][]::new), group, weights);
+    }
+
+    private long[] worth(Question question) {
+        int keywords = question.words().rows().size();
+        BitSet scope = new BitSet(keywords);
+        for (int keyword : question.scope()) {
+            scope.set(keyword);
+        }
+        return Worth.of(keywords, scope, method.rank(), question.figures());
     }
 
     private Found run(Pass pass, int[] scope, long[] worth, Question question) {
