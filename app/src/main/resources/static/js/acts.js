@@ -47,7 +47,14 @@
     wait(1);
     const timer = tell(event);
     // Not by an event of htmx: who asked may be gone when the answer comes, as a band that an act has made old.
-    event.detail.xhr.addEventListener("loadend", () => { wait(-1); told(timer); }, { once: true });
+    event.detail.xhr.addEventListener(
+      "loadend",
+      () => {
+        wait(-1);
+        told(timer);
+      },
+      { once: true },
+    );
   });
 
   // htmx refines links of HTML only; those of the band are SVG.
@@ -67,34 +74,42 @@
   });
 
   // Arrows go from one link of a picture to the nearest in that direction; only one is in the order of tabs.
-  document.addEventListener("keydown", (event) => {
-    const from = event.target.closest?.("svg[data-arrows] a");
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!from || !way) return;
-    event.preventDefault();
-    event.stopImmediatePropagation();
-    const middle = (link) => {
-      const box = (link.querySelector("rect, circle") || link).getBoundingClientRect();
-      return [box.left + box.width / 2, box.top + Math.min(box.height / 2, link.matches(".broader-area") ? 8 : Infinity)];
-    };
-    const [x, y] = middle(from);
-    let best = null;
-    let least = Infinity;
-    for (const link of from.ownerSVGElement.querySelectorAll("a")) {
-      const [dx, dy] = middle(link).map((at, axis) => at - [x, y][axis]);
-      const along = dx * way[0] + dy * way[1];
-      const across = Math.abs(dx * way[1]) + Math.abs(dy * way[0]);
-      if (link !== from && along > 1 && along + 2 * across < least) [best, least] = [link, along + 2 * across];
-    }
-    if (!best) return;
-    from.setAttribute("tabindex", "-1");
-    best.setAttribute("tabindex", "0");
-    best.focus();
-  }, true);
+  document.addEventListener(
+    "keydown",
+    (event) => {
+      const from = event.target.closest?.("svg[data-arrows] a");
+      const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+      if (!from || !way) return;
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      const middle = (link) => {
+        const box = (link.querySelector("rect, circle") || link).getBoundingClientRect();
+        return [
+          box.left + box.width / 2,
+          box.top + Math.min(box.height / 2, link.matches(".broader-area") ? 8 : Infinity),
+        ];
+      };
+      const [x, y] = middle(from);
+      let best = null;
+      let least = Infinity;
+      for (const link of from.ownerSVGElement.querySelectorAll("a")) {
+        const [dx, dy] = middle(link).map((at, axis) => at - [x, y][axis]);
+        const along = dx * way[0] + dy * way[1];
+        const across = Math.abs(dx * way[1]) + Math.abs(dy * way[0]);
+        if (link !== from && along > 1 && along + 2 * across < least) [best, least] = [link, along + 2 * across];
+      }
+      if (!best) return;
+      from.setAttribute("tabindex", "-1");
+      best.setAttribute("tabindex", "0");
+      best.focus();
+    },
+    true,
+  );
 
   document.addEventListener("htmx:sendError", () => {
     const line = document.getElementById("message");
-    if (line) line.textContent = "Smorgas does not answer. What was acknowledged is safe; start it again and go on here.";
+    if (line)
+      line.textContent = "Smorgas does not answer. What was acknowledged is safe; start it again and go on here.";
   });
 
   // A list goes back to its top when another page of it is shown.
@@ -144,12 +159,15 @@
   // Forms that only ask are sent as they are changed.
   document.addEventListener("change", (event) => {
     const form = event.target.form;
-    if (form?.matches(".live") && !event.target.name.match(/^(newTag|view|groupName|leftoversOnly)$/)) form.requestSubmit();
+    if (form?.matches(".live") && !event.target.name.match(/^(newTag|view|groupName|leftoversOnly)$/))
+      form.requestSubmit();
   });
   // What is being typed is not overwritten by an answer to what was asked before. Only fields: of any other element that
   // has the focus, such as a row, the children would not be drawn anew.
   document.addEventListener("htmx:beforeSwap", () => {
-    Idiomorph.defaults.ignoreActiveValue = Boolean(document.activeElement?.matches("input:not([type=checkbox]), textarea"));
+    Idiomorph.defaults.ignoreActiveValue = Boolean(
+      document.activeElement?.matches("input:not([type=checkbox]), textarea"),
+    );
   });
   // Panels of choices that the reader has opened stay open when the page is drawn anew.
   document.addEventListener("DOMContentLoaded", () => {
@@ -183,16 +201,28 @@
     if (menu) menu.open = false;
   });
   document.addEventListener("keydown", (event) => {
-    if (event.key === "Escape") document.querySelectorAll("details.all-of-these[open]").forEach((menu) => { menu.open = false; });
+    if (event.key === "Escape")
+      document.querySelectorAll("details.all-of-these[open]").forEach((menu) => {
+        menu.open = false;
+      });
   });
   // One box ticks all of its family.
   document.addEventListener("change", (event) => {
     if (!event.target.matches(".tick-all")) return;
-    event.target.closest("details").querySelectorAll("[name=words]").forEach((box) => { box.checked = event.target.checked; });
+    event.target
+      .closest("details")
+      .querySelectorAll("[name=words]")
+      .forEach((box) => {
+        box.checked = event.target.checked;
+      });
   });
-  document.addEventListener("toggle", (event) => {
-    if (event.target.id === "rules") localStorage.setItem("smorgas-rules", event.target.open ? "open" : "shut");
-  }, true);
+  document.addEventListener(
+    "toggle",
+    (event) => {
+      if (event.target.id === "rules") localStorage.setItem("smorgas-rules", event.target.open ? "open" : "shut");
+    },
+    true,
+  );
   const rules = () => {
     const panel = document.getElementById("rules");
     if (!panel) return;

@@ -49,7 +49,10 @@
       row.classList.toggle("picked", on);
       row.querySelector(".pick input").checked = on;
     });
-    tray(on ? "pick" : "back", picked.map((row) => row.dataset.k));
+    tray(
+      on ? "pick" : "back",
+      picked.map((row) => row.dataset.k),
+    );
   };
   // The tray knows what is picked; the rows only show it.
   const markPicked = () => {
@@ -64,7 +67,8 @@
   const offer = (text) => {
     const url = new URL(location.href);
     url.searchParams.set("offer", text);
-    htmx.ajax("GET", url.pathname + url.search, { target: "#offer", select: "#offer", swap: "outerHTML" })
+    htmx
+      .ajax("GET", url.pathname + url.search, { target: "#offer", select: "#offer", swap: "outerHTML" })
       .then(() => document.querySelector("#offer a, #offer button")?.focus());
   };
   const closeOffer = () => {
@@ -114,8 +118,12 @@
   const steps = ["gather", "fold", "sift", "group", "serve"];
 
   const moves = {
-    ArrowDown: () => at() + 1, ArrowUp: () => at() - 1, PageDown: () => at() + 15, PageUp: () => at() - 15,
-    Home: () => 0, End: () => rows().length - 1,
+    ArrowDown: () => at() + 1,
+    ArrowUp: () => at() - 1,
+    PageDown: () => at() + 15,
+    PageUp: () => at() - 15,
+    Home: () => 0,
+    End: () => rows().length - 1,
   };
 
   const onTable = (event) => {
@@ -138,10 +146,14 @@
     if (event.key === "?") return document.getElementById("help")?.click();
     if (key === "/") return document.getElementById("find")?.focus();
     const place = steps[Number(key) - 1];
-    if (place) return document.querySelector(`.station[href$="/${place}"]`)?.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
+    if (place)
+      return document
+        .querySelector(`.station[href$="/${place}"]`)
+        ?.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
     if (key in standings && event.shiftKey) return judgeTray(standings[key]);
     if (key in standings && at() >= 0) return judge(standings[key]);
-    if (key in standings && table()) return say("There is no keyword on view to be judged: take a piece of the line above the table away.");
+    if (key in standings && table())
+      return say("There is no keyword on view to be judged: take a piece of the line above the table away.");
     const look = document.querySelector("[data-view=map]") ? "list" : "map";
     if (key === "v") return document.querySelector(`[data-look=${look}]`)?.click();
     if (key === "w" && at() >= 0 && table()) return intoWord(1);
@@ -162,10 +174,16 @@
     if ((event.ctrlKey || event.metaKey) && event.key === "c" && !field && !String(getSelection())) return copy();
     if (field || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.key === "Escape" && document.querySelector("#tag-line:not([hidden])")) return closeTag();
-    if (event.key === "Escape") return document.querySelector("#offer > *") ? closeOffer() : document.querySelector(".story .close")?.click();
+    if (event.key === "Escape")
+      return document.querySelector("#offer > *") ? closeOffer() : document.querySelector(".story .close")?.click();
     const control = event.target.closest("a, button, summary, input");
     if (!control && rows().length && onTable(event) !== false) return event.preventDefault();
-    if (localStorage.getItem("smorgas-letters") !== "off" && !(control && event.key === " ") && letters(event) !== false) event.preventDefault();
+    if (
+      localStorage.getItem("smorgas-letters") !== "off" &&
+      !(control && event.key === " ") &&
+      letters(event) !== false
+    )
+      event.preventDefault();
   });
 
   const copy = () => {
@@ -192,9 +210,13 @@
   });
 
   // The row that one is on goes with what is to be done below it.
-  document.addEventListener("submit", (event) => {
-    if (event.target.id === "below-form") event.target.elements.keyword.value = current ?? "";
-  }, true);
+  document.addEventListener(
+    "submit",
+    (event) => {
+      if (event.target.id === "below-form") event.target.elements.keyword.value = current ?? "";
+    },
+    true,
+  );
 
   // Rows that followed are in the address, so that they are there again after the next act.
   document.addEventListener("htmx:beforeSwap", (event) => {
@@ -207,9 +229,13 @@
   });
 
   // A search hands the keys back to the list.
-  document.addEventListener("submit", (event) => {
-    if (event.target.matches(".find, .least")) document.activeElement?.blur();
-  }, true);
+  document.addEventListener(
+    "submit",
+    (event) => {
+      if (event.target.matches(".find, .least")) document.activeElement?.blur();
+    },
+    true,
+  );
 
   // After the list was drawn anew the current row is found again by its text, or the row at its place is taken.
   document.addEventListener("htmx:afterSettle", () => {
