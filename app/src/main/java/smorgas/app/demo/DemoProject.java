@@ -8,6 +8,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.Pantry;
 import smorgas.app.store.Projects;
+import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Table;
@@ -67,7 +68,7 @@ class DemoProject implements SmartInitializingSingleton {
     }
 
     private void fill(OpenProject project) {
-        DemoLists.make().forEach(project::gather);
+        DemoLists.make().forEach((name, bytes) -> project.gather(Offered.file(name, bytes)));
         describe(project, "planner-export-hives.csv", BasketInfo.Kind.PLANNER, "bee hive", "");
         describe(project, "competitor-skeplund.csv", BasketInfo.Kind.COMPETITOR, "", "Skeplund");
         describe(project, "competitor-brumvale.csv", BasketInfo.Kind.COMPETITOR, "", "Brumvale");

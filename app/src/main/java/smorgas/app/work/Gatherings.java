@@ -16,9 +16,6 @@ import java.util.function.LongSupplier;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
-import smorgas.core.gather.Packed;
-import smorgas.core.gather.Workbooks;
-import smorgas.core.recipe.ReadAs;
 
 /**
  * Lists that are being read in the background: those of one project one after the other, those of several beside each
@@ -51,13 +48,8 @@ public class Gatherings implements DisposableBean {
     }
 
     /** Puts a list in line to be read. */
-    public Job submit(OpenProject project, Packed.NamedBytes list) {
-        return submit(project, new Workbooks.Part(list, ReadAs.FOUND));
-    }
-
-    /** Puts a list in line of which it is known how it is to be read. */
-    public Job submit(OpenProject project, Workbooks.Part part) {
-        Job job = new Job(numbers.incrementAndGet(), project, part, memory, nanos);
+    public Job submit(OpenProject project, Offered list) {
+        Job job = new Job(numbers.incrementAndGet(), project, list, memory, nanos);
         jobs.add(job);
         lines.values().removeIf(CompletableFuture::isDone);
         lines.compute(project.id(), (id, last) -> (last == null ? CompletableFuture.<Void>completedFuture(null) : last)

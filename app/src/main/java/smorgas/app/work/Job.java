@@ -9,8 +9,6 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import smorgas.core.gather.ReadingStopped;
-import smorgas.core.gather.Workbooks;
-import smorgas.core.recipe.ReadAs;
 
 /**
  * One list on its way into a project. Stopped, it is over at once, whatever its reader is in the middle of: that notices at
@@ -52,14 +50,14 @@ public final class Job implements OpenProject.Watch {
     private volatile String sentence = "";
     private OptionalLong firstTold = OptionalLong.empty();
 
-    private record Wanted(OpenProject project, byte[] bytes, ReadAs readAs) {}
+    private record Wanted(OpenProject project, Offered list) {}
 
-    Job(long number, OpenProject project, Workbooks.Part part, Memory memory, LongSupplier nanos) {
+    Job(long number, OpenProject project, Offered list, Memory memory, LongSupplier nanos) {
         this.number = number;
         this.project = project.id();
-        this.name = part.list().name();
-        this.size = part.list().bytes().length;
-        this.wanted = new Wanted(project, part.list().bytes(), part.readAs());
+        this.name = list.name();
+        this.size = list.bytes().length;
+        this.wanted = new Wanted(project, list);
         this.memory = memory;
         this.nanos = nanos;
     }
@@ -145,8 +143,8 @@ public final class Job implements OpenProject.Watch {
             return;
         }
         try {
-            memory.need(list.project().lines(), list.bytes());
-            OpenProject.Gathered gathered = list.project().gather(name, list.bytes(), list.readAs(), this);
+            memory.need(list.project().lines(), list.list().bytes());
+            OpenProject.Gathered gathered = list.project().gather(list.list(), this);
             basket = gathered.basket().orElse(0L);
             boolean told = gathered.outcome() instanceof Outcome.Refused;
             end(

@@ -208,8 +208,8 @@ public final class OpenProject {
     }
 
     /** Stores a list and brings its lines into the project. */
-    public Gathered gather(String wanted, byte[] bytes) {
-        return gather(wanted, bytes, ReadAs.FOUND, Watch.NONE);
+    public Gathered gather(Offered list) {
+        return gather(list, Watch.NONE);
     }
 
     /** Who waits for a list that is being read. */
@@ -242,11 +242,12 @@ public final class OpenProject {
     /**
      * Stores a list and brings its lines into the project. The same bytes a second time come in switched off.
      *
-     * @param known what whoever gathers knows of how it is to be read, such as the sheet
      * @param watch may stop it, and then nothing is gathered
      */
-    public Gathered gather(String wanted, byte[] bytes, ReadAs known, Watch watch) {
-        String name = freeName(wanted);
+    public Gathered gather(Offered list, Watch watch) {
+        String name = freeName(list.name());
+        byte[] bytes = list.bytes();
+        ReadAs known = list.readAs();
         Optional<GatheredBasket> same = sameBytes(bytes, known.sheet());
         Decimals decimals = decimals(snapshot.board().recipe());
         Baskets.Stored stored;
@@ -262,7 +263,7 @@ public final class OpenProject {
                     Optional.empty());
         }
         long basket = keepFresh(stored, known, decimals);
-        Outcome added = act(snapshot.version(), recipe -> new BasketEntry.BasketAdded(basket, name));
+        Outcome added = act(snapshot.version(), recipe -> new BasketEntry.BasketAdded(basket, name, list.kind()));
         List<ColumnRole> roles = rememberedRoles(stored.reading()).orElse(known.roles());
         ReadAs readAs = new ReadAs(known.encoding(), known.delimiter(), known.sheet(), known.headerLine(), roles);
         if (!readAs.equals(ReadAs.FOUND)) {
@@ -423,13 +424,17 @@ public final class OpenProject {
             return new GatheredBasket(state, read, same ? kept.lines() : baskets.lines(read, decimals));
         });
         // The same object as before if nothing was written down since: the board takes its stages over by that.
-        BasketInfo info = state.info()
-                .orElseGet(
-                        () -> BasketInfo.of(state.name(), known.lines().info().kind()));
+        BasketInfo info = state.info().orElseGet(() -> BasketInfo.of(state.name(), kind(state, known.lines())));
         GatheredBasket placed = new GatheredBasket(
                 state, known.stored(), known.lines().described(info).bringing(state.brings()));
         loaded.put(new LinesKey(state.basket(), state.readAs(), decimals), placed);
         return placed;
+    }
+
+    /** What its columns tell says more than that it was pasted. */
+    private static BasketInfo.Kind kind(BasketState state, Lines lines) {
+        BasketInfo.Kind guessed = lines.info().kind();
+        return guessed == BasketInfo.Kind.OTHER ? state.kind() : guessed;
     }
 
     private static List<Lines> linesOf(List<GatheredBasket> wanted) {

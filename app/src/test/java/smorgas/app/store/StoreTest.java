@@ -265,7 +265,9 @@ class StoreTest {
                         new GroupEntry.GroupSettingsChosen(GroupSettings.standard("de")),
                         new FoldEntry.FoldKindSwitched(FoldKind.STEMS, false));
         assertThat(read.entries())
-                .endsWith(EVERY_KIND.subList(7, EVERY_KIND.size()).toArray(Entry[]::new))
+                .endsWith(EVERY_KIND.stream()
+                        .filter(entry -> !(entry instanceof BasketEntry))
+                        .toArray(Entry[]::new))
                 .noneMatch(entry -> entry instanceof BasketEntry);
         assertThat(RecipeFile.parse(json).json()).isEqualTo(json);
     }

@@ -12,7 +12,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.app.store.StoreUnderTest;
-import smorgas.core.gather.Packed;
 
 /** Lists read in the background, one after the other. */
 class GatheringsTest {
@@ -39,7 +38,7 @@ class GatheringsTest {
     }
 
     private Job submit(String name, String text) {
-        return gatherings.submit(project, new Packed.NamedBytes(name, text.getBytes(StandardCharsets.UTF_8)));
+        return gatherings.submit(project, Offered.file(name, text.getBytes(StandardCharsets.UTF_8)));
     }
 
     private static String numbered(int lines) {
@@ -95,8 +94,7 @@ class GatheringsTest {
         OpenProject other =
                 new OpenProject(store.projects().find(second).orElseThrow(), store.baskets(), store.histories());
         Job reading = submit("long", numbered(400_000));
-        Job beside =
-                gatherings.submit(other, new Packed.NamedBytes("short", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
+        Job beside = gatherings.submit(other, Offered.file("short", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
         assertThat(Gatherings.await(List.of(beside), 60_000)).isTrue();
         assertThat(reading.pending()).isTrue();
         gatherings.stop(project.id(), reading.number());
@@ -109,8 +107,8 @@ class GatheringsTest {
 
     @Test
     void whatTakesLongerThanAnyListDoesIsToldOfAndLeavesNothing() {
-        Job reading = gatherings.submit(
-                project, new Packed.NamedBytes("slow", numbered(1_000).getBytes(StandardCharsets.UTF_8)));
+        Job reading =
+                gatherings.submit(project, Offered.file("slow", numbered(1_000).getBytes(StandardCharsets.UTF_8)));
         now.addAndGet(java.time.Duration.ofMinutes(11).toNanos());
         Gatherings.await(List.of(reading), 60_000);
         // It may have been through before the clock moved.
@@ -123,8 +121,7 @@ class GatheringsTest {
     @Test
     void whatSurelyDoesNotFitIsRefusedBeforeItIsReadWithWhatToSet() throws InterruptedException {
         Gatherings small = new Gatherings(new Memory(160L << 20), now::get);
-        Job job = small.submit(
-                project, new Packed.NamedBytes("large", numbered(50_000).getBytes(StandardCharsets.UTF_8)));
+        Job job = small.submit(project, Offered.file("large", numbered(50_000).getBytes(StandardCharsets.UTF_8)));
         assertThat(Gatherings.await(List.of(job), 60_000)).isTrue();
         assertThat(job.state()).isEqualTo(Job.State.REFUSED);
         assertThat(job.sentence()).contains("50,001 lines", "-Xmx");

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.io.TempDir;
 import smorgas.app.store.Project;
 import smorgas.app.store.StoreUnderTest;
 import smorgas.core.recipe.BasketEntry;
+import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Recipe;
@@ -48,7 +49,29 @@ class OpenProjectTest {
     }
 
     private OpenProject.Gathered gather(String name, String text) {
-        return project.gather(name, text.getBytes(StandardCharsets.UTF_8));
+        return project.gather(Offered.file(name, text.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    private static BasketInfo.Kind kind(OpenProject of, String name) {
+        return of.snapshot().baskets().stream()
+                .filter(basket -> basket.name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .info()
+                .kind();
+    }
+
+    @Test
+    void whoGathersTellsTheKindUnlessTheColumnsTellMore() {
+        project.gather(Offered.paste("pasted", "queen cage\n"));
+        project.gather(Offered.paste("exported", "keyword,searches,competition\nqueen cell,10,low\n"));
+        project.gather(Offered.made("compared", List.of("queen pen"), BasketInfo.Kind.COMPARED));
+        for (OpenProject one : List.of(project, loaded(project.id()))) {
+            assertThat(kind(one, "a.txt")).isEqualTo(BasketInfo.Kind.OTHER);
+            assertThat(kind(one, "pasted")).isEqualTo(BasketInfo.Kind.PASTE);
+            assertThat(kind(one, "exported")).isEqualTo(BasketInfo.Kind.PLANNER);
+            assertThat(kind(one, "compared")).isEqualTo(BasketInfo.Kind.COMPARED);
+        }
     }
 
     private Outcome act(Function<Recipe, Entry> make) {

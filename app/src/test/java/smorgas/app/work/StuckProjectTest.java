@@ -30,7 +30,8 @@ class StuckProjectTest {
             long id = store.projects().create("Client", "en", "UK", "GBP");
             OpenProject project =
                     new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
-            long basket = project.gather("list", "keyword,searches\nbee hive,5\n".getBytes(StandardCharsets.UTF_8))
+            long basket = project.gather(
+                            Offered.file("list", "keyword,searches\nbee hive,5\n".getBytes(StandardCharsets.UTF_8)))
                     .basket()
                     .orElseThrow();
             ReadAs crafted =
@@ -50,7 +51,7 @@ class StuckProjectTest {
             long id = store.projects().create("Client", "en", "UK", "GBP");
             OpenProject project =
                     new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
-            project.gather("list", "bee hive\n".getBytes(StandardCharsets.UTF_8));
+            project.gather(Offered.file("list", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
             // As a version before could have stored it: a basket whose bytes are nothing to read.
             var before = project.snapshot().history();
             long empty = store.baskets()

@@ -42,7 +42,7 @@ class TableTest {
                 real.open(store.projects().create("Other " + i, "en", "UK", "GBP"));
             }
             System.gc();
-            held.gather("list", "bee hive\n".getBytes(StandardCharsets.UTF_8));
+            held.gather(Offered.file("list", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
             OpenProject back = real.open(first);
             assertThat(back).isSameAs(held);
             assertThat(back.snapshot().baskets()).hasSize(1);

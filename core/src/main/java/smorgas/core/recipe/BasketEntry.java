@@ -13,7 +13,7 @@ public sealed interface BasketEntry extends Entry {
     default BasketEntry renumbered(LongUnaryOperator number) {
         long other = number.applyAsLong(basket());
         return switch (this) {
-            case BasketAdded e -> new BasketAdded(other, e.name());
+            case BasketAdded e -> new BasketAdded(other, e.name(), e.kind());
             case BasketRemoved e -> new BasketRemoved(other, e.name());
             case BasketDescribed e -> new BasketDescribed(other, e.info());
             case BasketSwitched e -> new BasketSwitched(other, e.name(), e.on());
@@ -28,8 +28,22 @@ public sealed interface BasketEntry extends Entry {
         return Set.of("basket:" + basket());
     }
 
-    /** A basket's lines came into the project. */
-    record BasketAdded(long basket, String name) implements BasketEntry {
+    /**
+     * A basket's lines came into the project.
+     *
+     * @param kind as whoever gathered it knows it; {@link BasketInfo.Kind#OTHER} for unknown
+     */
+    record BasketAdded(long basket, String name, BasketInfo.Kind kind) implements BasketEntry {
+        public BasketAdded {
+            // Entries from before whoever gathers told the kind do not have it.
+            kind = kind == null ? BasketInfo.Kind.OTHER : kind;
+        }
+
+        /** One of whose kind nothing is known. */
+        public BasketAdded(long basket, String name) {
+            this(basket, name, BasketInfo.Kind.OTHER);
+        }
+
         @Override
         public String sentence() {
             return "Gathered " + name;

@@ -7,31 +7,38 @@ import java.util.Optional;
  *
  * @param basket its number
  * @param name the name it has in the project
+ * @param kind as whoever gathered it knows it; {@link BasketInfo.Kind#OTHER} for unknown
  * @param info what a hand has written of it; empty if nothing yet
  * @param readAs how its bytes are read
  * @param on whether its lines are in the project
  * @param brings whether its lines bring keywords, or only tell about those that others bring
  */
 public record BasketState(
-        long basket, String name, Optional<BasketInfo> info, ReadAs readAs, boolean on, boolean brings) {
+        long basket,
+        String name,
+        BasketInfo.Kind kind,
+        Optional<BasketInfo> info,
+        ReadAs readAs,
+        boolean on,
+        boolean brings) {
 
     BasketState described(BasketInfo written) {
-        return new BasketState(basket, written.name(), Optional.of(written), readAs, on, brings);
+        return new BasketState(basket, written.name(), kind, Optional.of(written), readAs, on, brings);
     }
 
     BasketState read(ReadAs other) {
-        return new BasketState(basket, name, info, other, on, brings);
+        return new BasketState(basket, name, kind, info, other, on, brings);
     }
 
     BasketState switched(boolean toOn) {
-        return new BasketState(basket, name, info, readAs, toOn, brings);
+        return new BasketState(basket, name, kind, info, readAs, toOn, brings);
     }
 
     BasketState bringing(boolean keywords) {
-        return new BasketState(basket, name, info, readAs, on, keywords);
+        return new BasketState(basket, name, kind, info, readAs, on, keywords);
     }
 
     BasketState renewed(long by) {
-        return new BasketState(by, name, info, ReadAs.FOUND, on, brings);
+        return new BasketState(by, name, kind, info, ReadAs.FOUND, on, brings);
     }
 }

@@ -26,7 +26,10 @@ public record Gathering(List<BasketState> baskets) {
         long basket = entry.basket();
         switch (entry) {
             case BasketEntry.BasketAdded added ->
-                states.put(basket, new BasketState(basket, added.name(), Optional.empty(), ReadAs.FOUND, true, true));
+                states.put(
+                        basket,
+                        new BasketState(
+                                basket, added.name(), added.kind(), Optional.empty(), ReadAs.FOUND, true, true));
             case BasketEntry.BasketRemoved removed -> states.remove(basket);
             case BasketEntry.BasketDescribed described ->
                 states.computeIfPresent(basket, (key, state) -> state.described(described.info()));

@@ -1,6 +1,5 @@
 package smorgas.app.web.compare;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -16,11 +15,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.fold.Comparison;
-import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.text.Refusal;
 
@@ -135,13 +134,7 @@ class CompareController {
         String shown = name.isBlank()
                 ? "Comparison"
                 : name.strip().substring(0, Math.min(180, name.strip().length()));
-        OpenProject.Gathered gathered =
-                project.gather(shown, String.join("\n", texts).getBytes(StandardCharsets.UTF_8));
-        gathered.basket()
-                .ifPresent(basket -> project.act(
-                        project.snapshot().version(),
-                        recipe -> new BasketEntry.BasketDescribed(
-                                basket, BasketInfo.of(shown, BasketInfo.Kind.COMPARED))));
+        OpenProject.Gathered gathered = project.gather(Offered.made(shown, texts, BasketInfo.Kind.COMPARED));
         Frames.notice(gathered.outcome()).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
         return "redirect:/projects/" + id + "/gather"
                 + gathered.basket().map(basket -> "?basket=" + basket).orElse("");

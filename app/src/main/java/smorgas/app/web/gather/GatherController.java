@@ -31,6 +31,7 @@ import smorgas.app.web.show.Step;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Gatherings;
 import smorgas.app.work.Job;
+import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.column.Figure;
@@ -41,7 +42,6 @@ import smorgas.core.gather.Problem;
 import smorgas.core.gather.Workbooks;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.ReadAs;
 
 /** Gather: lists in, read in the background; baskets, how they were understood and how they overlap. */
 @Controller
@@ -179,16 +179,16 @@ class GatherController {
                 for (Packed.NamedBytes list : contents.lists()) {
                     Workbooks.Parts parts = Workbooks.of(list, joined);
                     parts.problems().stream().map(GatherController::told).forEach(refused::add);
-                    parts.lists().forEach(part -> jobs.add(submit(project, part)));
+                    parts.lists()
+                            .forEach(part -> jobs.add(gatherings.submit(
+                                    project,
+                                    Offered.part(Show.fileName(part.list().name()), part))));
                 }
             }
         }
         if (!pasted.isBlank()) {
             String title = name.isBlank() ? "Pasted list" : name;
-            jobs.add(submit(
-                    project,
-                    new Workbooks.Part(
-                            new Packed.NamedBytes(title, pasted.getBytes(StandardCharsets.UTF_8)), ReadAs.FOUND)));
+            jobs.add(gatherings.submit(project, Offered.paste(Show.fileName(title), pasted)));
         }
         Gatherings.await(jobs, PATIENCE_MILLIS);
         if (!refused.isEmpty()) {
@@ -201,12 +201,6 @@ class GatherController {
 
     private static String told(Problem problem) {
         return problem.file() + ": " + problem.sentence();
-    }
-
-    private Job submit(OpenProject project, Workbooks.Part part) {
-        Packed.NamedBytes named = new Packed.NamedBytes(
-                Show.fileName(part.list().name()), part.list().bytes());
-        return gatherings.submit(project, new Workbooks.Part(named, part.readAs()));
     }
 
     @PostMapping("/projects/{id}/gather/readings/{number}/stop")
@@ -224,9 +218,7 @@ class GatherController {
     String demo(@PathVariable long id) {
         OpenProject project = frames.open(id);
         List<Job> jobs = new ArrayList<>();
-        DemoLists.make()
-                .forEach((name, bytes) -> jobs.add(
-                        submit(project, new Workbooks.Part(new Packed.NamedBytes(name, bytes), ReadAs.FOUND))));
+        DemoLists.make().forEach((name, bytes) -> jobs.add(gatherings.submit(project, Offered.file(name, bytes))));
         Gatherings.await(jobs, 10 * PATIENCE_MILLIS);
         return "redirect:/projects/" + id + "/gather";
     }
