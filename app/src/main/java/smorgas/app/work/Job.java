@@ -14,7 +14,7 @@ import smorgas.core.gather.ReadingStopped;
  * One list on its way into a project. Stopped, it is over at once, whatever its reader is in the middle of: that notices at
  * its next row, and what it has stored goes with its transaction.
  */
-public final class Job implements OpenProject.Watch {
+public final class Job implements Watch {
 
     private static final Logger LOG = LoggerFactory.getLogger(Job.class);
 

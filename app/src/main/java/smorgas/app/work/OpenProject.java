@@ -1,31 +1,22 @@
 package smorgas.app.work;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
 import smorgas.app.store.Baskets;
-import smorgas.app.store.Baskets.Basket;
 import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
 import smorgas.app.store.Room;
 import smorgas.core.board.Board;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Decimals;
-import smorgas.core.gather.Halt;
-import smorgas.core.gather.Lines;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.BasketEntry;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
@@ -54,20 +45,12 @@ public final class OpenProject {
     private final Edition edition;
     private final Baskets baskets;
     private final Histories histories;
-    private final Map<LinesKey, GatheredBasket> loaded = new HashMap<>();
-    /** Lines just stored, by basket, which need not be read back. */
-    private final Map<Long, Fresh> fresh = new ConcurrentHashMap<>();
-
-    private record Fresh(ReadAs readAs, Decimals decimals, Lines lines) {}
-
+    private final LoadedBaskets loaded;
     private volatile Snapshot snapshot;
     /** Whether the last acts cannot be followed: then only undo is taken. */
     private boolean stuck;
     /** Whether the database failed in the middle of an act, so that it is not known if that is stored. */
     private boolean doubtful;
-
-    /** What lines depend on. */
-    private record LinesKey(long basket, ReadAs readAs, Decimals decimals) {}
 
     OpenProject(Project project, Baskets baskets, Histories histories) {
         this.id = project.id();
@@ -75,6 +58,7 @@ public final class OpenProject {
         this.edition = project.edition();
         this.baskets = baskets;
         this.histories = histories;
+        this.loaded = new LoadedBaskets(project.id(), baskets);
         Histories.Stored stored = histories.stored(id);
         this.snapshot = followed(stored);
     }
@@ -88,8 +72,8 @@ public final class OpenProject {
         for (int undone = 0; ; undone++) {
             try {
                 Recipe recipe = recipeOf(shown);
-                List<GatheredBasket> inForce = basketsOf(recipe);
-                Board board = Board.of(linesOf(inForce), recipe);
+                List<GatheredBasket> inForce = loaded.of(recipe, decimals(recipe));
+                Board board = Board.of(LoadedBaskets.lines(inForce), recipe);
                 if (undone > 0) {
                     board.standings();
                 }
@@ -212,33 +196,6 @@ public final class OpenProject {
         return gather(list, Watch.NONE);
     }
 
-    /** Who waits for a list that is being read. */
-    public interface Watch extends Halt {
-
-        Watch NONE = new Watch() {
-            @Override
-            public void check() {
-                // It is wanted.
-            }
-
-            @Override
-            public void rows(long stored) {
-                // Nobody asks.
-            }
-
-            @Override
-            public void keeping() {
-                // Nobody stops it.
-            }
-        };
-
-        /** So many rows are stored so far. May throw {@link smorgas.core.gather.ReadingStopped}. */
-        void rows(long stored);
-
-        /** The last moment in which it can be stopped. May throw {@link smorgas.core.gather.ReadingStopped}. */
-        void keeping();
-    }
-
     /**
      * Stores a list and brings its lines into the project. The same bytes a second time come in switched off.
      *
@@ -262,7 +219,7 @@ public final class OpenProject {
                             name + ": " + stored.reading().problems().getFirst().sentence()),
                     Optional.empty());
         }
-        long basket = keepFresh(stored, known, decimals);
+        long basket = loaded.keep(stored, known, decimals);
         Outcome added = act(snapshot.version(), recipe -> new BasketEntry.BasketAdded(basket, name, list.kind()));
         List<ColumnRole> roles = rememberedRoles(stored.reading()).orElse(known.roles());
         ReadAs readAs = new ReadAs(known.encoding(), known.delimiter(), known.sheet(), known.headerLine(), roles);
@@ -319,16 +276,10 @@ public final class OpenProject {
                             + stored.reading().problems().getFirst().sentence()),
                     Optional.empty());
         }
-        long by = keepFresh(stored, readAs, decimals);
+        long by = loaded.keep(stored, readAs, decimals);
         return new Gathered(
                 act(snapshot.version(), recipe -> new BasketEntry.BasketRenewed(older, by, old.name())),
                 stored.basket());
-    }
-
-    private long keepFresh(Baskets.Stored stored, ReadAs readAs, Decimals decimals) {
-        long basket = stored.basket().orElseThrow();
-        fresh.put(basket, new Fresh(readAs, decimals, stored.lines().orElseThrow()));
-        return basket;
     }
 
     /** What became of a gathered list. */
@@ -375,8 +326,8 @@ public final class OpenProject {
         Recipe recipe = recipeOf(after);
         Recipe old = before.board().recipe();
         boolean sameLines = recipe.gathering().equals(old.gathering()) && decimals(recipe) == decimals(old);
-        List<GatheredBasket> inForce = sameLines ? before.baskets() : basketsOf(recipe);
-        Board board = before.board().next(linesOf(inForce), recipe);
+        List<GatheredBasket> inForce = sameLines ? before.baskets() : loaded.of(recipe, decimals(recipe));
+        Board board = before.board().next(LoadedBaskets.lines(inForce), recipe);
         String effect = sentence + Effects.between(before.board(), board) + moved(entry, before.board(), board);
         histories.advance(id, before.version(), before.history(), after);
         snapshot = new Snapshot(before.version() + 1, after, board, inForce, effect);
@@ -398,49 +349,5 @@ public final class OpenProject {
                     default -> Set.of();
                 };
         return Effects.moved(before, after, named);
-    }
-
-    private List<GatheredBasket> basketsOf(Recipe recipe) {
-        Map<Long, Basket> stored = baskets.of(id).stream().collect(Collectors.toMap(Basket::id, Function.identity()));
-        List<GatheredBasket> inForce = new ArrayList<>();
-        for (BasketState state : recipe.gathering().baskets()) {
-            Basket basket = stored.get(state.basket());
-            if (basket != null) {
-                inForce.add(placed(state, basket, decimals(recipe)));
-            }
-        }
-        loaded.keySet()
-                .retainAll(inForce.stream()
-                        .map(basket -> new LinesKey(basket.id(), basket.state().readAs(), decimals(recipe)))
-                        .toList());
-        return inForce;
-    }
-
-    private GatheredBasket placed(BasketState state, Basket stored, Decimals decimals) {
-        GatheredBasket known = loaded.computeIfAbsent(new LinesKey(state.basket(), state.readAs(), decimals), key -> {
-            Basket read = baskets.readAs(stored, state.readAs());
-            Fresh kept = fresh.remove(key.basket());
-            boolean same = kept != null && kept.readAs().equals(key.readAs()) && kept.decimals() == key.decimals();
-            return new GatheredBasket(state, read, same ? kept.lines() : baskets.lines(read, decimals));
-        });
-        // The same object as before if nothing was written down since: the board takes its stages over by that.
-        BasketInfo info = state.info().orElseGet(() -> BasketInfo.of(state.name(), kind(state, known.lines())));
-        GatheredBasket placed = new GatheredBasket(
-                state, known.stored(), known.lines().described(info).bringing(state.brings()));
-        loaded.put(new LinesKey(state.basket(), state.readAs(), decimals), placed);
-        return placed;
-    }
-
-    /** What its columns tell says more than that it was pasted. */
-    private static BasketInfo.Kind kind(BasketState state, Lines lines) {
-        BasketInfo.Kind guessed = lines.info().kind();
-        return guessed == BasketInfo.Kind.OTHER ? state.kind() : guessed;
-    }
-
-    private static List<Lines> linesOf(List<GatheredBasket> wanted) {
-        return wanted.stream()
-                .filter(GatheredBasket::on)
-                .map(GatheredBasket::lines)
-                .toList();
     }
 }

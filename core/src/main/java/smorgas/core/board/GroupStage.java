@@ -9,6 +9,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.Taking;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
@@ -33,7 +34,7 @@ final class GroupStage {
                         figures,
                         recipe.folding().language(),
                         recipe.grouping().rules().stream()
-                                .map(rule -> new Grouper.Taking(
+                                .map(rule -> new Taking(
                                         rule.key(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
                                 .toList(),
                         Hand.of(recipe.grouping().pins(), keywords),

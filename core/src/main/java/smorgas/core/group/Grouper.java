@@ -73,15 +73,6 @@ public final class Grouper {
         }
     }
 
-    /**
-     * What a rule takes into its group.
-     *
-     * @param name the group's key
-     * @param keywords that fulfil the rule's condition
-     * @param leftoversOnly whether it comes after the engine
-     */
-    public record Taking(String name, BitSet keywords, boolean leftoversOnly) {}
-
     private Grouper(Input input, GroupSettings settings) {
         this.input = input;
         this.hand = input.hand();

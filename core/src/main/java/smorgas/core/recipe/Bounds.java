@@ -1,6 +1,7 @@
 package smorgas.core.recipe;
 
 import java.util.OptionalLong;
+import java.util.function.LongFunction;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.text.Refusal;
 
@@ -57,5 +58,19 @@ public record Bounds(@Nullable Long least, @Nullable Long most) {
     /** The upper end; empty if it is open. */
     public OptionalLong upper() {
         return most == null ? OptionalLong.empty() : OptionalLong.of(most);
+    }
+
+    /** In words; {@code open} stands before the unit where nothing is asked. */
+    String told(LongFunction<String> shown, String unit, String open) {
+        String what = unit.isEmpty() ? "" : " " + unit;
+        if (least != null && most != null) {
+            return least.equals(most)
+                    ? shown.apply(least) + what
+                    : shown.apply(least) + " to " + shown.apply(most) + what;
+        }
+        if (least != null) {
+            return shown.apply(least) + what + " and more";
+        }
+        return most != null ? "at most " + shown.apply(most) + what : open + unit;
     }
 }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.SortedSet;
 import java.util.TreeSet;
-import java.util.function.LongFunction;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import smorgas.core.column.Computed;
@@ -176,11 +175,8 @@ public sealed interface Condition {
         @Override
         public String sentence() {
             return "with "
-                    + between(
-                            bounds,
-                            number -> String.format(Locale.ENGLISH, "%,d", number),
-                            what.word(),
-                            "any number of ");
+                    + bounds.told(
+                            number -> String.format(Locale.ENGLISH, "%,d", number), what.word(), "any number of ");
         }
     }
 
@@ -193,12 +189,12 @@ public sealed interface Condition {
         @Override
         public String sentence() {
             if (figure == Figure.SEARCHES && !bounds.open()) {
-                return "with " + between(bounds, this::amount, "searches", "");
+                return "with " + bounds.told(this::amount, "searches", "");
             }
             String label = figure.word();
             return bounds.open()
                     ? "of which the " + label + " is known"
-                    : "with a " + label + " of " + between(bounds, this::amount, "", "");
+                    : "with a " + label + " of " + bounds.told(this::amount, "", "");
         }
 
         private String amount(long parts) {
@@ -396,18 +392,5 @@ public sealed interface Condition {
             sentence.append(several ? "(" + part.sentence() + ")" : part.sentence());
         }
         return sentence.toString();
-    }
-
-    private static String between(Bounds bounds, LongFunction<String> shown, String unit, String open) {
-        String what = unit.isEmpty() ? "" : " " + unit;
-        if (bounds.least() != null && bounds.most() != null) {
-            return bounds.least().equals(bounds.most())
-                    ? shown.apply(bounds.least()) + what
-                    : shown.apply(bounds.least()) + " to " + shown.apply(bounds.most()) + what;
-        }
-        if (bounds.least() != null) {
-            return shown.apply(bounds.least()) + what + " and more";
-        }
-        return bounds.most() != null ? "at most " + shown.apply(bounds.most()) + what : open + unit;
     }
 }

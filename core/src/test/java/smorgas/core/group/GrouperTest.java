@@ -225,7 +225,7 @@ class GrouperTest {
                 all,
                 Map.of(),
                 "en",
-                List.of(new Grouper.Taking("ruled", ruled, false), new Grouper.Taking("last", rest, true)),
+                List.of(new Taking("ruled", ruled, false), new Taking("last", rest, true)),
                 hand(placed, "smoker", "queen cage"),
                 smorgas.core.recipe.Edition.NEWEST);
         for (double tightness : new double[] {0, .3, .6, .9}) {
