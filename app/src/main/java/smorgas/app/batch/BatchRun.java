@@ -19,9 +19,11 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.board.Board;
+import smorgas.core.board.Facts;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Decimals;
+import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
-import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
@@ -41,6 +43,10 @@ import smorgas.core.serve.PlanFormat;
 
 /** One run over some files. */
 final class BatchRun {
+
+    /** What the first columns of the table of keywords tell already. */
+    private static final Set<Fact> AMONG_THE_FIRST =
+            Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Figure.SEARCHES, Figure.CPC, Computed.BASKETS);
 
     /** Between the items of a list in one cell. */
     static final String LIST = " | ";
@@ -232,24 +238,33 @@ final class BatchRun {
                 new OutputStreamWriter(Files.newOutputStream(out.resolve(name)), StandardCharsets.UTF_8));
     }
 
+    /** The columns that were there first, then what else is known of any keyword. */
     private static void writeKeywords(Board board, Csv csv) {
-        csv.row("keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets");
         Keywords keywords = board.keywords();
         Grouping grouping = board.groups().grouping();
-        FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
-        FigureColumn cpc = keywords.figure(Figure.CPC).orElse(null);
+        Facts facts = board.facts();
+        List<Fact> others = Fact.all(Fact.Use.EXPORT).stream()
+                .filter(fact -> !AMONG_THE_FIRST.contains(fact) && facts.any(fact))
+                .toList();
+        List<String> header = new ArrayList<>(List.of(
+                "keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
+        others.forEach(fact -> header.add(fact.word()));
+        csv.row(header.toArray(String[]::new));
         for (int k = 0; k < keywords.size(); k++) {
+            int keyword = k;
             int group = grouping.groupOf(k);
-            csv.row(
+            List<String> cells = new ArrayList<>(List.of(
                     keywords.text(k),
-                    board.standings().of(k).label(),
-                    board.standings().reason(k).sentence(),
+                    facts.exported(Computed.STANDING, k),
+                    facts.exported(Computed.REASON, k),
                     group < 0 ? "" : board.groups().name(group),
                     group < 0 ? "" : decimals(grouping.tightness(k)),
                     String.join(LIST, keywords.spellings(k)),
-                    Csv.figure(Figure.SEARCHES, searches, k),
-                    Csv.figure(Figure.CPC, cpc, k),
-                    String.join(LIST, keywords.basketNames(k)));
+                    facts.exported(Figure.SEARCHES, k),
+                    facts.exported(Figure.CPC, k),
+                    facts.exported(Computed.BASKETS, k)));
+            others.forEach(fact -> cells.add(facts.exported(fact, keyword)));
+            csv.row(cells.toArray(String[]::new));
         }
     }
 

@@ -102,6 +102,19 @@ class BatchCommandTest {
         assertThat(summary.at("/lines/total").intValue()).isBetween(11_000, 13_000);
         assertThat(keywords).hasSize(summary.path("keywords").intValue() + 1);
         assertThat(groups).hasSize(summary.path("groups").intValue() + 1);
+        assertThat(keywords.getFirst().getFields())
+                .startsWith(
+                        "keyword",
+                        "standing",
+                        "reason",
+                        "group",
+                        "tightness",
+                        "spellings",
+                        "searches",
+                        "cpc",
+                        "baskets")
+                .contains("low bid", "position")
+                .doesNotHaveDuplicates();
         assertThat(summary.path("grouped").intValue()
                         + summary.path("leftovers").intValue())
                 .isEqualTo(summary.path("kept").intValue()
