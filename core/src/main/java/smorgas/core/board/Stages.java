@@ -199,12 +199,14 @@ final class Stages {
             boolean stands = stage.from().stream().noneMatch(anew::containsKey);
             Stage<?> old = stands ? before.apply(stage) : null;
             if (old == null) {
-                old = stage(stage, baskets, recipe, values, known);
+                // Groups of other keywords can never hold again, and would keep these in memory.
+                KnownGroups earlier = stage == (Declared<?>) GROUPS && !anew.containsKey(KEYWORDS) ? known : null;
+                old = stage(stage, baskets, recipe, values, earlier);
                 anew.put(stage, old);
             }
             values.put(stage, old);
         }
-        return new Stages(values, known);
+        return new Stages(values, anew.containsKey(KEYWORDS) ? null : known);
     }
 
     private static <T> Stage<T> stage(
@@ -212,14 +214,10 @@ final class Stages {
             List<Lines> baskets,
             Recipe recipe,
             Map<Declared<?>, Stage<?>> values,
-            @Nullable KnownGroups known) {
+            @Nullable KnownGroups earlier) {
         Map<Declared<?>, Stage<?>> from = new IdentityHashMap<>();
         stage.from().forEach(one -> from.put(one, Objects.requireNonNull(values.get(one))));
-        Made made = new Made(
-                stage.from().isEmpty() ? baskets : List.of(),
-                recipe,
-                from,
-                stage == (Declared<?>) GROUPS ? known : null);
+        Made made = new Made(stage.from().isEmpty() ? baskets : List.of(), recipe, from, earlier);
         return new Stage<>(() -> stage.made().apply(made));
     }
 

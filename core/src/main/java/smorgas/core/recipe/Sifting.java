@@ -41,12 +41,10 @@ public record Sifting(
         columns = List.copyOf(columns);
     }
 
-    /** After an entry; one about a rule that does not exist any more changes nothing. */
-    Sifting after(SiftEntry entry) {
-        return after(List.of(entry));
-    }
-
-    /** After some entries, in order: what a hand said of thousands of keywords is copied once, not for each of them. */
+    /**
+     * After some entries, in order; one about a rule that does not exist any more changes nothing. What a hand said of
+     * thousands of keywords is copied once, not for each of them.
+     */
     Sifting after(List<SiftEntry> entries) {
         Draft draft = new Draft(this);
         entries.forEach(draft::apply);
