@@ -28,6 +28,10 @@ public enum ColumnRole {
     STATUS("status", null),
     TAGS("tags", null),
     TARGET_LOCATION("target location", null),
+    DATE("date", null),
+    /** Of ads, which have several. */
+    HEADLINE("headline of an ad", null),
+    DESCRIPTION("description of an ad", null),
     /** Searches of one month, of which lists have a column for each. */
     MONTH("searches of a month", null),
     OTHER("other", null);
@@ -54,8 +58,13 @@ public enum ColumnRole {
         return Optional.ofNullable(figure);
     }
 
+    /** Whether its cells are texts that are kept beside the figures of lines. */
+    public boolean text() {
+        return figure == null && this != KEYWORD && this != MONTH && this != OTHER;
+    }
+
     /** Whether a list may have several columns of it. */
     public boolean repeats() {
-        return this == MONTH || this == OTHER;
+        return this == MONTH || this == OTHER || this == HEADLINE || this == DESCRIPTION;
     }
 }

@@ -158,10 +158,10 @@ public final class BasketReader {
         try (Workbook opened = workbook.get()) {
             List<String> sheets = opened.sheets();
             if (readAs.sheet().equals(ReadAs.ALL_SHEETS)) {
-                return rows(opened.format(), "", Reading.PLAIN, sheets, ReadAs.ALL_SHEETS, joined(opened));
+                return rows(opened.format(), "", sheets, ReadAs.ALL_SHEETS, joined(opened));
             }
             String sheet = sheets.contains(readAs.sheet()) ? readAs.sheet() : opened.firstFilled();
-            return rows(opened.format(), "", Reading.PLAIN, sheets, sheet, opened.rows(sheet));
+            return rows(opened.format(), "", sheets, sheet, opened.rows(sheet));
         }
     }
 
@@ -187,35 +187,17 @@ public final class BasketReader {
     }
 
     private Reading text(Decoded decoded) {
-        String text = decoded.text();
-        String encoding = decoded.charset().name();
-        boolean cellsChosen = readAs.knownDelimiter();
-        if (!cellsChosen && JsonRows.looksLike(text)) {
-            return rows(Format.JSON, encoding, Reading.PLAIN, List.of(), "", new JsonRows(text, problems, halt));
+        TextFormat.Written written = new TextFormat.Written(decoded.text(), readAs, problems, halt);
+        for (TextFormat format : TextFormat.ALL) {
+            Optional<RowSource> rows = format.rows(written);
+            if (rows.isPresent()) {
+                return rows(format.format(), decoded.charset().name(), List.of(), "", rows.get());
+            }
         }
-        if (!cellsChosen && HtmlRows.looksLike(text)) {
-            return rows(Format.HTML, encoding, Reading.PLAIN, List.of(), "", new HtmlRows(text, problems));
-        }
-        char delimiter = cellsChosen ? readAs.delimiter().charAt(0) : Layout.delimiter(text);
-        return delimiter == Reading.PLAIN
-                ? rows(
-                        Format.PLAIN,
-                        encoding,
-                        delimiter,
-                        List.of(),
-                        "",
-                        sink -> PlainRows.forEach(text, !cellsChosen, sink))
-                : rows(
-                        Format.DELIMITED,
-                        encoding,
-                        delimiter,
-                        List.of(),
-                        "",
-                        new DelimitedRows(text, delimiter, problems));
+        throw new IllegalStateException("The last format takes any text");
     }
 
-    private Reading rows(
-            Format format, String encoding, char delimiter, List<String> sheets, String sheet, RowSource source) {
+    private Reading rows(Format format, String encoding, List<String> sheets, String sheet, RowSource source) {
         try {
             source.forEach(opening);
         } catch (Opening.Full e) {
@@ -229,7 +211,7 @@ public final class BasketReader {
         } catch (RuntimeException | StackOverflowError e) {
             problems.add(
                     opening.lastLine() + 1,
-                    format == Format.XLSX || format == Format.ODS
+                    format.workbook()
                             ? "The workbook is damaged from here on"
                             : "The file is damaged from here on, or of an odd kind",
                     "What stands before is gathered; save it anew, or as CSV.");
@@ -244,7 +226,7 @@ public final class BasketReader {
         return new Reading(
                 format,
                 encoding,
-                delimiter,
+                source.delimiter(),
                 sheets,
                 sheet,
                 opening.headerLine(),

@@ -4,8 +4,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.YearMonth;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -19,10 +21,7 @@ final class ColumnNames {
     private static final Map<String, ColumnRole> ROLES = new HashMap<>();
     private static final Set<String> TOTALS;
 
-    /** "Searches: Mar 2026", "2026-03", "March 2026": a month's column. */
-    private static final Pattern MONTH = Pattern.compile("(searches |volume )?("
-            + "(19|20)\\d\\d (0?[1-9]|1[0-2])|(0?[1-9]|1[0-2]) (19|20)\\d\\d"
-            + "|(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]* (19|20)?\\d\\d)");
+    private static final Pattern NUMBER_BEHIND = Pattern.compile(" [1-9]\\d?$");
 
     /** Longer cells are no column names. */
     private static final int LONGEST = 80;
@@ -56,7 +55,17 @@ final class ColumnNames {
         if (named != null) {
             return named;
         }
-        return MONTH.matcher(name).matches() ? ColumnRole.MONTH : HeadingWords.role(bare(headerCell));
+        // An ad has "Headline 1", "Headline 2" and so on.
+        ColumnRole numbered = ROLES.get(NUMBER_BEHIND.matcher(name).replaceFirst(""));
+        if (numbered != null && numbered.repeats()) {
+            return numbered;
+        }
+        return Months.named(name) ? ColumnRole.MONTH : HeadingWords.role(bare(headerCell));
+    }
+
+    /** The month that a header cell tells with its year. */
+    static Optional<YearMonth> month(String headerCell) {
+        return headerCell.length() > LONGEST ? Optional.empty() : Months.of(bare(headerCell));
     }
 
     /** Whether a cell is the word with which lists begin their line of totals. */

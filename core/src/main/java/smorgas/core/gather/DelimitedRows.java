@@ -8,6 +8,7 @@ import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.Reader;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.Optional;
 
 /**
  * The rows of a delimited text (RFC 4180, any delimiter). A quote that is opened and not closed within {@value
@@ -15,6 +16,13 @@ import java.util.Iterator;
  * swallowing the rest of the file.
  */
 final class DelimitedRows implements RowSource {
+
+    static final TextFormat FORMAT = TextFormat.of(Reading.Format.DELIMITED, written -> {
+        char delimiter = written.delimiter();
+        return delimiter == Reading.PLAIN
+                ? Optional.empty()
+                : Optional.of(new DelimitedRows(written.text(), delimiter, written.problems()));
+    });
 
     static final int LONGEST_CELL_LINES = 20;
 
@@ -30,6 +38,11 @@ final class DelimitedRows implements RowSource {
         this.text = text;
         this.delimiter = delimiter;
         this.problems = problems;
+    }
+
+    @Override
+    public char delimiter() {
+        return delimiter;
     }
 
     @Override

@@ -1,6 +1,7 @@
 package smorgas.core.gather;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -9,6 +10,12 @@ import org.jsoup.parser.Parser;
 
 /** The rows of the largest table of an HTML page. */
 final class HtmlRows implements RowSource {
+
+    static final TextFormat FORMAT = TextFormat.of(
+            Reading.Format.HTML,
+            written -> !written.cellsChosen() && looksLike(written.text())
+                    ? Optional.of(new HtmlRows(written.text(), written.problems()))
+                    : Optional.empty());
 
     private static final Pattern TABLE = Pattern.compile("<table[\\s>]", Pattern.CASE_INSENSITIVE);
 

@@ -11,6 +11,7 @@ import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.FigureReader;
+import smorgas.core.column.TextColumn;
 import smorgas.core.text.Characters;
 
 /**
@@ -30,11 +31,14 @@ public final class Interpreter implements RowSink {
     private final int[] keywordColumns;
 
     private final List<Column> columns = new ArrayList<>();
+    private final List<Texts> textColumns = new ArrayList<>();
     private final Problems problems;
     private final FigureReader numbers;
     private final List<String> texts = new ArrayList<>();
     private final IntArrayList lineNumbers = new IntArrayList();
     private int setAside;
+
+    private record Texts(int place, ColumnRole role, TextColumn.Builder builder) {}
 
     private static final class Column {
         private final int place;
@@ -66,6 +70,9 @@ public final class Interpreter implements RowSink {
         for (int i = 0; i < roles.size(); i++) {
             int place = i;
             roles.get(i).figure().ifPresent(figure -> columns.add(new Column(place, figure)));
+            if (roles.get(i).text()) {
+                textColumns.add(new Texts(i, roles.get(i), new TextColumn.Builder()));
+            }
         }
     }
 
@@ -143,16 +150,18 @@ public final class Interpreter implements RowSink {
     }
 
     private void takeTotalsOffTheEnd() {
-        int end = texts.size();
-        while (end > 0 && isTotal(texts.get(end - 1))) {
-            end--;
-            setAsideTotal(lineNumbers.getInt(end), texts.get(end));
+        int last = texts.size();
+        while (last > 0 && isTotal(texts.get(last - 1))) {
+            last--;
+            setAsideTotal(lineNumbers.getInt(last), texts.get(last));
         }
+        int end = last;
         texts.subList(end, texts.size()).clear();
         lineNumbers.size(end);
         for (Column column : columns) {
             column.builder.truncate(end);
         }
+        textColumns.forEach(column -> column.builder().truncate(end));
     }
 
     private void add(int line, String text, String[] cells) {
@@ -160,6 +169,9 @@ public final class Interpreter implements RowSink {
         lineNumbers.add(line);
         for (Column column : columns) {
             readFigure(column, column.place < cells.length ? cells[column.place] : "", line);
+        }
+        for (Texts column : textColumns) {
+            column.builder().add(column.place() < cells.length ? cells[column.place()] : "");
         }
     }
 
@@ -202,6 +214,15 @@ public final class Interpreter implements RowSink {
             }
             figures.putIfAbsent(column.figure, column.builder.seal());
         }
+        Map<ColumnRole, List<TextColumn>> textsByRole = new EnumMap<>(ColumnRole.class);
+        for (Texts column : textColumns) {
+            TextColumn sealed = column.builder().seal();
+            if (sealed.tells()) {
+                textsByRole
+                        .computeIfAbsent(column.role(), role -> new ArrayList<>())
+                        .add(sealed);
+            }
+        }
         Problems all = new Problems(name);
         reading.problems().forEach(p -> all.add(p.line(), p.what(), p.todo()));
         all.addAll(problems);
@@ -211,6 +232,7 @@ public final class Interpreter implements RowSink {
                 texts.toArray(String[]::new),
                 lineNumbers.toIntArray(),
                 figures,
+                textsByRole,
                 all,
                 setAside + reading.setAside());
     }

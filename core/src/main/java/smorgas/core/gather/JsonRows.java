@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import tools.jackson.core.JacksonException;
@@ -19,6 +20,12 @@ import tools.jackson.core.json.JsonFactory;
  * an array with a bar.
  */
 final class JsonRows implements RowSource {
+
+    static final TextFormat FORMAT = TextFormat.of(
+            Reading.Format.JSON,
+            written -> !written.cellsChosen() && looksLike(written.text())
+                    ? Optional.of(new JsonRows(written.text(), written.problems(), written.halt()))
+                    : Optional.empty());
 
     private static final int MOST_COLUMNS = 200;
 

@@ -4,8 +4,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.TextColumn;
 import smorgas.core.recipe.BasketInfo;
 
 /**
@@ -20,6 +22,7 @@ public final class Lines {
     private final String[] texts;
     private final int[] lineNumbers;
     private final Map<Figure, FigureColumn> figures;
+    private final Map<ColumnRole, List<TextColumn>> columns;
     private final List<Problem> problems;
     private final int problemCount;
     private final int setAside;
@@ -30,6 +33,7 @@ public final class Lines {
             String[] texts,
             int[] lineNumbers,
             Map<Figure, FigureColumn> figures,
+            Map<ColumnRole, List<TextColumn>> columns,
             Problems problems,
             int setAside) {
         this.basket = basket;
@@ -38,6 +42,8 @@ public final class Lines {
         this.lineNumbers = lineNumbers;
         this.figures = new EnumMap<>(Figure.class);
         this.figures.putAll(figures);
+        this.columns = new EnumMap<>(ColumnRole.class);
+        this.columns.putAll(columns);
         this.problems = problems.first();
         this.problemCount = problems.count();
         this.setAside = setAside;
@@ -50,6 +56,7 @@ public final class Lines {
         this.texts = other.texts;
         this.lineNumbers = other.lineNumbers;
         this.figures = other.figures;
+        this.columns = other.columns;
         this.problems = other.problems;
         this.problemCount = other.problemCount;
         this.setAside = other.setAside;
@@ -102,6 +109,11 @@ public final class Lines {
     /** The column of a figure; empty if the list has none. */
     public Optional<FigureColumn> figure(Figure figure) {
         return Optional.ofNullable(figures.get(figure));
+    }
+
+    /** The columns of texts with a role, from the left; none if the list has none that tells anything. */
+    public List<TextColumn> texts(ColumnRole role) {
+        return columns.getOrDefault(role, List.of());
     }
 
     /** The first thousand problems by line number. */

@@ -13,6 +13,8 @@ import smorgas.core.gather.Reading.Format;
 /** A workbook in OpenDocument (ISO/IEC 26300), read row by row from its content.xml. */
 final class OdsWorkbook implements Workbook {
 
+    static final WorkbookFormat FORMAT = new WorkbookFormat(part -> part.equals("content.xml"), OdsWorkbook::new);
+
     /** Repeated rows and cells that hold something are written out this often at most. */
     private static final int MOST_REPEATS = 1_000;
 

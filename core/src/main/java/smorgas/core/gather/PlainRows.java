@@ -2,6 +2,7 @@ package smorgas.core.gather;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -11,6 +12,10 @@ import java.util.regex.Pattern;
  * frame hive} keeps its 10 and a lone {@code 4. gauge} its 4.
  */
 final class PlainRows {
+
+    static final TextFormat FORMAT = TextFormat.of(
+            Reading.Format.PLAIN,
+            written -> Optional.of(sink -> forEach(written.text(), !written.cellsChosen(), sink)));
 
     private static final Pattern NUMBERED = Pattern.compile("\\s*(\\d{1,9})[.)]\\s+(\\S.*)");
     private static final Pattern BULLETED =

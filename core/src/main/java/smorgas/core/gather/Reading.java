@@ -1,6 +1,9 @@
 package smorgas.core.gather;
 
+import java.time.YearMonth;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Decimals;
@@ -43,17 +46,28 @@ public record Reading(
     public enum Format {
         DELIMITED("cells parted by a delimiter"),
         PLAIN("a plain list"),
-        XLSX("a workbook (XLSX)"),
-        ODS("a workbook (ODS)"),
+        XLSX("a workbook (XLSX)", true),
+        ODS("a workbook (ODS)", true),
         JSON("JSON"),
         HTML("a table of an HTML page"),
         /** Nothing could be read. */
         NONE("nothing that can be read");
 
         private final String label;
+        private final boolean workbook;
 
         Format(String label) {
+            this(label, false);
+        }
+
+        Format(String label, boolean workbook) {
             this.label = label;
+            this.workbook = workbook;
+        }
+
+        /** Whether it can have several sheets. */
+        boolean workbook() {
+            return workbook;
         }
 
         public String label() {
@@ -81,16 +95,28 @@ public record Reading(
     }
 
     /**
-     * The searches of each month that a row tells, from the left, as the double of their middle; {@link
-     * FigureColumn#UNKNOWN} where the cell tells nothing. Empty if the list has no columns of months.
+     * The searches of one month.
+     *
+     * @param month which one; empty if the column's name tells no year
+     * @param twice the double of the middle of what the cell tells; {@link FigureColumn#UNKNOWN} if it tells nothing
      */
-    public long[] months(List<String> cells) {
+    public record MonthSearches(Optional<YearMonth> month, long twice) {}
+
+    /** The searches of each month that a row tells: by date if all columns tell theirs, else from the left. */
+    public List<MonthSearches> months(List<String> cells) {
         FigureReader numbers = new FigureReader(Decimals.POINT);
-        return IntStream.range(0, Math.min(columns.size(), cells.size()))
+        List<MonthSearches> months = IntStream.range(0, Math.min(columns.size(), cells.size()))
                 .filter(column -> columns.get(column) == ColumnRole.MONTH)
-                .mapToLong(column -> numbers.read(cells.get(column), Figure.SEARCHES) == FigureReader.Outcome.READ
-                        ? numbers.low() + numbers.high()
-                        : FigureColumn.UNKNOWN)
-                .toArray();
+                .mapToObj(column -> new MonthSearches(
+                        ColumnNames.month(columnName(column)),
+                        numbers.read(cells.get(column), Figure.SEARCHES) == FigureReader.Outcome.READ
+                                ? numbers.low() + numbers.high()
+                                : FigureColumn.UNKNOWN))
+                .toList();
+        return months.stream().allMatch(one -> one.month().isPresent())
+                ? months.stream()
+                        .sorted(Comparator.comparing(one -> one.month().orElseThrow()))
+                        .toList()
+                : months;
     }
 }

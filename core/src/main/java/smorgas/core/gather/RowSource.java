@@ -5,4 +5,9 @@ package smorgas.core.gather;
 interface RowSource {
 
     void forEach(RowSink sink);
+
+    /** The character that parts its cells; {@link Reading#PLAIN} where something else does. */
+    default char delimiter() {
+        return Reading.PLAIN;
+    }
 }

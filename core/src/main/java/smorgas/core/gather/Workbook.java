@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.gather.Reading.Format;
 
 /** The sheets of a workbook. Before it is opened it is unpacked once into nothing, to see that it stays within bounds. */
@@ -57,25 +58,22 @@ interface Workbook extends AutoCloseable {
 
     /** The workbook in a ZIP file; empty if it is another ZIP file. */
     static Optional<Workbook> open(byte[] bytes, Problems problems, Halt halt) throws Unreadable {
-        Format format = format(bytes, halt);
-        return switch (format) {
-            case XLSX -> Optional.of(new XlsxWorkbook(bytes));
-            case ODS -> Optional.of(new OdsWorkbook(bytes, problems));
-            default -> Optional.empty();
-        };
+        Optional<WorkbookFormat> format = format(bytes, halt);
+        return format.isEmpty()
+                ? Optional.empty()
+                : Optional.of(format.get().opener().open(bytes, problems));
     }
 
-    private static Format format(byte[] bytes, Halt halt) throws Unreadable {
+    private static Optional<WorkbookFormat> format(byte[] bytes, Halt halt) throws Unreadable {
         long total = 0;
         byte[] buffer = new byte[1 << 16];
-        Format found = Format.NONE;
+        @Nullable WorkbookFormat found = null;
         try (ZipParts zip = new ZipParts(bytes)) {
             for (String part : zip.names()) {
-                if (part.startsWith("xl/")) {
-                    found = Format.XLSX;
-                } else if (part.equals("content.xml")) {
-                    found = Format.ODS;
-                }
+                found = WorkbookFormat.ALL.stream()
+                        .filter(format -> format.mark().test(part))
+                        .findFirst()
+                        .orElse(found);
                 MarkupBounds bounds = new MarkupBounds(part.startsWith("xl/worksheets/"));
                 long most = part.equals("xl/sharedStrings.xml") ? MOST_SHARED : MOST_BYTES;
                 long ofPart = 0;
@@ -97,6 +95,6 @@ interface Workbook extends AutoCloseable {
         } catch (IOException | IllegalArgumentException e) {
             throw Unreadable.damaged();
         }
-        return found;
+        return Optional.ofNullable(found);
     }
 }

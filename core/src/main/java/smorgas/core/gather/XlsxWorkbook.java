@@ -15,6 +15,9 @@ import smorgas.core.gather.Reading.Format;
 /** A workbook in Office Open XML (ECMA-376), read row by row. */
 final class XlsxWorkbook implements Workbook {
 
+    static final WorkbookFormat FORMAT =
+            new WorkbookFormat(part -> part.startsWith("xl/"), (bytes, problems) -> new XlsxWorkbook(bytes));
+
     /** Characters of a number that anybody means. */
     private static final int LONGEST_NUMBER = 40;
 

@@ -1,6 +1,7 @@
 package smorgas.core.serve;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import smorgas.core.column.Figure;
@@ -48,15 +49,26 @@ public record Plan(
      *
      * @param bidMicros the most that a click may cost, in millionths of the currency; 0 for none
      * @param keywords the most searched first
+     * @param page the landing page; empty if none is known
+     * @param ads what is shown for them; empty if none is known
      */
-    public record AdGroup(String name, long bidMicros, List<Served> keywords) {
+    public record AdGroup(String name, long bidMicros, List<Served> keywords, Optional<String> page, List<Ad> ads) {
         public AdGroup {
             keywords = List.copyOf(keywords);
+            ads = List.copyOf(ads);
         }
 
         /** The bid as it is written: with a decimal point; empty for none. */
         public String bid() {
             return bidMicros == 0 ? "" : Csv.amount(bidMicros, Figure.CPC.scale());
+        }
+    }
+
+    /** The texts of an ad, in order. */
+    public record Ad(List<String> headlines, List<String> descriptions) {
+        public Ad {
+            headlines = List.copyOf(headlines);
+            descriptions = List.copyOf(descriptions);
         }
     }
 
@@ -67,7 +79,8 @@ public record Plan(
     public record Negative(String keyword, MatchType matchType) {}
 
     /** One keyword in one match type, as tables show it. */
-    public record Row(String campaign, String adGroup, String keyword, MatchType matchType, String maxCpc) {}
+    public record Row(
+            String campaign, String adGroup, String keyword, MatchType matchType, String maxCpc, String page) {}
 
     /** Everything that is bid on, by campaign and ad group. */
     public Stream<Row> rows() {
@@ -80,8 +93,16 @@ public record Plan(
 
     private static Stream<Row> rows(Campaign campaign, AdGroup group) {
         String bid = group.bid();
+        String page = group.page().orElse("");
         return group.keywords().stream().flatMap(served -> served.matchTypes().stream()
-                .map(type -> new Row(campaign.name(), group.name(), served.keyword(), type, bid)));
+                .map(type -> new Row(campaign.name(), group.name(), served.keyword(), type, bid, page)));
+    }
+
+    /** Whether any ad group has a page. */
+    public boolean hasPages() {
+        return campaigns.stream()
+                .flatMap(campaign -> campaign.adGroups().stream())
+                .anyMatch(group -> group.page().isPresent());
     }
 
     /** The negatives of all campaigns. */

@@ -5,11 +5,12 @@ import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
+import java.util.Arrays;
 import java.util.Locale;
 
 /**
  * Writes a plan as RFC 4180 CSV with the columns that ad platforms share: Campaign, Ad group, Keyword, Match type, Max
- * CPC. Nothing is neutralised here, for a platform must get the keyword itself: what would need it is held back.
+ * CPC, and Final URL if any ad group has a page. Nothing is neutralised here, for a platform must get the keyword itself: what would need it is held back.
  */
 public final class PlanCsv implements PlanFormat {
 
@@ -32,23 +33,32 @@ public final class PlanCsv implements PlanFormat {
     public void write(Plan plan, Writer to) {
         try (CsvWriter out =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(to)) {
-            out.writeRecord("Campaign", "Ad group", "Keyword", "Match type", "Max CPC");
+            boolean pages = plan.hasPages();
+            record(out, pages, "Campaign", "Ad group", "Keyword", "Match type", "Max CPC", "Final URL");
             plan.rows()
-                    .forEach(row -> out.writeRecord(
+                    .forEach(row -> record(
+                            out,
+                            pages,
                             row.campaign(),
                             row.adGroup(),
                             row.keyword(),
                             row.matchType().label(),
-                            row.maxCpc()));
+                            row.maxCpc(),
+                            row.page()));
             for (Plan.Campaign campaign : plan.campaigns()) {
                 for (Plan.Negative negative : campaign.negatives()) {
                     // A negative phrase blocks every search with the phrase in it.
                     String type = "Negative " + negative.matchType().label().toLowerCase(Locale.ENGLISH);
-                    out.writeRecord(campaign.name(), "", negative.keyword(), type, "");
+                    record(out, pages, campaign.name(), "", negative.keyword(), type, "", "");
                 }
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Writes a row, without its last cell if no ad group has a page. */
+    private static void record(CsvWriter out, boolean pages, String... cells) {
+        out.writeRecord(pages ? cells : Arrays.copyOf(cells, cells.length - 1));
     }
 }

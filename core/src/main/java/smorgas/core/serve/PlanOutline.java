@@ -32,6 +32,15 @@ final class PlanOutline implements PlanFormat {
                 for (Plan.AdGroup group : campaign.adGroups()) {
                     String bid = group.bid().isEmpty() ? "" : ", max CPC " + group.bid();
                     to.write("\n  " + group.name() + " (" + group.keywords().size() + bid + ")\n");
+                    if (group.page().isPresent()) {
+                        to.write("    leads to " + group.page().get() + "\n");
+                    }
+                    for (Plan.Ad ad : group.ads()) {
+                        to.write("    ad: " + String.join(" | ", ad.headlines()) + "\n");
+                        for (String description : ad.descriptions()) {
+                            to.write("        " + description + "\n");
+                        }
+                    }
                     for (Plan.Served served : group.keywords()) {
                         to.write("    " + served.keyword() + " \u00B7 " + types(served) + "\n");
                     }

@@ -54,6 +54,8 @@ public final class Planner {
     /** One set for all keywords, which have the same match types today. */
     private final Set<MatchType> matchTypes;
 
+    private final Inherited inherited;
+
     private final List<Plan.AdGroup> adGroups = new ArrayList<>();
     private final List<Plan.HeldBack> heldBack = new ArrayList<>();
     private final BitSet served = new BitSet();
@@ -71,6 +73,7 @@ public final class Planner {
         this.groups = groups;
         this.recipe = recipe;
         this.settings = recipe.serving().plan();
+        this.inherited = new Inherited(keywords);
         this.matchTypes = settings.matchTypes();
     }
 
@@ -204,7 +207,8 @@ public final class Planner {
         if (any > 0) {
             adGroupCount++;
             if (!counting) {
-                adGroups.add(new Plan.AdGroup(name, settings.bidMicros(), serves));
+                adGroups.add(new Plan.AdGroup(
+                        name, settings.bidMicros(), serves, inherited.page(sorted), inherited.ads(sorted)));
             }
         }
     }

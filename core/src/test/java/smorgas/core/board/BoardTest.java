@@ -182,7 +182,7 @@ class BoardTest {
         Plan plan = board.plan();
         assertThat(plan.heldBack()).extracting(Plan.HeldBack::keyword).containsExactly("=hive stand lift");
         assertThat(plan.rows())
-                .contains(new Plan.Row("Shop", "p hive stand", "hive stand", MatchType.BROAD, "0.75"))
+                .contains(new Plan.Row("Shop", "p hive stand", "hive stand", MatchType.BROAD, "0.75", ""))
                 .noneMatch(
                         row -> row.keyword().contains("free") || row.keyword().startsWith("="));
         assertThat(plan.negatives()).containsExactly(new Plan.Negative("free", MatchType.PHRASE));

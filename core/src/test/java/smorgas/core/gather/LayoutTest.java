@@ -70,10 +70,40 @@ class LayoutTest {
             2026-03 | MONTH
             Klicks | CLICKS
             Anzeigengruppe | AD_GROUP
+            Headline 12 | HEADLINE
+            Description 2 | DESCRIPTION
+            Day | DATE
+            Campaign 2 | OTHER
             '' | OTHER
             """)
     void namesColumnsByTheirHeader(String header, ColumnRole role) {
         assertThat(ColumnNames.role(header)).isEqualTo(role);
+    }
+
+    /** ISO 8601 writes a month as 2026-03; the other ways are common practice. */
+    @Test
+    void monthsAreDatesAndComeInTheirOrder() {
+        Reading reading = read("keyword;Searches: Mar 2026;2026-01;02/2026\nbee hive;30;10;20\n");
+        assertThat(reading.months(rows.getFirst()))
+                .extracting(one -> one.month().orElseThrow() + " " + one.twice() / 2)
+                .containsExactly("2026-01 10", "2026-02 20", "2026-03 30");
+        Reading yearless = read("keyword;Mar;Jan\nbee hive;30;10\n");
+        assertThat(yearless.months(rows.getLast()))
+                .extracting(Reading.MonthSearches::twice)
+                .containsExactly(60L, 20L);
+    }
+
+    @Test
+    void textsAreKeptByTheirRoleAndEachOnce() {
+        Lines lines = BasketReaderTest.lines("keyword,ad group,status,headline 1,headline 2\n"
+                + "bee hive, Hives ,,Hives,All sizes\nbee hives,Hives,,Hives,\nbee suit,Suits,,,\nTotal,,,,\n");
+        assertThat(lines.texts(ColumnRole.AD_GROUP)).singleElement().satisfies(column -> {
+            assertThat(column.texts()).containsExactly("Hives", "Suits");
+            assertThat(column.text(1)).isEqualTo("Hives");
+            assertThat(column.size()).isEqualTo(lines.size());
+        });
+        assertThat(lines.texts(ColumnRole.HEADLINE)).hasSize(2);
+        assertThat(lines.texts(ColumnRole.STATUS)).isEmpty();
     }
 
     @Test

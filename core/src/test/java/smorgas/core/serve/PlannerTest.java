@@ -57,6 +57,30 @@ class PlannerTest {
         assertThat(plan.count()).isEqualTo(new PlanCount(1, 3, 9));
     }
 
+    @Test
+    void anOwnCampaignHandsItsPagesAndAdsDown() {
+        Plan plan = plan("keyword,ad group,match type,final url,headline 1,headline 2,description\n"
+                + "hive stand,H,Exact,https://shop.example/hives,Hives,All sizes,Cedar\n"
+                + "hive lid,H,Exact,javascript:alert(1),Hives,All sizes,Cedar\n"
+                + "hive roof,H,Exact,https://shop.example/hives,,,\n");
+        assertThat(plan.campaigns().getFirst().adGroups()).singleElement().satisfies(group -> {
+            assertThat(group.page()).contains("https://shop.example/hives");
+            assertThat(group.ads()).containsExactly(new Plan.Ad(List.of("Hives", "All sizes"), List.of("Cedar")));
+        });
+        assertThat(PlanFormat.ALL)
+                .extracting(format -> {
+                    StringWriter out = new StringWriter();
+                    format.write(plan, out);
+                    return out.toString();
+                })
+                .satisfiesExactly(
+                        csv -> assertThat(csv)
+                                .startsWith("Campaign,Ad group,Keyword,Match type,Max CPC,Final URL\r\n")
+                                .contains(",hive lid,Exact,,https://shop.example/hives\r\n"),
+                        text -> assertThat(text)
+                                .contains("    leads to https://shop.example/hives\n", "    ad: Hives | All sizes\n"));
+    }
+
     /** Limits common to ad platforms, from memory: 80 characters, 10 words, no such characters. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', textBlock = """

@@ -62,6 +62,7 @@ class ServeController {
                 "bid", settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale()));
         model.addAttribute("matchTypes", List.of(MatchType.values()));
         model.addAttribute("rows", plan.rows().limit(PREVIEW).toList());
+        model.addAttribute("pages", plan.hasPages());
         model.addAttribute("rowCount", Show.count(plan.count().rows(), "row", "rows"));
         model.addAttribute("more", Math.max(0, plan.count().rows() - PREVIEW));
         model.addAttribute("adGroups", Show.count(plan.count().adGroups(), "ad group", "ad groups"));

@@ -1,11 +1,12 @@
 package smorgas.app.web.sift;
 
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -21,6 +22,8 @@ import smorgas.core.gather.Reading;
 
 /** The cells of lists that are kept as they stand, for the few keywords of a page: read from the store for all at once. */
 final class ListCells {
+
+    private static final DateTimeFormatter NAMES = DateTimeFormatter.ofPattern("MMMM yyyy", Locale.ENGLISH);
 
     private static final int WIDTH = 60;
     private static final int HEIGHT = 14;
@@ -103,31 +106,40 @@ final class ListCells {
     Cell.Trend trend(int keyword) {
         for (Keywords.Occurrence line : snapshot.board().keywords().occurrences(keyword)) {
             Reading reading = readings.get(line.basket());
-            long[] months = reading == null ? new long[0] : reading.months(of(line));
-            if (Arrays.stream(months)
-                            .filter(month -> month != FigureColumn.UNKNOWN)
-                            .count()
-                    > 1) {
+            List<Reading.MonthSearches> months = reading == null ? List.of() : reading.months(of(line));
+            if (months.stream().filter(ListCells::known).count() > 1) {
                 return drawn(months);
             }
         }
         return new Cell.Trend("", "");
     }
 
+    private static boolean known(Reading.MonthSearches one) {
+        return one.twice() != FigureColumn.UNKNOWN;
+    }
+
     /** Drawn from nought, so that a small change looks small. */
-    private static Cell.Trend drawn(long[] months) {
-        long most = Math.max(1, Arrays.stream(months).max().orElse(1));
+    private static Cell.Trend drawn(List<Reading.MonthSearches> months) {
+        long most = Math.max(
+                1, months.stream().mapToLong(Reading.MonthSearches::twice).max().orElse(1));
         List<String> points = new ArrayList<>();
-        List<Long> known = new ArrayList<>();
-        for (int i = 0; i < months.length; i++) {
-            if (months[i] != FigureColumn.UNKNOWN) {
-                known.add(months[i]);
-                points.add(i * WIDTH / (months.length - 1) + ","
-                        + (HEIGHT - 1 - Math.round((HEIGHT - 2) * (double) months[i] / most)));
+        for (int i = 0; i < months.size(); i++) {
+            if (known(months.get(i))) {
+                points.add(i * WIDTH / (months.size() - 1) + ","
+                        + (HEIGHT
+                                - 1
+                                - Math.round(
+                                        (HEIGHT - 2) * (double) months.get(i).twice() / most)));
             }
         }
+        List<Reading.MonthSearches> known =
+                months.stream().filter(ListCells::known).toList();
         return new Cell.Trend(
-                String.join(" ", points),
-                "from " + Show.count(known.getFirst() / 2) + " to " + Show.count(known.getLast() / 2));
+                String.join(" ", points), "from " + told(known.getFirst()) + " to " + told(known.getLast()));
+    }
+
+    private static String told(Reading.MonthSearches one) {
+        String in = one.month().map(month -> " in " + NAMES.format(month)).orElse("");
+        return Show.count(one.twice() / 2) + in;
     }
 }
