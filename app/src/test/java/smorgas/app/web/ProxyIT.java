@@ -143,7 +143,7 @@ class ProxyIT {
             HttpResponse<String> page = client.send(
                     HttpRequest.newBuilder(URI.create(base + "/projects")).build(),
                     HttpResponse.BodyHandlers.ofString());
-            String token = page.body().replaceAll("(?s).*<meta name=\"csrf\" content=\"([^\"]+)\">.*", "$1");
+            String token = page.body().replaceAll("(?s).*<meta name=\"csrf\" content=\"([^\"]+)\".*", "$1");
             String cookie = page.headers().firstValue("Set-Cookie").orElse("");
             assertThat(cookie).containsIgnoringCase("Secure");
             HttpResponse<String> made = client.send(

@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
 final class Visitor {
 
     private static final String EDGE = "----smorgas-edge";
-    private static final Pattern TOKEN = Pattern.compile("<meta name=\"csrf\" content=\"([^\"]+)\">");
+    private static final Pattern TOKEN = Pattern.compile("<meta name=\"csrf\" content=\"([^\"]+)\"");
     private static final Pattern VERSION = Pattern.compile("data-version=\"(\\d+)\"");
 
     private final String base;

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
@@ -54,6 +55,9 @@ class FoldController {
         this.frames = frames;
     }
 
+    /** What folding comes to. */
+    record FoldPage(@Nullable EditionOffer editionOffer, List<StairView> stair, String keywords) {}
+
     /**
      * @param asked a cleaning to be looked at before it is made
      */
@@ -68,9 +72,12 @@ class FoldController {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
         sets(board, q, order, page, model);
-        model.addAttribute("editionOffer", editionOffer(board));
-        model.addAttribute("stair", StairView.of(board.foldReport().steps()));
-        model.addAttribute("keywords", Show.count(board.keywords().size()));
+        Shown.in(
+                model,
+                new FoldPage(
+                        editionOffer(board),
+                        StairView.of(board.foldReport().steps()),
+                        Show.count(board.keywords().size())));
         hands(board, model);
         cleanings(board, asked, model);
         frames.frame(model, id, snapshot, Step.FOLD);
@@ -94,6 +101,9 @@ class FoldController {
                 Show.count(keywords, "keyword", "keywords"));
     }
 
+    /** Keywords with several lines. */
+    record Sets(String q, String order, String sets, int page, int pages, List<FoldSet> rows) {}
+
     private static void sets(Board board, String q, String order, int page, Model model) {
         Keywords keywords = board.keywords();
         String wanted = smorgas.core.text.Tidy.of(q);
@@ -107,51 +117,61 @@ class FoldController {
                 .toArray();
         int pages = Math.max(1, (sets.length + PAGE - 1) / PAGE);
         int shown = Math.clamp(page, 1, pages);
-        model.addAttribute("q", q);
-        model.addAttribute("order", doubtful ? "doubtful" : "largest");
-        model.addAttribute("sets", Show.count(sets.length));
-        model.addAttribute("page", shown);
-        model.addAttribute("pages", pages);
-        model.addAttribute(
-                "rows",
-                java.util.Arrays.stream(sets)
-                        .skip((shown - 1L) * PAGE)
-                        .limit(PAGE)
-                        .mapToObj(keyword -> FoldSet.of(board, keyword))
-                        .toList());
+        Shown.in(
+                model,
+                new Sets(
+                        q,
+                        doubtful ? "doubtful" : "largest",
+                        Show.count(sets.length),
+                        shown,
+                        pages,
+                        java.util.Arrays.stream(sets)
+                                .skip((shown - 1L) * PAGE)
+                                .limit(PAGE)
+                                .mapToObj(keyword -> FoldSet.of(board, keyword))
+                                .toList()));
     }
+
+    /** Misspellings, little words, and what a hand has decided. */
+    record Hands(
+            List<ProposalView> proposals,
+            int moreProposals,
+            List<AcceptedView> accepted,
+            String littleWords,
+            String littleCount,
+            String pins) {}
 
     private static void hands(Board board, Model model) {
         Folding folding = board.recipe().folding();
         List<Misspellings.Proposal> proposals = board.misspellings();
-        model.addAttribute(
-                "proposals",
-                proposals.stream()
-                        .limit(PROPOSALS)
-                        .map(FoldController::proposal)
-                        .toList());
-        model.addAttribute("moreProposals", Math.max(0, proposals.size() - PROPOSALS));
-        model.addAttribute(
-                "accepted",
-                folding.misspellings().entrySet().stream()
-                        .map(e -> new AcceptedView(e.getKey(), e.getValue()))
-                        .toList());
-        model.addAttribute("littleWords", String.join("\n", folding.littleWords()));
-        model.addAttribute("littleCount", Show.count(folding.littleWords().size(), "word", "words"));
         long lost = folding.pins().stream()
                 .map(FoldPin::texts)
                 .filter(texts -> texts.stream()
                         .noneMatch(text -> board.keywords().find(text).isPresent()))
                 .count();
-        model.addAttribute(
-                "pins",
-                folding.pins().isEmpty() && folding.leads().isEmpty()
-                        ? ""
-                        : Show.count(
-                                        folding.pins().size() + folding.leads().size(),
-                                        "decision by hand holds whatever is gathered later",
-                                        "decisions by hand hold whatever is gathered later")
-                                + (lost == 0 ? "." : "; " + Show.count(lost) + " of them find no keyword at present."));
+        Shown.in(
+                model,
+                new Hands(
+                        proposals.stream()
+                                .limit(PROPOSALS)
+                                .map(FoldController::proposal)
+                                .toList(),
+                        Math.max(0, proposals.size() - PROPOSALS),
+                        folding.misspellings().entrySet().stream()
+                                .map(e -> new AcceptedView(e.getKey(), e.getValue()))
+                                .toList(),
+                        String.join("\n", folding.littleWords()),
+                        Show.count(folding.littleWords().size(), "word", "words"),
+                        folding.pins().isEmpty() && folding.leads().isEmpty()
+                                ? ""
+                                : Show.count(
+                                                folding.pins().size()
+                                                        + folding.leads().size(),
+                                                "decision by hand holds whatever is gathered later",
+                                                "decisions by hand hold whatever is gathered later")
+                                        + (lost == 0
+                                                ? "."
+                                                : "; " + Show.count(lost) + " of them find no keyword at present.")));
     }
 
     private static ProposalView proposal(Misspellings.Proposal p) {

@@ -27,6 +27,7 @@ import smorgas.app.store.Baskets;
 import smorgas.app.store.Project;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Gatherings;
@@ -72,6 +73,14 @@ class GatherController {
         this.mostUnpacked = mostUnpacked.toBytes();
     }
 
+    /** The baskets, the opened one and how they overlap. */
+    record GatherPage(
+            List<BasketView> baskets,
+            @Nullable OpenedView opened,
+            @Nullable OverlapView overlap,
+            List<MergeView> merges,
+            Merge[] mergeKinds) {}
+
     @GetMapping("/projects/{id}/gather")
     String page(@PathVariable long id, @RequestParam(required = false) @Nullable Long basket, Model model) {
         OpenProject open = frames.open(id);
@@ -79,18 +88,19 @@ class GatherController {
         Snapshot snapshot = open.snapshot();
         Project project = frames.project(id);
         Overlap overlap = snapshot.board().overlap();
-        model.addAttribute("baskets", BasketView.of(snapshot, overlap, project.market(), project.currency()));
         Optional<GatheredBasket> opened = opened(snapshot, basket).or(() -> opened(snapshot, last.orElse(null)));
         GatheredBasket shown = opened.orElse(
                 snapshot.baskets().isEmpty() ? null : snapshot.baskets().getFirst());
-        model.addAttribute("opened", shown == null ? null : OpenedView.of(shown, baskets));
-        model.addAttribute(
-                "overlap",
-                snapshot.board().keywords().baskets().size() < 2
-                        ? null
-                        : OverlapView.of(snapshot.board().keywords(), overlap));
-        model.addAttribute("merges", merges(snapshot));
-        model.addAttribute("mergeKinds", Merge.values());
+        Shown.in(
+                model,
+                new GatherPage(
+                        BasketView.of(snapshot, overlap, project.market(), project.currency()),
+                        shown == null ? null : OpenedView.of(shown, baskets),
+                        snapshot.board().keywords().baskets().size() < 2
+                                ? null
+                                : OverlapView.of(snapshot.board().keywords(), overlap),
+                        merges(snapshot),
+                        Merge.values()));
         readings(id, model);
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/page";
@@ -132,19 +142,23 @@ class GatherController {
                 .toList();
     }
 
+    /** What is being read. */
+    record Readings(long id, List<Reading> readings) {}
+
     private void readings(long id, Model model) {
-        model.addAttribute("id", id);
-        model.addAttribute(
-                "readings",
-                gatherings.pending(id).stream()
-                        .map(job -> new Reading(
-                                job.number(),
-                                job.name(),
-                                job.state() == Job.State.WAITING
-                                        ? "waits its turn"
-                                        : Show.count(job.rows(), "row", "rows") + " of "
-                                                + Show.count(job.bytes() / 1_000) + " kB so far"))
-                        .toList());
+        Shown.in(
+                model,
+                new Readings(
+                        id,
+                        gatherings.pending(id).stream()
+                                .map(job -> new Reading(
+                                        job.number(),
+                                        job.name(),
+                                        job.state() == Job.State.WAITING
+                                                ? "waits its turn"
+                                                : Show.count(job.rows(), "row", "rows") + " of "
+                                                        + Show.count(job.bytes() / 1_000) + " kB so far"))
+                                .toList()));
     }
 
     /** How far the readings are; when all are over the page is asked for anew. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.SequencedMap;
 import org.springframework.ui.Model;
+import smorgas.app.web.show.Shown;
 import smorgas.app.work.Previews;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Agreement;
@@ -56,6 +57,9 @@ final class Alternatives {
                 .forEach((name, settings) -> boards.put(name, previews.of(adopted, settings)));
     }
 
+    /** Groupings beside each other. */
+    record Compared(List<Column> columns, List<String> figureNames, String baseName, String besideName, boolean two) {}
+
     void compare(Model model) {
         String base = boards.containsKey(query.value("base")) ? query.value("base") : ADOPTED;
         String beside = boards.containsKey(query.value("beside"))
@@ -67,15 +71,16 @@ final class Alternatives {
                         .orElse(base);
         List<Column> columns = new ArrayList<>();
         boards.forEach((name, board) -> columns.add(column(name, board, base, beside)));
-        model.addAttribute("columns", columns);
-        model.addAttribute(
-                "figureNames",
-                GroupViews.figures(adopted.groups(), adopted.groups()).stream()
-                        .map(GroupViews.FigureView::name)
-                        .toList());
-        model.addAttribute("baseName", shownAs(base));
-        model.addAttribute("besideName", shownAs(beside));
-        model.addAttribute("two", !base.equals(beside));
+        Shown.in(
+                model,
+                new Compared(
+                        columns,
+                        GroupViews.figures(adopted.groups(), adopted.groups()).stream()
+                                .map(GroupViews.FigureView::name)
+                                .toList(),
+                        shownAs(base),
+                        shownAs(beside),
+                        !base.equals(beside)));
         if (!base.equals(beside)) {
             Groups from = boards.get(base).groups();
             Groups to = boards.get(beside).groups();

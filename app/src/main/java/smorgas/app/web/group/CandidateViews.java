@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.group.Grouping;
@@ -44,17 +45,24 @@ final class CandidateViews {
                 prospect.theme().equals(query.value("candidate")));
     }
 
+    /** The unused themes. */
+    record Listed(
+            List<CandidateView> candidates,
+            int allCandidates,
+            Prospects.By[] candidateOrders,
+            Prospects.By candidateOrder,
+            boolean smallCandidates) {}
+
     /** The unused themes that have the words asked for. */
     void list(Model model) {
         boolean small = query.value("small").equals("true");
         Prospects prospects = small ? groups.smallerProspects() : groups.prospects();
         Prospects.By by = by(query.value("first"));
         List<Prospects.Prospect> found = prospects.find(query.value("q"), by, MOST);
-        model.addAttribute("candidates", found.stream().map(this::view).toList());
-        model.addAttribute("allCandidates", prospects.size());
-        model.addAttribute("candidateOrders", Prospects.By.values());
-        model.addAttribute("candidateOrder", by);
-        model.addAttribute("smallCandidates", small);
+        Shown.in(
+                model,
+                new Listed(
+                        found.stream().map(this::view).toList(), prospects.size(), Prospects.By.values(), by, small));
     }
 
     private static Prospects.By by(String name) {
@@ -84,39 +92,52 @@ final class CandidateViews {
                         .toList());
     }
 
+    /** What a group on the opened candidate would get. */
+    record Opened(
+            String candidate,
+            String wouldGet,
+            String wouldGetSearches,
+            boolean wouldGetAny,
+            int staying,
+            List<SourceView> sources,
+            int moreSources,
+            List<WouldBeView> wouldBe) {}
+
     /** What a group on the theme would get. */
     void opened(String theme, Model model) {
         Prospects.Got got =
                 groups.prospects().get(theme).orElseGet(() -> new Prospects.Got(theme, new int[0], 0, List.of(), 0));
-        model.addAttribute("candidate", theme);
-        model.addAttribute("wouldGet", Show.count(got.keywords().length, "keyword", "keywords"));
-        model.addAttribute("wouldGetSearches", Show.count(got.searches()));
-        model.addAttribute("wouldGetAny", got.keywords().length > 0);
-        model.addAttribute("staying", got.staying());
-        model.addAttribute(
-                "sources",
-                got.sources().stream()
-                        .limit(MOST_SOURCES)
-                        .map(source -> new SourceView(
-                                source.group() == Grouping.LEFTOVER ? "Leftovers" : groups.name(source.group()),
-                                source.group() == Grouping.LEFTOVER
-                                        ? query.left()
-                                        : query.opening(groups.grouping().key(source.group())),
-                                Show.count(source.keywords())))
-                        .toList());
-        model.addAttribute("moreSources", Math.max(0, got.sources().size() - MOST_SOURCES));
-        model.addAttribute(
-                "wouldBe",
-                Arrays.stream(board.orders().mostSearched(got.keywords()))
-                        .limit(MOST)
-                        .mapToObj(keyword -> new WouldBeView(
-                                board.keywords().text(keyword),
-                                Show.figure(
-                                        Figure.SEARCHES,
-                                        board.keywords().figure(Figure.SEARCHES).orElse(null),
-                                        keyword),
-                                where(keyword)))
-                        .toList());
+        Shown.in(
+                model,
+                new Opened(
+                        theme,
+                        Show.count(got.keywords().length, "keyword", "keywords"),
+                        Show.count(got.searches()),
+                        got.keywords().length > 0,
+                        got.staying(),
+                        got.sources().stream()
+                                .limit(MOST_SOURCES)
+                                .map(source -> new SourceView(
+                                        source.group() == Grouping.LEFTOVER ? "Leftovers" : groups.name(source.group()),
+                                        source.group() == Grouping.LEFTOVER
+                                                ? query.left()
+                                                : query.opening(
+                                                        groups.grouping().key(source.group())),
+                                        Show.count(source.keywords())))
+                                .toList(),
+                        Math.max(0, got.sources().size() - MOST_SOURCES),
+                        Arrays.stream(board.orders().mostSearched(got.keywords()))
+                                .limit(MOST)
+                                .mapToObj(keyword -> new WouldBeView(
+                                        board.keywords().text(keyword),
+                                        Show.figure(
+                                                Figure.SEARCHES,
+                                                board.keywords()
+                                                        .figure(Figure.SEARCHES)
+                                                        .orElse(null),
+                                                keyword),
+                                        where(keyword)))
+                                .toList()));
     }
 
     private String where(int keyword) {

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -12,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Previews;
 import smorgas.app.work.Snapshot;
@@ -23,6 +27,7 @@ import smorgas.core.group.read.NetOfWords;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
@@ -46,6 +51,9 @@ class GroupController {
         this.previews = previews;
     }
 
+    /** What the dials come to. */
+    record GroupPage(GroupQuery query, String view, boolean preview, List<GroupViews.FigureView> figures) {}
+
     @GetMapping("/projects/{id}/group")
     String page(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
@@ -54,10 +62,10 @@ class GroupController {
         Board board = previews.of(adopted, wanted);
         boolean preview = board != adopted;
         GroupQuery query = GroupQuery.of(fields, preview ? Dials.query(wanted) : "");
-        model.addAttribute("query", query);
-        model.addAttribute("view", query.value("view"));
-        model.addAttribute("preview", preview);
-        model.addAttribute("figures", GroupViews.figures(adopted.groups(), board.groups()));
+        Shown.in(
+                model,
+                new GroupPage(
+                        query, query.value("view"), preview, GroupViews.figures(adopted.groups(), board.groups())));
         dials(wanted, model);
         if (preview) {
             Changes changes = Changes.between(adopted.groups(), board.groups());
@@ -91,16 +99,40 @@ class GroupController {
         }
     }
 
+    /** The dials as they stand. */
+    record DialsShown(
+            GroupSettings settings,
+            List<Pass> passes,
+            boolean morePasses,
+            long seated,
+            String mutedText,
+            String stopText,
+            GroupSettings.Leftovers[] leftoverChoices,
+            GroupSettings.StopAt[] stopPlaces) {}
+
     private static void dials(GroupSettings wanted, Model model) {
-        model.addAttribute("settings", wanted);
-        model.addAttribute("passes", wanted.themes().passes());
-        model.addAttribute("morePasses", wanted.themes().passes().size() < Method.MOST_PASSES);
-        model.addAttribute("seated", Math.round(wanted.seatedFrom() * 100));
-        model.addAttribute("mutedText", String.join(" ", wanted.muted()));
-        model.addAttribute("stopText", String.join(" ", wanted.stopWords()));
-        model.addAttribute("leftoverChoices", GroupSettings.Leftovers.values());
-        model.addAttribute("stopPlaces", GroupSettings.StopAt.values());
+        Shown.in(
+                model,
+                new DialsShown(
+                        wanted,
+                        wanted.themes().passes(),
+                        wanted.themes().passes().size() < Method.MOST_PASSES,
+                        Math.round(wanted.seatedFrom() * 100),
+                        String.join(" ", wanted.muted()),
+                        String.join(" ", wanted.stopWords()),
+                        GroupSettings.Leftovers.values(),
+                        GroupSettings.StopAt.values()));
     }
+
+    /** What stands around every look. */
+    record Beside(
+            String leftovers,
+            String leftoverSearches,
+            boolean leftoversOpened,
+            List<RuleView> rules,
+            @Nullable MuteOffer muteOffer,
+            Set<String> removed,
+            Map<String, String> joined) {}
 
     /** The left side: the map, the list, the broader themes, the net of words, the candidates or the comparison. */
     private void look(GroupViews views, Board board, Board adopted, GroupQuery query, int shown, Model model) {
@@ -118,27 +150,36 @@ class GroupController {
             default -> map(board, query, shown, model);
         }
         Recipe recipe = adopted.recipe();
-        model.addAttribute("leftovers", Show.count(groups.grouping().leftovers()));
-        model.addAttribute("leftoverSearches", Show.count(groups.leftoverSearches()));
-        model.addAttribute("leftoversOpened", shown == Grouping.LEFTOVER);
-        model.addAttribute("rules", rules(recipe));
-        model.addAttribute("muteOffer", MuteOffer.of(board).orElse(null));
-        model.addAttribute("removed", recipe.grouping().pins().removed());
-        model.addAttribute("joined", recipe.grouping().pins().joined());
+        Shown.in(
+                model,
+                new Beside(
+                        Show.count(groups.grouping().leftovers()),
+                        Show.count(groups.leftoverSearches()),
+                        shown == Grouping.LEFTOVER,
+                        rules(recipe),
+                        MuteOffer.of(board).orElse(null),
+                        recipe.grouping().pins().removed(),
+                        recipe.grouping().pins().joined()));
     }
+
+    /** The map. */
+    record Mapped(String map, List<GroupViews.Part> trail, Tint.By[] tints, Tint.By tint) {}
 
     private static void map(Board board, GroupQuery query, int shown, Model model) {
         ThemeTree tree = board.groups().tree();
         int node = tree.find(query.value("zoom"));
-        model.addAttribute("map", MapHtml.of(board, query, node, shown));
         List<GroupViews.Part> trail = new ArrayList<>();
         for (int at = node; at >= 0; at = tree.node(at).parent()) {
             trail.addFirst(new GroupViews.Part(
                     tree.node(at).text(), "", query.with("zoom", tree.node(at).text())));
         }
-        model.addAttribute("trail", trail);
-        model.addAttribute("tints", Tint.By.values());
-        model.addAttribute("tint", Tint.By.of(query.value("tint")));
+        Shown.in(
+                model,
+                new Mapped(
+                        MapHtml.of(board, query, node, shown),
+                        trail,
+                        Tint.By.values(),
+                        Tint.By.of(query.value("tint"))));
     }
 
     /** The names of groups that can be typed, for a field that asks for one. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Changes;
@@ -113,6 +114,9 @@ final class GroupViews {
     /** A heading of the list: sorts by it, or the other way round. */
     record Heading(String label, String url, String sorted, boolean number) {}
 
+    /** Groups with the heads to sort them by. */
+    record Listed(List<GroupView> groups, int hidden, List<Heading> groupHeadings) {}
+
     /** The list of groups in the order asked for, of those with these words in their name. */
     void list(String q, int opened, Model model) {
         int[] order = sorted();
@@ -131,16 +135,17 @@ final class GroupViews {
                 }
             }
         }
-        model.addAttribute("groups", views);
-        model.addAttribute("hidden", matching - views.size());
-        model.addAttribute(
-                "groupHeadings",
-                List.of(
-                        heading("Group", "name", false),
-                        heading("Keywords", "keywords", true),
-                        heading("Searches", "searches", true),
-                        heading("Bid", "bid", true),
-                        heading("Tightness", "tightness", true)));
+        Shown.in(
+                model,
+                new Listed(
+                        views,
+                        matching - views.size(),
+                        List.of(
+                                heading("Group", "name", false),
+                                heading("Keywords", "keywords", true),
+                                heading("Searches", "searches", true),
+                                heading("Bid", "bid", true),
+                                heading("Tightness", "tightness", true))));
     }
 
     private Heading heading(String label, String name, boolean number) {
@@ -203,6 +208,9 @@ final class GroupViews {
         };
     }
 
+    /** Broader themes. */
+    record Tree(List<GroupView> groups, int hidden) {}
+
     /** The broader themes from the top, each with what is under it. */
     void tree(int opened, Model model) {
         ThemeTree tree = groups.tree();
@@ -212,8 +220,7 @@ final class GroupViews {
         }
         List<GroupView> views = new ArrayList<>();
         walk(tree, -1, largest, opened, views);
-        model.addAttribute("groups", views);
-        model.addAttribute("hidden", tree.size() - views.size());
+        Shown.in(model, new Tree(views, tree.size() - views.size()));
     }
 
     private void walk(ThemeTree tree, int under, int largest, int opened, List<GroupView> views) {

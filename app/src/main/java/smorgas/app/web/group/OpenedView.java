@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -54,6 +55,26 @@ final class OpenedView {
         this.views = new GroupViews(board, query);
     }
 
+    /** The opened group, its members and what is near it. */
+    record Opened(
+            String members,
+            String theme,
+            String name,
+            String kind,
+            List<String> themeWords,
+            String memberCount,
+            String memberSearches,
+            String memberBid,
+            String memberTightness,
+            List<GroupViews.Part> common,
+            List<GroupViews.Part> near,
+            List<GroupViews.Part> odd,
+            String broader,
+            String before,
+            String after,
+            int page,
+            int pages) {}
+
     /** The opened group, or the leftovers: what holds it together, its members, its neighbours. */
     void show(int group, int page, Model model) {
         boolean is = group >= 0;
@@ -69,72 +90,77 @@ final class OpenedView {
                 .limit(GroupViews.PAGE)
                 .mapToObj(keyword -> member(group, keyword))
                 .toList();
-        model.addAttribute("members", MemberHtml.of(members, base));
-        model.addAttribute("theme", is ? grouping.key(group) : "");
-        model.addAttribute("name", is ? groups.name(group) : "");
-        model.addAttribute("kind", is ? views.kind(group) : "");
-        model.addAttribute("themeWords", is ? grouping.theme(group) : List.of());
-        model.addAttribute("memberCount", Show.count(inOrder.length, "keyword", "keywords"));
-        model.addAttribute("memberSearches", Show.count(is ? groups.searches(group) : groups.leftoverSearches()));
-        model.addAttribute("memberBid", is ? Show.money(groups.bid(group)) : "");
-        model.addAttribute(
-                "memberTightness",
-                is && !grouping.theme(group).isEmpty() ? Show.percent(grouping.meanTightness(group)) : "");
-        model.addAttribute(
-                "common",
-                is
-                        ? groups.explained().common(group).stream()
-                                .filter(word -> !word.theme())
-                                .limit(8)
-                                .map(word -> new GroupViews.Part(word.word(), Show.percent(word.share()), ""))
-                                .toList()
-                        : List.of());
-        model.addAttribute(
-                "near",
-                is
-                        ? groups.explained().near(group).stream()
-                                .map(near -> new GroupViews.Part(
-                                        groups.name(near.group()),
-                                        Show.percent(near.nearness()),
-                                        views.url(near.group())))
-                                .toList()
-                        : List.of());
-        model.addAttribute(
-                "odd",
-                is
-                        ? groups.explained().odd(group).stream()
-                                .map(keyword -> new GroupViews.Part(
-                                        board.keywords().text(keyword), Show.percent(grouping.tightness(keyword)), ""))
-                                .toList()
-                        : List.of());
-        model.addAttribute("broader", is ? String.join(" › ", groups.tree().above(group)) : "");
-        model.addAttribute("before", query.with("page", String.valueOf(shown - 1)));
-        model.addAttribute("after", query.with("page", String.valueOf(shown + 1)));
         hand(group, is ? grouping.key(group) : "", model);
-        model.addAttribute("page", shown);
-        model.addAttribute("pages", pages);
+        Shown.in(
+                model,
+                new Opened(
+                        MemberHtml.of(members, base),
+                        is ? grouping.key(group) : "",
+                        is ? groups.name(group) : "",
+                        is ? views.kind(group) : "",
+                        is ? grouping.theme(group) : List.of(),
+                        Show.count(inOrder.length, "keyword", "keywords"),
+                        Show.count(is ? groups.searches(group) : groups.leftoverSearches()),
+                        is ? Show.money(groups.bid(group)) : "",
+                        is && !grouping.theme(group).isEmpty() ? Show.percent(grouping.meanTightness(group)) : "",
+                        is
+                                ? groups.explained().common(group).stream()
+                                        .filter(word -> !word.theme())
+                                        .limit(8)
+                                        .map(word -> new GroupViews.Part(word.word(), Show.percent(word.share()), ""))
+                                        .toList()
+                                : List.of(),
+                        is
+                                ? groups.explained().near(group).stream()
+                                        .map(near -> new GroupViews.Part(
+                                                groups.name(near.group()),
+                                                Show.percent(near.nearness()),
+                                                views.url(near.group())))
+                                        .toList()
+                                : List.of(),
+                        is
+                                ? groups.explained().odd(group).stream()
+                                        .map(keyword -> new GroupViews.Part(
+                                                board.keywords().text(keyword),
+                                                Show.percent(grouping.tightness(keyword)),
+                                                ""))
+                                        .toList()
+                                : List.of(),
+                        is ? String.join(" › ", groups.tree().above(group)) : "",
+                        query.with("page", String.valueOf(shown - 1)),
+                        query.with("page", String.valueOf(shown + 1)),
+                        shown,
+                        pages));
     }
+
+    /** What a hand has decided of a group. */
+    record Decided(
+            boolean locked,
+            boolean made,
+            boolean split,
+            List<String> joinedFrom,
+            List<String> barred,
+            List<String> alsoHere) {}
 
     /** What a hand has decided of the opened group. */
     private void hand(int group, String key, Model model) {
         GroupPins pins = board.recipe().grouping().pins();
-        model.addAttribute("locked", pins.locked().containsKey(key));
-        model.addAttribute("made", pins.made().contains(key));
-        model.addAttribute("split", pins.split().containsKey(key));
-        model.addAttribute(
-                "joinedFrom",
-                pins.joined().entrySet().stream()
-                        .filter(join -> join.getValue().equals(key))
-                        .map(Map.Entry::getKey)
-                        .toList());
-        model.addAttribute("barred", leads(pins.barred(), key));
-        model.addAttribute(
-                "alsoHere",
-                group < 0
-                        ? List.of()
-                        : Arrays.stream(grouping.also().row(group))
-                                .mapToObj(board.keywords()::text)
-                                .toList());
+        Shown.in(
+                model,
+                new Decided(
+                        pins.locked().containsKey(key),
+                        pins.made().contains(key),
+                        pins.split().containsKey(key),
+                        pins.joined().entrySet().stream()
+                                .filter(join -> join.getValue().equals(key))
+                                .map(Map.Entry::getKey)
+                                .toList(),
+                        leads(pins.barred(), key),
+                        group < 0
+                                ? List.of()
+                                : Arrays.stream(grouping.also().row(group))
+                                        .mapToObj(board.keywords()::text)
+                                        .toList()));
     }
 
     /** The lead spellings of the texts that have to do with a group. */

@@ -21,6 +21,7 @@ import smorgas.app.store.RecipeFile;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.recipe.History;
@@ -53,6 +54,9 @@ class HistoryController {
         return act.back(act.redo());
     }
 
+    /** The acts, the last first. */
+    record HistoryPage(List<ActView> acts, int more) {}
+
     @GetMapping("/projects/{id}/history")
     String history(@PathVariable long id, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
@@ -73,8 +77,7 @@ class HistoryController {
                     times.get(i).atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
                     state));
         }
-        model.addAttribute("acts", views);
-        model.addAttribute("more", steps.size() - views.size());
+        Shown.in(model, new HistoryPage(views, steps.size() - views.size()));
         frames.frame(model, id, snapshot, null);
         return "history/page";
     }

@@ -16,6 +16,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.core.recipe.WordList;
 import smorgas.core.text.Refusal;
 
@@ -35,6 +36,18 @@ class PantryController {
         this.pantry = pantry;
     }
 
+    /** The lists, and the version that is opened. */
+    record PantryPage(
+            List<ListLink> lists,
+            WordList.Kind[] kinds,
+            @Nullable WordList opened,
+            List<Integer> versions,
+            int newest,
+            String size,
+            boolean inField,
+            String text,
+            List<String> removed) {}
+
     @GetMapping("/pantry")
     String page(
             @RequestParam(defaultValue = "") String list, @RequestParam(defaultValue = "0") int version, Model model) {
@@ -45,35 +58,34 @@ class PantryController {
                 .filter(known -> version == 0 || known.version() == version)
                 .findFirst()
                 .orElse(null);
-        model.addAttribute(
-                "lists",
-                all.stream()
-                        .map(known -> new ListLink(
-                                known.name(),
-                                known.kind().label(),
-                                known.language(),
-                                known.version(),
-                                Show.count(known.words().size()),
-                                url(known.name()),
-                                known.name().equals(list)))
-                        .toList());
-        model.addAttribute("kinds", WordList.Kind.values());
-        model.addAttribute("opened", opened);
-        model.addAttribute("versions", versions.stream().map(WordList::version).toList());
-        model.addAttribute(
-                "newest", versions.isEmpty() ? 0 : versions.getFirst().version());
-        model.addAttribute(
-                "size", opened == null ? "" : Show.count(opened.words().size(), "entry", "entries"));
-        model.addAttribute("inField", opened == null || opened.words().size() <= MOST_IN_FIELD);
-        model.addAttribute(
-                "text",
-                opened == null
-                        ? ""
-                        : String.join(
-                                "\n",
-                                opened.words()
-                                        .subList(0, Math.min(opened.words().size(), MOST_IN_FIELD))));
-        model.addAttribute("removed", pantry.removed());
+        Shown.in(
+                model,
+                new PantryPage(
+                        all.stream()
+                                .map(known -> new ListLink(
+                                        known.name(),
+                                        known.kind().label(),
+                                        known.language(),
+                                        known.version(),
+                                        Show.count(known.words().size()),
+                                        url(known.name()),
+                                        known.name().equals(list)))
+                                .toList(),
+                        WordList.Kind.values(),
+                        opened,
+                        versions.stream().map(WordList::version).toList(),
+                        versions.isEmpty() ? 0 : versions.getFirst().version(),
+                        opened == null ? "" : Show.count(opened.words().size(), "entry", "entries"),
+                        opened == null || opened.words().size() <= MOST_IN_FIELD,
+                        opened == null
+                                ? ""
+                                : String.join(
+                                        "\n",
+                                        opened.words()
+                                                .subList(
+                                                        0,
+                                                        Math.min(opened.words().size(), MOST_IN_FIELD))),
+                        pantry.removed()));
         return "pantry/page";
     }
 

@@ -3,6 +3,7 @@ package smorgas.app.web.project;
 import java.io.IOException;
 import java.util.Currency;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -19,6 +20,7 @@ import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.app.store.RecipeFile;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.work.Table;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.text.Refusal;
@@ -65,14 +67,20 @@ class ProjectController {
         return last.map(project -> "redirect:/projects/" + project.id()).orElse(LIST);
     }
 
+    /** All projects. */
+    record ProjectsPage(
+            List<Project> projects, List<Project> binned, List<Language> languages, Map<String, String> names) {}
+
     @GetMapping("/projects")
     String list(Model model) {
         List<Project> all = projects.all();
-        model.addAttribute("projects", all.stream().filter(p -> !p.binned()).toList());
-        model.addAttribute("binned", all.stream().filter(Project::binned).toList());
-        model.addAttribute("languages", LANGUAGES);
-        model.addAttribute(
-                "names", LANGUAGES.stream().collect(Collectors.toUnmodifiableMap(Language::code, Language::name)));
+        Shown.in(
+                model,
+                new ProjectsPage(
+                        all.stream().filter(p -> !p.binned()).toList(),
+                        all.stream().filter(Project::binned).toList(),
+                        LANGUAGES,
+                        LANGUAGES.stream().collect(Collectors.toUnmodifiableMap(Language::code, Language::name))));
         return "project/list";
     }
 

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
 import smorgas.core.column.Decimals;
@@ -52,33 +53,56 @@ class ServeController {
         this.frames = frames;
     }
 
+    /** The choices, and the plan that they come to. */
+    record ServePage(
+            PlanSettings settings,
+            String bid,
+            List<MatchType> matchTypes,
+            List<Plan.Row> rows,
+            boolean pages,
+            String rowCount,
+            long more,
+            String adGroups,
+            String keywords,
+            List<Plan.Negative> negatives,
+            List<Plan.Conflict> conflicts,
+            List<Plan.HeldBack> heldBack,
+            int heldBackCount,
+            List<String> notes,
+            List<PlanFormat> formats,
+            String kept,
+            String both,
+            String leftoverCount,
+            Map<Integer, String> depths) {}
+
     @GetMapping("/projects/{id}/serve")
     String page(@PathVariable long id, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Plan plan = snapshot.board().plan();
         PlanSettings settings = snapshot.board().recipe().serving().plan();
-        model.addAttribute("settings", settings);
-        model.addAttribute(
-                "bid", settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale()));
-        model.addAttribute("matchTypes", List.of(MatchType.values()));
-        model.addAttribute("rows", plan.rows().limit(PREVIEW).toList());
-        model.addAttribute("pages", plan.hasPages());
-        model.addAttribute("rowCount", Show.count(plan.count().rows(), "row", "rows"));
-        model.addAttribute("more", Math.max(0, plan.count().rows() - PREVIEW));
-        model.addAttribute("adGroups", Show.count(plan.count().adGroups(), "ad group", "ad groups"));
-        model.addAttribute("keywords", Show.count(plan.count().keywords(), "keyword", "keywords"));
-        model.addAttribute("negatives", plan.negatives().toList());
-        model.addAttribute("conflicts", plan.conflicts());
-        model.addAttribute("heldBack", plan.heldBack().stream().limit(PREVIEW).toList());
-        model.addAttribute("heldBackCount", plan.heldBack().size());
-        model.addAttribute("notes", plan.notes());
-        model.addAttribute("formats", PlanFormat.ALL);
         var standings = snapshot.board().standings();
-        model.addAttribute("kept", Show.count(standings.count(Standing.KEPT)));
-        model.addAttribute("both", Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)));
-        model.addAttribute(
-                "leftoverCount", Show.count(snapshot.board().groups().grouping().leftovers()));
-        model.addAttribute("depths", DEPTHS);
+        Shown.in(
+                model,
+                new ServePage(
+                        settings,
+                        settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale()),
+                        List.of(MatchType.values()),
+                        plan.rows().limit(PREVIEW).toList(),
+                        plan.hasPages(),
+                        Show.count(plan.count().rows(), "row", "rows"),
+                        Math.max(0, plan.count().rows() - PREVIEW),
+                        Show.count(plan.count().adGroups(), "ad group", "ad groups"),
+                        Show.count(plan.count().keywords(), "keyword", "keywords"),
+                        plan.negatives().toList(),
+                        plan.conflicts(),
+                        plan.heldBack().stream().limit(PREVIEW).toList(),
+                        plan.heldBack().size(),
+                        plan.notes(),
+                        PlanFormat.ALL,
+                        Show.count(standings.count(Standing.KEPT)),
+                        Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)),
+                        Show.count(snapshot.board().groups().grouping().leftovers()),
+                        DEPTHS));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
     }

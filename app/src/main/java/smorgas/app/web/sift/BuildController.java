@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -20,6 +21,7 @@ import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
@@ -70,6 +72,18 @@ class BuildController {
         this.pantry = pantry;
     }
 
+    /** The form, and what is wrong with it. */
+    record BuildPage(
+            List<PartView> parts,
+            int rule,
+            String changedRule,
+            String tagName,
+            Built.How[] hows,
+            List<Choices> kinds,
+            List<String> tags,
+            List<String> faults,
+            @Nullable Condition condition) {}
+
     /** The form, empty, as it was sent, with what is on view, or with a rule to be changed. */
     @GetMapping("/projects/{id}/rules/build")
     String page(
@@ -86,20 +100,21 @@ class BuildController {
                 .findFirst();
         Built built = built(fields, changed, decimals);
         Built.Read read = built.read(decimals);
-        model.addAttribute("parts", views(built, values(snapshot)));
-        model.addAttribute("rule", changed.map(Rule::number).orElse(0));
-        model.addAttribute("changedRule", changed.map(Rule::sentence).orElse(""));
-        model.addAttribute(
-                "tagName",
-                changed.map(Rule::does)
-                        .filter(Rule.Tags.class::isInstance)
-                        .map(does -> ((Rule.Tags) does).tag())
-                        .orElse(""));
-        model.addAttribute("hows", Built.How.values());
-        model.addAttribute("kinds", kinds(board));
-        model.addAttribute("tags", board.standings().tags().all());
-        model.addAttribute("faults", read.faults());
-        model.addAttribute("condition", read.condition().orElse(null));
+        Shown.in(
+                model,
+                new BuildPage(
+                        views(built, values(snapshot)),
+                        changed.map(Rule::number).orElse(0),
+                        changed.map(Rule::sentence).orElse(""),
+                        changed.map(Rule::does)
+                                .filter(Rule.Tags.class::isInstance)
+                                .map(does -> ((Rule.Tags) does).tag())
+                                .orElse(""),
+                        Built.How.values(),
+                        kinds(board),
+                        board.standings().tags().all(),
+                        read.faults(),
+                        read.condition().orElse(null)));
         read.condition().ifPresent(condition -> effect(condition, board, model));
         frames.frame(model, id, snapshot, Step.SIFT);
         return "sift/build";
@@ -157,21 +172,33 @@ class BuildController {
         return new Condition.AllOf(parts);
     }
 
+    /** What the condition finds. */
+    record Effect(
+            String sentence,
+            String counts,
+            String showUrl,
+            List<String> doubts,
+            List<Offer.Act> acts,
+            List<String> samples) {}
+
     private void effect(Condition condition, Board board, Model model) {
         Matcher matcher = matcher(condition, board);
         BitSet found = matcher.match(condition, board.standings());
-        model.addAttribute("sentence", condition.sentence());
-        model.addAttribute("counts", Offer.counts(found, board));
-        model.addAttribute("showUrl", SiftQuery.urlOf(condition));
-        model.addAttribute("doubts", matcher.doubts(condition));
-        model.addAttribute("acts", condition.asksForStanding() ? List.of() : Offer.acts(board, matcher, condition));
         List<String> samples = new ArrayList<>();
         for (int keyword : board.orders().by(Figure.SEARCHES, true)) {
             if (found.get(keyword) && samples.size() < SAMPLES) {
                 samples.add(board.keywords().text(keyword));
             }
         }
-        model.addAttribute("samples", samples);
+        Shown.in(
+                model,
+                new Effect(
+                        condition.sentence(),
+                        Offer.counts(found, board),
+                        SiftQuery.urlOf(condition),
+                        matcher.doubts(condition),
+                        condition.asksForStanding() ? List.of() : Offer.acts(board, matcher, condition),
+                        samples));
     }
 
     /** One that knows the lists of the pantry that the condition names and the project has not taken yet. */

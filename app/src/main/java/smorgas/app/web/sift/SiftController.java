@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,6 +17,7 @@ import smorgas.app.store.Baskets;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
@@ -48,6 +50,25 @@ class SiftController {
         return SiftQuery.of(parameters);
     }
 
+    /** The view with its heads, the words on it and the rules beside it. */
+    record SiftPage(
+            SiftTable.Heading standingHeading,
+            SiftTable.Heading keywordHeading,
+            List<SiftTable.Heading> headings,
+            List<Column> columns,
+            List<String> chosen,
+            int page,
+            String found,
+            int foundCount,
+            String all,
+            String searches,
+            List<SiftQuery.Part> parts,
+            WordCounts.Asked askedWords,
+            WordCounts.Found wordCounts,
+            String wordRows,
+            RulesPanel panel,
+            @Nullable Story story) {}
+
     @GetMapping("/projects/{id}/sift")
     String page(
             @PathVariable long id,
@@ -59,27 +80,28 @@ class SiftController {
         Board board = snapshot.board();
         SiftTable table = new SiftTable(snapshot, query, baskets);
         rows(table, query, table.page(), model);
-        model.addAttribute("standingHeading", table.heading("standing", "Standing"));
-        model.addAttribute("keywordHeading", table.heading("keyword", "Keyword"));
-        model.addAttribute("headings", table.headings());
-        model.addAttribute("columns", Column.all(snapshot));
-        model.addAttribute(
-                "chosen", Column.shown(snapshot).stream().map(Column::name).toList());
-        model.addAttribute("page", table.page());
-        model.addAttribute("found", Show.count(table.found().cardinality()));
-        model.addAttribute("foundCount", table.found().cardinality());
-        model.addAttribute("all", Show.count(board.keywords().size(), "keyword", "keywords"));
-        model.addAttribute("searches", table.searches());
-        model.addAttribute("parts", query.removable());
-        model.addAttribute("askedWords", query.words());
         WordCounts.Found words = WordsPanel.found(board, table.found(), query);
-        model.addAttribute("wordCounts", words);
-        model.addAttribute("wordRows", WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES));
-        model.addAttribute("panel", RulesPanel.of(board, query, pantry));
         offer(offer, board, model);
-        model.addAttribute(
-                "story",
-                Story.of(Tidy.of(story), board, line -> others(line, snapshot)).orElse(null));
+        Shown.in(
+                model,
+                new SiftPage(
+                        table.heading("standing", "Standing"),
+                        table.heading("keyword", "Keyword"),
+                        table.headings(),
+                        Column.all(snapshot),
+                        Column.shown(snapshot).stream().map(Column::name).toList(),
+                        table.page(),
+                        Show.count(table.found().cardinality()),
+                        table.found().cardinality(),
+                        Show.count(board.keywords().size(), "keyword", "keywords"),
+                        table.searches(),
+                        query.removable(),
+                        query.words(),
+                        words,
+                        WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES),
+                        RulesPanel.of(board, query, pantry),
+                        Story.of(Tidy.of(story), board, line -> others(line, snapshot))
+                                .orElse(null)));
         frames.frame(model, id, snapshot, Step.SIFT);
         return "sift/page";
     }
@@ -96,36 +118,55 @@ class SiftController {
         return "sift/more :: more";
     }
 
+    /** A part of the rows, and where the next are. */
+    record Rows(String rows, int pages, int upto, String nextRows) {}
+
     /** Rows, and where those behind them are: nowhere if there are none, or if so many are shown that a new list begins. */
     private static void rows(SiftTable table, SiftQuery query, int first, Model model) {
-        model.addAttribute("rows", RowHtml.of(table.rows()));
-        model.addAttribute("pages", table.pages());
-        model.addAttribute("upto", table.upto());
         boolean room = table.upto() - first + 1 < SiftTable.MOST_PAGES;
-        model.addAttribute(
-                "nextRows",
-                table.upto() < table.pages() && room ? query.urlOfPage(table.upto() + 1) + "&first=" + first : "");
+        Shown.in(
+                model,
+                new Rows(
+                        RowHtml.of(table.rows()),
+                        table.pages(),
+                        table.upto(),
+                        table.upto() < table.pages() && room
+                                ? query.urlOfPage(table.upto() + 1) + "&first=" + first
+                                : ""));
     }
 
+    /** What can be done with all keywords of a word. */
+    record Offered(@Nullable Offer offer, List<String> lists) {}
+
     private void offer(String word, Board board, Model model) {
-        model.addAttribute("offer", word.isBlank() ? null : Offer.of(Tidy.of(word), board));
-        model.addAttribute(
-                "lists",
-                word.isBlank()
-                        ? List.of()
-                        : pantry.all().stream().map(WordList::name).toList());
+        Shown.in(
+                model,
+                new Offered(
+                        word.isBlank() ? null : Offer.of(Tidy.of(word), board),
+                        word.isBlank()
+                                ? List.of()
+                                : pantry.all().stream().map(WordList::name).toList()));
     }
+
+    /** Likely kinds of words. */
+    record Families(List<WordsPanel.FamilyView> families, List<String> lists, String base) {}
 
     /** The likely kinds of words, which are worked out only for those who open them. */
     @GetMapping("/projects/{id}/sift/families")
     String families(@PathVariable long id, @ModelAttribute("query") SiftQuery query, Model model) {
         Board board = frames.open(id).snapshot().board();
         var view = board.matcher().match(query.condition(), board.standings());
-        model.addAttribute("families", WordsPanel.families(board, view, pantry));
-        model.addAttribute("lists", pantry.all().stream().map(WordList::name).toList());
-        model.addAttribute("base", "/projects/" + id);
+        Shown.in(
+                model,
+                new Families(
+                        WordsPanel.families(board, view, pantry),
+                        pantry.all().stream().map(WordList::name).toList(),
+                        "/projects/" + id));
         return "sift/families :: families";
     }
+
+    /** What dropping or keeping would change. */
+    record Effect(List<Offer.Act> acts, int ticked) {}
 
     /** What dropping or keeping keywords with any of these words would change. */
     @GetMapping("/projects/{id}/sift/families/effect")
@@ -133,10 +174,13 @@ class SiftController {
         Board board = frames.open(id).snapshot().board();
         List<String> ticked =
                 words.stream().map(Tidy::of).filter(w -> !w.isEmpty()).toList();
-        model.addAttribute(
-                "acts",
-                ticked.isEmpty() ? List.of() : Offer.acts(board, board.matcher(), new Condition.HasAnyWord(ticked)));
-        model.addAttribute("ticked", ticked.size());
+        Shown.in(
+                model,
+                new Effect(
+                        ticked.isEmpty()
+                                ? List.of()
+                                : Offer.acts(board, board.matcher(), new Condition.HasAnyWord(ticked)),
+                        ticked.size()));
         return "sift/families :: effect";
     }
 
