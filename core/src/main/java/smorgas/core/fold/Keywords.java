@@ -12,6 +12,7 @@ import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
@@ -329,6 +330,22 @@ public final class Keywords {
                 .findFirst()
                 .flatMap(b -> b.figure(figure))
                 .filter(column -> column.known(occurrence.row()));
+    }
+
+    /** The texts that a line has in the columns of a role, from the left, if its basket is of this kind. */
+    public List<String> textsAt(Occurrence occurrence, BasketInfo.Kind kind, ColumnRole role) {
+        return baskets.stream()
+                .filter(lines ->
+                        lines.basket() == occurrence.basket() && lines.info().kind() == kind)
+                .flatMap(lines -> lines.texts(role).stream())
+                .map(column -> column.text(occurrence.row()))
+                .filter(text -> !text.isEmpty())
+                .toList();
+    }
+
+    /** Whether any basket of this kind was folded. */
+    public boolean hasBasket(BasketInfo.Kind kind) {
+        return baskets.stream().anyMatch(lines -> lines.info().kind() == kind);
     }
 
     /** The merged column of a figure; empty if no basket has it. */

@@ -1,17 +1,14 @@
 package smorgas.core.serve;
 
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import smorgas.core.column.ColumnRole;
-import smorgas.core.column.TextColumn;
 import smorgas.core.fold.Keywords;
-import smorgas.core.gather.Lines;
 import smorgas.core.recipe.BasketInfo;
 
 /** What the lines of own campaigns hand down to a new ad group: the page that they lead to, and their ads. */
@@ -24,19 +21,16 @@ final class Inherited {
     private static final int MOST_ADS = 3;
 
     private final Keywords keywords;
-    /** Baskets of own campaigns by number. */
-    private final Map<Long, Lines> own = new HashMap<>();
+    private final boolean any;
 
     Inherited(Keywords keywords) {
         this.keywords = keywords;
-        keywords.baskets().stream()
-                .filter(lines -> lines.info().kind() == BasketInfo.Kind.OWN_CAMPAIGN)
-                .forEach(lines -> own.put(lines.basket(), lines));
+        this.any = keywords.hasBasket(BasketInfo.Kind.OWN_CAMPAIGN);
     }
 
     /** The page that most lines of these keywords lead to; of equal ones the first by the alphabet. */
     Optional<String> page(int[] members) {
-        return counted(members, (lines, row) -> cells(lines, ColumnRole.LANDING_PAGE, row).stream()
+        return counted(members, line -> cells(line, ColumnRole.LANDING_PAGE).stream()
                         .filter(page -> PAGE.matcher(page).matches())
                         .toList())
                 .stream()
@@ -45,9 +39,8 @@ final class Inherited {
 
     /** The ads that most lines of these keywords have. */
     List<Plan.Ad> ads(int[] members) {
-        return counted(members, (lines, row) -> {
-                    Plan.Ad ad = new Plan.Ad(
-                            cells(lines, ColumnRole.HEADLINE, row), cells(lines, ColumnRole.DESCRIPTION, row));
+        return counted(members, line -> {
+                    Plan.Ad ad = new Plan.Ad(cells(line, ColumnRole.HEADLINE), cells(line, ColumnRole.DESCRIPTION));
                     return ad.headlines().isEmpty() ? List.of() : List.of(ad);
                 })
                 .stream()
@@ -55,21 +48,13 @@ final class Inherited {
                 .toList();
     }
 
-    @FunctionalInterface
-    private interface Told<T> {
-        List<T> by(Lines lines, int row);
-    }
-
     /** What the lines of keywords tell, what most of them tell first. */
-    private <T> List<T> counted(int[] members, Told<T> told) {
+    private <T> List<T> counted(int[] members, Function<Keywords.Occurrence, List<T>> told) {
         Map<T, Integer> counts = new LinkedHashMap<>();
-        if (!own.isEmpty()) {
+        if (any) {
             for (int keyword : members) {
                 for (Keywords.Occurrence line : keywords.occurrences(keyword)) {
-                    Lines lines = own.get(line.basket());
-                    if (lines != null) {
-                        told.by(lines, line.row()).forEach(one -> counts.merge(one, 1, Integer::sum));
-                    }
+                    told.apply(line).forEach(one -> counts.merge(one, 1, Integer::sum));
                 }
             }
         }
@@ -80,13 +65,7 @@ final class Inherited {
                 .toList();
     }
 
-    private static List<String> cells(Lines lines, ColumnRole role, int row) {
-        List<String> cells = new ArrayList<>();
-        for (TextColumn column : lines.texts(role)) {
-            if (!column.text(row).isEmpty()) {
-                cells.add(column.text(row));
-            }
-        }
-        return cells;
+    private List<String> cells(Keywords.Occurrence line, ColumnRole role) {
+        return keywords.textsAt(line, BasketInfo.Kind.OWN_CAMPAIGN, role);
     }
 }
