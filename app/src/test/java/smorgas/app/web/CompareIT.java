@@ -27,7 +27,7 @@ class CompareIT {
                 "Bee Hives\nbee suit\nhive stand oak\nhive stand pine\nhive stand\n".getBytes(StandardCharsets.UTF_8));
         files.put("two.txt", "hive bee\nsmoker\n".getBytes(StandardCharsets.UTF_8));
         visitor.upload(base + "/gather", files);
-        Matcher option = Pattern.compile("<option value=\"(basket:\\d+)\"[^>]*>basket ([^<]+)<")
+        Matcher option = Pattern.compile("<option\\s+value=\"(basket:\\d+)\"[^>]*>basket ([^<]+)<")
                 .matcher(visitor.get(base + "/compare").body());
         while (option.find()) {
             baskets.putIfAbsent(option.group(2), option.group(1));
