@@ -23,6 +23,7 @@ public final class Bench {
                         "sifting-large",
                         "dials",
                         "grouping",
+                        "experts",
                         "storing",
                         "workbooks",
                         "stages")
@@ -61,6 +62,7 @@ public final class Bench {
                     Served.dials(script, folder, 100_000, 20);
                 }
                 case "grouping" -> Grouping.run(folder);
+                case "experts" -> Experts.run();
                 case "labelled" -> Grouping.labelled(folder);
                 case "storing" -> Storing.run(script, folder, 1_000_000);
                 case "workbooks" -> Workbooks.run(100_000);
@@ -69,7 +71,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, labelled, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, experts, labelled, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

@@ -17,6 +17,8 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Planted;
+import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
@@ -96,10 +98,15 @@ final class Grouping {
     private static Question question(Keywords keywords) {
         return new Question(
                 new ThemeWords(keywords.folded(), GroupSettings.standard("en"), "en"),
+                keywords::text,
+                IntStream.range(0, keywords.size()).toArray(),
                 IntStream.range(0, keywords.size()).toArray(),
                 Map.of(),
                 Question.Barred.NOTHING,
-                Edition.NEWEST);
+                "en",
+                Edition.NEWEST,
+                MeaningVectors.NONE,
+                new Grown());
     }
 
     private static int[] kMeans(Question question, int clusters, long seed, int iterations) {

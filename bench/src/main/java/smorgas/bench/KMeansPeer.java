@@ -19,7 +19,7 @@ record KMeansPeer(int clusters, long seed, int iterations) implements Engine {
     public Found find(Question question) {
         MathEx.setSeed(seed);
         int[] group = KMeans.fit(matrix(question), clusters, iterations, 1e-4).y;
-        return new Found(
+        return Found.byThemes(
                 new int[clusters][0], group, new double[question.words().size()]);
     }
 

@@ -10,18 +10,21 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.Taking;
+import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Standings;
+import smorgas.core.text.Tidy;
 
 /** Brings together what groups are found from. */
 final class GroupStage {
 
     private GroupStage() {}
 
-    static Groups group(Matcher matcher, Standings standings, Recipe recipe) {
+    static Groups group(Matcher matcher, Standings standings, Recipe recipe, MeaningVectors meaning, Grown grown) {
         Keywords keywords = matcher.keywords();
         Map<Figure, FigureColumn> figures = new EnumMap<>(Figure.class);
         for (Figure figure : List.of(Figure.SEARCHES, Figure.CLICKS, Figure.CONVERSIONS)) {
@@ -30,6 +33,7 @@ final class GroupStage {
         Grouping grouping = Grouper.group(
                 new Grouper.Input(
                         keywords.folded(),
+                        keyword -> Tidy.of(keywords.text(keyword)),
                         standings.remaining(),
                         figures,
                         recipe.folding().language(),
@@ -38,7 +42,9 @@ final class GroupStage {
                                         rule.key(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
                                 .toList(),
                         Hand.of(recipe.grouping().pins(), keywords),
-                        recipe.folding().edition()),
+                        recipe.folding().edition(),
+                        meaning,
+                        grown),
                 recipe.grouping().settings());
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), given(recipe));
     }

@@ -19,6 +19,8 @@ import smorgas.core.fold.Overlap;
 import smorgas.core.fold.Prepared;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
+import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Sifting;
@@ -98,8 +100,11 @@ final class Stages {
             (one, other) -> one.sifting().judgesAs(other.sifting()),
             made -> judged(made.get(MATCHER), made.recipe().sifting()));
 
+    /** What was found of likeness is remembered there, as long as the keywords are the same. */
+    static final Declared<Grown> GROWN = declare(List.of(KEYWORDS), made -> new Grown());
+
     static final Declared<Groups> GROUPS = declare(
-            List.of(KEYWORDS, MATCHER, STANDINGS),
+            List.of(KEYWORDS, MATCHER, STANDINGS, GROWN),
             (one, other) -> one.grouping().groupsAs(other.grouping()),
             Stages::groups);
 
@@ -240,7 +245,7 @@ final class Stages {
         KnownGroups earlier = made.earlier();
         return earlier != null && earlier.hold(made.get(KEYWORDS), judged.remaining(), made.recipe())
                 ? earlier.groups()
-                : GroupStage.group(made.get(MATCHER), judged, made.recipe());
+                : GroupStage.group(made.get(MATCHER), judged, made.recipe(), MeaningVectors.NONE, made.get(GROWN));
     }
 
     /** Words that lists of brands have. */

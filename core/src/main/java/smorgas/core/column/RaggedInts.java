@@ -26,6 +26,16 @@ public final class RaggedInts {
         return starts.length - 1;
     }
 
+    /** Whether a row has a number. */
+    public boolean contains(int row, int number) {
+        for (int i = 0; i < length(row); i++) {
+            if (get(row, i) == number) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     public int length(int row) {
         return starts[row + 1] - starts[row];
     }

@@ -6,11 +6,13 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -18,6 +20,8 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.engine.Division;
 import smorgas.core.group.engine.Engine;
+import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.RemovedThemes;
 import smorgas.core.group.engine.ThemeWords;
@@ -46,30 +50,60 @@ public final class Grouper {
     private final Map<String, String> known = new HashMap<>();
 
     private final double[] weights;
+    private Nearness.Measure measure = Nearness.BY_THEMES;
 
     /**
      * What is grouped, and by what.
      *
      * @param words of every keyword
+     * @param texts of every keyword, its lead spelling, tidy
      * @param scope the keywords to be grouped
      * @param figures by which themes may be ranked; those that no basket has are missing
      * @param language ISO 639-1; decides further forms of words
      * @param rules the groups that rules make, those of the highest priority first
      * @param hand what a hand decided
      * @param edition whose rules hold
+     * @param meaning what is known of what texts mean
+     * @param grown remembers what was found for these keywords before
      */
     public record Input(
             FoldedWords words,
+            IntFunction<String> texts,
             BitSet scope,
             Map<Figure, FigureColumn> figures,
             String language,
             List<Taking> rules,
             Hand hand,
-            Edition edition) {
+            Edition edition,
+            MeaningVectors meaning,
+            Grown grown) {
 
         /** Nothing but words: no figures, no rules, no hand. */
         public static Input of(FoldedWords words, BitSet scope, String language) {
-            return new Input(words, scope, Map.of(), language, List.of(), Hand.NONE, Edition.NEWEST);
+            return of(words, scope, Map.of(), language, List.of(), Hand.NONE);
+        }
+
+        /** No other texts than the words as they are shown, and nothing known of what they mean. */
+        public static Input of(
+                FoldedWords words,
+                BitSet scope,
+                Map<Figure, FigureColumn> figures,
+                String language,
+                List<Taking> rules,
+                Hand hand) {
+            return new Input(
+                    words,
+                    keyword -> Arrays.stream(words.rows().row(keyword))
+                            .mapToObj(words::text)
+                            .collect(Collectors.joining(" ")),
+                    scope,
+                    figures,
+                    language,
+                    rules,
+                    hand,
+                    Edition.NEWEST,
+                    MeaningVectors.NONE,
+                    new Grown());
         }
     }
 
@@ -255,13 +289,24 @@ public final class Grouper {
 
     private void find(GroupSettings settings, BitSet left) {
         int[] scope = left.stream().toArray();
-        Engine.Found found =
-                Engine.of(settings).find(new Question(words, scope, input.figures(), barred(), input.edition()));
+        Engine.Found found = Engine.of(settings)
+                .find(new Question(
+                        words,
+                        input.texts(),
+                        input.scope().stream().toArray(),
+                        scope,
+                        input.figures(),
+                        barred(),
+                        input.language(),
+                        input.edition(),
+                        input.meaning(),
+                        input.grown()));
         System.arraycopy(found.weights(), 0, weights, 0, weights.length);
-        int[] numbered = new int[found.themes().length];
+        measure = found.measure();
+        String[] keys = keys(found, scope);
+        int[] numbered = new int[keys.length];
         for (int group = 0; group < numbered.length; group++) {
-            int[] theme = found.themes()[group];
-            numbered[group] = number(key(theme), Grouping.Kind.THEME, theme);
+            numbered[group] = number(keys[group], Grouping.Kind.THEME, found.themes()[group]);
         }
         for (int i = 0; i < scope.length; i++) {
             if (found.group()[i] >= 0) {
@@ -269,6 +314,27 @@ public final class Grouper {
                 left.clear(scope[i]);
             }
         }
+    }
+
+    /**
+     * What tells the groups apart. A group that goes by one of its keywords goes by the one by which a hand knows it, if it has
+     * that.
+     */
+    private String[] keys(Engine.Found found, int[] scope) {
+        String[] keys = new String[found.themes().length];
+        for (int group = 0; group < keys.length; group++) {
+            keys[group] = found.keys()[group].isEmpty() ? key(found.themes()[group]) : found.keys()[group];
+        }
+        Set<String> byHand = hand.keys();
+        Set<String> taken = new HashSet<>();
+        for (int i = 0; i < scope.length && !byHand.isEmpty(); i++) {
+            int group = found.group()[i];
+            String text = input.texts().apply(scope[i]);
+            if (group >= 0 && !found.keys()[group].isEmpty() && byHand.contains(text) && taken.add("" + group)) {
+                keys[group] = text;
+            }
+        }
+        return keys;
     }
 
     /** Words that only keywords placed by hand or by a rule have weigh as the rarest do. */
@@ -374,7 +440,7 @@ public final class Grouper {
             groupOf[keyword] = groupOf[keyword] < 0 ? groupOf[keyword] : place[groupOf[keyword]];
         }
         List<Grouping.Made> used = Arrays.stream(inOrder).mapToObj(made::get).toList();
-        return new Grouping(words, used, groupOf, by, weights, also(used), settings);
+        return new Grouping(words, used, groupOf, by, weights, also(used), settings, measure);
     }
 
     /** For each group the keywords that are in it beside their own group. */

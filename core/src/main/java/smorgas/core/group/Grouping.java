@@ -68,6 +68,8 @@ public final class Grouping {
     private volatile double @Nullable [] means;
 
     private final GroupSettings settings;
+    private final Nearness.Measure measure;
+    private volatile @Nullable Nearness nearness;
     private final RaggedInts members;
     private final int leftovers;
 
@@ -78,7 +80,8 @@ public final class Grouping {
             By[] by,
             double[] weights,
             RaggedInts also,
-            GroupSettings settings) {
+            GroupSettings settings,
+            Nearness.Measure measure) {
         this.words = words;
         this.made = List.copyOf(made);
         this.groupOf = groupOf;
@@ -86,6 +89,7 @@ public final class Grouping {
         this.weights = weights;
         this.also = also;
         this.settings = settings;
+        this.measure = measure;
         this.members = RaggedInts.byKey(groupOf, made.size());
         int count = 0;
         for (int group : groupOf) {
@@ -148,16 +152,26 @@ public final class Grouping {
         return by[keyword];
     }
 
-    /**
-     * The weight of those words of its group's theme that the keyword has, over the weight of all its unmuted words: 0 to
-     * 1; 0 for a keyword in no group or in one without a theme.
-     */
-    public double tightness(int keyword) {
-        int group = groupOf[keyword];
-        return group < 0 ? 0 : coverage(keyword, made.get(group).theme());
+    /** How near keywords are to groups; who asks at the same time works out the same. */
+    public Nearness nearness() {
+        Nearness known = nearness;
+        if (known == null) {
+            known = measure.over(this);
+            nearness = known;
+        }
+        return known;
     }
 
-    public double coverage(int keyword, int[] theme) {
+    /** How near a keyword is to its group, 0 to 1; 0 for one in no group or in one of which nothing can be said. */
+    public double tightness(int keyword) {
+        int group = groupOf[keyword];
+        return group < 0 || !nearness().measures(group) ? 0 : nearness().of(keyword, group);
+    }
+
+    /**
+     * The weight of those words of a theme that the keyword has, over the weight of all its unmuted words: 0 to 1.
+     */
+    double coverage(int keyword, int[] theme) {
         RaggedInts rows = words.rows();
         double whole = 0;
         double covered = 0;

@@ -79,7 +79,7 @@ public record GroupSettings(
     /** One standard pass, leftovers apart, the language's stop words at no edge of a theme, nothing muted. */
     public static GroupSettings standard(String language) {
         return new GroupSettings(
-                new Method.ByThemes(List.of(Pass.standard()), Rank.BY_KEYWORDS),
+                Method.ByThemes.standard(),
                 false,
                 Leftovers.APART,
                 .5,
@@ -103,10 +103,11 @@ public record GroupSettings(
         return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted);
     }
 
-    /** What is set for finding groups by themes. */
+    /** How themes are told, which also serves to split a group or to look for one: as set, else as usual. */
     public Method.ByThemes themes() {
         return switch (method) {
             case Method.ByThemes themes -> themes;
+            case Method.ByLikeness likeness -> Method.ByThemes.standard();
         };
     }
 }

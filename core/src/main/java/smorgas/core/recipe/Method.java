@@ -22,5 +22,42 @@ public sealed interface Method {
                 throw new Refusal("There are 1 to " + MOST_PASSES + " passes, not " + passes.size());
             }
         }
+
+        /** One standard pass, by keywords. */
+        public static ByThemes standard() {
+            return new ByThemes(List.of(Pass.standard()), Rank.BY_KEYWORDS);
+        }
+    }
+
+    /**
+     * Keywords that are alike: in what they are about, and in what they mean where that is known.
+     *
+     * @param place between broad and tight: 0, where all that have anything in common are one, to
+     *     100, where each keyword is a group; 50 is usual
+     * @param smallest the least keywords of a group, from 1; smaller ones go to the nearest group that is near enough
+     * @param largest the most keywords of a group; larger ones are divided; 0 for no bound
+     */
+    record ByLikeness(int place, int smallest, int largest) implements Method {
+        public static final int BROADEST = 0;
+        public static final int USUAL = 50;
+        public static final int TIGHTEST = 100;
+
+        public ByLikeness {
+            if (place < BROADEST || place > TIGHTEST) {
+                throw new Refusal("Between broad and tight is 0 to 100, not " + place);
+            }
+            if (smallest < 1 || smallest > 100_000) {
+                throw new Refusal("The smallest group has 1 to 100,000 keywords, not " + smallest);
+            }
+            if (largest != 0 && largest < Math.max(2, smallest)) {
+                throw new Refusal(
+                        "The largest group has 2 keywords at least, and no fewer than the smallest, not " + largest);
+            }
+        }
+
+        /** The usual place, groups of two and more, no bound above. */
+        public static ByLikeness standard() {
+            return new ByLikeness(USUAL, 2, 0);
+        }
     }
 }

@@ -220,14 +220,13 @@ class GrouperTest {
         BitSet ruled = new BitSet();
         ruled.set(2, 20);
         BitSet rest = (BitSet) all.clone();
-        Grouper.Input input = new Grouper.Input(
+        Grouper.Input input = Grouper.Input.of(
                 words,
                 all,
                 Map.of(),
                 "en",
                 List.of(new Taking("ruled", ruled, false), new Taking("last", rest, true)),
-                hand(placed, "smoker", "queen cage"),
-                smorgas.core.recipe.Edition.NEWEST);
+                hand(placed, "smoker", "queen cage"));
         for (double tightness : new double[] {0, .3, .6, .9}) {
             Grouping grouping = Grouper.group(input, pass(3, 0, 0, true, tightness));
             assertThat(grouping.key(grouping.groupOf(0))).isEqualTo("gifts");
@@ -282,14 +281,8 @@ class GrouperTest {
             long of = keywords.get(k).startsWith("table") ? 900 : 10;
             searches.add(of, of);
         }
-        Grouper.Input input = new Grouper.Input(
-                FoldedWords.plain(keywords),
-                all,
-                Map.of(Figure.SEARCHES, searches.seal()),
-                "en",
-                List.of(),
-                Hand.NONE,
-                smorgas.core.recipe.Edition.NEWEST);
+        Grouper.Input input = Grouper.Input.of(
+                FoldedWords.plain(keywords), all, Map.of(Figure.SEARCHES, searches.seal()), "en", List.of(), Hand.NONE);
         GroupSettings runs = pass(3, 0, 0, false, 0);
         Grouping byCount = Grouper.group(input, runs);
         assertThat(byCount.key(byCount.groupOf(7))).isEqualTo("stand");

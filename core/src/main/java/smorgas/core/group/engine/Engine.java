@@ -1,5 +1,7 @@
 package smorgas.core.group.engine;
 
+import java.util.Arrays;
+import smorgas.core.group.Nearness;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -16,17 +18,27 @@ public interface Engine {
     /**
      * What was found.
      *
-     * @param themes the words of each group's theme, in the order in which they stand on the whole; of two groups with the
-     *     same theme the keywords are one group
+     * @param themes the words of each group's theme, in the order in which they stand on the whole
+     * @param keys what tells each group apart; empty for its theme, and of two with the same one the keywords are one group
      * @param group for each keyword of the scope its group, or -1
      * @param weights what each word weighs; 0 for a muted word and for one that no keyword of the scope has
+     * @param measure how near keywords are to groups
      */
-    record Found(int[][] themes, int[] group, double[] weights) {}
+    record Found(int[][] themes, String[] keys, int[] group, double[] weights, Nearness.Measure measure) {
+
+        /** Groups that go by their themes. */
+        public static Found byThemes(int[][] themes, int[] group, double[] weights) {
+            String[] keys = new String[themes.length];
+            Arrays.fill(keys, "");
+            return new Found(themes, keys, group, weights, Nearness.BY_THEMES);
+        }
+    }
 
     /** The engine of a method. */
     static Engine of(GroupSettings settings) {
         return switch (settings.method()) {
             case Method.ByThemes themes -> new ThemeEngine(themes, settings);
+            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings);
         };
     }
 }

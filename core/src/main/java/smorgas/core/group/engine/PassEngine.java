@@ -205,6 +205,6 @@ public final class PassEngine {
         for (int i = 0; i < chosen.length; i++) {
             group[i] = chosen[i] < 0 ? NONE : numbers[chosen[i]];
         }
-        return new Engine.Found(themes, group, weights);
+        return Engine.Found.byThemes(themes, group, weights);
     }
 }

@@ -1,6 +1,7 @@
 package smorgas.core.group.engine;
 
 import java.util.Map;
+import java.util.function.IntFunction;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.recipe.Edition;
@@ -9,13 +10,27 @@ import smorgas.core.recipe.Edition;
  * What an engine is asked.
  *
  * @param words of every keyword
- * @param scope the keywords to be grouped, rising
+ * @param texts of every keyword, its lead spelling, tidy
+ * @param all keywords that are grouped by anything, rising: what is common among them is told by all
+ * @param scope those of them that are to be grouped by the engine, rising
  * @param figures by which groups may be ranked; those that no basket has are missing
  * @param barred what may not be
+ * @param language ISO 639-1
  * @param edition whose rules hold
+ * @param meaning what is known of what texts mean
+ * @param grown remembers what was found for these keywords before
  */
 public record Question(
-        ThemeWords words, int[] scope, Map<Figure, FigureColumn> figures, Barred barred, Edition edition) {
+        ThemeWords words,
+        IntFunction<String> texts,
+        int[] all,
+        int[] scope,
+        Map<Figure, FigureColumn> figures,
+        Barred barred,
+        String language,
+        Edition edition,
+        MeaningVectors meaning,
+        Grown grown) {
 
     /** Themes on which no group forms, and by keyword those that may not take it. */
     public record Barred(RemovedThemes everywhere, Map<Integer, RemovedThemes> byKeyword) {

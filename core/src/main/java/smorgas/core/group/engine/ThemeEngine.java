@@ -59,7 +59,7 @@ final class ThemeEngine implements Engine {
             left = Arrays.copyOf(left, still);
             themes.addAll(Arrays.asList(found.themes()));
         }
-        return new Found(themes.toArray(int[][]::new), group, weights);
+        return Found.byThemes(themes.toArray(int[][]::new), group, weights);
     }
 
     private long[] worth(Question question) {

@@ -12,6 +12,7 @@ import java.util.concurrent.ConcurrentSkipListMap;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.Nearness;
 
 /** Why keywords are in their groups, and what groups are made of. Safe for many threads; cannot change. */
 public final class Explained {
@@ -29,7 +30,6 @@ public final class Explained {
 
     private final Groups groups;
     private final Grouping grouping;
-    private final ThemeIndex index;
 
     /** A word of a group's keywords, and the share of them that has it. */
     public record Common(String word, double share, boolean theme) {}
@@ -42,7 +42,7 @@ public final class Explained {
      *
      * @param by the words of its group's theme that it has
      * @param tightness in its group
-     * @param next the other group in which it would be tightest of those of whose themes it has every word; empty if none
+     * @param next the other group in which it would be tightest of those that it could be in; empty if none
      * @param nextTightness its tightness there
      */
     public record Why(List<String> by, double tightness, Optional<Integer> next, double nextTightness) {
@@ -64,7 +64,7 @@ public final class Explained {
      * @param smallest keywords of the smallest group; 0 without groups, as the next two
      * @param median of the sizes, the lower one of two in the middle
      * @param largest keywords of the largest group
-     * @param tightness mean of the keywords in groups that have a theme
+     * @param tightness mean of the keywords in groups of which it can be told
      * @param separation mean of (a - b) / max(a, b) over the same keywords, a being the tightness of a keyword in its group
      *     and b in the next best: -1 to 1, after the silhouette of Rousseeuw (1987), with tightness for nearness
      * @param border how many keywords are near the border of their group
@@ -85,7 +85,6 @@ public final class Explained {
     Explained(Groups groups) {
         this.groups = groups;
         this.grouping = groups.grouping();
-        this.index = new ThemeIndex(grouping);
     }
 
     /** Why a keyword is in its group; of one that is in none, which would be the next. */
@@ -112,8 +111,9 @@ public final class Explained {
         int own = grouping.groupOf(keyword);
         double[] best = {0};
         int[] next = {-1};
-        index.forEach(keyword, group -> {
-            double tightness = group == own ? -1 : grouping.coverage(keyword, grouping.themeWords(group));
+        Nearness nearness = grouping.nearness();
+        nearness.forEach(keyword, group -> {
+            double tightness = group == own ? -1 : nearness.of(keyword, group);
             if (tightness > best[0] || tightness == best[0] && next[0] >= 0 && group < next[0]) {
                 best[0] = tightness;
                 next[0] = group;
@@ -141,7 +141,7 @@ public final class Explained {
 
     /** Members that are much less tight than the others, the least tight first; those a hand or a rule put there too. */
     public List<Integer> odd(int group) {
-        if (grouping.themeWords(group).length == 0) {
+        if (!grouping.nearness().measures(group)) {
             return List.of();
         }
         double mean = grouping.meanTightness(group);
@@ -269,7 +269,7 @@ public final class Explained {
     private void add(int keyword, Sums sums) {
         int group = grouping.groupOf(keyword);
         sums.asked += group == Grouping.OUTSIDE ? 0 : 1;
-        if (group >= 0 && grouping.themeWords(group).length > 0) {
+        if (group >= 0 && grouping.nearness().measures(group)) {
             double own = grouping.tightness(keyword);
             Next next = next(keyword);
             double most = Math.max(own, next.tightness());

@@ -83,8 +83,11 @@ public final class ThemeTree {
             int[] nodeOf = new int[grouping.size()];
             for (int group = 0; group < grouping.size(); group++) {
                 int[] theme = sorted(grouping.themeWords(group));
-                nodeOf[group] =
-                        theme.length == 0 ? add(grouping.key(group), group, NONE) : node(theme, grouping.key(group));
+                int node = theme.length == 0 ? add(grouping.key(group), group, NONE) : node(theme, grouping.key(group));
+                // Groups that have the same words in common stand under the first of them.
+                nodeOf[group] = groupOf.get(node) >= 0 && groupOf.get(node) != group
+                        ? add(grouping.key(group), group, node)
+                        : node;
                 groupOf.set(nodeOf[group], group);
             }
             return new ThemeTree(sums(nodeOf), nodeOf);

@@ -1,10 +1,9 @@
-package smorgas.core.group.read;
+package smorgas.core.group;
 
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.longs.Long2IntOpenHashMap;
 import java.util.Arrays;
 import java.util.function.IntConsumer;
-import smorgas.core.group.Grouping;
 
 /** Finds the groups of whose themes a keyword has every word, in whatever order. Cannot change. */
 final class ThemeIndex {

@@ -1,0 +1,42 @@
+package smorgas.bench;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.board.Board;
+import smorgas.core.fold.Keywords;
+import smorgas.core.gather.BasketReader;
+import smorgas.core.group.Grouping;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.text.Tidy;
+
+/** Boards of expert lists, grouped as the application groups a list that is gathered. */
+final class ExpertBoards {
+
+    private ExpertBoards() {}
+
+    /** The board of a list; null settings for the standard ones. */
+    static Board board(ExpertList list, @Nullable GroupSettings settings) {
+        byte[] bytes = String.join("\n", list.keywords()).getBytes(StandardCharsets.UTF_8);
+        List<Entry> entries = settings == null ? List.of() : List.of(new GroupEntry.GroupSettingsChosen(settings));
+        return Board.of(
+                List.of(BasketReader.lines(1, list.name(), bytes).lines().orElseThrow()),
+                Recipe.of(entries, list.language()));
+    }
+
+    /** The group of each keyword of the list; leftovers stand alone. */
+    static int[] labels(ExpertList list, Board board) {
+        Keywords keywords = board.keywords();
+        Grouping grouping = board.groups().grouping();
+        int[] labels = new int[list.keywords().size()];
+        for (int i = 0; i < labels.length; i++) {
+            int keyword = keywords.meant(Tidy.of(list.keywords().get(i))).orElse(-1);
+            int group = keyword < 0 ? Grouping.LEFTOVER : grouping.groupOf(keyword);
+            labels[i] = group >= 0 ? group : keyword >= 0 ? -2 - keyword : -2 - keywords.size() - i;
+        }
+        return labels;
+    }
+}

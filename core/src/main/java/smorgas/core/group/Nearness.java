@@ -1,0 +1,28 @@
+package smorgas.core.group;
+
+import java.util.function.IntConsumer;
+
+/**
+ * How near keywords are to the groups of a result, as the method by which these were found measures it: what explains a result
+ * asks it, and presumes nothing of how the result came about.
+ */
+public interface Nearness {
+
+    /** A keyword is near to a theme of which it has every word, the nearer the more of its weight these words are. */
+    Measure BY_THEMES = ThemeNearness::new;
+
+    /** How near a keyword is to a group, its own or another: 0 for nothing in common to 1. */
+    double of(int keyword, int group);
+
+    /** Calls for each group that a keyword could be in, its own among them; not for those it has nothing in common with. */
+    void forEach(int keyword, IntConsumer group);
+
+    /** Whether anything can be said of a group: not of one that only a rule or a hand has made. */
+    boolean measures(int group);
+
+    /** Makes it for a result. */
+    @FunctionalInterface
+    interface Measure {
+        Nearness over(Grouping grouping);
+    }
+}

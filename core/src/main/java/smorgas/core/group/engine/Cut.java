@@ -1,0 +1,109 @@
+package smorgas.core.group.engine;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import smorgas.core.recipe.Method;
+
+/**
+ * Cuts a tree of joins into groups. A group that is too large is divided where its parts are least alike, and again; what
+ * would be too small a part goes to the part beside it that has room. No keyword is left out.
+ */
+final class Cut {
+
+    private final Dendrogram tree;
+    private final Method.ByLikeness method;
+
+    Cut(Dendrogram tree, Method.ByLikeness method) {
+        this.tree = tree;
+        this.method = method;
+    }
+
+    /** The groups of keywords at least so much alike, each rising, those of the first keywords first; also those of one keyword. */
+    List<int[]> groups(double like) {
+        List<Dendrogram.Merge> merges = tree.merges();
+        int leaves = tree.size();
+        int[] left = new int[merges.size()];
+        int[] right = new int[merges.size()];
+        // By the first keyword of a group, the node that the group is.
+        int[] node = new int[leaves];
+        Arrays.setAll(node, keyword -> keyword);
+        boolean[] root = new boolean[leaves + merges.size()];
+        Arrays.fill(root, 0, leaves, true);
+        for (int m = 0; m < merges.size() && merges.get(m).like() >= like; m++) {
+            Dendrogram.Merge merge = merges.get(m);
+            left[m] = node[merge.into()];
+            right[m] = node[merge.from()];
+            root[left[m]] = false;
+            root[right[m]] = false;
+            node[merge.into()] = leaves + m;
+            root[leaves + m] = true;
+        }
+        List<int[]> groups = new ArrayList<>();
+        for (int top = 0; top < root.length; top++) {
+            if (root[top]) {
+                divide(top, leaves, left, right, groups);
+            }
+        }
+        groups.sort((a, b) -> Integer.compare(a[0], b[0]));
+        return groups;
+    }
+
+    private void divide(int top, int leaves, int[] left, int[] right, List<int[]> groups) {
+        int[] members = members(top, leaves, left, right);
+        if (method.largest() == 0 || members.length <= method.largest()) {
+            Arrays.sort(members);
+            groups.add(members);
+            return;
+        }
+        // The parts in the order of the tree, so that those beside each other are the most alike.
+        List<int[]> parts = new ArrayList<>();
+        IntArrayList open = new IntArrayList(new int[] {top});
+        while (!open.isEmpty()) {
+            int node = open.removeInt(open.size() - 1);
+            int[] in = members(node, leaves, left, right);
+            if (in.length <= method.largest()) {
+                parts.add(in);
+            } else {
+                open.add(right[node - leaves]);
+                open.add(left[node - leaves]);
+            }
+        }
+        for (int[] part : fitted(parts)) {
+            Arrays.sort(part);
+            groups.add(part);
+        }
+    }
+
+    /** Parts that are too small go to the one before, else to the one behind, if it has room. */
+    private List<int[]> fitted(List<int[]> parts) {
+        List<IntArrayList> fitted = new ArrayList<>();
+        for (int[] part : parts) {
+            IntArrayList last = fitted.isEmpty() ? null : fitted.getLast();
+            boolean small = last != null
+                    && (part.length < Math.max(2, method.smallest()) || last.size() < Math.max(2, method.smallest()));
+            if (small && last.size() + part.length <= method.largest()) {
+                last.addElements(last.size(), part);
+            } else {
+                fitted.add(new IntArrayList(part));
+            }
+        }
+        return fitted.stream().map(IntArrayList::toIntArray).toList();
+    }
+
+    private static int[] members(int top, int leaves, int[] left, int[] right) {
+        IntArrayList members = new IntArrayList();
+        IntArrayList open = new IntArrayList(new int[] {top});
+        while (!open.isEmpty()) {
+            int node = open.removeInt(open.size() - 1);
+            if (node < leaves) {
+                members.add(node);
+            } else {
+                open.add(left[node - leaves]);
+                open.add(right[node - leaves]);
+            }
+        }
+        return members.toIntArray();
+    }
+}

@@ -1,0 +1,82 @@
+package smorgas.core.group.engine;
+
+import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
+import java.util.Arrays;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+
+/**
+ * By which of its keywords a group goes: the most searched of those that say what most members are about and nothing else; if
+ * there is none, the one that is most like all.
+ */
+final class GroupNames {
+
+    /** A term that this share of the members has is what they are about. */
+    private static final double COMMON = .5;
+
+    private final LikenessEngine.Grove grove;
+    private final Question question;
+
+    GroupNames(LikenessEngine.Grove grove, Question question) {
+        this.grove = grove;
+        this.question = question;
+    }
+
+    /** The keyword, by its number among those that grew. */
+    int of(int[] members) {
+        Terms terms = grove.terms();
+        Int2IntOpenHashMap counts = new Int2IntOpenHashMap();
+        for (int member : members) {
+            terms.rows().forEach(member, term -> counts.addTo(term, 1));
+        }
+        int best = -1;
+        for (int member : members) {
+            int[] row = terms.rows().row(member);
+            boolean all =
+                    row.length > 0 && Arrays.stream(row).allMatch(term -> counts.get(term) >= COMMON * members.length);
+            if (all && (best < 0 || before(member, best))) {
+                best = member;
+            }
+        }
+        return best >= 0 ? best : mostAlike(members);
+    }
+
+    /** More of what the group is about first, then more searched, then shorter, then by text. */
+    private boolean before(int one, int other) {
+        int byTerms = Integer.compare(
+                grove.terms().rows().length(one), grove.terms().rows().length(other));
+        if (byTerms != 0) {
+            return byTerms > 0;
+        }
+        int bySearches = Long.compare(searches(one), searches(other));
+        if (bySearches != 0) {
+            return bySearches > 0;
+        }
+        int byLength = Integer.compare(text(one).length(), text(other).length());
+        return byLength != 0 ? byLength < 0 : one < other;
+    }
+
+    private int mostAlike(int[] members) {
+        Likeness.Sum sum = LikenessEngine.sum(members, grove.likeness());
+        int best = members[0];
+        double most = -1;
+        for (int member : members) {
+            double like = grove.likeness().between(grove.likeness().sum(member), sum);
+            if (like > most + 1e-9 || Math.abs(like - most) <= 1e-9 && searches(member) > searches(best)) {
+                best = member;
+                most = Math.max(like, most);
+            }
+        }
+        return best;
+    }
+
+    private long searches(int member) {
+        FigureColumn searches = question.figures().get(Figure.SEARCHES);
+        int keyword = grove.keywords()[member];
+        return searches != null && searches.known(keyword) ? searches.twiceMiddle(keyword) : 0;
+    }
+
+    private String text(int member) {
+        return question.texts().apply(grove.keywords()[member]);
+    }
+}

@@ -1,0 +1,65 @@
+package smorgas.core.group.engine;
+
+import java.lang.ref.SoftReference;
+import java.util.ArrayDeque;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.SortedSet;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Remembers how alike the same keywords were found to be, so that a dial is turned without finding it out again. Safe for many
+ * threads; forgets when memory is short.
+ */
+public final class Grown {
+
+    private static final int KEPT = 2;
+
+    /** What likeness depends on, beside the keywords. */
+    private record Asked(int[] keywords, SortedSet<String> stopWords, SortedSet<String> muted, Object meaning) {
+        boolean same(Asked other) {
+            return meaning == other.meaning
+                    && stopWords.equals(other.stopWords)
+                    && muted.equals(other.muted)
+                    && Arrays.equals(keywords, other.keywords);
+        }
+    }
+
+    private record Kept(Asked asked, SoftReference<LikenessEngine.Grove> grove) {}
+
+    private final Deque<Kept> kept = new ArrayDeque<>();
+
+    /** What is known for these keywords, else found now. */
+    LikenessEngine.Grove get(
+            int[] keywords,
+            SortedSet<String> stopWords,
+            SortedSet<String> muted,
+            Object meaning,
+            Supplier<LikenessEngine.Grove> find) {
+        Asked asked = new Asked(keywords, stopWords, muted, meaning);
+        LikenessEngine.Grove known = find(asked);
+        if (known != null) {
+            return known;
+        }
+        LikenessEngine.Grove found = find.get();
+        synchronized (kept) {
+            kept.addFirst(new Kept(asked, new SoftReference<>(found)));
+            while (kept.size() > KEPT) {
+                kept.removeLast();
+            }
+        }
+        return found;
+    }
+
+    private LikenessEngine.@Nullable Grove find(Asked asked) {
+        synchronized (kept) {
+            for (Kept one : kept) {
+                if (one.asked().same(asked)) {
+                    return one.grove().get();
+                }
+            }
+        }
+        return null;
+    }
+}

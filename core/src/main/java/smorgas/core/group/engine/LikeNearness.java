@@ -1,0 +1,76 @@
+package smorgas.core.group.engine;
+
+import it.unimi.dsi.fastutil.ints.IntOpenHashSet;
+import java.util.function.IntConsumer;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.Nearness;
+
+/** Near is a keyword to a group to whose other members it is alike. */
+final class LikeNearness implements Nearness {
+
+    private final Grouping grouping;
+    private final Likeness likeness;
+    /** The number of each keyword among those that grew; -1 for others. */
+    private final int[] place;
+
+    private final int[] keywordAt;
+    private final Likeness.@Nullable Sum[] sums;
+
+    LikeNearness(Grouping grouping, Likeness likeness, int[] place) {
+        this.grouping = grouping;
+        this.likeness = likeness;
+        this.place = place;
+        this.sums = new Likeness.Sum[grouping.size()];
+        this.keywordAt = new int[likeness.size()];
+        for (int keyword = 0; keyword < place.length; keyword++) {
+            if (place[keyword] >= 0) {
+                keywordAt[place[keyword]] = keyword;
+            }
+        }
+        for (int group = 0; group < sums.length; group++) {
+            for (int i = 0; i < grouping.members().length(group); i++) {
+                int at = place[grouping.members().get(group, i)];
+                Likeness.Sum known = sums[group];
+                if (at >= 0) {
+                    sums[group] = known == null ? likeness.sum(at) : known.plus(likeness.sum(at));
+                }
+            }
+        }
+    }
+
+    @Override
+    public double of(int keyword, int group) {
+        Likeness.Sum sum = sums[group];
+        if (sum == null || place[keyword] < 0) {
+            return 0;
+        }
+        Likeness.Sum own = likeness.sum(place[keyword]);
+        double all = likeness.between(own, sum);
+        if (grouping.groupOf(keyword) != group) {
+            return all;
+        }
+        // To the others only: nothing is more like a keyword than itself.
+        int others = sum.size() - 1;
+        return others == 0 ? 1 : Math.max(0, (all * sum.size() - likeness.between(own, own)) / others);
+    }
+
+    @Override
+    public void forEach(int keyword, IntConsumer group) {
+        if (place[keyword] < 0) {
+            return;
+        }
+        IntOpenHashSet met = new IntOpenHashSet();
+        for (int other : likeness.links()[place[keyword]]) {
+            int of = grouping.groupOf(keywordAt[other]);
+            if (of >= 0 && met.add(of)) {
+                group.accept(of);
+            }
+        }
+    }
+
+    @Override
+    public boolean measures(int group) {
+        return sums[group] != null;
+    }
+}

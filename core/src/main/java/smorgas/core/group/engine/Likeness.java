@@ -1,0 +1,250 @@
+package smorgas.core.group.engine;
+
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Cores;
+
+/**
+ * How alike keywords are: the cosine of what they are about, terms that are alike by their letters counting as alike in part
+ * (the soft cosine measure of Sidorov and others, 2014); blended with what they mean, where that is known; and a part of it
+ * replaced by how many of their nearest neighbours two keywords share. Two sets of keywords are as alike as their members
+ * are on the whole, which follows from a sum over each. Cannot change.
+ */
+final class Likeness {
+
+    /** How much of the likeness is meaning, where it is known. */
+    private static final double MEANING = .45;
+
+    /** How much of it is shared neighbours. */
+    private static final double SHARED = .2;
+
+    /** How many neighbours are looked at. */
+    static final int NEIGHBOURS = 9;
+
+    private static final double POWER = .8;
+    private static final double ONCE = .6;
+    private static final double TWICE = .75;
+    private static final double UNIT = .35;
+    private static final double SAID = 1.05;
+
+    /** The term that a keyword is one of; where compounds are one word their last part is in every form of the thing. */
+    private static final double HEAD = 1.2;
+
+    private static final double HEAD_OF_COMPOUNDS = .85;
+
+    /** A term that so many keywords have is what a meaning is weighed against. */
+    private static final int TYPICAL = 8;
+
+    private static final int SAMPLED = 20_000;
+
+    /** A set of keywords, summed up. */
+    static final class Sum {
+        private final Sparse terms;
+        private final Sparse softened;
+        private final Sparse near;
+        private final float @Nullable [] meaning;
+        private final int size;
+
+        Sum(Sparse terms, Sparse softened, Sparse near, float @Nullable [] meaning, int size) {
+            this.terms = terms;
+            this.softened = softened;
+            this.near = near;
+            this.meaning = meaning;
+            this.size = size;
+        }
+
+        int size() {
+            return size;
+        }
+
+        Sum plus(Sum other) {
+            float[] sum = null;
+            if (meaning != null && other.meaning != null) {
+                sum = meaning.clone();
+                for (int i = 0; i < sum.length; i++) {
+                    sum[i] += other.meaning[i];
+                }
+            }
+            return new Sum(
+                    terms.plus(other.terms),
+                    softened.plus(other.softened),
+                    near.plus(other.near),
+                    sum,
+                    size + other.size);
+        }
+    }
+
+    private final Sparse[] terms;
+    private final Sparse[] softened;
+    private final float @Nullable [][] meanings;
+    /** What two texts have in common that have nothing in common. */
+    private final double usual;
+
+    private final Sparse[] near;
+    private final int[][] links;
+
+    /**
+     * Of some keywords.
+     *
+     * @param texts their lead spellings, in their order
+     */
+    Likeness(List<String> texts, Terms of, SameWords same, String language, MeaningVectors vectors) {
+        int size = texts.size();
+        this.terms = new Sparse[size];
+        this.softened = new Sparse[size];
+        weigh(of, same, Written.compounds(language) ? HEAD_OF_COMPOUNDS : HEAD);
+        this.meanings = meanings(texts, vectors);
+        this.usual = meanings == null ? 0 : usual(meanings);
+        Neighbours neighbours = new Neighbours(this, of.size());
+        this.links = neighbours.links();
+        this.near = new Sparse[size];
+        float share = (float) (1 / Math.sqrt(NEIGHBOURS + 1));
+        for (int keyword = 0; keyword < size; keyword++) {
+            int[] own = Arrays.copyOf(links[keyword], Math.min(NEIGHBOURS, links[keyword].length) + 1);
+            own[own.length - 1] = keyword;
+            Arrays.sort(own);
+            float[] values = new float[own.length];
+            Arrays.fill(values, share);
+            near[keyword] = new Sparse(own, values);
+        }
+    }
+
+    private void weigh(Terms of, SameWords same, double headed) {
+        int size = terms.length;
+        int[] counts = new int[of.size()];
+        for (int keyword = 0; keyword < size; keyword++) {
+            of.rows().forEach(keyword, term -> counts[term]++);
+        }
+        double typical = Math.pow(Math.log(1 + size / (double) Math.min(TYPICAL, Math.max(1, size))), POWER);
+        double[] weights = new double[of.size()];
+        for (int term = 0; term < weights.length; term++) {
+            if (term >= of.things()) {
+                weights[term] = SAID * typical * same.meaning(of.meaning(term)).weight();
+            } else {
+                int count = Math.max(1, counts[term]);
+                weights[term] = Math.pow(Math.log(1 + size / (double) count), POWER)
+                        * (count == 1 ? ONCE : count == 2 ? TWICE : 1)
+                        * (of.unit(term) ? UNIT : 1);
+            }
+        }
+        LetterLikeness letters = new LetterLikeness(of);
+        LikeTerms like = new LikeTerms(of, same, letters);
+        Cores.run(size, (from, to) -> {
+            for (int keyword = from; keyword < to; keyword++) {
+                int[] row = of.rows().row(keyword);
+                Arrays.sort(row);
+                float[] own = new float[row.length];
+                for (int i = 0; i < row.length; i++) {
+                    own[i] = (float) (weights[row[i]] * (row[i] == of.head(keyword) ? headed : 1));
+                }
+                Sparse plain = new Sparse(row, own);
+                Sparse soft = like.soften(plain);
+                double length = Math.sqrt(Math.max(1e-9, plain.dot(soft)));
+                terms[keyword] = scaled(plain, length);
+                softened[keyword] = scaled(soft, length);
+            }
+        });
+    }
+
+    private static Sparse scaled(Sparse vector, double by) {
+        float[] values = new float[vector.values().length];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = (float) (vector.values()[i] / by);
+        }
+        return new Sparse(vector.places(), values);
+    }
+
+    /** The vectors of all texts; null unless each is known, for words and meaning do not compare. */
+    private static float @Nullable [][] meanings(List<String> texts, MeaningVectors vectors) {
+        float[][] found = new float[texts.size()][];
+        for (int i = 0; i < found.length; i++) {
+            float[] vector = vectors.of(texts.get(i));
+            if (vector == null) {
+                return null;
+            }
+            found[i] = vector;
+        }
+        return found.length == 0 ? null : found;
+    }
+
+    /** The median of what pairs have in common, by a sample that is always the same. */
+    private static double usual(float[][] meanings) {
+        int size = meanings.length;
+        if (size < 2) {
+            return 0;
+        }
+        double[] sample = new double[Math.min(SAMPLED, size * (size - 1) / 2 + 1)];
+        long state = 1;
+        for (int i = 0; i < sample.length; i++) {
+            state = state * 6364136223846793005L + 1442695040888963407L;
+            int one = (int) ((state >>> 33) % size);
+            state = state * 6364136223846793005L + 1442695040888963407L;
+            int other = (int) ((state >>> 33) % size);
+            sample[i] = dot(meanings[one], meanings[other == one ? (one + 1) % size : other]);
+        }
+        Arrays.sort(sample);
+        return Math.min(.95, sample[sample.length / 2]);
+    }
+
+    private static double dot(float[] one, float[] other) {
+        float a = 0;
+        float b = 0;
+        int i = 0;
+        for (; i + 1 < one.length; i += 2) {
+            a += one[i] * other[i];
+            b += one[i + 1] * other[i + 1];
+        }
+        for (; i < one.length; i++) {
+            a += one[i] * other[i];
+        }
+        return a + b;
+    }
+
+    int size() {
+        return terms.length;
+    }
+
+    boolean knowsMeaning() {
+        return meanings != null;
+    }
+
+    Sparse terms(int keyword) {
+        return terms[keyword];
+    }
+
+    Sparse softened(int keyword) {
+        return softened[keyword];
+    }
+
+    /** How alike two keywords are without a look at their neighbours, when their words are so much alike. */
+    double blended(int one, int other, double words) {
+        return meanings == null
+                ? words
+                : (1 - MEANING) * words
+                        + MEANING * Math.max(0, (dot(meanings[one], meanings[other]) - usual) / (1 - usual));
+    }
+
+    /** The keywords to which each is most alike, the most alike first. */
+    int[][] links() {
+        return links;
+    }
+
+    Sum sum(int keyword) {
+        return new Sum(
+                terms[keyword], softened[keyword], near[keyword], meanings == null ? null : meanings[keyword], 1);
+    }
+
+    /** How alike the members of two sets are on the whole, 0 to 1. */
+    double between(Sum one, Sum other) {
+        double pairs = (double) one.size * other.size;
+        boolean smaller = one.terms.places().length <= other.terms.places().length;
+        double words = smaller ? one.terms.dot(other.softened) : one.softened.dot(other.terms);
+        double blended = words;
+        if (one.meaning != null && other.meaning != null) {
+            blended = (1 - MEANING) * words + MEANING * (dot(one.meaning, other.meaning) - usual * pairs) / (1 - usual);
+        }
+        double like = ((1 - SHARED) * blended + SHARED * one.near.dot(other.near)) / pairs;
+        return Math.max(0, Math.min(1, like));
+    }
+}

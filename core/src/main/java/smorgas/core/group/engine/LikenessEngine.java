@@ -1,0 +1,195 @@
+package smorgas.core.group.engine;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import it.unimi.dsi.fastutil.ints.IntArrays;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import smorgas.core.column.RaggedInts;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
+
+/**
+ * Finds groups by how alike keywords are: average linkage, cut where the dial says. What is alike is found out over all keywords
+ * that are grouped by anything, so that moving one by hand changes no group of others.
+ */
+final class LikenessEngine implements Engine {
+
+    /** How alike the members of a group are at the usual place of the dial, by words alone and with their meaning. */
+    private static final double USUAL_BY_WORDS = .64;
+
+    private static final double USUAL_WITH_MEANING = .58;
+
+    /** A group that is too small joins one that is at least this part as near as its own members are. */
+    private static final double NEAR_ENOUGH = .8;
+
+    /** A word that this share of a group's keywords has belongs to its theme. */
+    private static final double COMMON = .5;
+
+    /** What grew from some keywords. They are numbered in the order of their texts. */
+    record Grove(int[] keywords, Terms terms, Likeness likeness, Dendrogram tree) {}
+
+    private final Method.ByLikeness method;
+    private final GroupSettings settings;
+
+    LikenessEngine(Method.ByLikeness method, GroupSettings settings) {
+        this.method = method;
+        this.settings = settings;
+    }
+
+    @Override
+    public Found find(Question question) {
+        Grove grove = question.grown()
+                .get(question.all(), settings.stopWords(), settings.muted(), question.meaning(), () -> grow(question));
+        int size = grove.keywords().length;
+        int[] place = new int[question.words().rows().size()];
+        Arrays.fill(place, -1);
+        for (int i = 0; i < size; i++) {
+            place[grove.keywords()[i]] = i;
+        }
+        boolean[] asked = new boolean[size];
+        for (int keyword : question.scope()) {
+            asked[place[keyword]] = true;
+        }
+        List<int[]> groups = groups(grove, asked);
+        int[] groupOf = new int[size];
+        Arrays.fill(groupOf, -1);
+        int[][] themes = new int[groups.size()][];
+        String[] keys = new String[groups.size()];
+        GroupNames names = new GroupNames(grove, question);
+        for (int group = 0; group < keys.length; group++) {
+            int[] members = groups.get(group);
+            int named = names.of(members);
+            keys[group] = question.texts().apply(grove.keywords()[named]);
+            themes[group] = theme(question.words(), grove.keywords(), members, named);
+            for (int member : members) {
+                groupOf[member] = group;
+            }
+        }
+        int[] found = new int[question.scope().length];
+        Arrays.setAll(found, i -> groupOf[place[question.scope()[i]]]);
+        return new Found(
+                themes,
+                keys,
+                found,
+                weights(question),
+                grouping -> new LikeNearness(grouping, grove.likeness(), place));
+    }
+
+    private Grove grow(Question question) {
+        int[] keywords = question.all().clone();
+        String[] texts = new String[question.words().rows().size()];
+        for (int keyword : keywords) {
+            texts[keyword] = question.texts().apply(keyword);
+        }
+        IntArrays.parallelQuickSort(keywords, (a, b) -> texts[a].compareTo(texts[b]));
+        List<String> inOrder =
+                Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
+        Terms terms = Terms.of(inOrder, settings, question.language());
+        Likeness likeness = new Likeness(
+                inOrder, terms, SameWords.of(question.language()), question.language(), question.meaning());
+        return new Grove(keywords, terms, likeness, Linkage.of(likeness));
+    }
+
+    /** How alike groups are at least at the dial's place. */
+    private double cut(Likeness likeness) {
+        double usual = likeness.knowsMeaning() ? USUAL_WITH_MEANING : USUAL_BY_WORDS;
+        double at = method.place() / (double) Method.ByLikeness.USUAL;
+        // Past the tightest no two are alike enough.
+        return at <= 1 ? Linkage.LEAST + (usual - Linkage.LEAST) * at : usual + (1.01 - usual) * (at - 1);
+    }
+
+    private List<int[]> groups(Grove grove, boolean[] asked) {
+        double cut = cut(grove.likeness());
+        List<int[]> groups = new ArrayList<>();
+        List<int[]> small = new ArrayList<>();
+        for (int[] whole : new Cut(grove.tree(), method).groups(cut)) {
+            int[] members =
+                    Arrays.stream(whole).filter(keyword -> asked[keyword]).toArray();
+            if (members.length >= method.smallest() && members.length > 0) {
+                groups.add(members);
+            } else if (members.length > 1) {
+                small.add(members);
+            }
+        }
+        return small.isEmpty() ? groups : joined(groups, small, cut * NEAR_ENOUGH, grove.likeness());
+    }
+
+    /** Groups that are too small join the nearest that is near enough and has room. */
+    private List<int[]> joined(List<int[]> groups, List<int[]> small, double enough, Likeness likeness) {
+        List<Likeness.Sum> sums =
+                groups.stream().map(members -> sum(members, likeness)).toList();
+        int[] groupOf = new int[likeness.size()];
+        Arrays.fill(groupOf, -1);
+        List<IntArrayList> grown = new ArrayList<>();
+        for (int group = 0; group < groups.size(); group++) {
+            grown.add(new IntArrayList(groups.get(group)));
+            for (int member : groups.get(group)) {
+                groupOf[member] = group;
+            }
+        }
+        for (int[] members : small) {
+            Likeness.Sum sum = sum(members, likeness);
+            int best = -1;
+            double most = enough;
+            for (int member : members) {
+                for (int other : likeness.links()[member]) {
+                    int group = groupOf[other];
+                    boolean room = group >= 0
+                            && (method.largest() == 0 || grown.get(group).size() + members.length <= method.largest());
+                    double like = room ? likeness.between(sum, sums.get(group)) : -1;
+                    if (like > most || like == most && best >= 0 && group < best) {
+                        best = group;
+                        most = like;
+                    }
+                }
+            }
+            if (best >= 0) {
+                grown.get(best).addElements(grown.get(best).size(), members);
+            }
+        }
+        return grown.stream().map(IntArrayList::toIntArray).toList();
+    }
+
+    static Likeness.Sum sum(int[] members, Likeness likeness) {
+        Likeness.Sum sum = likeness.sum(members[0]);
+        for (int i = 1; i < members.length; i++) {
+            sum = sum.plus(likeness.sum(members[i]));
+        }
+        return sum;
+    }
+
+    /** The words of the keyword by which a group goes that a good part of its members has. */
+    private static int[] theme(ThemeWords words, int[] keywords, int[] members, int named) {
+        RaggedInts rows = words.rows();
+        return Arrays.stream(rows.row(keywords[named]))
+                .distinct()
+                .filter(word -> !words.muted(word) && !words.stop(word) && !words.fragment(word))
+                .filter(word -> {
+                    int having = 0;
+                    for (int member : members) {
+                        having += rows.contains(keywords[member], word) ? 1 : 0;
+                    }
+                    return having >= COMMON * members.length;
+                })
+                .toArray();
+    }
+
+    /** The rarer a word the more it weighs, as in finding groups by themes. */
+    private static double[] weights(Question question) {
+        ThemeWords words = question.words();
+        int[] counts = new int[words.size()];
+        for (int keyword : question.all()) {
+            for (int word : Arrays.stream(words.rows().row(keyword)).distinct().toArray()) {
+                counts[word]++;
+            }
+        }
+        double[] weights = new double[counts.length];
+        for (int word = 0; word < weights.length; word++) {
+            weights[word] = counts[word] == 0 || words.muted(word)
+                    ? 0
+                    : Math.log(1 + question.all().length / (double) counts[word]);
+        }
+        return weights;
+    }
+}

@@ -1,0 +1,150 @@
+package smorgas.core.group.engine;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Words and phrases that say the same to somebody who searches, whatever the trade ("cheap", "affordable", "low cost"), as
+ * shipped for a language. Cannot change; for a language without a list it is empty.
+ */
+public final class SameWords {
+
+    /**
+     * What several words say.
+     *
+     * @param name the word by which the others go
+     * @param kind such as price, place or audience
+     * @param weight how much it says beside a word of the trade, 1 being as much as one that some keywords have
+     */
+    public record Meaning(String name, String kind, double weight) {}
+
+    /**
+     * A phrase that was found.
+     *
+     * @param meaning its number
+     * @param words how many words it has
+     */
+    record Match(int meaning, int words) {}
+
+    /** Stands in a phrase for any number. */
+    private static final String NUMBER = "#";
+
+    private static final Map<String, SameWords> KNOWN = new ConcurrentHashMap<>();
+
+    private static final class Node {
+        private final Map<String, Node> next = new HashMap<>();
+        private int meaning = -1;
+    }
+
+    private final Node root = new Node();
+    private final List<Meaning> meanings = new ArrayList<>();
+    private final Map<Long, Double> near = new HashMap<>();
+    private final Set<String> words = new HashSet<>();
+
+    private SameWords() {}
+
+    /** The words of a language (ISO 639-1). */
+    public static SameWords of(String language) {
+        return KNOWN.computeIfAbsent(language, SameWords::read);
+    }
+
+    private static SameWords read(String language) {
+        SameWords same = new SameWords();
+        try (InputStream in = SameWords.class.getResourceAsStream("/smorgas/core/group/same-" + language + ".txt")) {
+            if (in != null) {
+                BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
+                Map<String, Integer> numbers = new HashMap<>();
+                lines.lines()
+                        .filter(line -> !line.isBlank() && !line.startsWith("#"))
+                        .forEach(line -> same.line(line, numbers));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return same;
+    }
+
+    private void line(String line, Map<String, Integer> numbers) {
+        String[] parts = line.split(" \\| ");
+        String[] first = parts[0].split(" ");
+        double figure = Double.parseDouble(first[1]);
+        if (first[0].equals("near")) {
+            int one = numbers.get(parts[1]);
+            int other = numbers.get(parts[2]);
+            near.put(pair(one, other), figure);
+            return;
+        }
+        String[] named = parts[1].split(": ");
+        int number = meanings.size();
+        numbers.put(named[0], number);
+        meanings.add(new Meaning(named[0], first[0], figure));
+        for (String phrase : named[1].split(", ")) {
+            Node node = root;
+            String[] of = phrase.split(" ");
+            for (String word : of) {
+                node = node.next.computeIfAbsent(word, next -> new Node());
+            }
+            node.meaning = number;
+            if (of.length == 1) {
+                words.add(phrase);
+            }
+        }
+    }
+
+    private static long pair(int one, int other) {
+        return (long) Math.min(one, other) << 32 | Math.max(one, other);
+    }
+
+    /** The longest phrase that begins at a place; null if there is none. */
+    @Nullable
+    Match match(List<String> text, int at) {
+        Node node = root;
+        Match found = null;
+        for (int i = at; i < text.size(); i++) {
+            String word = text.get(i);
+            Node next = node.next.get(word);
+            if (next == null && Character.isDigit(word.charAt(0))) {
+                next = node.next.get(NUMBER);
+            }
+            if (next == null) {
+                break;
+            }
+            node = next;
+            if (node.meaning >= 0) {
+                found = new Match(node.meaning, i - at + 1);
+            }
+        }
+        return found;
+    }
+
+    int size() {
+        return meanings.size();
+    }
+
+    /** What a number stands for. */
+    Meaning meaning(int number) {
+        return meanings.get(number);
+    }
+
+    /** How alike two meanings are, 0 to 1; 0 unless the list says more. */
+    double likeness(int one, int other) {
+        return one == other ? 1 : near.getOrDefault(pair(one, other), 0.0);
+    }
+
+    /** Its single words. */
+    Set<String> words() {
+        return words;
+    }
+}

@@ -1,0 +1,230 @@
+package smorgas.core.group.engine;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
+import smorgas.core.text.WordLists;
+import smorgas.core.text.Words;
+
+/**
+ * The words of keywords as they were meant: sizes in one form, rare words that look misspelt as the common one they are close
+ * to, joined words as their parts. Nothing is folded by it; it serves to see what is alike.
+ */
+final class Written {
+
+    /** Words of measure, which say little beside the number before them. */
+    private static final Set<String> UNITS = Set.of(
+            "inch", "inches", "in", "mm", "cm", "m", "km", "qm", "sqm", "meter", "metre", "meters", "metres", "ft",
+            "foot", "feet", "lb", "lbs", "kg", "g", "l", "ml", "liter", "litre", "gb", "tb", "mb", "w", "watt", "v",
+            "volt", "oz");
+
+    private static final Pattern NUMBER = Pattern.compile("\\d+(?:[.,]\\d+)?");
+    private static final Pattern SIZE = Pattern.compile("(\\d+(?:[.,]\\d+)?)x(\\d+(?:[.,]\\d+)?)\\p{L}*");
+    private static final Pattern MEASURE = Pattern.compile("(\\d+(?:[.,]\\d+)?)(\\p{L}{1,4})");
+
+    /** A word in more keywords than this is meant as it is written. */
+    private static final int RARE = 5;
+
+    /** A word is common beside a rare one if it is in so many times as many keywords, and in some. */
+    private static final int TIMES = 5;
+
+    private static final int COMMON = 4;
+    private static final int SHORTEST_WRONG = 5;
+    private static final int LONG_WORD = 8;
+    private static final int SHORTEST_JOINED = 7;
+    private static final int SHORTEST_PART = 3;
+
+    /** What stands between the parts of a compound. */
+    private static final Map<String, List<String>> LINKS = Map.of(
+            "de", List.of("", "s", "n", "en", "es", "e"),
+            "nl", List.of("", "s", "en", "e"),
+            "sv", List.of("", "s"),
+            "da", List.of("", "s", "e"),
+            "no", List.of("", "s", "e"),
+            "fi", List.of(""));
+
+    private final String language;
+    private final Set<String> known;
+    private final Map<String, Integer> counts = new HashMap<>();
+    private final List<List<String>> rows = new ArrayList<>();
+    private final Map<String, List<String>> meant = new HashMap<>();
+
+    /**
+     * Reads keywords.
+     *
+     * @param texts their lead spellings
+     * @param known words that are right and may be parts of others
+     */
+    Written(List<String> texts, String language, Set<String> known) {
+        this.language = language;
+        this.known = known;
+        for (String text : texts) {
+            List<String> row = sizes(Words.of(text));
+            rows.add(row);
+            new HashSet<>(row).forEach(word -> counts.merge(word, 1, Integer::sum));
+        }
+        misspelt();
+        joined();
+    }
+
+    /** Whether the language writes compounds as one word. */
+    static boolean compounds(String language) {
+        return LINKS.containsKey(language);
+    }
+
+    static boolean unit(String word) {
+        return UNITS.contains(word);
+    }
+
+    /** The words of a keyword, in order. */
+    List<String> words(int keyword) {
+        List<String> words = new ArrayList<>(8);
+        for (String word : rows.get(keyword)) {
+            List<String> as = meant.get(word);
+            if (as == null) {
+                words.add(word);
+            } else {
+                words.addAll(as);
+            }
+        }
+        return words;
+    }
+
+    /** The words that are read as others, with these. */
+    Map<String, List<String>> meant() {
+        return meant;
+    }
+
+    /** "3 x 3" and "3x3m" are "3x3", "60m" is "60 m"; words without their apostrophe. */
+    private static List<String> sizes(List<String> words) {
+        List<String> row = new ArrayList<>(words.size());
+        for (int i = 0; i < words.size(); i++) {
+            String word = words.get(i);
+            boolean times = i + 2 < words.size() && words.get(i + 1).equals("x");
+            if (times
+                    && NUMBER.matcher(word).matches()
+                    && Character.isDigit(words.get(i + 2).charAt(0))) {
+                Matcher second = NUMBER.matcher(words.get(i + 2));
+                row.add(second.lookingAt() ? word + "x" + second.group() : word);
+                i += 2;
+                continue;
+            }
+            Matcher size = SIZE.matcher(word);
+            Matcher measure = MEASURE.matcher(word);
+            if (size.matches()) {
+                row.add(size.group(1) + "x" + size.group(2));
+            } else if (measure.matches() && UNITS.contains(measure.group(2))) {
+                row.add(measure.group(1));
+                row.add(measure.group(2));
+            } else {
+                row.add(word.replace("'", "").replace("\u2019", ""));
+            }
+        }
+        row.removeIf(String::isEmpty);
+        return row;
+    }
+
+    private void misspelt() {
+        Set<String> dictionary = WordLists.dictionary(language);
+        // Close words have a text in common that is left when a letter is taken out.
+        Map<String, List<String>> byRest = new HashMap<>();
+        counts.forEach((word, count) -> {
+            if (count >= COMMON && word.length() >= SHORTEST_WRONG - 1) {
+                rests(word).forEach(rest -> byRest.computeIfAbsent(rest, r -> new ArrayList<>())
+                        .add(word));
+            }
+        });
+        DamerauLevenshteinDistance distance = new DamerauLevenshteinDistance(2);
+        counts.forEach((word, count) -> {
+            boolean letters = word.chars().allMatch(Character::isLetter);
+            if (count > RARE
+                    || word.length() < SHORTEST_WRONG
+                    || !letters
+                    || known.contains(word)
+                    || dictionary.contains(word)) {
+                return;
+            }
+            int most = word.length() < LONG_WORD ? 1 : 2;
+            String best = "";
+            int bestDistance = 9;
+            for (String rest : rests(word)) {
+                for (String common : byRest.getOrDefault(rest, List.of())) {
+                    boolean may = counts.get(common) >= TIMES * count
+                            && common.charAt(0) == word.charAt(0)
+                            && !common.startsWith(word)
+                            && !word.startsWith(common);
+                    int apart = may ? distance.apply(word, common) : -1;
+                    if (apart > 0 && apart <= most && better(common, apart, best, bestDistance)) {
+                        best = common;
+                        bestDistance = apart;
+                    }
+                }
+            }
+            if (!best.isEmpty()) {
+                meant.put(word, List.of(best));
+            }
+        });
+    }
+
+    private boolean better(String common, int apart, String best, int bestDistance) {
+        if (apart != bestDistance) {
+            return apart < bestDistance;
+        }
+        int byCount = Integer.compare(counts.get(common), counts.get(best));
+        return byCount != 0 ? byCount > 0 : common.compareTo(best) < 0;
+    }
+
+    private static Set<String> rests(String word) {
+        Set<String> rests = new HashSet<>();
+        rests.add(word);
+        for (int i = 0; i < word.length(); i++) {
+            rests.add(word.substring(0, i) + word.substring(i + 1));
+        }
+        return rests;
+    }
+
+    private void joined() {
+        List<String> links = LINKS.getOrDefault(language, List.of(""));
+        counts.forEach((word, count) -> {
+            // English joins few words; one that many have is a word of its own.
+            boolean may =
+                    word.length() >= SHORTEST_JOINED && !meant.containsKey(word) && (compounds(language) || count <= 3);
+            List<String> parts = may ? parts(word, links) : List.of();
+            if (!parts.isEmpty()) {
+                meant.put(word, parts);
+            }
+        });
+    }
+
+    /** The two parts of which the shorter is the longest. */
+    private List<String> parts(String word, List<String> links) {
+        List<String> best = List.of();
+        int longest = 0;
+        for (int cut = SHORTEST_PART; cut <= word.length() - SHORTEST_PART; cut++) {
+            String first = word.substring(0, cut);
+            if (!part(first)) {
+                continue;
+            }
+            for (String link : links) {
+                String second = word.startsWith(link, cut) ? word.substring(cut + link.length()) : "";
+                int shorter = Math.min(first.length(), second.length());
+                if (shorter >= SHORTEST_PART && shorter > longest && part(second)) {
+                    longest = shorter;
+                    best = List.of(first, second);
+                }
+            }
+        }
+        return best;
+    }
+
+    private boolean part(String word) {
+        return counts.getOrDefault(word, 0) >= 2 && !meant.containsKey(word)
+                || word.length() > 4 && known.contains(word);
+    }
+}
