@@ -49,7 +49,10 @@ public final class Json {
     private interface DoesNames {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
-    @JsonSubTypes(@JsonSubTypes.Type(value = Method.ByThemes.class, name = "themes"))
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Method.ByThemes.class, name = "themes"),
+        @JsonSubTypes.Type(value = Method.ByLikeness.class, name = "likeness")
+    })
     private interface MethodNames {}
 
     @JsonIgnoreProperties("refused")

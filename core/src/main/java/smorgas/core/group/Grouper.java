@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.IntFunction;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -51,6 +52,7 @@ public final class Grouper {
 
     private final double[] weights;
     private Nearness.Measure measure = Nearness.BY_THEMES;
+    private Supplier<Dial> dial = () -> Dial.NONE;
 
     /**
      * What is grouped, and by what.
@@ -303,6 +305,7 @@ public final class Grouper {
                         input.grown()));
         System.arraycopy(found.weights(), 0, weights, 0, weights.length);
         measure = found.measure();
+        dial = found.dial();
         String[] keys = keys(found, scope);
         int[] numbered = new int[keys.length];
         for (int group = 0; group < numbered.length; group++) {
@@ -440,7 +443,7 @@ public final class Grouper {
             groupOf[keyword] = groupOf[keyword] < 0 ? groupOf[keyword] : place[groupOf[keyword]];
         }
         List<Grouping.Made> used = Arrays.stream(inOrder).mapToObj(made::get).toList();
-        return new Grouping(words, used, groupOf, by, weights, also(used), settings, measure);
+        return new Grouping(words, used, groupOf, by, weights, also(used), settings, measure, dial);
     }
 
     /** For each group the keywords that are in it beside their own group. */

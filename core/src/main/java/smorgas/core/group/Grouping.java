@@ -2,6 +2,7 @@ package smorgas.core.group;
 
 import java.util.BitSet;
 import java.util.List;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
@@ -69,6 +70,7 @@ public final class Grouping {
 
     private final GroupSettings settings;
     private final Nearness.Measure measure;
+    private final Supplier<Dial> dial;
     private volatile @Nullable Nearness nearness;
     private final RaggedInts members;
     private final int leftovers;
@@ -81,7 +83,8 @@ public final class Grouping {
             double[] weights,
             RaggedInts also,
             GroupSettings settings,
-            Nearness.Measure measure) {
+            Nearness.Measure measure,
+            Supplier<Dial> dial) {
         this.words = words;
         this.made = List.copyOf(made);
         this.groupOf = groupOf;
@@ -90,6 +93,7 @@ public final class Grouping {
         this.also = also;
         this.settings = settings;
         this.measure = measure;
+        this.dial = dial;
         this.members = RaggedInts.byKey(groupOf, made.size());
         int count = 0;
         for (int group : groupOf) {
@@ -160,6 +164,11 @@ public final class Grouping {
             nearness = known;
         }
         return known;
+    }
+
+    /** What other places of the dial would give. */
+    public Dial dial() {
+        return dial.get();
     }
 
     /** How near a keyword is to its group, 0 to 1; 0 for one in no group or in one of which nothing can be said. */

@@ -3,7 +3,7 @@ package smorgas.core.recipe;
 import smorgas.core.text.Refusal;
 
 /**
- * How Smorgas of a time folds keywords and merges their figures. A project keeps the edition in which it was made, and a
+ * How Smorgas of a time folds keywords, merges their figures and groups them. A project keeps the edition in which it was made, and a
  * recipe names its own, so that neither comes out otherwise when the rules are bettered; a newer one is an act.
  */
 public enum Edition {
@@ -16,10 +16,12 @@ public enum Edition {
      */
     SECOND(
             "figures that belong together come from one line, the lead spelling's first; more plurals and accents are folded,"
-                    + " and a number is one with its unit");
+                    + " and a number is one with its unit"),
+    /** Groups form by likeness unless somebody has chosen how. */
+    THIRD("groups form of keywords that are alike, unless you have chosen otherwise");
 
     /** What new projects are made in. */
-    public static final Edition NEWEST = SECOND;
+    public static final Edition NEWEST = THIRD;
 
     private final String what;
 

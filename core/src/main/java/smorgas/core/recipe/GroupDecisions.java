@@ -29,10 +29,10 @@ public record GroupDecisions(
         rules = List.copyOf(rules);
     }
 
-    /** Nothing decided; the language decides the stop words. */
-    static GroupDecisions standard(String language) {
+    /** Nothing decided; the language decides the stop words, the edition how groups form. */
+    static GroupDecisions standard(String language, Edition edition) {
         return new GroupDecisions(
-                GroupSettings.standard(language), new LinkedHashMap<>(), List.of(), GroupPins.NONE, 1);
+                GroupSettings.standard(language, edition), new LinkedHashMap<>(), List.of(), GroupPins.NONE, 1);
     }
 
     /** After an entry; one about a rule that does not exist any more changes nothing. */

@@ -76,7 +76,7 @@ public record GroupSettings(
         muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
     }
 
-    /** One standard pass, leftovers apart, the language's stop words at no edge of a theme, nothing muted. */
+    /** By themes: one standard pass, leftovers apart, the language's stop words at no edge of a theme, nothing muted. */
     public static GroupSettings standard(String language) {
         return new GroupSettings(
                 Method.ByThemes.standard(),
@@ -86,6 +86,12 @@ public record GroupSettings(
                 WordLists.stopWords(language),
                 EnumSet.of(StopAt.BEGIN, StopAt.END),
                 new TreeSet<>());
+    }
+
+    /** What holds until somebody chooses: by themes, from the third edition on by likeness. */
+    public static GroupSettings standard(String language, Edition edition) {
+        GroupSettings byThemes = standard(language);
+        return edition.atLeast(Edition.THIRD) ? byThemes.with(Method.ByLikeness.standard()) : byThemes;
     }
 
     /** The same with another set of muted words. */

@@ -39,7 +39,9 @@ public sealed interface Method {
      */
     record ByLikeness(int place, int smallest, int largest) implements Method {
         public static final int BROADEST = 0;
+        public static final int BROAD = 30;
         public static final int USUAL = 50;
+        public static final int TIGHT = 70;
         public static final int TIGHTEST = 100;
 
         public ByLikeness {
@@ -53,6 +55,18 @@ public sealed interface Method {
                 throw new Refusal(
                         "The largest group has 2 keywords at least, and no fewer than the smallest, not " + largest);
             }
+        }
+
+        /** Where the dial stands, in a word or by its figure. */
+        public String placeName() {
+            return switch (place) {
+                case BROADEST -> "as broad as can be";
+                case BROAD -> "broad";
+                case USUAL -> "neither broad nor tight";
+                case TIGHT -> "tight";
+                case TIGHTEST -> "each keyword by itself";
+                default -> "at " + place + " of 100 from broad to tight";
+            };
         }
 
         /** The usual place, groups of two and more, no bound above. */

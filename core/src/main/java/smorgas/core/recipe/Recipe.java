@@ -54,7 +54,7 @@ public record Recipe(Gathering gathering, Folding folding, Sifting sifting, Grou
                 gathering,
                 folding,
                 Sifting.EMPTY.after(sifted),
-                GroupDecisions.standard(language).after(grouped),
+                GroupDecisions.standard(language, folding.edition()).after(grouped),
                 serving);
     }
 

@@ -23,6 +23,7 @@ import smorgas.core.gather.TestLists;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
@@ -57,7 +58,7 @@ class BoardTest {
     }
 
     private static Board board(List<Entry> entries) {
-        return Board.of(List.of(PLANNER, PASTE), Recipe.of(entries, "en"));
+        return Board.of(List.of(PLANNER, PASTE), Recipe.of(entries, "en", Edition.SECOND));
     }
 
     private static int find(Board board, String text) {
@@ -110,7 +111,7 @@ class BoardTest {
 
     @Test
     void aRuleHoldsForABasketGatheredLater() {
-        Recipe recipe = Recipe.of(List.of(drop(1, "free")), "en");
+        Recipe recipe = Recipe.of(List.of(drop(1, "free")), "en", Edition.SECOND);
         Board before = Board.of(List.of(PLANNER), recipe);
         Board after = before.next(List.of(PLANNER, PASTE), recipe);
         assertThat(before.standings().count(Standing.DROPPED)).isEqualTo(1);
@@ -121,7 +122,8 @@ class BoardTest {
     void aStageRunsAgainOnlyIfItsInputsChanged() {
         Board first = board(List.of(drop(1, "free")));
         first.plan();
-        Recipe dials = Recipe.of(List.of(drop(1, "free"), new GroupEntry.WordsMuted(List.of("bee"), true)), "en");
+        Recipe dials = Recipe.of(
+                List.of(drop(1, "free"), new GroupEntry.WordsMuted(List.of("bee"), true)), "en", Edition.SECOND);
         Board regrouped = first.next(List.of(PLANNER, PASTE), dials);
         assertThat(regrouped.keywords()).isSameAs(first.keywords());
         assertThat(regrouped.standings()).isSameAs(first.standings());
@@ -129,7 +131,10 @@ class BoardTest {
 
         Board kept = first.next(
                 List.of(PLANNER, PASTE),
-                Recipe.of(List.of(drop(1, "free"), new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT)), "en"));
+                Recipe.of(
+                        List.of(drop(1, "free"), new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT)),
+                        "en",
+                        Edition.SECOND));
         assertThat(kept.groups()).as("the same keywords are left").isSameAs(first.groups());
         assertThat(kept.plan()).isNotSameAs(first.plan());
     }
@@ -158,7 +163,7 @@ class BoardTest {
     }
 
     private static Map<String, String> picture(List<Lines> baskets) {
-        Board board = Board.of(baskets, Recipe.of(List.of(drop(1, "free")), "en"));
+        Board board = Board.of(baskets, Recipe.of(List.of(drop(1, "free")), "en", Edition.SECOND));
         Map<String, String> picture = new TreeMap<>();
         for (int k = 0; k < board.keywords().size(); k++) {
             int group = board.groups().grouping().groupOf(k);
@@ -246,12 +251,12 @@ class BoardTest {
         Groups found = first.groups();
         Entry one = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
         Entry two = new SiftEntry.Judged(List.of("hive lid"), Standing.KEPT);
-        Board quick = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(one), "en"))
-                .next(List.of(PLANNER, PASTE), Recipe.of(List.of(one, two), "en"));
+        Board quick = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(one), "en", Edition.SECOND))
+                .next(List.of(PLANNER, PASTE), Recipe.of(List.of(one, two), "en", Edition.SECOND));
         assertThat(quick.groupsKnown()).isFalse();
         assertThat(quick.groups()).isSameAs(found);
         Entry drop = new SiftEntry.Judged(List.of("hive stand"), Standing.DROPPED);
-        Board other = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(drop), "en"));
+        Board other = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(drop), "en", Edition.SECOND));
         assertThat(other.groups()).isNotSameAs(found);
     }
 
@@ -274,7 +279,8 @@ class BoardTest {
                 .mapToObj(i -> (char) ('b' + i % 20) + (i < 20 ? "x" : "z"))
                 .collect(java.util.stream.Collectors.joining(" "));
         Lines list = TestLists.lines(9, theme + "\n" + theme + " more\n" + theme + " yet\n");
-        Board board = Board.of(List.of(list), Recipe.of(List.of(new GroupPin.ThemesMade(List.of(theme), true)), "en"));
+        Board board = Board.of(
+                List.of(list), Recipe.of(List.of(new GroupPin.ThemesMade(List.of(theme), true)), "en", Edition.SECOND));
         assertThat(board.groups().tree().size()).isPositive();
         assertThat(board.groups().find(theme)).isNotNegative();
     }
@@ -289,8 +295,8 @@ class BoardTest {
         assertThat(back.standings().of(find(back, "hive stand"))).isEqualTo(Standing.DROPPED);
 
         Entry other = new SiftEntry.Judged(List.of("hive lid"), Standing.DROPPED);
-        Recipe one = Recipe.of(List.of(keep, other), "en");
-        Recipe turned = Recipe.of(List.of(other, keep), "en");
+        Recipe one = Recipe.of(List.of(keep, other), "en", Edition.SECOND);
+        Recipe turned = Recipe.of(List.of(other, keep), "en", Edition.SECOND);
         assertThat(one).isEqualTo(turned);
         assertThat(one.sameAs(turned))
                 .as("of two on one keyword the later holds")
@@ -337,7 +343,7 @@ class BoardTest {
 
     @Test
     void anEmptyProjectIsAnEmptyBoard() {
-        Board board = Board.of(List.of(), Recipe.empty("en"));
+        Board board = Board.of(List.of(), Recipe.of(List.of(), "en", Edition.SECOND));
         assertThat(board.keywords().size()).isZero();
         assertThat(board.groups().grouping().size()).isZero();
         assertThat(board.plan().rows()).isEmpty();
@@ -350,21 +356,22 @@ class BoardTest {
         Board first = board(List.of(pin));
         Keywords keywords = first.keywords();
         Entry noOrder = new FoldEntry.FoldKindSwitched(FoldKind.ORDER, false);
-        Board otherwise = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder), "en"));
+        Board otherwise = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder), "en", Edition.SECOND));
         assertThat(otherwise.spellings()).isSameAs(first.spellings());
         assertThat(otherwise.misspellings()).isSameAs(first.misspellings());
         assertThat(otherwise.keywords()).isNotSameAs(keywords);
         assertThat(otherwise.standings().of(find(otherwise, "hive stand"))).isEqualTo(Standing.KEPT);
 
         Entry cleaning = new FoldEntry.CleaningAdded(1, new Cleaning.Replace(Cleaning.Match.WORDS, "hive", ""));
-        Board cleaned = otherwise.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder, cleaning), "en"));
+        Board cleaned = otherwise.next(
+                List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder, cleaning), "en", Edition.SECOND));
         assertThat(cleaned.spellings()).isSameAs(first.spellings());
         assertThat(cleaned.keywords().text(find(cleaned, "hive stand"))).isEqualTo("stand");
         // The pin was made on the spelling of the line and still finds its keyword.
         assertThat(cleaned.standings().of(find(cleaned, "stand"))).isEqualTo(Standing.KEPT);
         assertThat(cleaned.foldReport().steps().lines()).isEqualTo(9);
 
-        Board undone = cleaned.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin), "en"));
+        Board undone = cleaned.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin), "en", Edition.SECOND));
         assertThat(undone.keywords().size()).isEqualTo(keywords.size());
         assertThat(undone.plan()).isEqualTo(first.plan());
     }
@@ -378,7 +385,7 @@ class BoardTest {
                                 .getBytes(java.nio.charset.StandardCharsets.UTF_8))
                 .lines()
                 .orElseThrow();
-        Board board = Board.of(List.of(lines), Recipe.empty("en"));
+        Board board = Board.of(List.of(lines), Recipe.of(List.of(), "en", Edition.SECOND));
         int hive = board.groups().find("hive");
         assertThat(board.groups().bid(hive).orElseThrow()).isEqualTo(1_000_000);
         assertThat(board.groups().bid(board.groups().find("lid"))).isEmpty();

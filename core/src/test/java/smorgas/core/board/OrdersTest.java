@@ -77,7 +77,7 @@ class OrdersTest {
     @Test
     void everythingThatASortOrATableShowsCanBeTold() {
         var list = TestLists.lines(1, "keyword,searches\nhive lid,5\nhive stand,7\nhive roof,1\nalone,2\n");
-        Board board = Board.of(List.of(list), Recipe.empty("en"));
+        Board board = Board.of(List.of(list), Recipe.of(List.of(), "en", smorgas.core.recipe.Edition.SECOND));
         int lid = board.keywords().find("hive lid").orElseThrow();
         for (Fact fact : Fact.all()) {
             if (fact.since() != Fact.Since.LISTED) {

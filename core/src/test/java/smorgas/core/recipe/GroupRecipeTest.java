@@ -82,7 +82,7 @@ class GroupRecipeTest {
                 .isTrue();
         assertThat(before.grouping().groupsAs(of(rule(1, "gifts")).grouping())).isFalse();
         assertThat(before.grouping()
-                        .groupsAs(before.withGroups(GroupSettings.standard("en").withPasses(Pass.standard()))
+                        .groupsAs(before.withGroups(GroupSettings.standard("en", Edition.NEWEST))
                                 .grouping()))
                 .isTrue();
         assertThat(before.grouping()

@@ -33,7 +33,9 @@ class PlannerTest {
     private static final String HIVES = "hive stand\nhive lid\nhive roof\n";
 
     private static Plan plan(String list, Entry... entries) {
-        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(List.of(entries), "en"))
+        return Board.of(
+                        List.of(TestLists.lines(1, list)),
+                        Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND))
                 .plan();
     }
 

@@ -23,6 +23,11 @@ final class Dials {
     private static final List<String> OF_A_PASS =
             List.of("smallest", "largest", "about", "shortest", "longest", "order", "tightness");
 
+    /** As the method is called in fields. */
+    static final String LIKENESS = "likeness";
+
+    static final String THEMES = "themes";
+
     private Dials() {}
 
     /**
@@ -33,9 +38,7 @@ final class Dials {
     static GroupSettings read(MultiValueMap<String, String> fields, GroupSettings adopted) {
         boolean whole = fields.containsKey("dials");
         return new GroupSettings(
-                new Method.ByThemes(
-                        passes(fields, adopted.themes().passes()),
-                        rank(fields, adopted.themes().rank())),
+                method(fields, adopted),
                 whole ? fields.containsKey("forms") : adopted.forms(),
                 fields.containsKey("leftoversAre")
                         ? choice(GroupSettings.Leftovers.class, fields.getFirst("leftoversAre"))
@@ -44,6 +47,23 @@ final class Dials {
                 fields.containsKey("stop") ? words(fields.getFirst("stop")) : adopted.stopWords(),
                 whole ? stopAt(fields) : adopted.stopAt(),
                 fields.containsKey("muted") ? words(fields.getFirst("muted")) : adopted.muted());
+    }
+
+    private static Method method(MultiValueMap<String, String> fields, GroupSettings adopted) {
+        boolean likeness = fields.containsKey("method")
+                ? LIKENESS.equals(fields.getFirst("method"))
+                : adopted.method() instanceof Method.ByLikeness
+                        && OF_A_PASS.stream().noneMatch(fields::containsKey);
+        if (!likeness) {
+            return new Method.ByThemes(
+                    passes(fields, adopted.themes().passes()),
+                    rank(fields, adopted.themes().rank()));
+        }
+        Method.ByLikeness known = adopted.method() instanceof Method.ByLikeness is ? is : Method.ByLikeness.standard();
+        return new Method.ByLikeness(
+                number(fields, "place", 0, known.place()),
+                number(fields, "least", 0, known.smallest()),
+                number(fields, "most", 0, fields.containsKey("most") ? 0 : known.largest()));
     }
 
     private static List<Pass> passes(MultiValueMap<String, String> fields, List<Pass> adopted) {
@@ -125,7 +145,29 @@ final class Dials {
     /** The settings as the beginning of a URL's query, so that every link on the page of a preview keeps them. */
     static String query(GroupSettings settings) {
         StringBuilder query = new StringBuilder("dials=1&");
-        for (Pass pass : settings.themes().passes()) {
+        switch (settings.method()) {
+            case Method.ByLikeness like -> {
+                add(query, "method", LIKENESS);
+                add(query, "place", like.place());
+                add(query, "least", like.smallest());
+                add(query, "most", like.largest() == 0 ? "" : like.largest());
+            }
+            case Method.ByThemes themes -> addThemes(query, themes);
+        }
+        if (settings.forms()) {
+            add(query, "forms", true);
+        }
+        add(query, "leftoversAre", settings.leftovers());
+        add(query, "seated", Math.round(settings.seatedFrom() * 100));
+        settings.stopAt().forEach(at -> add(query, "at", at));
+        add(query, "muted", String.join(" ", settings.muted()));
+        add(query, "stop", String.join(" ", settings.stopWords()));
+        return query.toString();
+    }
+
+    private static void addThemes(StringBuilder query, Method.ByThemes themes) {
+        add(query, "method", THEMES);
+        for (Pass pass : themes.passes()) {
             add(query, "smallest", pass.smallest());
             add(query, "largest", pass.largest() == Pass.ANY ? "" : pass.largest());
             add(query, "about", pass.about() == Pass.ANY ? "" : pass.about());
@@ -134,19 +176,10 @@ final class Dials {
             add(query, "order", pass.anyOrder() ? "any" : "stand");
             add(query, "tightness", Math.round(pass.leastTightness() * 100));
         }
-        if (settings.forms()) {
-            add(query, "forms", true);
-        }
-        add(query, "rankKeywords", settings.themes().rank().keywords());
-        add(query, "rankSearches", settings.themes().rank().searches());
-        add(query, "rankClicks", settings.themes().rank().clicks());
-        add(query, "rankConversions", settings.themes().rank().conversions());
-        add(query, "leftoversAre", settings.leftovers());
-        add(query, "seated", Math.round(settings.seatedFrom() * 100));
-        settings.stopAt().forEach(at -> add(query, "at", at));
-        add(query, "muted", String.join(" ", settings.muted()));
-        add(query, "stop", String.join(" ", settings.stopWords()));
-        return query.toString();
+        add(query, "rankKeywords", themes.rank().keywords());
+        add(query, "rankSearches", themes.rank().searches());
+        add(query, "rankClicks", themes.rank().clicks());
+        add(query, "rankConversions", themes.rank().conversions());
     }
 
     private static void add(StringBuilder query, String name, Object value) {

@@ -66,7 +66,7 @@ class GroupController {
                 model,
                 new GroupPage(
                         query, query.value("view"), preview, GroupViews.figures(adopted.groups(), board.groups())));
-        dials(wanted, model);
+        dials(wanted, board, query, model);
         if (preview) {
             Changes changes = Changes.between(adopted.groups(), board.groups());
             model.addAttribute("changes", GroupViews.changes(changes, adopted.groups(), board.groups(), query));
@@ -102,6 +102,8 @@ class GroupController {
     /** The dials as they stand. */
     record DialsShown(
             GroupSettings settings,
+            Method.@Nullable ByLikeness likeness,
+            DialHtml.@Nullable Picture dial,
             List<Pass> passes,
             boolean morePasses,
             long seated,
@@ -110,13 +112,19 @@ class GroupController {
             GroupSettings.Leftovers[] leftoverChoices,
             GroupSettings.StopAt[] stopPlaces) {}
 
-    private static void dials(GroupSettings wanted, Model model) {
+    private static void dials(GroupSettings wanted, Board board, GroupQuery query, Model model) {
+        Method.ByLikeness likeness = wanted.method() instanceof Method.ByLikeness like ? like : null;
+        List<Pass> passes = likeness == null ? wanted.themes().passes() : List.of();
         Shown.in(
                 model,
                 new DialsShown(
                         wanted,
-                        wanted.themes().passes(),
-                        wanted.themes().passes().size() < Method.MOST_PASSES,
+                        likeness,
+                        likeness == null
+                                ? null
+                                : DialHtml.of(board.groups().grouping().dial(), likeness, wanted, query),
+                        passes,
+                        !passes.isEmpty() && passes.size() < Method.MOST_PASSES,
                         Math.round(wanted.seatedFrom() * 100),
                         String.join(" ", wanted.muted()),
                         String.join(" ", wanted.stopWords()),

@@ -1,6 +1,8 @@
 package smorgas.core.group.engine;
 
 import java.util.Arrays;
+import java.util.function.Supplier;
+import smorgas.core.group.Dial;
 import smorgas.core.group.Nearness;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
@@ -23,14 +25,21 @@ public interface Engine {
      * @param group for each keyword of the scope its group, or -1
      * @param weights what each word weighs; 0 for a muted word and for one that no keyword of the scope has
      * @param measure how near keywords are to groups
+     * @param dial what other places of the dial would give
      */
-    record Found(int[][] themes, String[] keys, int[] group, double[] weights, Nearness.Measure measure) {
+    record Found(
+            int[][] themes,
+            String[] keys,
+            int[] group,
+            double[] weights,
+            Nearness.Measure measure,
+            Supplier<Dial> dial) {
 
         /** Groups that go by their themes. */
         public static Found byThemes(int[][] themes, int[] group, double[] weights) {
             String[] keys = new String[themes.length];
             Arrays.fill(keys, "");
-            return new Found(themes, keys, group, weights, Nearness.BY_THEMES);
+            return new Found(themes, keys, group, weights, Nearness.BY_THEMES, () -> Dial.NONE);
         }
     }
 

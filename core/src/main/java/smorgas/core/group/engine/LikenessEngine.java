@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.group.Dial;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -22,6 +23,9 @@ final class LikenessEngine implements Engine {
 
     /** A group that is too small joins one that is at least this part as near as its own members are. */
     private static final double NEAR_ENOUGH = .8;
+
+    /** From one place to the next that is told of. */
+    private static final int STEP = 2;
 
     /** A word that this share of a group's keywords has belongs to its theme. */
     private static final double COMMON = .5;
@@ -73,7 +77,8 @@ final class LikenessEngine implements Engine {
                 keys,
                 found,
                 weights(question),
-                grouping -> new LikeNearness(grouping, grove.likeness(), place));
+                grouping -> new LikeNearness(grouping, grove.likeness(), place),
+                () -> dial(grove));
     }
 
     private Grove grow(Question question) {
@@ -92,15 +97,34 @@ final class LikenessEngine implements Engine {
     }
 
     /** How alike groups are at least at the dial's place. */
-    private double cut(Likeness likeness) {
+    private static double cut(int place, Likeness likeness) {
         double usual = likeness.knowsMeaning() ? USUAL_WITH_MEANING : USUAL_BY_WORDS;
-        double at = method.place() / (double) Method.ByLikeness.USUAL;
+        double at = place / (double) Method.ByLikeness.USUAL;
         // Past the tightest no two are alike enough.
         return at <= 1 ? Linkage.LEAST + (usual - Linkage.LEAST) * at : usual + (1.01 - usual) * (at - 1);
     }
 
+    private Dial dial(Grove grove) {
+        List<Dial.Point> points = new ArrayList<>();
+        for (int place = Method.ByLikeness.TIGHTEST; place >= Method.ByLikeness.BROADEST; place -= STEP) {
+            double like = cut(place, grove.likeness());
+            int[] sizes = new int[grove.keywords().length];
+            for (int group : grove.tree().cut(like)) {
+                sizes[group]++;
+            }
+            int groups = 0;
+            int left = 0;
+            for (int size : sizes) {
+                groups += size >= method.smallest() && size > 0 ? 1 : 0;
+                left += size < method.smallest() ? size : 0;
+            }
+            points.addFirst(new Dial.Point(place, groups, left));
+        }
+        return new Dial(points);
+    }
+
     private List<int[]> groups(Grove grove, boolean[] asked) {
-        double cut = cut(grove.likeness());
+        double cut = cut(method.place(), grove.likeness());
         List<int[]> groups = new ArrayList<>();
         List<int[]> small = new ArrayList<>();
         for (int[] whole : new Cut(grove.tree(), method).groups(cut)) {

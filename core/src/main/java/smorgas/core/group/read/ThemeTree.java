@@ -83,11 +83,17 @@ public final class ThemeTree {
             int[] nodeOf = new int[grouping.size()];
             for (int group = 0; group < grouping.size(); group++) {
                 int[] theme = sorted(grouping.themeWords(group));
-                int node = theme.length == 0 ? add(grouping.key(group), group, NONE) : node(theme, grouping.key(group));
-                // Groups that have the same words in common stand under the first of them.
-                nodeOf[group] = groupOf.get(node) >= 0 && groupOf.get(node) != group
-                        ? add(grouping.key(group), group, node)
-                        : node;
+                if (theme.length == 0) {
+                    nodeOf[group] = add(grouping.key(group), group, NONE);
+                    continue;
+                }
+                // A group that says more than the words that its keywords have in common stands under these.
+                boolean just = grouping.words()
+                        .find(grouping.key(group))
+                        .map(words -> Arrays.equals(sorted(words), theme))
+                        .orElse(false);
+                int node = node(theme, just ? grouping.key(group) : "", grouping.themeWords(group));
+                nodeOf[group] = just && groupOf.get(node) < 0 ? node : add(grouping.key(group), group, node);
                 groupOf.set(nodeOf[group], group);
             }
             return new ThemeTree(sums(nodeOf), nodeOf);
@@ -101,7 +107,7 @@ public final class ThemeTree {
         }
 
         /** The node of a set of words, made with all that are above it if it is not there yet. */
-        private int node(int[] words, String text) {
+        private int node(int[] words, String text, int[] written) {
             Integer known = numbers.get(key(words));
             if (known != null) {
                 if (!text.isEmpty()) {
@@ -110,10 +116,19 @@ public final class ThemeTree {
                 return known;
             }
             int[] broader = broader(words);
-            int parent = broader.length == 0 ? NONE : node(broader, "");
-            int node = add(text.isEmpty() ? grouping.words().text(words) : text, NONE, parent);
+            int parent = broader.length == 0 ? NONE : node(broader, "", written);
+            int node = add(text.isEmpty() ? inOrder(words, written) : text, NONE, parent);
             numbers.put(key(words), node);
             return node;
+        }
+
+        /** Words in the order in which the theme that they are of has them. */
+        private String inOrder(int[] words, int[] written) {
+            return grouping.words()
+                    .text(Arrays.stream(written)
+                            .filter(word -> Arrays.binarySearch(words, word) >= 0)
+                            .distinct()
+                            .toArray());
         }
 
         private int[] broader(int[] words) {

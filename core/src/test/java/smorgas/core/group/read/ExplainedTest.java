@@ -37,7 +37,9 @@ class ExplainedTest {
             """;
 
     private static Board board(Entry... entries) {
-        return Board.of(List.of(TestLists.lines(1, LIST)), Recipe.of(List.of(entries), "en"));
+        return Board.of(
+                List.of(TestLists.lines(1, LIST)),
+                Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
     }
 
     private static Entry passes(Pass... passes) {

@@ -1,0 +1,91 @@
+package smorgas.app.web.group;
+
+import java.util.List;
+import java.util.function.ToIntFunction;
+import smorgas.app.web.show.Html;
+import smorgas.app.web.show.Show;
+import smorgas.core.group.Dial;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
+
+/** What the dial from broad to tight gives at each place, as two lines over it: groups, and keywords left over. */
+final class DialHtml {
+
+    static final int WIDTH = 300;
+    static final int HEIGHT = 34;
+
+    /**
+     * A place with a name.
+     *
+     * @param url shows it
+     * @param here whether the dial stands there
+     */
+    record Named(String name, String groups, String leftovers, String url, boolean here) {}
+
+    /**
+     * The dial as it is shown.
+     *
+     * @param markup of the SVG's inside
+     * @param named places that one can go to at once
+     */
+    record Picture(String markup, List<Named> named) {}
+
+    private DialHtml() {}
+
+    static Picture of(Dial dial, Method.ByLikeness method, GroupSettings settings, GroupQuery query) {
+        Html html = new Html(4_000);
+        int most = Math.max(1, Math.max(most(dial, Dial.Point::groups), most(dial, Dial.Point::leftovers)));
+        line(html, "dial-left", dial, most, Dial.Point::leftovers);
+        line(html, "dial-groups", dial, most, Dial.Point::groups);
+        html.raw("<line class=\"dial-here\" x1=\"")
+                .raw(x(method.place()))
+                .raw("\" x2=\"")
+                .raw(x(method.place()))
+                .raw("\" y1=\"0\" y2=\"")
+                .raw(String.valueOf(HEIGHT))
+                .raw("\"></line>");
+        List<Named> named = List.of(
+                named("broad", Method.ByLikeness.BROAD, dial, method, settings, query),
+                named("usual", Method.ByLikeness.USUAL, dial, method, settings, query),
+                named("tight", Method.ByLikeness.TIGHT, dial, method, settings, query),
+                named("one keyword each", Method.ByLikeness.TIGHTEST, dial, method, settings, query));
+        return new Picture(html.toString(), named);
+    }
+
+    private static int most(Dial dial, ToIntFunction<Dial.Point> of) {
+        return dial.points().stream().mapToInt(of).max().orElse(0);
+    }
+
+    private static String x(int place) {
+        return String.valueOf(place * WIDTH / Method.ByLikeness.TIGHTEST);
+    }
+
+    private static void line(Html html, String name, Dial dial, int most, ToIntFunction<Dial.Point> of) {
+        html.raw("<polyline class=\"").raw(name).raw("\" points=\"");
+        for (Dial.Point point : dial.points()) {
+            long y = HEIGHT - 2 - Math.round((HEIGHT - 4) * (double) of.applyAsInt(point) / most);
+            html.raw(x(point.place())).raw(",").raw(String.valueOf(y)).raw(" ");
+        }
+        html.raw("\"></polyline>");
+    }
+
+    private static Named named(
+            String name, int place, Dial dial, Method.ByLikeness method, GroupSettings settings, GroupQuery query) {
+        // Each by itself is a group of one.
+        boolean single = place == Method.ByLikeness.TIGHTEST;
+        Dial.Point at = dial.points().stream()
+                .filter(point -> point.place() == place)
+                .findFirst()
+                .orElse(new Dial.Point(place, 0, 0));
+        return new Named(
+                name,
+                Show.count(single ? at.groups() + at.leftovers() : at.groups()),
+                Show.count(single ? 0 : at.leftovers()),
+                new GroupQuery(
+                                Dials.query(settings.with(new Method.ByLikeness(
+                                        place, single ? 1 : method.smallest(), method.largest()))),
+                                query.fields())
+                        .with(),
+                place == method.place());
+    }
+}
