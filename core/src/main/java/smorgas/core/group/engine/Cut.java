@@ -20,8 +20,16 @@ final class Cut {
         this.method = method;
     }
 
-    /** The groups of keywords at least so much alike, each rising, those of the first keywords first; also those of one keyword. */
-    List<int[]> groups(double like) {
+    /**
+     * A group as it was cut.
+     *
+     * @param members rising
+     * @param divided whether it is a part of one that was too large
+     */
+    record Piece(int[] members, boolean divided) {}
+
+    /** The groups of keywords at least so much alike, those of the first keywords first; also those of one keyword. */
+    List<Piece> groups(double like) {
         List<Dendrogram.Merge> merges = tree.merges();
         int leaves = tree.size();
         int[] left = new int[merges.size()];
@@ -40,21 +48,21 @@ final class Cut {
             node[merge.into()] = leaves + m;
             root[leaves + m] = true;
         }
-        List<int[]> groups = new ArrayList<>();
+        List<Piece> groups = new ArrayList<>();
         for (int top = 0; top < root.length; top++) {
             if (root[top]) {
                 divide(top, leaves, left, right, groups);
             }
         }
-        groups.sort((a, b) -> Integer.compare(a[0], b[0]));
+        groups.sort((a, b) -> Integer.compare(a.members()[0], b.members()[0]));
         return groups;
     }
 
-    private void divide(int top, int leaves, int[] left, int[] right, List<int[]> groups) {
+    private void divide(int top, int leaves, int[] left, int[] right, List<Piece> groups) {
         int[] members = members(top, leaves, left, right);
         if (method.largest() == 0 || members.length <= method.largest()) {
             Arrays.sort(members);
-            groups.add(members);
+            groups.add(new Piece(members, false));
             return;
         }
         // The parts in the order of the tree, so that those beside each other are the most alike.
@@ -72,21 +80,25 @@ final class Cut {
         }
         for (int[] part : fitted(parts)) {
             Arrays.sort(part);
-            groups.add(part);
+            groups.add(new Piece(part, true));
         }
     }
 
-    /** Parts that are too small go to the one before, else to the one behind, if it has room. */
+    /** Parts that are too small go to the one before; if it has no room, the two share what they have. */
     private List<int[]> fitted(List<int[]> parts) {
+        int least = Math.max(2, method.smallest());
         List<IntArrayList> fitted = new ArrayList<>();
         for (int[] part : parts) {
             IntArrayList last = fitted.isEmpty() ? null : fitted.getLast();
-            boolean small = last != null
-                    && (part.length < Math.max(2, method.smallest()) || last.size() < Math.max(2, method.smallest()));
-            if (small && last.size() + part.length <= method.largest()) {
-                last.addElements(last.size(), part);
-            } else {
+            if (last == null || part.length >= least && last.size() >= least) {
                 fitted.add(new IntArrayList(part));
+                continue;
+            }
+            last.addElements(last.size(), part);
+            if (last.size() > method.largest()) {
+                int half = last.size() / 2;
+                fitted.add(new IntArrayList(last.subList(half, last.size())));
+                last.size(half);
             }
         }
         return fitted.stream().map(IntArrayList::toIntArray).toList();

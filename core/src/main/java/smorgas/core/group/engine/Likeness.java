@@ -33,8 +33,8 @@ final class Likeness {
 
     private static final double HEAD_OF_COMPOUNDS = .85;
 
-    /** A term that so many keywords have is what a meaning is weighed against. */
-    private static final int TYPICAL = 8;
+    /** What a meaning says is weighed against a term that one of so many keywords has, however long the list is. */
+    private static final double TYPICAL = 75;
 
     private static final int SAMPLED = 20_000;
 
@@ -116,7 +116,7 @@ final class Likeness {
         for (int keyword = 0; keyword < size; keyword++) {
             of.rows().forEach(keyword, term -> counts[term]++);
         }
-        double typical = Math.pow(Math.log(1 + size / (double) Math.min(TYPICAL, Math.max(1, size))), POWER);
+        double typical = Math.pow(Math.log(1 + TYPICAL), POWER);
         double[] weights = new double[of.size()];
         for (int term = 0; term < weights.length; term++) {
             if (term >= of.things()) {

@@ -127,10 +127,11 @@ final class LikenessEngine implements Engine {
         double cut = cut(method.place(), grove.likeness());
         List<int[]> groups = new ArrayList<>();
         List<int[]> small = new ArrayList<>();
-        for (int[] whole : new Cut(grove.tree(), method).groups(cut)) {
-            int[] members =
-                    Arrays.stream(whole).filter(keyword -> asked[keyword]).toArray();
-            if (members.length >= method.smallest() && members.length > 0) {
+        for (Cut.Piece piece : new Cut(grove.tree(), method).groups(cut)) {
+            int[] members = Arrays.stream(piece.members())
+                    .filter(keyword -> asked[keyword])
+                    .toArray();
+            if (members.length > 0 && (piece.divided() || members.length >= method.smallest())) {
                 groups.add(members);
             } else if (members.length > 1) {
                 small.add(members);
@@ -139,7 +140,7 @@ final class LikenessEngine implements Engine {
         return small.isEmpty() ? groups : joined(groups, small, cut * NEAR_ENOUGH, grove.likeness());
     }
 
-    /** Groups that are too small join the nearest that is near enough and has room. */
+    /** Groups that are too small join the nearest that is near enough. */
     private List<int[]> joined(List<int[]> groups, List<int[]> small, double enough, Likeness likeness) {
         List<Likeness.Sum> sums =
                 groups.stream().map(members -> sum(members, likeness)).toList();
@@ -153,26 +154,38 @@ final class LikenessEngine implements Engine {
             }
         }
         for (int[] members : small) {
-            Likeness.Sum sum = sum(members, likeness);
-            int best = -1;
-            double most = enough;
-            for (int member : members) {
-                for (int other : likeness.links()[member]) {
-                    int group = groupOf[other];
-                    boolean room = group >= 0
-                            && (method.largest() == 0 || grown.get(group).size() + members.length <= method.largest());
-                    double like = room ? likeness.between(sum, sums.get(group)) : -1;
-                    if (like > most || like == most && best >= 0 && group < best) {
-                        best = group;
-                        most = like;
-                    }
-                }
+            int best = nearest(members, groupOf, sums, enough, likeness);
+            if (best < 0) {
+                continue;
             }
-            if (best >= 0) {
+            // Without room there it stays a group of its own: a bound above throws no keyword out.
+            boolean room = method.largest() == 0 || grown.get(best).size() + members.length <= method.largest();
+            if (room) {
                 grown.get(best).addElements(grown.get(best).size(), members);
+            } else {
+                grown.add(new IntArrayList(members));
             }
         }
         return grown.stream().map(IntArrayList::toIntArray).toList();
+    }
+
+    /** The group to which some keywords are most alike, if they are enough; else -1. */
+    private static int nearest(
+            int[] members, int[] groupOf, List<Likeness.Sum> sums, double enough, Likeness likeness) {
+        Likeness.Sum sum = sum(members, likeness);
+        int best = -1;
+        double most = enough;
+        for (int member : members) {
+            for (int other : likeness.links()[member]) {
+                int group = groupOf[other];
+                double like = group >= 0 ? likeness.between(sum, sums.get(group)) : -1;
+                if (like > most || like == most && best >= 0 && group < best) {
+                    best = group;
+                    most = like;
+                }
+            }
+        }
+        return best;
     }
 
     static Likeness.Sum sum(int[] members, Likeness likeness) {
