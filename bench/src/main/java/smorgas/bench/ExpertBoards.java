@@ -1,17 +1,22 @@
 package smorgas.bench;
 
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.board.Board;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Tidy;
+import smorgas.meaning.MeaningModel;
+import smorgas.meaning.PackedVector;
 
 /** Boards of expert lists, grouped as the application groups a list that is gathered. */
 final class ExpertBoards {
@@ -19,12 +24,30 @@ final class ExpertBoards {
     private ExpertBoards() {}
 
     /** The board of a list; null settings for the standard ones. */
-    static Board board(ExpertList list, @Nullable GroupSettings settings) {
+    static Board board(ExpertList list, @Nullable GroupSettings settings, MeaningVectors meaning) {
         byte[] bytes = String.join("\n", list.keywords()).getBytes(StandardCharsets.UTF_8);
         List<Entry> entries = settings == null ? List.of() : List.of(new GroupEntry.GroupSettingsChosen(settings));
         return Board.of(
                 List.of(BasketReader.lines(1, list.name(), bytes).lines().orElseThrow()),
-                Recipe.of(entries, list.language()));
+                Recipe.of(entries, list.language()),
+                meaning);
+    }
+
+    /** What the keywords of a list mean; nothing in a language that the model does not know. */
+    static MeaningVectors meaning(ExpertList list) throws MeaningModel.Unavailable {
+        if (!MeaningModel.knows(list.language())) {
+            return MeaningVectors.NONE;
+        }
+        Map<String, float[]> known = new HashMap<>();
+        try (MeaningModel model = MeaningModel.load()) {
+            List<String> texts =
+                    list.keywords().stream().map(Tidy::of).distinct().toList();
+            float[][] vectors = model.vectors(texts);
+            for (int i = 0; i < vectors.length; i++) {
+                known.put(texts.get(i), PackedVector.unpack(PackedVector.pack(vectors[i])));
+            }
+        }
+        return known::get;
     }
 
     /** The group of each keyword of the list; leftovers stand alone. */

@@ -12,10 +12,12 @@ import smile.clustering.HierarchicalClustering;
 import smile.clustering.KMeans;
 import smile.clustering.linkage.UPGMALinkage;
 import smile.math.MathEx;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Moves;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.meaning.MeaningModel;
 
 /** How near groups come to those that were made by judgement; general-purpose peers in the same run. */
 final class Experts {
@@ -25,15 +27,21 @@ final class Experts {
 
     private Experts() {}
 
-    static void run() throws IOException {
+    static void run() throws IOException, MeaningModel.Unavailable {
         System.out.println(
                 "| list | by | B-cubed F1 | adjusted Rand | to be moved | against the second opinion | groups | sizes | left over |");
         System.out.println("|---|---|---:|---:|---:|---|---:|---|---:|");
         for (ExpertList list : ExpertList.all()) {
             int[] second = list.second();
             row(list, "a second opinion", second);
-            row(list, "likeness, words", ours(list, Method.ByLikeness.standard()));
-            row(list, "themes", ours(list, Method.ByThemes.standard()));
+            row(list, "likeness, words", ours(list, Method.ByLikeness.standard(), MeaningVectors.NONE));
+            if (MeaningModel.knows(list.language())) {
+                row(
+                        list,
+                        "likeness, words and meaning",
+                        ours(list, Method.ByLikeness.standard().with(true), ExpertBoards.meaning(list)));
+            }
+            row(list, "themes", ours(list, Method.ByThemes.standard(), MeaningVectors.NONE));
             double[][] stems = Vectors.stems(list);
             double[][] letters = Vectors.letters(list);
             row(list, "k-means of stems, told the number", kMeans(list, stems));
@@ -44,10 +52,10 @@ final class Experts {
         }
     }
 
-    private static int[] ours(ExpertList list, Method method) {
+    private static int[] ours(ExpertList list, Method method, MeaningVectors meaning) {
         return ExpertBoards.labels(
                 list,
-                ExpertBoards.board(list, GroupSettings.standard(list.language()).with(method)));
+                ExpertBoards.board(list, GroupSettings.standard(list.language()).with(method), meaning));
     }
 
     private static int[] kMeans(ExpertList list, double[][] vectors) {

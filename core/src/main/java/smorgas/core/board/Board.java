@@ -7,6 +7,7 @@ import smorgas.core.fold.Misspellings;
 import smorgas.core.fold.Overlap;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.serve.Plan;
@@ -24,18 +25,34 @@ public final class Board {
 
     private final List<Lines> baskets;
     private final Recipe recipe;
+    private final MeaningVectors meaning;
     private final Stages stages;
 
-    private Board(List<Lines> baskets, Recipe recipe, Stages stages) {
+    private Board(List<Lines> baskets, Recipe recipe, MeaningVectors meaning, Stages stages) {
         this.baskets = baskets;
         this.recipe = recipe;
+        this.meaning = meaning;
         this.stages = stages;
     }
 
     /** The board of these baskets, in this order, under this recipe; nothing is computed yet. */
     public static Board of(List<Lines> baskets, Recipe recipe) {
+        return of(baskets, recipe, MeaningVectors.NONE);
+    }
+
+    /**
+     * The same where it may be known what keywords mean.
+     *
+     * @param meaning is asked when groups are found
+     */
+    public static Board of(List<Lines> baskets, Recipe recipe, MeaningVectors meaning) {
         List<Lines> inputs = List.copyOf(baskets);
-        return new Board(inputs, recipe, Stages.of(inputs, recipe));
+        return new Board(inputs, recipe, meaning, Stages.of(inputs, recipe, meaning));
+    }
+
+    /** The same with groups to be found anew, since more is known of what keywords mean. */
+    public Board understanding() {
+        return new Board(baskets, recipe, meaning, stages.regrouped(baskets, recipe));
     }
 
     /**
@@ -45,8 +62,8 @@ public final class Board {
      */
     public Board next(List<Lines> next, Recipe changed) {
         return sameObjects(next)
-                ? new Board(baskets, changed, stages.next(baskets, recipe, changed))
-                : of(next, changed);
+                ? new Board(baskets, changed, meaning, stages.next(baskets, recipe, changed))
+                : of(next, changed, meaning);
     }
 
     private boolean sameObjects(List<Lines> others) {

@@ -149,7 +149,8 @@ final class Stages {
             List<Lines> baskets,
             Recipe recipe,
             Map<Declared<?>, Stage<?>> stages,
-            @Nullable KnownGroups earlier) {
+            @Nullable KnownGroups earlier,
+            MeaningVectors meaning) {
 
         @SuppressWarnings("unchecked") // put in under a declaration of its own type
         <T> T get(Declared<T> stage) {
@@ -172,13 +173,21 @@ final class Stages {
     private final Map<Declared<?>, Stage<?>> values;
     private final @Nullable KnownGroups known;
 
-    private Stages(Map<Declared<?>, Stage<?>> values, @Nullable KnownGroups known) {
+    private final MeaningVectors meaning;
+
+    private Stages(Map<Declared<?>, Stage<?>> values, @Nullable KnownGroups known, MeaningVectors meaning) {
         this.values = values;
         this.known = known;
+        this.meaning = meaning;
     }
 
-    static Stages of(List<Lines> baskets, Recipe recipe) {
-        return made(baskets, recipe, stage -> null, null);
+    static Stages of(List<Lines> baskets, Recipe recipe, MeaningVectors meaning) {
+        return made(baskets, recipe, stage -> null, null, meaning);
+    }
+
+    /** The same with groups to be found anew. */
+    Stages regrouped(List<Lines> baskets, Recipe recipe) {
+        return made(baskets, recipe, stage -> stage == GROUPS ? null : values.get(stage), null, meaning);
     }
 
     /** For the same baskets under another recipe. */
@@ -190,14 +199,16 @@ final class Stages {
                 known(GROUPS)
                         ? new KnownGroups(
                                 get(GROUPS), get(KEYWORDS), get(STANDINGS).remaining(), recipe)
-                        : known);
+                        : known,
+                meaning);
     }
 
     private static Stages made(
             List<Lines> baskets,
             Recipe recipe,
             Function<Declared<?>, @Nullable Stage<?>> before,
-            @Nullable KnownGroups known) {
+            @Nullable KnownGroups known,
+            MeaningVectors meaning) {
         Map<Declared<?>, Stage<?>> values = new IdentityHashMap<>();
         Map<Declared<?>, Stage<?>> anew = new IdentityHashMap<>();
         for (Declared<?> stage : ALL) {
@@ -206,12 +217,12 @@ final class Stages {
             if (old == null) {
                 // Groups of other keywords can never hold again, and would keep these in memory.
                 KnownGroups earlier = stage == (Declared<?>) GROUPS && !anew.containsKey(KEYWORDS) ? known : null;
-                old = stage(stage, baskets, recipe, values, earlier);
+                old = stage(stage, baskets, recipe, values, earlier, meaning);
                 anew.put(stage, old);
             }
             values.put(stage, old);
         }
-        return new Stages(values, anew.containsKey(KEYWORDS) ? null : known);
+        return new Stages(values, anew.containsKey(KEYWORDS) ? null : known, meaning);
     }
 
     private static <T> Stage<T> stage(
@@ -219,10 +230,11 @@ final class Stages {
             List<Lines> baskets,
             Recipe recipe,
             Map<Declared<?>, Stage<?>> values,
-            @Nullable KnownGroups earlier) {
+            @Nullable KnownGroups earlier,
+            MeaningVectors meaning) {
         Map<Declared<?>, Stage<?>> from = new IdentityHashMap<>();
         stage.from().forEach(one -> from.put(one, Objects.requireNonNull(values.get(one))));
-        Made made = new Made(stage.from().isEmpty() ? baskets : List.of(), recipe, from, earlier);
+        Made made = new Made(stage.from().isEmpty() ? baskets : List.of(), recipe, from, earlier, meaning);
         return new Stage<>(() -> stage.made().apply(made));
     }
 
@@ -245,7 +257,7 @@ final class Stages {
         KnownGroups earlier = made.earlier();
         return earlier != null && earlier.hold(made.get(KEYWORDS), judged.remaining(), made.recipe())
                 ? earlier.groups()
-                : GroupStage.group(made.get(MATCHER), judged, made.recipe(), MeaningVectors.NONE, made.get(GROWN));
+                : GroupStage.group(made.get(MATCHER), judged, made.recipe(), made.meaning(), made.get(GROWN));
     }
 
     /** Words that lists of brands have. */

@@ -36,8 +36,9 @@ public sealed interface Method {
      *     100, where each keyword is a group; 50 is usual
      * @param smallest the least keywords of a group, from 1; smaller ones go to the nearest group that is near enough
      * @param largest the most keywords of a group; larger ones are divided; 0 for no bound
+     * @param meaning whether what keywords mean counts beside their words, once it is known of all
      */
-    record ByLikeness(int place, int smallest, int largest) implements Method {
+    record ByLikeness(int place, int smallest, int largest, boolean meaning) implements Method {
         public static final int BROADEST = 0;
         public static final int BROAD = 30;
         public static final int USUAL = 50;
@@ -69,9 +70,19 @@ public sealed interface Method {
             };
         }
 
+        /** The same at another place. */
+        public ByLikeness at(int other) {
+            return new ByLikeness(other, smallest, largest, meaning);
+        }
+
+        /** The same by words alone, or by meaning too. */
+        public ByLikeness with(boolean counts) {
+            return new ByLikeness(place, smallest, largest, counts);
+        }
+
         /** The usual place, groups of two and more, no bound above. */
         public static ByLikeness standard() {
-            return new ByLikeness(USUAL, 2, 0);
+            return new ByLikeness(USUAL, 2, 0, false);
         }
     }
 }

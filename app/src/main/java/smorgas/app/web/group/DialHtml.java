@@ -83,7 +83,7 @@ final class DialHtml {
                 Show.count(single ? 0 : at.leftovers()),
                 new GroupQuery(
                                 Dials.query(settings.with(new Method.ByLikeness(
-                                        place, single ? 1 : method.smallest(), method.largest()))),
+                                        place, single ? 1 : method.smallest(), method.largest(), method.meaning()))),
                                 query.fields())
                         .with(),
                 place == method.place());

@@ -63,7 +63,8 @@ final class Dials {
         return new Method.ByLikeness(
                 number(fields, "place", 0, known.place()),
                 number(fields, "least", 0, known.smallest()),
-                number(fields, "most", 0, fields.containsKey("most") ? 0 : known.largest()));
+                number(fields, "most", 0, fields.containsKey("most") ? 0 : known.largest()),
+                fields.containsKey("place") ? fields.containsKey("meaning") : known.meaning());
     }
 
     private static List<Pass> passes(MultiValueMap<String, String> fields, List<Pass> adopted) {
@@ -151,6 +152,9 @@ final class Dials {
                 add(query, "place", like.place());
                 add(query, "least", like.smallest());
                 add(query, "most", like.largest() == 0 ? "" : like.largest());
+                if (like.meaning()) {
+                    add(query, "meaning", true);
+                }
             }
             case Method.ByThemes themes -> addThemes(query, themes);
         }

@@ -17,7 +17,7 @@ public final class Grown {
     private static final int KEPT = 2;
 
     /** What likeness depends on, beside the keywords. */
-    private record Asked(int[] keywords, SortedSet<String> stopWords, SortedSet<String> muted, Object meaning) {
+    private record Asked(int[] keywords, SortedSet<String> stopWords, SortedSet<String> muted, boolean meaning) {
         boolean same(Asked other) {
             return meaning == other.meaning
                     && stopWords.equals(other.stopWords)
@@ -35,7 +35,7 @@ public final class Grown {
             int[] keywords,
             SortedSet<String> stopWords,
             SortedSet<String> muted,
-            Object meaning,
+            boolean meaning,
             Supplier<LikenessEngine.Grove> find) {
         Asked asked = new Asked(keywords, stopWords, muted, meaning);
         LikenessEngine.Grove known = find(asked);

@@ -43,8 +43,18 @@ final class LikenessEngine implements Engine {
 
     @Override
     public Found find(Question question) {
+        // Words and meaning do not compare: one keyword of which it is not known, and the words decide for all.
+        boolean meaning = method.meaning()
+                && Arrays.stream(question.all())
+                        .allMatch(keyword ->
+                                question.meaning().of(question.texts().apply(keyword)) != null);
         Grove grove = question.grown()
-                .get(question.all(), settings.stopWords(), settings.muted(), question.meaning(), () -> grow(question));
+                .get(
+                        question.all(),
+                        settings.stopWords(),
+                        settings.muted(),
+                        meaning,
+                        () -> grow(question, meaning ? question.meaning() : MeaningVectors.NONE));
         int size = grove.keywords().length;
         int[] place = new int[question.words().rows().size()];
         Arrays.fill(place, -1);
@@ -81,7 +91,7 @@ final class LikenessEngine implements Engine {
                 () -> dial(grove));
     }
 
-    private Grove grow(Question question) {
+    private Grove grow(Question question, MeaningVectors meaning) {
         int[] keywords = question.all().clone();
         String[] texts = new String[question.words().rows().size()];
         for (int keyword : keywords) {
@@ -91,8 +101,8 @@ final class LikenessEngine implements Engine {
         List<String> inOrder =
                 Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
         Terms terms = Terms.of(inOrder, settings, question.language());
-        Likeness likeness = new Likeness(
-                inOrder, terms, SameWords.of(question.language()), question.language(), question.meaning());
+        Likeness likeness =
+                new Likeness(inOrder, terms, SameWords.of(question.language()), question.language(), meaning);
         return new Grove(keywords, terms, likeness, Linkage.of(likeness));
     }
 

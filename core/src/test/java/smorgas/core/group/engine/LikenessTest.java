@@ -141,7 +141,7 @@ class LikenessTest {
         Set<Set<String>> broader = Set.of(new HashSet<>(SHOES));
         Dial dial = group(SHOES, Method.ByLikeness.standard(), "en").dial();
         for (int place = 0; place <= 100; place += 10) {
-            Grouping grouping = group(SHOES, new Method.ByLikeness(place, 2, 0), "en");
+            Grouping grouping = group(SHOES, new Method.ByLikeness(place, 2, 0, false), "en");
             Set<Set<String>> groups = sets(SHOES, grouping);
             Set<Set<String>> around = broader;
             assertThat(groups).allMatch(one -> around.stream().anyMatch(broad -> broad.containsAll(one)));
@@ -151,14 +151,15 @@ class LikenessTest {
                     .containsExactly(new Dial.Point(place, grouping.size(), grouping.leftovers()));
             broader = groups.isEmpty() ? broader : groups;
         }
-        assertThat(group(SHOES, new Method.ByLikeness(100, 1, 0), "en").size()).isEqualTo(SHOES.size());
+        assertThat(group(SHOES, new Method.ByLikeness(100, 1, 0, false), "en").size())
+                .isEqualTo(SHOES.size());
     }
 
     @ParameterizedTest
     @CsvSource({"2, 3", "2, 4", "3, 5", "1, 2"})
     void whatIsTooLargeIsDividedAndNoKeywordIsThrownOut(int smallest, int largest) {
-        Grouping whole = group(SHOES, new Method.ByLikeness(40, smallest, 0), "en");
-        Grouping divided = group(SHOES, new Method.ByLikeness(40, smallest, largest), "en");
+        Grouping whole = group(SHOES, new Method.ByLikeness(40, smallest, 0, false), "en");
+        Grouping divided = group(SHOES, new Method.ByLikeness(40, smallest, largest, false), "en");
         for (int group = 0; group < divided.size(); group++) {
             assertThat(divided.members().length(group)).isLessThanOrEqualTo(largest);
         }
@@ -171,7 +172,7 @@ class LikenessTest {
 
     @Test
     void aMixedBagIsNotTight() {
-        Grouping broad = group(SHOES, new Method.ByLikeness(0, 2, 0), "en");
+        Grouping broad = group(SHOES, new Method.ByLikeness(0, 2, 0, false), "en");
         Grouping tight = group(SHOES, Method.ByLikeness.standard(), "en");
         int mixed = broad.groupOf(0);
         assertThat(broad.members().length(mixed)).isGreaterThan(15);
