@@ -63,13 +63,15 @@ class RoomsTest {
                             "core.fold",
                             "core.sift",
                             "core.group",
+                            "core.group.engine",
                             "core.group.hand",
                             "core.group.read",
                             "core.serve")),
+            Map.entry("meaning.model", Set.of()),
             Map.entry("app.store", Set.of("core")),
-            Map.entry("app.work", Set.of("core", "app.store")),
+            Map.entry("app.work", Set.of("core", "app.store", "meaning.model")),
             Map.entry("app.web", Set.of("core", "app.store", "app.work", "app.demo")),
-            Map.entry("app.batch", Set.of("core", "app.store")),
+            Map.entry("app.batch", Set.of("core", "app.store", "meaning.model")),
             Map.entry("app.demo", Set.of("core", "app.store", "app.work")),
             Map.entry("app.config", Set.of("core", "app.store")));
 

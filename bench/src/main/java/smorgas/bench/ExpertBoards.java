@@ -15,8 +15,8 @@ import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Tidy;
-import smorgas.meaning.MeaningModel;
-import smorgas.meaning.PackedVector;
+import smorgas.meaning.model.MeaningModel;
+import smorgas.meaning.model.PackedVector;
 
 /** Boards of expert lists, grouped as the application groups a list that is gathered. */
 final class ExpertBoards {

@@ -17,7 +17,7 @@ import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Moves;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
-import smorgas.meaning.MeaningModel;
+import smorgas.meaning.model.MeaningModel;
 
 /** How near groups come to those that were made by judgement; general-purpose peers in the same run. */
 final class Experts {

@@ -12,8 +12,11 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import smorgas.app.store.Json;
 import smorgas.app.store.RecipeFile;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Refusal;
+import smorgas.meaning.model.MeaningModel;
 
 /** {@code batch}: lists and a recipe in, tables, plan and summary out. */
 @Command(
@@ -28,6 +31,18 @@ public final class BatchCommand implements Callable<Integer> {
     @Option(names = "--recipe", paramLabel = "FILE", description = "A recipe as the application exports it.")
     private @Nullable Path recipe;
 
+    @Option(
+            names = "--language",
+            paramLabel = "CODE",
+            defaultValue = "en",
+            description = "The language of the lists without a recipe (ISO 639-1; en).")
+    private String language = "en";
+
+    @Option(
+            names = "--words-only",
+            description = "Groups form by words alone, also where it could be known what the keywords mean.")
+    private boolean wordsOnly;
+
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for what comes out.")
     private Path out = Path.of(".");
 
@@ -36,7 +51,7 @@ public final class BatchCommand implements Callable<Integer> {
     public Integer call() {
         Recipe decided;
         try {
-            decided = recipe == null ? Recipe.empty("en") : read(recipe);
+            decided = recipe == null ? standard() : read(recipe);
             Files.createDirectories(out);
         } catch (Refusal e) {
             System.err.println("smorgas: " + recipe + ": " + e.getMessage());
@@ -61,6 +76,15 @@ public final class BatchCommand implements Callable<Integer> {
                             + " SMORGAS_JAVA_OPTS=-Xmx4g, or take fewer");
             return 3;
         }
+    }
+
+    /** What is usual; meaning counts where the model knows the language. */
+    private Recipe standard() {
+        Recipe empty = Recipe.empty(language);
+        GroupSettings settings = empty.grouping().settings();
+        return !wordsOnly && settings.method() instanceof Method.ByLikeness like
+                ? empty.withGroups(settings.with(like.with(MeaningModel.knows(language))))
+                : empty;
     }
 
     private static Recipe read(Path file) throws IOException {

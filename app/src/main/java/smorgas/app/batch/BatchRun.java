@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,11 +36,14 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanFormat;
+import smorgas.core.text.Tidy;
+import smorgas.meaning.model.MeaningModel;
 
 /** One run over some files. */
 final class BatchRun {
@@ -57,6 +61,9 @@ final class BatchRun {
 
     private final Recipe recipe;
     private final Consumer<String> progress;
+    /** Of more keywords the words decide: it would take too long. */
+    private static final int MOST_MEANINGS = 50_000;
+
     private final Map<String, Long> millis = new LinkedHashMap<>();
 
     BatchRun(Recipe recipe, Consumer<String> progress) {
@@ -91,9 +98,13 @@ final class BatchRun {
             }
         });
         took("gather", start);
-        Board board = Board.of(baskets, recipe);
+        Map<String, float[]> meanings = new HashMap<>();
+        Board board = Board.of(baskets, recipe, meanings::get);
         timed("fold", board::keywords);
         timed("sift", board::standings);
+        if (recipe.grouping().settings().method() instanceof Method.ByLikeness like && like.meaning()) {
+            timed("meaning", () -> understand(board, meanings));
+        }
         timed("group", board::groups);
         timed("serve", () -> {
             board.plan();
@@ -102,6 +113,25 @@ final class BatchRun {
         took("total", start);
         return new Summary(summary(board, read), (int)
                 read.stream().filter(r -> r.lines() == null).count());
+    }
+
+    /** Finds out what the keywords mean that are to be grouped; if it cannot be, their words decide. */
+    private void understand(Board board, Map<String, float[]> meanings) {
+        List<String> texts = board.standings().remaining().stream()
+                .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
+                .distinct()
+                .toList();
+        if (texts.size() > MOST_MEANINGS || !MeaningModel.knows(recipe.folding().language())) {
+            return;
+        }
+        try (MeaningModel model = MeaningModel.load()) {
+            float[][] vectors = model.vectors(texts);
+            for (int i = 0; i < vectors.length; i++) {
+                meanings.put(texts.get(i), vectors[i]);
+            }
+        } catch (MeaningModel.Unavailable e) {
+            progress.accept("groups form by words alone: " + e.getMessage());
+        }
     }
 
     private void took(String stage, long since) {

@@ -16,11 +16,13 @@ import smorgas.core.board.Board;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Decimals;
 import smorgas.core.gather.Reading;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Refusal;
@@ -46,18 +48,20 @@ public final class OpenProject {
     private final Baskets baskets;
     private final Histories histories;
     private final LoadedBaskets loaded;
+    private final MeaningVectors meaning;
     private volatile Snapshot snapshot;
     /** Whether the last acts cannot be followed: then only undo is taken. */
     private boolean stuck;
     /** Whether the database failed in the middle of an act, so that it is not known if that is stored. */
     private boolean doubtful;
 
-    OpenProject(Project project, Baskets baskets, Histories histories) {
+    OpenProject(Project project, Baskets baskets, Histories histories, MeaningVectors meaning) {
         this.id = project.id();
         this.language = project.language();
         this.edition = project.edition();
         this.baskets = baskets;
         this.histories = histories;
+        this.meaning = meaning;
         this.loaded = new LoadedBaskets(project.id(), baskets);
         Histories.Stored stored = histories.stored(id);
         this.snapshot = followed(stored);
@@ -73,7 +77,7 @@ public final class OpenProject {
             try {
                 Recipe recipe = recipeOf(shown);
                 List<GatheredBasket> inForce = loaded.of(recipe, decimals(recipe));
-                Board board = Board.of(LoadedBaskets.lines(inForce), recipe);
+                Board board = Board.of(LoadedBaskets.lines(inForce), recipe, meaning);
                 if (undone > 0) {
                     board.standings();
                 }
@@ -115,6 +119,15 @@ public final class OpenProject {
 
     public Snapshot snapshot() {
         return snapshot;
+    }
+
+    /** It has become known what its keywords mean: if that counts for its groups, they are found anew when they are asked for. */
+    synchronized void understood() {
+        Snapshot now = snapshot;
+        if (now.board().recipe().grouping().settings().method() instanceof Method.ByLikeness like && like.meaning()) {
+            snapshot = new Snapshot(
+                    now.version(), now.history(), now.board().understanding(), now.baskets(), now.effect());
+        }
     }
 
     /** Lines of its baskets in force, which is what it takes of the memory. */

@@ -37,6 +37,7 @@ public class Table implements InitializingBean, DisposableBean {
     private final Projects projects;
     private final Baskets baskets;
     private final Histories histories;
+    private final Meanings meanings;
     private final long mostLines;
     private final Cache<Long, OpenProject> live =
             Caffeine.newBuilder().weakValues().build();
@@ -57,11 +58,12 @@ public class Table implements InitializingBean, DisposableBean {
     /** Groups being found, or found, for a board. */
     private record Search(Board board, Future<?> groups) {}
 
-    Table(Projects projects, Baskets baskets, Histories histories, Memory memory) {
+    Table(Projects projects, Baskets baskets, Histories histories, Memory memory, Meanings meanings) {
         this.mostLines = memory.mostLines();
         this.projects = projects;
         this.baskets = baskets;
         this.histories = histories;
+        this.meanings = meanings;
     }
 
     /**
@@ -72,7 +74,7 @@ public class Table implements InitializingBean, DisposableBean {
     public OpenProject open(long id) {
         OpenProject project = Objects.requireNonNull(live.get(id, key -> {
             Project stored = projects.find(key).orElseThrow(() -> new NoSuchElementException("project " + key));
-            return new OpenProject(stored, baskets, histories);
+            return new OpenProject(stored, baskets, histories, meanings.vectors());
         }));
         synchronized (used) {
             used.put(id, project);

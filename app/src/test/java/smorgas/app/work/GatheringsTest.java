@@ -12,6 +12,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.app.store.StoreUnderTest;
+import smorgas.core.group.engine.MeaningVectors;
 
 /** Lists read in the background, one after the other. */
 class GatheringsTest {
@@ -28,7 +29,8 @@ class GatheringsTest {
     void open() {
         store = new StoreUnderTest(folder);
         long id = store.projects().create("Client", "en", "UK", "GBP");
-        project = new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+        project = new OpenProject(
+                store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
     }
 
     @AfterEach
@@ -91,8 +93,8 @@ class GatheringsTest {
     @Test
     void whatIsStoppedIsOverAtOnceAndAnotherProjectDoesNotWaitForIt() {
         long second = store.projects().create("Other", "en", "UK", "GBP");
-        OpenProject other =
-                new OpenProject(store.projects().find(second).orElseThrow(), store.baskets(), store.histories());
+        OpenProject other = new OpenProject(
+                store.projects().find(second).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
         Job reading = submit("long", numbered(400_000));
         Job beside = gatherings.submit(other, Offered.file("short", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
         assertThat(Gatherings.await(List.of(beside), 60_000)).isTrue();

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.app.store.Project;
 import smorgas.app.store.StoreUnderTest;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Condition;
@@ -45,7 +46,7 @@ class OpenProjectTest {
 
     private OpenProject loaded(long id) {
         Project stored = store.projects().find(id).orElseThrow();
-        return new OpenProject(stored, store.baskets(), store.histories());
+        return new OpenProject(stored, store.baskets(), store.histories(), MeaningVectors.NONE);
     }
 
     private OpenProject.Gathered gather(String name, String text) {

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.app.store.StoreUnderTest;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.SiftEntry;
@@ -28,8 +29,8 @@ class StuckProjectTest {
     void whatCannotReadTheBytesIsRefusedAndTheProjectOpensAgain(String encoding, String delimiter) {
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
             long id = store.projects().create("Client", "en", "UK", "GBP");
-            OpenProject project =
-                    new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+            OpenProject project = new OpenProject(
+                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
             long basket = project.gather(
                             Offered.file("list", "keyword,searches\nbee hive,5\n".getBytes(StandardCharsets.UTF_8)))
                     .basket()
@@ -39,8 +40,8 @@ class StuckProjectTest {
             Outcome outcome = project.act(
                     project.snapshot().version(), recipe -> new BasketEntry.BasketReadAs(basket, "list", crafted));
             assertThat(outcome).isInstanceOf(Outcome.Refused.class);
-            OpenProject again =
-                    new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+            OpenProject again = new OpenProject(
+                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
             assertThat(again.snapshot().board().keywords().size()).isEqualTo(1);
         }
     }
@@ -49,8 +50,8 @@ class StuckProjectTest {
     void aHistoryThatCannotBeFollowedOpensAsItWasBeforeAndTakesNothingButUndo() {
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
             long id = store.projects().create("Client", "en", "UK", "GBP");
-            OpenProject project =
-                    new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+            OpenProject project = new OpenProject(
+                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
             project.gather(Offered.file("list", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
             // As a version before could have stored it: a basket whose bytes are nothing to read.
             var before = project.snapshot().history();
@@ -61,8 +62,8 @@ class StuckProjectTest {
             var added = before.act(new BasketEntry.BasketAdded(empty, "other"), 2);
             store.histories().advance(id, 1, before, added);
             store.spoil(empty);
-            OpenProject stuck =
-                    new OpenProject(store.projects().find(id).orElseThrow(), store.baskets(), store.histories());
+            OpenProject stuck = new OpenProject(
+                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
             assertThat(stuck.snapshot().board().keywords().size()).isEqualTo(1);
             assertThat(stuck.snapshot().effect()).contains("cannot be followed");
             Outcome act = stuck.act(2, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT));

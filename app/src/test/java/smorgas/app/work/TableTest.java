@@ -12,6 +12,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.mockito.Mockito;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Histories;
+import smorgas.app.store.MeaningStore;
 import smorgas.app.store.Projects;
 import smorgas.app.store.StoreUnderTest;
 import smorgas.core.board.Board;
@@ -25,7 +26,11 @@ import smorgas.core.recipe.Recipe;
 class TableTest {
 
     private final Table table = new Table(
-            Mockito.mock(Projects.class), Mockito.mock(Baskets.class), Mockito.mock(Histories.class), new Memory());
+            Mockito.mock(Projects.class),
+            Mockito.mock(Baskets.class),
+            Mockito.mock(Histories.class),
+            new Memory(),
+            new Meanings(Mockito.mock(MeaningStore.class), false, 0));
 
     @AfterEach
     void close() {
@@ -35,7 +40,12 @@ class TableTest {
     @Test
     void ofAProjectThatIsHeldThereIsOneObjectHoweverManyOthersAreOpened(@TempDir Path folder) {
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
-            Table real = new Table(store.projects(), store.baskets(), store.histories(), new Memory());
+            Table real = new Table(
+                    store.projects(),
+                    store.baskets(),
+                    store.histories(),
+                    new Memory(),
+                    new Meanings(Mockito.mock(MeaningStore.class), false, 0));
             long first = store.projects().create("First", "en", "UK", "GBP");
             OpenProject held = real.open(first);
             for (int i = 0; i < 14; i++) {

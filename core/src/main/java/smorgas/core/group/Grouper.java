@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -19,10 +20,12 @@ import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
+import smorgas.core.group.engine.Dial;
 import smorgas.core.group.engine.Division;
 import smorgas.core.group.engine.Engine;
 import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.RemovedThemes;
 import smorgas.core.group.engine.ThemeWords;
@@ -51,7 +54,7 @@ public final class Grouper {
     private final Map<String, String> known = new HashMap<>();
 
     private final double[] weights;
-    private Nearness.Measure measure = Nearness.BY_THEMES;
+    private Function<Grouping, Nearness> measure = ThemeNearness::new;
     private Supplier<Dial> dial = () -> Dial.NONE;
 
     /**
@@ -304,7 +307,9 @@ public final class Grouper {
                         input.meaning(),
                         input.grown()));
         System.arraycopy(found.weights(), 0, weights, 0, weights.length);
-        measure = found.measure();
+        measure = found.measure()
+                .<Function<Grouping, Nearness>>map(one -> one::over)
+                .orElse(ThemeNearness::new);
         dial = found.dial();
         String[] keys = keys(found, scope);
         int[] numbered = new int[keys.length];

@@ -2,10 +2,13 @@ package smorgas.core.group;
 
 import java.util.BitSet;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.group.engine.Dial;
+import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.recipe.GroupSettings;
 
@@ -13,7 +16,7 @@ import smorgas.core.recipe.GroupSettings;
  * Which keyword is in which group, and what it is there by; cannot change. Groups are numbered from 0 in the order of
  * their keys.
  */
-public final class Grouping {
+public final class Grouping implements Nearness.Membership {
 
     /** In {@link #groupOf}: in scope, but in no group. */
     public static final int LEFTOVER = -1;
@@ -69,7 +72,7 @@ public final class Grouping {
     private volatile double @Nullable [] means;
 
     private final GroupSettings settings;
-    private final Nearness.Measure measure;
+    private final Function<Grouping, Nearness> measure;
     private final Supplier<Dial> dial;
     private volatile @Nullable Nearness nearness;
     private final RaggedInts members;
@@ -83,7 +86,7 @@ public final class Grouping {
             double[] weights,
             RaggedInts also,
             GroupSettings settings,
-            Nearness.Measure measure,
+            Function<Grouping, Nearness> measure,
             Supplier<Dial> dial) {
         this.words = words;
         this.made = List.copyOf(made);
@@ -104,6 +107,11 @@ public final class Grouping {
 
     public int size() {
         return made.size();
+    }
+
+    @Override
+    public int groups() {
+        return size();
     }
 
     /** What tells the group apart: its theme, or its name if it has none. */
@@ -147,6 +155,7 @@ public final class Grouping {
     }
 
     /** The group of a keyword, {@link #LEFTOVER} or {@link #OUTSIDE}. */
+    @Override
     public int groupOf(int keyword) {
         return groupOf[keyword];
     }
@@ -160,7 +169,7 @@ public final class Grouping {
     public Nearness nearness() {
         Nearness known = nearness;
         if (known == null) {
-            known = measure.over(this);
+            known = measure.apply(this);
             nearness = known;
         }
         return known;
@@ -209,6 +218,7 @@ public final class Grouping {
     }
 
     /** The keywords of each group, rising. */
+    @Override
     public RaggedInts members() {
         return members;
     }

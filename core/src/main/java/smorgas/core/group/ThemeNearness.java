@@ -1,6 +1,7 @@
 package smorgas.core.group;
 
 import java.util.function.IntConsumer;
+import smorgas.core.group.engine.Nearness;
 
 /** Near is a keyword to a theme of which it has every word, the nearer the more of its weight these words are. */
 final class ThemeNearness implements Nearness {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.ToIntFunction;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
-import smorgas.core.group.Dial;
+import smorgas.core.group.engine.Dial;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 

@@ -12,11 +12,14 @@ import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Meanings;
+import smorgas.app.work.OpenProject;
 import smorgas.app.work.Previews;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
@@ -45,10 +48,12 @@ class GroupController {
 
     private final Frames frames;
     private final Previews previews;
+    private final Meanings meanings;
 
-    GroupController(Frames frames, Previews previews) {
+    GroupController(Frames frames, Previews previews, Meanings meanings) {
         this.frames = frames;
         this.previews = previews;
+        this.meanings = meanings;
     }
 
     /** What the dials come to. */
@@ -56,7 +61,8 @@ class GroupController {
 
     @GetMapping("/projects/{id}/group")
     String page(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        OpenProject project = frames.open(id);
+        Snapshot snapshot = project.snapshot();
         Board adopted = snapshot.board();
         GroupSettings wanted = wanted(fields, adopted.recipe(), model);
         Board board = previews.of(adopted, wanted);
@@ -67,6 +73,7 @@ class GroupController {
                 new GroupPage(
                         query, query.value("view"), preview, GroupViews.figures(adopted.groups(), board.groups())));
         dials(wanted, board, query, model);
+        meaning(id, project, wanted, query, model);
         if (preview) {
             Changes changes = Changes.between(adopted.groups(), board.groups());
             model.addAttribute("changes", GroupViews.changes(changes, adopted.groups(), board.groups(), query));
@@ -88,6 +95,39 @@ class GroupController {
         }
         frames.frame(model, id, snapshot, Step.GROUP);
         return "group/page";
+    }
+
+    /** How far it is with what keywords mean, where that can count. */
+    private void meaning(long id, OpenProject project, GroupSettings wanted, GroupQuery query, Model model) {
+        if (wanted.method() instanceof Method.ByLikeness like) {
+            meanings.begin(project);
+            model.addAttribute("meaningKnown", meanings.state(project) instanceof Meanings.Ready);
+            MeaningView.of(id, meanings.state(project), like, wanted, query).ifPresent(view -> Shown.in(model, view));
+        }
+    }
+
+    /** The line that tells how far it is, asked for again while it goes on. */
+    @GetMapping("/projects/{id}/group/meaning")
+    String meaning(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        OpenProject project = frames.open(id);
+        GroupSettings wanted = wanted(fields, project.snapshot().board().recipe(), model);
+        if (wanted.method() instanceof Method.ByLikeness like) {
+            MeaningView.of(id, meanings.state(project), like, wanted, GroupQuery.of(fields, Dials.query(wanted)))
+                    .ifPresent(view -> Shown.in(model, view));
+        }
+        return "group/meaning :: line";
+    }
+
+    /** Finding out what keywords mean is stopped, or goes on. */
+    @PostMapping("/projects/{id}/group/meaning")
+    String meaning(@PathVariable long id, @RequestParam boolean on) {
+        OpenProject project = frames.open(id);
+        if (on) {
+            meanings.start(project);
+        } else {
+            meanings.stop(id);
+        }
+        return "redirect:/projects/" + id + "/group";
     }
 
     private static GroupSettings wanted(MultiValueMap<String, String> fields, Recipe recipe, Model model) {

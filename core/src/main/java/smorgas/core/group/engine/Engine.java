@@ -1,9 +1,8 @@
 package smorgas.core.group.engine;
 
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.function.Supplier;
-import smorgas.core.group.Dial;
-import smorgas.core.group.Nearness;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -24,7 +23,7 @@ public interface Engine {
      * @param keys what tells each group apart; empty for its theme, and of two with the same one the keywords are one group
      * @param group for each keyword of the scope its group, or -1
      * @param weights what each word weighs; 0 for a muted word and for one that no keyword of the scope has
-     * @param measure how near keywords are to groups
+     * @param measure how near keywords are to groups; empty for by their themes
      * @param dial what other places of the dial would give
      */
     record Found(
@@ -32,14 +31,14 @@ public interface Engine {
             String[] keys,
             int[] group,
             double[] weights,
-            Nearness.Measure measure,
+            Optional<Nearness.Measure> measure,
             Supplier<Dial> dial) {
 
         /** Groups that go by their themes. */
         public static Found byThemes(int[][] themes, int[] group, double[] weights) {
             String[] keys = new String[themes.length];
             Arrays.fill(keys, "");
-            return new Found(themes, keys, group, weights, Nearness.BY_THEMES, () -> Dial.NONE);
+            return new Found(themes, keys, group, weights, Optional.empty(), () -> Dial.NONE);
         }
     }
 

@@ -3,13 +3,11 @@ package smorgas.core.group.engine;
 import it.unimi.dsi.fastutil.ints.IntOpenHashSet;
 import java.util.function.IntConsumer;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.group.Grouping;
-import smorgas.core.group.Nearness;
 
 /** Near is a keyword to a group to whose other members it is alike. */
 final class LikeNearness implements Nearness {
 
-    private final Grouping grouping;
+    private final Membership result;
     private final Likeness likeness;
     /** The number of each keyword among those that grew; -1 for others. */
     private final int[] place;
@@ -17,11 +15,11 @@ final class LikeNearness implements Nearness {
     private final int[] keywordAt;
     private final Likeness.@Nullable Sum[] sums;
 
-    LikeNearness(Grouping grouping, Likeness likeness, int[] place) {
-        this.grouping = grouping;
+    LikeNearness(Membership result, Likeness likeness, int[] place) {
+        this.result = result;
         this.likeness = likeness;
         this.place = place;
-        this.sums = new Likeness.Sum[grouping.size()];
+        this.sums = new Likeness.Sum[result.groups()];
         this.keywordAt = new int[likeness.size()];
         for (int keyword = 0; keyword < place.length; keyword++) {
             if (place[keyword] >= 0) {
@@ -29,8 +27,8 @@ final class LikeNearness implements Nearness {
             }
         }
         for (int group = 0; group < sums.length; group++) {
-            for (int i = 0; i < grouping.members().length(group); i++) {
-                int at = place[grouping.members().get(group, i)];
+            for (int i = 0; i < result.members().length(group); i++) {
+                int at = place[result.members().get(group, i)];
                 Likeness.Sum known = sums[group];
                 if (at >= 0) {
                     sums[group] = known == null ? likeness.sum(at) : known.plus(likeness.sum(at));
@@ -47,7 +45,7 @@ final class LikeNearness implements Nearness {
         }
         Likeness.Sum own = likeness.sum(place[keyword]);
         double all = likeness.between(own, sum);
-        if (grouping.groupOf(keyword) != group) {
+        if (result.groupOf(keyword) != group) {
             return all;
         }
         // To the others only: nothing is more like a keyword than itself.
@@ -62,7 +60,7 @@ final class LikeNearness implements Nearness {
         }
         IntOpenHashSet met = new IntOpenHashSet();
         for (int other : likeness.links()[place[keyword]]) {
-            int of = grouping.groupOf(keywordAt[other]);
+            int of = result.groupOf(keywordAt[other]);
             if (of >= 0 && met.add(of)) {
                 group.accept(of);
             }

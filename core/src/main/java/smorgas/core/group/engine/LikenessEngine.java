@@ -5,8 +5,8 @@ import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.group.Dial;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -87,7 +87,7 @@ final class LikenessEngine implements Engine {
                 keys,
                 found,
                 weights(question),
-                grouping -> new LikeNearness(grouping, grove.likeness(), place),
+                Optional.of(result -> new LikeNearness(result, grove.likeness(), place)),
                 () -> dial(grove));
     }
 

@@ -12,7 +12,7 @@ import java.util.concurrent.ConcurrentSkipListMap;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.Nearness;
+import smorgas.core.group.engine.Nearness;
 
 /** Why keywords are in their groups, and what groups are made of. Safe for many threads; cannot change. */
 public final class Explained {

@@ -19,7 +19,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.fold.FoldedWords;
-import smorgas.core.group.Dial;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.GroupSettings;

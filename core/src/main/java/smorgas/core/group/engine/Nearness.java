@@ -1,15 +1,13 @@
-package smorgas.core.group;
+package smorgas.core.group.engine;
 
 import java.util.function.IntConsumer;
+import smorgas.core.column.RaggedInts;
 
 /**
  * How near keywords are to the groups of a result, as the method by which these were found measures it: what explains a result
  * asks it, and presumes nothing of how the result came about.
  */
 public interface Nearness {
-
-    /** A keyword is near to a theme of which it has every word, the nearer the more of its weight these words are. */
-    Measure BY_THEMES = ThemeNearness::new;
 
     /** How near a keyword is to a group, its own or another: 0 for nothing in common to 1. */
     double of(int keyword, int group);
@@ -20,9 +18,21 @@ public interface Nearness {
     /** Whether anything can be said of a group: not of one that only a rule or a hand has made. */
     boolean measures(int group);
 
+    /** Which keyword is in which group. */
+    interface Membership {
+
+        int groups();
+
+        /** Below 0 for none. */
+        int groupOf(int keyword);
+
+        /** The keywords of each group. */
+        RaggedInts members();
+    }
+
     /** Makes it for a result. */
     @FunctionalInterface
     interface Measure {
-        Nearness over(Grouping grouping);
+        Nearness over(Membership result);
     }
 }

@@ -1,4 +1,4 @@
-package smorgas.meaning;
+package smorgas.meaning.model;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;

@@ -1,3 +1,3 @@
 /** What texts mean, by a sentence-embedding model that ships with the application and needs no network. */
 @org.jspecify.annotations.NullMarked
-package smorgas.meaning;
+package smorgas.meaning.model;

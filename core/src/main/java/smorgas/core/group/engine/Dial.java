@@ -1,4 +1,4 @@
-package smorgas.core.group;
+package smorgas.core.group.engine;
 
 import java.util.List;
 

@@ -1,4 +1,4 @@
-package smorgas.meaning;
+package smorgas.meaning.model;
 
 import ai.djl.huggingface.tokenizers.Encoding;
 import ai.djl.huggingface.tokenizers.HuggingFaceTokenizer;
@@ -64,6 +64,9 @@ public final class MeaningModel implements AutoCloseable {
     }
 
     static MeaningModel load(String model, String vocabulary) throws Unavailable {
+        // The tokenizer's library neither asks the network for anything nor tells it anything.
+        System.setProperty("ai.djl.offline", "true");
+        System.setProperty("OPT_OUT_TRACKING", "true");
         try (InputStream weights = MeaningModel.class.getResourceAsStream(model);
                 InputStream words = MeaningModel.class.getResourceAsStream(vocabulary)) {
             return new MeaningModel(

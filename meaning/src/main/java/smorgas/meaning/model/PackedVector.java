@@ -1,4 +1,4 @@
-package smorgas.meaning;
+package smorgas.meaning.model;
 
 /** A vector as bytes, one a place, to be stored: the product of two is off by less than a hundredth. */
 public final class PackedVector {

@@ -1,0 +1,60 @@
+package smorgas.app.web.group;
+
+import java.util.Optional;
+import smorgas.app.web.show.Show;
+import smorgas.app.work.Meanings;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
+
+/**
+ * What the Group page tells of what keywords mean.
+ *
+ * @param meaningTold a sentence
+ * @param meaningStop where to stop it; empty if it is not going on
+ * @param meaningGo where to go on; empty if there is nothing to go on with
+ * @param meaningAgain where the line is asked for again; empty if it will stay as it is
+ * @param meaningOffer the page with meaning counted; empty if it is counted already, or not known yet
+ */
+record MeaningView(String meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
+
+    /** What there is to tell; empty where nothing can be known of meaning. */
+    static Optional<MeaningView> of(
+            long id, Meanings.State state, Method.ByLikeness like, GroupSettings settings, GroupQuery query) {
+        String here = "/projects/" + id + "/group/meaning";
+        return switch (state) {
+            case Meanings.Off off -> Optional.empty();
+            case Meanings.Waiting waiting ->
+                Optional.of(new MeaningView(
+                        "Words alone decide; of " + progress(waiting.known(), waiting.all())
+                                + " it is known what they mean.",
+                        "",
+                        here,
+                        "",
+                        ""));
+            case Meanings.Working working ->
+                Optional.of(new MeaningView(
+                        "Finding out what the keywords mean: " + progress(working.known(), working.all())
+                                + ". Until then words decide.",
+                        here,
+                        "",
+                        here + query.with(),
+                        ""));
+            case Meanings.Ready ready ->
+                like.meaning()
+                        ? Optional.empty()
+                        : Optional.of(new MeaningView(
+                                "It is known now what the keywords mean.",
+                                "",
+                                "",
+                                "",
+                                "/projects/" + id + "/group"
+                                        + new GroupQuery(Dials.query(settings.with(like.with(true))), query.fields())
+                                                .with()));
+            case Meanings.Broken broken -> Optional.of(new MeaningView(broken.why(), "", "", "", ""));
+        };
+    }
+
+    private static String progress(int known, int all) {
+        return Show.count(known) + " of " + Show.count(all);
+    }
+}

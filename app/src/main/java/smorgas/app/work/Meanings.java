@@ -1,0 +1,185 @@
+package smorgas.app.work;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+import smorgas.app.store.MeaningStore;
+import smorgas.core.board.Board;
+import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.text.Tidy;
+import smorgas.meaning.model.MeaningModel;
+import smorgas.meaning.model.PackedVector;
+
+/**
+ * Finds out in the background what the keywords of projects mean, a part at a time, and keeps it. Nobody waits for it: until
+ * all is known the words decide. Texts longer than a keyword may be are not looked at, and then words decide for good.
+ */
+@Component
+public class Meanings implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Meanings.class);
+
+    private static final int PART = 256;
+
+    /** How far it is. */
+    public sealed interface State {}
+
+    /** Not in this language, or switched off. */
+    public record Off() implements State {}
+
+    /** Nobody has asked for it yet, or somebody has stopped it. */
+    public record Waiting(int known, int all) implements State {}
+
+    public record Working(int known, int all) implements State {}
+
+    /** All is known. */
+    public record Ready() implements State {}
+
+    /** The model does not run here. */
+    public record Broken(String why) implements State {}
+
+    private final MeaningStore store;
+    private final boolean on;
+    private final int most;
+    private final Map<String, byte[]> known = new ConcurrentHashMap<>();
+    private final Map<Long, Task> tasks = new ConcurrentHashMap<>();
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(Thread.ofPlatform()
+            .name("meaning-", 0)
+            .daemon()
+            .priority(Thread.MIN_PRIORITY)
+            .factory());
+    private @Nullable MeaningModel model;
+    private volatile String broken = "";
+
+    /** What is found out for one board. */
+    private static final class Task {
+        private final Board board;
+        private volatile int done;
+        private volatile int all;
+        private volatile boolean stopped;
+        private volatile boolean over;
+
+        Task(Board board) {
+            this.board = board;
+        }
+    }
+
+    Meanings(MeaningStore store, @Value("${smorgas.meaning}") boolean on, @Value("${smorgas.most-meanings}") int most) {
+        this.store = store;
+        this.on = on;
+        this.most = most;
+    }
+
+    /** What is known now; more comes in. */
+    public MeaningVectors vectors() {
+        return text -> {
+            byte[] packed = known.get(text);
+            return packed == null ? null : PackedVector.unpack(packed);
+        };
+    }
+
+    /** How far it is with a project's keywords. */
+    public State state(OpenProject project) {
+        Board board = project.snapshot().board();
+        int all = board.keywords().size();
+        if (!on || !MeaningModel.knows(project.language()) || all > most || all == 0) {
+            return new Off();
+        }
+        if (!broken.isEmpty()) {
+            return new Broken(broken);
+        }
+        Task task = tasks.get(project.id());
+        if (task == null || task.board.keywords() != board.keywords()) {
+            return new Waiting(0, all);
+        }
+        return task.over
+                ? new Ready()
+                : task.stopped ? new Waiting(task.done, task.all) : new Working(task.done, task.all);
+    }
+
+    /** Begins for the keywords that a project has now, if it has not begun. */
+    public void begin(OpenProject project) {
+        if (!(state(project) instanceof Waiting waiting) || waiting.known() > 0) {
+            return;
+        }
+        start(project);
+    }
+
+    /** Begins, or goes on after a stop. */
+    public void start(OpenProject project) {
+        if (state(project) instanceof Waiting) {
+            Task task = new Task(project.snapshot().board());
+            tasks.put(project.id(), task);
+            worker.execute(() -> run(project, task));
+        }
+    }
+
+    /** Stops; what is known stays. */
+    public void stop(long project) {
+        Task task = tasks.get(project);
+        if (task != null) {
+            task.stopped = true;
+        }
+    }
+
+    private void run(OpenProject project, Task task) {
+        List<String> missing = new ArrayList<>();
+        for (int keyword = 0; keyword < task.board.keywords().size(); keyword++) {
+            String text = Tidy.of(task.board.keywords().text(keyword));
+            if (!known.containsKey(text)) {
+                missing.add(text);
+            }
+        }
+        task.all = task.board.keywords().size();
+        known.putAll(store.find(missing));
+        missing.removeIf(known::containsKey);
+        task.done = task.all - missing.size();
+        try {
+            for (int from = 0; from < missing.size() && !task.stopped; from += PART) {
+                List<String> part = missing.subList(from, Math.min(missing.size(), from + PART));
+                Map<String, byte[]> found = find(part);
+                store.keep(found);
+                known.putAll(found);
+                task.done += part.size();
+            }
+            task.over = !task.stopped;
+        } catch (MeaningModel.Unavailable e) {
+            LOG.warn("keywords are grouped by words alone: {}", e.getMessage());
+            broken = String.valueOf(e.getMessage());
+        } catch (RuntimeException e) {
+            LOG.error("what keywords mean was not found out", e);
+            broken = "What keywords mean could not be found out; the window in which Smorgas was started says why.";
+        }
+        if (task.over) {
+            project.understood();
+        }
+    }
+
+    private Map<String, byte[]> find(List<String> texts) throws MeaningModel.Unavailable {
+        MeaningModel used = model == null ? MeaningModel.load() : model;
+        model = used;
+        float[][] vectors = used.vectors(texts);
+        Map<String, byte[]> found = new HashMap<>();
+        for (int i = 0; i < vectors.length; i++) {
+            found.put(texts.get(i), PackedVector.pack(vectors[i]));
+        }
+        return found;
+    }
+
+    @Override
+    public void destroy() {
+        tasks.values().forEach(task -> task.stopped = true);
+        // Never by an interrupt, which would close the database's file.
+        worker.shutdown();
+    }
+}
