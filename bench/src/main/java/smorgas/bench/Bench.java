@@ -63,6 +63,8 @@ public final class Bench {
                 }
                 case "grouping" -> Grouping.run(folder);
                 case "experts" -> Experts.run();
+                case "likeness" -> LikenessSpeed.run(10_000, 100_000);
+                case "likeness-large" -> LikenessSpeed.run(1_000_000);
                 case "labelled" -> Grouping.labelled(folder);
                 case "storing" -> Storing.run(script, folder, 1_000_000);
                 case "workbooks" -> Workbooks.run(100_000);
@@ -71,7 +73,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, experts, labelled, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, experts, likeness, likeness-large, labelled, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

@@ -150,7 +150,7 @@ final class Grouping {
         return best / 1e6;
     }
 
-    private static Keywords fold(List<String> texts) {
+    static Keywords fold(List<String> texts) {
         StringBuilder list = new StringBuilder("keyword\n");
         texts.forEach(
                 text -> list.append('"').append(text.replace("\"", "\"\"")).append("\"\n"));

@@ -1,5 +1,7 @@
 package smorgas.app.batch;
 
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -8,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import smorgas.app.store.Json;
@@ -49,6 +52,8 @@ public final class BatchCommand implements Callable<Integer> {
     /** 0 done, 1 some file could not be read, 2 wrong use. */
     @Override
     public Integer call() {
+        // What is printed is the summary and nothing else; libraries would log to the same place.
+        ((Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME)).setLevel(Level.OFF);
         Recipe decided;
         try {
             decided = recipe == null ? standard() : read(recipe);

@@ -18,6 +18,7 @@ import smorgas.app.store.StoreUnderTest;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
@@ -74,7 +75,7 @@ class TableTest {
         Lines lines = BasketReader.lines(1, "l", list.toString().getBytes(StandardCharsets.UTF_8))
                 .lines()
                 .orElseThrow();
-        return Board.of(List.of(lines), Recipe.empty("en"));
+        return Board.of(List.of(lines), Recipe.of(List.of(), "en", Edition.SECOND));
     }
 
     @Test

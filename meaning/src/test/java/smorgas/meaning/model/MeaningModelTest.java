@@ -21,9 +21,9 @@ class MeaningModelTest {
     void whatMeansTheSameIsNearerThanWhatSharesWords() throws Exception {
         try (MeaningModel model = MeaningModel.load()) {
             float[][] of = model.vectors(List.of(
-                    "under desk treadmill",
-                    "walking pad",
-                    "desk lamp",
+                    "cheap running shoes",
+                    "inexpensive running shoes",
+                    "leather running shoes",
                     "kids bike helmet",
                     "children's cycling helmet",
                     "kids bike bell"));

@@ -4,6 +4,7 @@ import it.unimi.dsi.fastutil.ints.Int2DoubleMap;
 import it.unimi.dsi.fastutil.ints.Int2DoubleOpenHashMap;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
@@ -18,16 +19,26 @@ final class Linkage {
     /** Groups less alike than this are not joined, however broad somebody wants them. */
     static final double LEAST = .08;
 
+    /** In longer lists than this they are joined only if they are more alike: groups of thousands tell nobody anything. */
+    private static final int LONG = 5_000;
+
+    private static final double LEAST_OF_LONG = .3;
+
+    /** Sums of rounded numbers differ by less; without it a chain could run in a circle. */
+    private static final double TRULY = 1e-7;
+
     private final Likeness likeness;
     private final Likeness.@Nullable Sum[] sums;
     private final @Nullable Int2DoubleOpenHashMap[] near;
     private final int[] parent;
     private final List<Dendrogram.Merge> merges = new ArrayList<>();
     private final int size;
+    private final double least;
 
     private Linkage(Likeness likeness) {
         this.likeness = likeness;
         this.size = likeness.size();
+        this.least = size > LONG ? LEAST_OF_LONG : LEAST;
         this.sums = new Likeness.Sum[size];
         this.near = new Int2DoubleOpenHashMap[size];
         this.parent = new int[size];
@@ -40,7 +51,7 @@ final class Linkage {
             for (int other : likeness.links()[keyword]) {
                 if (!near[keyword].containsKey(other)) {
                     double like = likeness.between(sums[keyword], sums[other]);
-                    if (like >= LEAST) {
+                    if (like >= least) {
                         near[keyword].put(other, like);
                         near[other].put(keyword, like);
                     }
@@ -56,12 +67,14 @@ final class Linkage {
     }
 
     private void run() {
+        int[] place = new int[size];
+        Arrays.fill(place, -1);
         IntArrayList chain = new IntArrayList();
         for (int start = 0; start < size; start++) {
             if (parent[start] != start) {
                 continue;
             }
-            chain.add(start);
+            push(chain, start, place);
             while (!chain.isEmpty()) {
                 if (Thread.currentThread().isInterrupted()) {
                     throw new CancellationException("no longer wanted");
@@ -70,29 +83,44 @@ final class Linkage {
                 int before = chain.size() > 1 ? chain.getInt(chain.size() - 2) : -1;
                 int nearest = nearest(last, before);
                 if (nearest < 0) {
-                    chain.removeInt(chain.size() - 1);
+                    cut(chain, chain.size() - 1, place);
                 } else if (nearest == before) {
-                    chain.size(chain.size() - 2);
+                    cut(chain, chain.size() - 2, place);
                     int joined = join(before, last);
                     if (chain.isEmpty()) {
-                        chain.add(joined);
+                        push(chain, joined, place);
                     }
                 } else {
-                    chain.add(nearest);
+                    // Further up only where a join has brought a neighbour that was none before: it goes on from there.
+                    if (place[nearest] >= 0) {
+                        cut(chain, place[nearest], place);
+                    }
+                    push(chain, nearest, place);
                 }
             }
         }
     }
 
-    /** The group most alike; of equal ones the one that the chain came from, else the first. */
+    private static void push(IntArrayList chain, int group, int[] place) {
+        place[group] = chain.size();
+        chain.add(group);
+    }
+
+    private static void cut(IntArrayList chain, int length, int[] place) {
+        for (int i = length; i < chain.size(); i++) {
+            place[chain.getInt(i)] = -1;
+        }
+        chain.size(length);
+    }
+
+    /** The group most alike; the one that the chain came from unless another is truly more alike; else of equal ones the first. */
     private int nearest(int group, int before) {
-        int best = -1;
-        double most = 0;
+        int best = before;
+        double most = before < 0 ? 0 : near[group].get(before) + TRULY;
         for (Int2DoubleMap.Entry one : near[group].int2DoubleEntrySet()) {
             int other = one.getIntKey();
             double like = one.getDoubleValue();
-            boolean better = like > most || like == most && best != before && (other == before || other < best);
-            if (better) {
+            if (like > most || like == most && best >= 0 && best != before && other < best) {
                 best = other;
                 most = like;
             }
@@ -132,7 +160,7 @@ final class Linkage {
             near[neighbour].remove(from);
         }
         joined.int2DoubleEntrySet().removeIf(entry -> {
-            boolean too = entry.getDoubleValue() < LEAST;
+            boolean too = entry.getDoubleValue() < least;
             if (too) {
                 near[entry.getIntKey()].remove(into);
             } else {

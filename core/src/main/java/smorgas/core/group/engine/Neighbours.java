@@ -1,28 +1,36 @@
 package smorgas.core.group.engine;
 
-import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.Arrays;
 import java.util.concurrent.CancellationException;
 import smorgas.core.column.Cores;
-import smorgas.core.column.RaggedInts;
 
 /**
- * For each keyword those to which it is most alike. Found by the terms that they have in common, the rarest first; of terms
- * that very many keywords have only as many are looked at as it takes to have enough to choose from.
+ * For each keyword those to which it is most alike. Found by the terms that they have in common, the rarest first; in long
+ * lists terms that very many keywords have are looked at only as long as there is not enough to choose from.
+ *
+ * <p>This file is written for speed: sums by keyword in an array, and the best kept in order while they are met.
  */
 final class Neighbours {
 
     /** How many are kept of each keyword. */
-    private static final int KEPT = 24;
+    static final int KEPT = 24;
 
-    /** Of so many keywords or fewer every pair with a term in common is looked at. */
-    private static final int EXACT = 12_000;
+    /** In lists up to this long every pair with a term in common is looked at. */
+    private static final int EXACT = 6_000;
 
-    /** In larger lists terms of more keywords are looked at last, and only if there are not so many to choose from yet. */
-    private static final int COMMON = 2_000;
+    /** In longer ones terms of more keywords are looked at only until there are so many to choose from. */
+    private static final int COMMON = 300;
 
-    private static final int ENOUGH = 400;
+    private static final int ENOUGH = 150;
+
+    /** However common a term, so many of its keywords are looked at. */
+    private static final int MOST = 3_000;
+
+    /** Of so many, the most alike by their words, it is seen what they mean; of shorter lists of all. */
+    private static final int LOOKED_INTO = 96;
+
+    private static final int SHORT = 2_000;
 
     /** Less alike than this are no neighbours. */
     private static final double LEAST = .05;
@@ -30,21 +38,37 @@ final class Neighbours {
     private static final int FEW = 500;
 
     private final Likeness likeness;
-    private final RaggedInts having;
     private final int size;
+    /** Where the keywords of each term begin, who they are, and what the term weighs in them. */
+    private final int[] start;
+
+    private final int[] who;
+    private final float[] weight;
     private final int[][] links;
 
     Neighbours(Likeness likeness, int terms) {
         this.likeness = likeness;
         this.size = likeness.size();
-        RaggedInts.Builder rows = new RaggedInts.Builder();
+        this.start = new int[terms + 1];
         for (int keyword = 0; keyword < size; keyword++) {
             for (int term : likeness.terms(keyword).places()) {
-                rows.add(term);
+                start[term + 1]++;
             }
-            rows.endRow();
         }
-        this.having = rows.seal().inverse(terms);
+        for (int term = 0; term < terms; term++) {
+            start[term + 1] += start[term];
+        }
+        this.who = new int[start[terms]];
+        this.weight = new float[start[terms]];
+        int[] next = Arrays.copyOf(start, terms);
+        for (int keyword = 0; keyword < size; keyword++) {
+            Sparse row = likeness.terms(keyword);
+            for (int i = 0; i < row.places().length; i++) {
+                int at = next[row.places()[i]]++;
+                who[at] = keyword;
+                weight[at] = row.values()[i];
+            }
+        }
         this.links = new int[size][];
         Cores.run(size, FEW, this::find);
     }
@@ -54,94 +78,119 @@ final class Neighbours {
     }
 
     private void find(int from, int to) {
-        double[] words = new double[size];
-        IntArrayList met = new IntArrayList();
+        Search search = new Search();
         for (int keyword = from; keyword < to; keyword++) {
             if (Thread.currentThread().isInterrupted()) {
                 throw new CancellationException("no longer wanted");
             }
-            meet(keyword, words, met);
-            links[keyword] = best(keyword, words, met);
-            for (int i = 0; i < met.size(); i++) {
-                words[met.getInt(i)] = 0;
-            }
-            met.clear();
+            links[keyword] = search.of(keyword);
         }
     }
 
-    /** Sums up what the keywords that share a term with this one have in common with it. */
-    private void meet(int keyword, double[] words, IntArrayList met) {
-        Sparse soft = likeness.softened(keyword);
-        Integer[] order = new Integer[soft.places().length];
-        Arrays.setAll(order, i -> i);
-        Arrays.sort(order, (a, b) -> {
-            int byCount = Integer.compare(having.length(soft.places()[a]), having.length(soft.places()[b]));
-            return byCount != 0 ? byCount : Integer.compare(a, b);
-        });
-        boolean exact = true;
-        for (int place : order) {
-            int term = soft.places()[place];
-            int count = having.length(term);
-            if (size > EXACT && count > COMMON && met.size() >= ENOUGH) {
-                exact = false;
-                break;
+    /** The best of those offered, in order; of equal ones the first by number. */
+    private static final class Best {
+        private final int[] who;
+        private final double[] like;
+        private int count;
+
+        Best(int most) {
+            who = new int[most];
+            like = new double[most];
+        }
+
+        void offer(int keyword, double value) {
+            if (count == who.length
+                    && !(value > like[count - 1] || value == like[count - 1] && keyword < who[count - 1])) {
+                return;
             }
-            int most = size > EXACT ? Math.min(count, 10 * COMMON) : count;
-            for (int i = 0; i < most; i++) {
-                int other = having.get(term, i);
-                if (words[other] == 0) {
-                    met.add(other);
+            int at = count < who.length ? count++ : count - 1;
+            while (at > 0 && (like[at - 1] < value || like[at - 1] == value && who[at - 1] > keyword)) {
+                like[at] = like[at - 1];
+                who[at] = who[at - 1];
+                at--;
+            }
+            like[at] = value;
+            who[at] = keyword;
+        }
+    }
+
+    /** The search of one thread. */
+    private final class Search {
+        private final float[] words = new float[size];
+        private final int[] met = new int[size];
+        private int count;
+
+        int[] of(int keyword) {
+            count = 0;
+            boolean exact = meet(keyword);
+            Best best = new Best(KEPT);
+            boolean few = !likeness.knowsMeaning() && exact || size <= SHORT;
+            if (few) {
+                for (int i = 0; i < count; i++) {
+                    offer(best, keyword, met[i], words[met[i]]);
                 }
-                words[other] += 1e-9;
+            } else {
+                Best byWords = new Best(LOOKED_INTO);
+                for (int i = 0; i < count; i++) {
+                    byWords.offer(met[i], words[met[i]]);
+                }
+                Sparse soft = likeness.softened(keyword);
+                for (int i = 0; i < byWords.count; i++) {
+                    int other = byWords.who[i];
+                    offer(
+                            best,
+                            keyword,
+                            other,
+                            exact ? words[other] : likeness.terms(other).dot(soft));
+                }
             }
-            exact &= most == count;
-            if (size <= EXACT) {
-                add(term, soft.values()[place], words);
+            for (int i = 0; i < count; i++) {
+                words[met[i]] = 0;
             }
+            return Arrays.copyOf(best.who, best.count);
         }
-        if (size > EXACT || !exact) {
-            for (int i = 0; i < met.size(); i++) {
-                int other = met.getInt(i);
-                words[other] = likeness.terms(other).dot(soft);
-            }
-        }
-    }
 
-    private void add(int term, float weight, double[] words) {
-        for (int i = 0; i < having.length(term); i++) {
-            int other = having.get(term, i);
-            Sparse of = likeness.terms(other);
-            words[other] += weight * of.values()[Arrays.binarySearch(of.places(), term)];
-        }
-    }
-
-    /** The most alike, the most alike first; of equal ones the first. */
-    private int[] best(int keyword, double[] words, IntArrayList met) {
-        int[] others = new int[met.size()];
-        double[] like = new double[met.size()];
-        int count = 0;
-        for (int i = 0; i < met.size(); i++) {
-            int other = met.getInt(i);
+        private void offer(Best best, int keyword, int other, double alike) {
             if (other != keyword) {
-                double blended = likeness.blended(keyword, other, words[other]);
+                double blended = likeness.blended(keyword, other, alike);
                 if (blended >= LEAST) {
-                    others[count] = other;
-                    like[count++] = blended;
+                    best.offer(other, blended);
                 }
             }
         }
-        int[] order = new int[count];
-        Arrays.setAll(order, i -> i);
-        int kept = Math.min(KEPT, count);
-        java.util.function.IntBinaryOperator compare = (a, b) -> {
-            int byLikeness = Double.compare(like[b], like[a]);
-            return byLikeness != 0 ? byLikeness : Integer.compare(others[a], others[b]);
-        };
-        IntArrays.quickSort(order, compare::applyAsInt);
-        int[] best = new int[kept];
-        for (int i = 0; i < kept; i++) {
-            best[i] = others[order[i]];
+
+        /** Sums up what other keywords have in common with this one; whether that is all they have. */
+        private boolean meet(int keyword) {
+            Sparse soft = likeness.softened(keyword);
+            int[] order = new int[soft.places().length];
+            Arrays.setAll(order, i -> i);
+            IntArrays.quickSort(order, (a, b) -> {
+                int byCount = Integer.compare(length(soft.places()[a]), length(soft.places()[b]));
+                return byCount != 0 ? byCount : Integer.compare(a, b);
+            });
+            boolean exact = true;
+            for (int place : order) {
+                int term = soft.places()[place];
+                int length = length(term);
+                if (size > EXACT && length > COMMON && count >= ENOUGH) {
+                    return false;
+                }
+                int most = size > EXACT ? Math.min(length, MOST) : length;
+                exact &= most == length;
+                float of = soft.values()[place];
+                for (int i = start[term]; i < start[term] + most; i++) {
+                    int other = who[i];
+                    if (words[other] == 0) {
+                        met[count++] = other;
+                    }
+                    words[other] += of * weight[i];
+                }
+            }
+            return exact;
         }
-        return best;
+
+        private int length(int term) {
+            return start[term + 1] - start[term];
+        }
     }
 }

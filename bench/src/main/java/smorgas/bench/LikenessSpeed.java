@@ -1,0 +1,69 @@
+package smorgas.bench;
+
+import java.util.BitSet;
+import java.util.Locale;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouper;
+import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.hand.Hand;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
+
+/** How long it takes to find groups by likeness anew, and to turn the dial. */
+final class LikenessSpeed {
+
+    private LikenessSpeed() {}
+
+    static void run(int... sizes) {
+        System.out.println(
+                "\n| by likeness, warm, the best | keywords | groups | found anew, ms | dial turned, ms |\n|---|---:|---:|---:|---:|");
+        for (int lines : sizes) {
+            measure(Grouping.fold(MadeLists.phrases(lines)), lines);
+        }
+    }
+
+    private static void measure(Keywords keywords, int lines) {
+        keywords.folded();
+        int rounds = lines > 500_000 ? 2 : lines > 50_000 ? 4 : 12;
+        long anew = Long.MAX_VALUE;
+        long turned = Long.MAX_VALUE;
+        int groups = 0;
+        for (int round = 0; round < rounds; round++) {
+            Grown grown = new Grown();
+            long begun = System.nanoTime();
+            groups = group(keywords, grown, 50);
+            anew = Math.min(anew, System.nanoTime() - begun);
+            begun = System.nanoTime();
+            group(keywords, grown, 60);
+            turned = Math.min(turned, System.nanoTime() - begun);
+        }
+        System.out.printf(
+                Locale.ENGLISH,
+                "| made lists | %,d | %,d | %,d | %,d |%n",
+                keywords.size(),
+                groups,
+                anew / 1_000_000,
+                turned / 1_000_000);
+    }
+
+    private static int group(Keywords keywords, Grown grown, int place) {
+        BitSet all = new BitSet();
+        all.set(0, keywords.size());
+        return Grouper.group(
+                        new Grouper.Input(
+                                keywords.folded(),
+                                keywords::text,
+                                all,
+                                java.util.Map.of(),
+                                "en",
+                                java.util.List.of(),
+                                Hand.NONE,
+                                Edition.NEWEST,
+                                MeaningVectors.NONE,
+                                grown),
+                        GroupSettings.standard("en").with(new Method.ByLikeness(place, 2, 0, false)))
+                .size();
+    }
+}
