@@ -22,7 +22,9 @@ final class Linkage {
     /** In longer lists than this they are joined only if they are more alike: groups of thousands tell nobody anything. */
     private static final int LONG = 5_000;
 
-    private static final double LEAST_OF_LONG = .3;
+    private static final double LEAST_OF_LONG = .35;
+
+    private static final int MOST_NEIGHBOURS = 48;
 
     /** Sums of rounded numbers differ by less; without it a chain could run in a circle. */
     private static final double TRULY = 1e-7;
@@ -159,8 +161,9 @@ final class Linkage {
             }
             near[neighbour].remove(from);
         }
+        double enough = Math.max(least, ofTheBest(joined));
         joined.int2DoubleEntrySet().removeIf(entry -> {
-            boolean too = entry.getDoubleValue() < least;
+            boolean too = entry.getDoubleValue() < enough;
             if (too) {
                 near[entry.getIntKey()].remove(into);
             } else {
@@ -171,5 +174,15 @@ final class Linkage {
         near[into] = joined;
         near[from] = null;
         return into;
+    }
+
+    /** In long lists a group forgets all but its best neighbours; how alike the last of these is. */
+    private double ofTheBest(Int2DoubleOpenHashMap neighbours) {
+        if (size <= LONG || neighbours.size() <= MOST_NEIGHBOURS) {
+            return 0;
+        }
+        double[] values = neighbours.values().toDoubleArray();
+        Arrays.sort(values);
+        return values[values.length - MOST_NEIGHBOURS];
     }
 }

@@ -13,8 +13,10 @@ import smorgas.core.column.Cores;
  */
 final class Neighbours {
 
-    /** How many are kept of each keyword. */
-    static final int KEPT = 24;
+    /** How many are kept of each keyword, in lists up to {@value #EXACT} keywords and in longer ones. */
+    private static final int KEPT = 24;
+
+    private static final int KEPT_OF_LONG = 12;
 
     /** In lists up to this long every pair with a term in common is looked at. */
     private static final int EXACT = 6_000;
@@ -25,10 +27,10 @@ final class Neighbours {
     private static final int ENOUGH = 150;
 
     /** However common a term, so many of its keywords are looked at. */
-    private static final int MOST = 3_000;
+    private static final int MOST = 1_500;
 
     /** Of so many, the most alike by their words, it is seen what they mean; of shorter lists of all. */
-    private static final int LOOKED_INTO = 96;
+    private static final int LOOKED_INTO = 48;
 
     private static final int SHORT = 2_000;
 
@@ -123,7 +125,7 @@ final class Neighbours {
         int[] of(int keyword) {
             count = 0;
             boolean exact = meet(keyword);
-            Best best = new Best(KEPT);
+            Best best = new Best(size > EXACT ? KEPT_OF_LONG : KEPT);
             boolean few = !likeness.knowsMeaning() && exact || size <= SHORT;
             if (few) {
                 for (int i = 0; i < count; i++) {
