@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -15,11 +16,17 @@ public final class DemoFilesCommand implements Callable<Integer> {
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for the files.")
     private Path out = Path.of(".");
 
+    @Option(names = "--plan", paramLabel = "FILE", description = "Also the shop's own ad groups, made by hand, as CSV.")
+    private @Nullable Path plan;
+
     @Override
     public Integer call() throws IOException {
         Files.createDirectories(out);
         for (Map.Entry<String, byte[]> list : DemoLists.make().entrySet()) {
             Files.write(out.resolve(list.getKey()), list.getValue());
+        }
+        if (plan != null) {
+            Files.write(plan, DemoLists.plan());
         }
         return 0;
     }

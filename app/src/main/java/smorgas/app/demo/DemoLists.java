@@ -3,7 +3,7 @@ package smorgas.app.demo;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -11,6 +11,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.regex.Pattern;
+import smorgas.app.demo.DemoKeywords.DemoKeyword;
 
 /**
  * Makes the demo's lists, always the same: planner exports, competitor exports, a suggestion harvest, a pasted list and a
@@ -32,16 +35,52 @@ public final class DemoLists {
             "Aug 2026",
             "Sep 2026");
 
+    /** October, counted from January. */
+    private static final int FIRST_MONTH = 9;
+
     private static final long SEED = 8_620;
 
+    private static final Set<String> LITTLE = Set.of(
+            "a",
+            "and",
+            "can",
+            "do",
+            "does",
+            "for",
+            "from",
+            "how",
+            "in",
+            "is",
+            "me",
+            "near",
+            "of",
+            "on",
+            "the",
+            "to",
+            "uk",
+            "use",
+            "vs",
+            "what",
+            "when",
+            "which",
+            "who",
+            "with",
+            "without",
+            "sale",
+            "online",
+            "women",
+            "children",
+            "kids");
+
+    /** Endings of words that have no plural, or another one. */
+    private static final Pattern NO_THING =
+            Pattern.compile("(ing|ion|ax|ey|ght|ial|ed|ly|ss|ous|us|men|ic|al|ise|ant|ead|ure|\\d)$");
+
     private final Random random = new Random(SEED);
-    /** Apart from the other, so that which keywords there are does not hang on how they are written. */
-    private final Random variety = new Random(SEED + 1);
-
-    /** What a keyword that is written in other words was at first. */
-    private final Map<String, String> meant = new HashMap<>();
-
     private final Map<String, byte[]> files = new LinkedHashMap<>();
+
+    /** A keyword as somebody has written it. */
+    private record Entry(String text, DemoKeyword keyword) {}
 
     /** The lists by file name, in the order in which they are gathered. */
     public static Map<String, byte[]> make() {
@@ -50,195 +89,167 @@ public final class DemoLists {
         return lists.files;
     }
 
+    /** The shop's own plan of ad groups, made by hand: keyword and ad group. */
+    static byte[] plan() {
+        StringBuilder text = new StringBuilder();
+        row(text, ',', "Keyword", "Ad group", "Campaign");
+        DemoKeywords.ALL.stream()
+                .filter(keyword -> keyword.relevant() && !keyword.group().equals("-"))
+                .forEach(keyword -> row(text, ',', keyword.text(), keyword.group(), keyword.shelf()));
+        return text.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
     private void makeAll() {
-        planner("planner-export-hives.csv", shelf(0, 1_650), StandardCharsets.UTF_16LE, '\t');
-        planner("planner-export-clothing.csv", both(shelf(1, 700), shelf(2, 1_100)), StandardCharsets.UTF_8, ',');
-        planner("planner-export-honey.csv", both(shelf(3, 900), shelf(4, 1_400)), StandardCharsets.UTF_8, ',');
-        competitor("competitor-skeplund.csv", everything(1_900), 1);
-        competitor("competitor-brumvale.csv", everything(1_500), 2);
-        file("suggestion-harvest.txt", String.join("\n", messy(harvest(1_700))) + "\n", StandardCharsets.UTF_8, false);
-        pasted(everything(420));
-        searchTerms(both(everything(900), new ArrayList<>(DemoWords.OTHER_MEANINGS)));
+        planner(
+                "planner-export-hives.csv",
+                drawn(of("Hives", "Hive Parts", "Frames & Foundation", "Bees", "Learning"), 97, 3.2),
+                StandardCharsets.UTF_16LE,
+                '\t');
+        planner(
+                "planner-export-clothing.csv",
+                drawn(of("Clothing", "Tools", "Shop & Gifts", "no"), 95, 3.1),
+                StandardCharsets.UTF_8,
+                ',');
+        planner(
+                "planner-export-honey.csv",
+                drawn(of("Honey & Wax", "Feeding & Health", "Frames & Foundation"), 96, 3.2),
+                StandardCharsets.UTF_8,
+                ',');
+        competitor("competitor-skeplund.csv", drawn(DemoKeyword::relevant, 82, 2.1), true);
+        competitor("competitor-brumvale.csv", drawn(DemoKeyword::relevant, 70, 2), false);
+        List<String> harvest =
+                drawn(keyword -> true, 86, 1.7).stream().map(Entry::text).toList();
+        file("suggestion-harvest.txt", String.join("\n", harvest) + "\n", StandardCharsets.UTF_8, false);
+        pasted(drawn(DemoKeyword::relevant, 27, 1));
+        searchTerms(drawn(keyword -> true, 66, 1.5));
     }
 
-    private static List<String> both(List<String> one, List<String> other) {
-        Set<String> all = new LinkedHashSet<>(one);
-        all.addAll(other);
-        return new ArrayList<>(all);
+    private static Predicate<DemoKeyword> of(String... shelves) {
+        return keyword -> List.of(shelves).contains(keyword.shelf());
     }
 
-    private <T> T any(List<T> list) {
-        return list.get(random.nextInt(list.size()));
+    private boolean chance(double percent) {
+        return random.nextDouble() * 100 < percent;
     }
 
-    private boolean chance(int percent) {
-        return random.nextInt(100) < percent;
-    }
-
-    private List<String> shelf(int shelf, int count) {
-        return drawn(count, List.of(DemoWords.SHELVES.get(shelf)), 8);
-    }
-
-    private List<String> everything(int count) {
-        return drawn(count, DemoWords.SHELVES, 16);
-    }
-
-    private List<String> drawn(int count, List<List<String>> shelves, int noise) {
-        Set<String> keywords = new LinkedHashSet<>();
-        while (keywords.size() < count) {
-            String thing = any(any(shelves));
-            keywords.add(chance(noise) ? other(thing) : phrase(thing));
+    /**
+     * A part of the keywords, shuffled as programs give them, each written in several ways.
+     *
+     * @param percent of the keywords that are in the list
+     * @param ways in how many on the whole each is written
+     */
+    private List<Entry> drawn(Predicate<DemoKeyword> wanted, int percent, double ways) {
+        List<Entry> drawn = new ArrayList<>();
+        for (DemoKeyword keyword : DemoKeywords.ALL) {
+            if (wanted.test(keyword) && chance(percent)) {
+                Set<String> texts = new LinkedHashSet<>();
+                texts.add(chance(92) ? keyword.text() : varied(keyword.text()));
+                // Who is searched for more is found in more ways.
+                double more = (ways - 1) * (keyword.searches() >= 90 ? 1.5 : .8);
+                for (double left = more; left > 0 && chance(100 * left); left -= 1) {
+                    texts.add(varied(keyword.text()));
+                }
+                texts.forEach(text -> drawn.add(new Entry(dressed(text), keyword)));
+            }
         }
-        return new ArrayList<>(keywords);
+        Collections.shuffle(drawn, random);
+        return drawn;
     }
 
-    private String phrase(String thing) {
-        StringBuilder phrase = new StringBuilder();
-        if (chance(13)) {
-            phrase.append(any(DemoWords.BUYING)).append(' ');
-        }
-        if (chance(34)) {
-            phrase.append(any(DemoWords.QUALITIES)).append(' ');
-        }
-        phrase.append(thing);
-        if (chance(36)) {
-            phrase.append(' ').append(any(DemoWords.ENDINGS));
-        }
-        return phrase.toString();
-    }
-
-    private String other(String thing) {
-        return switch (random.nextInt(6)) {
-            case 0 -> thing + " " + any(DemoWords.TOWNS);
-            case 1 -> any(DemoWords.RIVALS) + " " + thing;
-            case 2 -> String.format(Locale.ROOT, any(DemoWords.NOISE), thing);
-            case 3 -> any(DemoWords.OTHER_MEANINGS);
-            default -> String.format(Locale.ROOT, any(DemoWords.QUESTIONS), thing);
+    /** The same meant, written otherwise: turned round, one or many, joined, with a hyphen, or with a slip. */
+    private String varied(String keyword) {
+        int last = keyword.lastIndexOf(' ');
+        List<String> words = List.of(keyword.split(" "));
+        boolean turns = last > 0 && words.size() <= 3 && words.stream().noneMatch(LITTLE::contains);
+        return switch (random.nextInt(12)) {
+            case 0, 1, 2 -> turns ? keyword.substring(last + 1) + " " + keyword.substring(0, last) : keyword;
+            case 3, 4, 5, 6 -> oneOrMany(keyword);
+            case 7 -> turns ? keyword.replaceFirst(" ", "-") : keyword;
+            case 8 -> turns && keyword.length() <= 12 ? keyword.replaceFirst(" ", "") : keyword;
+            case 9 -> slip(keyword);
+            case 10 -> keyword.replace("beekeeping", "bee keeping").replace("beehive", "bee hive");
+            default -> keyword;
         };
     }
 
-    private List<String> harvest(int count) {
-        Set<String> keywords = new LinkedHashSet<>();
-        while (keywords.size() < count) {
-            String thing = any(any(DemoWords.SHELVES));
-            keywords.add(
-                    switch (random.nextInt(5)) {
-                        case 0 -> String.format(Locale.ROOT, any(DemoWords.QUESTIONS), thing);
-                        case 1 -> other(thing);
-                        default ->
-                            thing + " " + any(DemoWords.ENDINGS) + (chance(30) ? " " + any(DemoWords.TOWNS) : "");
-                    });
-        }
-        return new ArrayList<>(keywords);
-    }
-
-    /** Spells some keywords as hands and programs do. */
-    private List<String> messy(List<String> keywords) {
-        List<String> messy = new ArrayList<>();
-        for (String keyword : keywords) {
-            String text = keyword;
-            if (chance(7)) {
-                String[] slip = any(DemoWords.SLIPS);
-                text = text.replace(slip[0], slip[1]);
-            }
-            text = varied(text);
-            messy.add(
-                    switch (random.nextInt(30)) {
-                        case 0 -> text.toUpperCase(Locale.ROOT);
-                        case 1 -> Character.toUpperCase(text.charAt(0)) + text.substring(1);
-                        case 2 -> text.replace(" ", "  ");
-                        case 3 -> "\"" + text + "\"";
-                        case 4 -> "[" + text + "]";
-                        case 5 -> "+" + text.replace(" ", " +");
-                        default -> text;
-                    });
-        }
-        return messy;
-    }
-
-    /** The same meaning in other words: turned round, one or many, with a hyphen. */
-    private String varied(String keyword) {
-        int last = keyword.lastIndexOf(' ');
-        String varied =
-                switch (last < 0 ? 99 : variety.nextInt(40)) {
-                    case 0, 1 -> keyword.substring(last + 1) + " " + keyword.substring(0, last);
-                    case 2, 3, 4 -> oneOrMany(keyword);
-                    case 5 -> keyword.replaceFirst(" ", "-");
-                    default -> keyword;
-                };
-        if (!varied.equals(keyword)) {
-            meant.put(plain(varied), plain(keyword));
-        }
-        return varied;
-    }
-
+    /** Of things only, whose names are not so short that they could be anything. */
     private static String oneOrMany(String keyword) {
-        if (keyword.endsWith("ss")) {
-            return keyword + "es";
+        String last = keyword.substring(keyword.lastIndexOf(' ') + 1);
+        if (last.length() < 4 || NO_THING.matcher(last).find() || LITTLE.contains(last)) {
+            return keyword;
         }
         return keyword.endsWith("s") ? keyword.substring(0, keyword.length() - 1) : keyword + "s";
     }
 
-    /** Searches of a keyword: the same in every list, falling with its length, as a tail does. */
-    static long searches(String keyword) {
-        Random own = new Random(keyword.hashCode() * 31L + SEED);
-        int words = keyword.split(" ").length;
-        double rank = Math.pow(own.nextDouble(), 2.2) + 0.0015;
-        long searches = Math.round(240_000 * rank / Math.pow(words, 3.4));
-        long[] steps = {
-            10, 20, 30, 40, 50, 70, 90, 110, 140, 170, 210, 260, 320, 390, 480, 590, 720, 880, 1_000, 1_300, 1_600,
-            1_900, 2_400, 2_900, 3_600, 4_400, 5_400, 6_600, 8_100, 9_900, 12_100, 14_800, 18_100, 22_200
-        };
-        long step = 0;
-        for (long s : steps) {
-            step = s <= searches ? s : step;
+    /** Two letters changed places, or one left out, in the longest word. */
+    private String slip(String keyword) {
+        String longest = "";
+        for (String word : keyword.split(" ")) {
+            longest = word.length() > longest.length() ? word : longest;
         }
-        return step;
+        if (longest.length() < 6 || longest.chars().anyMatch(Character::isDigit)) {
+            return keyword;
+        }
+        int at = 1 + random.nextInt(longest.length() - 3);
+        String wrong = chance(50)
+                ? longest.substring(0, at) + longest.charAt(at + 1) + longest.charAt(at) + longest.substring(at + 2)
+                : longest.substring(0, at) + longest.substring(at + 1);
+        return keyword.replace(longest, wrong);
     }
 
-    private static double bid(String keyword) {
-        Random own = new Random(keyword.hashCode() * 17L + SEED);
-        return 0.12 + Math.pow(own.nextDouble(), 3) * 2.4;
+    /** As programs and hands dress what they export. */
+    private String dressed(String text) {
+        return switch (random.nextInt(36)) {
+            case 0 -> text.toUpperCase(Locale.ROOT);
+            case 1, 2 -> Character.toUpperCase(text.charAt(0)) + text.substring(1);
+            case 3 -> text.replace(" ", "  ");
+            case 4 -> "\"" + text + "\"";
+            case 5 -> "[" + text + "]";
+            case 6 -> "+" + text.replace(" ", " +");
+            default -> text;
+        };
     }
 
-    private void planner(String name, List<String> keywords, Charset charset, char delimiter) {
+    private void planner(String name, List<Entry> entries, Charset charset, char delimiter) {
         StringBuilder text = new StringBuilder("Keyword ideas\nOctober 2025 to September 2026\n");
         List<String> header =
                 new ArrayList<>(List.of("Keyword", "Avg. monthly searches", "Competition", "Low bid", "High bid"));
         header.addAll(MONTHS);
         row(text, delimiter, header.toArray(String[]::new));
-        for (String keyword : messy(keywords)) {
+        for (Entry entry : entries) {
             // Planners give close variants one figure.
-            String plain = meant.getOrDefault(plain(keyword), plain(keyword));
-            long searches = searches(plain);
-            double bid = bid(plain);
+            long searches = entry.keyword().searches();
+            double cpc = entry.keyword().cpc();
+            boolean unknown =
+                    searches <= 10 && Math.floorMod(entry.keyword().text().hashCode(), 5) == 0;
             List<String> cells = new ArrayList<>(List.of(
-                    keyword,
-                    searches == 0
+                    entry.text(),
+                    unknown
                             ? ""
-                            : searches < 5_000 && chance(4)
+                            : searches < 5_000 && chance(.6)
                                     ? range(searches)
                                     : String.format(Locale.ENGLISH, "%,d", searches),
-                    bid > 1.1 ? "High" : bid > 0.4 ? "Medium" : "Low",
-                    searches < 20 ? "" : money(bid * 0.6),
-                    searches < 20 ? "" : money(bid * 1.7)));
-            cells.addAll(months(plain, searches));
+                    cpc > .6 ? "High" : cpc > .25 ? "Medium" : "Low",
+                    searches < 20 ? "" : money(cpc * .7),
+                    searches < 20 ? "" : money(cpc * 1.6)));
+            cells.addAll(months(entry.keyword(), unknown));
             row(text, delimiter, cells.toArray(String[]::new));
         }
         file(name, text.toString(), charset, true);
     }
 
-    /** Bees are looked for in spring and early summer; some keywords rise over the year, some fall. */
-    private static List<String> months(String keyword, long searches) {
-        Random own = new Random(keyword.hashCode() * 31L + SEED);
-        double slope = own.nextGaussian() * 0.04;
-        double season = 0.15 + own.nextDouble() * 0.6;
+    /** The searches of each month, whose mean is that of the year; some keywords rise over the year, some fall. */
+    private static List<String> months(DemoKeyword keyword, boolean unknown) {
+        Random own = new Random(keyword.text().hashCode() * 31L + SEED);
+        double slope = own.nextGaussian() * .02;
+        double season = keyword.peak() < 0 ? .05 : .35 + own.nextDouble() * .4;
         List<String> months = new ArrayList<>();
         for (int month = 0; month < MONTHS.size(); month++) {
-            double share = (1 + season * Math.cos((month - 7) * Math.PI / 6))
+            int ofYear = (FIRST_MONTH + month) % 12;
+            double share = (1 + season * Math.cos((ofYear - Math.max(0, keyword.peak())) * Math.PI / 6))
                     * Math.exp(slope * (month - 5.5))
-                    * (0.9 + own.nextDouble() * 0.2);
-            months.add(searches == 0 ? "" : String.valueOf(Math.round(searches * share)));
+                    * (.94 + own.nextDouble() * .12);
+            months.add(unknown ? "" : String.valueOf(Math.round(keyword.searches() * share / 10) * 10));
         }
         return months;
     }
@@ -248,62 +259,52 @@ public final class DemoLists {
         return low >= 1_000 ? low / 1_000 + "K - " + low / 100 + "K" : low + " - " + low * 10;
     }
 
-    private void competitor(String name, List<String> keywords, int which) {
-        boolean comma = which == 1;
+    private void competitor(String name, List<Entry> entries, boolean comma) {
         StringBuilder text = new StringBuilder();
-        row(text, comma ? ';' : ',', "Keyword", "Position", "Search volume", "CPC", "Landing page");
-        for (String keyword : messy(keywords)) {
-            String plain = meant.getOrDefault(plain(keyword), plain(keyword));
-            long searches = searches(plain);
-            String cpc = money(bid(plain));
+        char delimiter = comma ? ';' : ',';
+        row(text, delimiter, "Keyword", "Position", "Search volume", "CPC", "Landing page");
+        for (Entry entry : entries) {
+            long searches = entry.keyword().searches();
+            String cpc = money(entry.keyword().cpc());
             row(
                     text,
-                    comma ? ';' : ',',
-                    keyword,
+                    delimiter,
+                    entry.text(),
                     String.valueOf(1 + random.nextInt(60)),
-                    searches == 0
-                            ? "-"
-                            : comma ? String.format(Locale.GERMAN, "%,d", searches) : String.valueOf(searches),
+                    comma ? String.format(Locale.GERMAN, "%,d", searches) : String.valueOf(searches),
                     comma ? cpc.replace('.', ',') + " €" : cpc,
-                    "/" + plain.split(" ")[0] + "/" + (random.nextInt(90) + 10));
+                    "/" + entry.keyword().group().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
         }
-        row(text, comma ? ';' : ',', "", "", comma ? "1.204.300" : "988000", "", "");
+        row(text, delimiter, "", "", comma ? "1.204.300" : "988000", "", "");
         file(name, text.toString(), comma ? Charset.forName("windows-1252") : StandardCharsets.UTF_8, false);
     }
 
-    private void pasted(List<String> keywords) {
+    private void pasted(List<Entry> entries) {
         StringBuilder text = new StringBuilder();
         int number = 1;
-        for (String keyword : messy(keywords)) {
-            text.append(number++).append(". ").append(keyword).append('\n');
+        for (Entry entry : entries) {
+            text.append(number++).append(". ").append(entry.text()).append('\n');
         }
         text.append("= hive weight formula\n10 frame hive\n");
         file("pasted-from-the-client.txt", text.toString(), StandardCharsets.UTF_8, false);
     }
 
-    private void searchTerms(List<String> keywords) {
+    private void searchTerms(List<Entry> entries) {
         StringBuilder text = new StringBuilder("Search terms report\n");
         row(text, ',', "Search term", "Clicks", "Impressions", "Cost", "Conversions");
-        for (String keyword : messy(keywords)) {
-            int impressions = 3 + random.nextInt(900);
-            int clicks = impressions / (8 + random.nextInt(40));
+        for (Entry entry : entries) {
+            int impressions = 3 + (int) (entry.keyword().searches() * (.1 + random.nextDouble() * .5));
+            int clicks = (int) (impressions * (entry.keyword().relevant() ? .02 + random.nextDouble() * .1 : .01));
             row(
                     text,
                     ',',
-                    keyword,
+                    entry.text(),
                     String.valueOf(clicks),
                     String.valueOf(impressions),
-                    money(clicks * bid(keyword)),
-                    chance(12) ? "1" : "0");
+                    money(clicks * entry.keyword().cpc()),
+                    String.valueOf(entry.keyword().relevant() ? (int) (clicks * random.nextDouble() * .09) : 0));
         }
         file("search-terms-september.csv", text.toString(), StandardCharsets.UTF_8, false);
-    }
-
-    private static String plain(String messy) {
-        return messy.toLowerCase(Locale.ROOT)
-                .replaceAll("[\"\\[\\]+]", "")
-                .replaceAll(" +", " ")
-                .strip();
     }
 
     private static String money(double amount) {

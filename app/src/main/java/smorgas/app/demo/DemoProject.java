@@ -2,7 +2,6 @@ package smorgas.app.demo;
 
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -16,9 +15,12 @@ import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
@@ -29,19 +31,24 @@ import smorgas.core.recipe.WordList;
 @Component
 class DemoProject implements SmartInitializingSingleton {
 
+    /** Other meanings of bee, hive, comb, queen and honey, and what the shop does not have. */
     private static final List<String> DROPPED_WORDS = List.of(
-            "free",
-            "jobs",
             "costume",
             "spelling",
-            "recipe",
-            "clipart",
             "crossword",
-            "otterwick",
-            "saltholm",
+            "clipart",
+            "tattoo",
+            "jobs",
+            "salary",
             "mattress",
             "bed",
-            "hair");
+            "hair",
+            "hairstyle",
+            "wedding",
+            "bridal",
+            "makeup",
+            "waxing",
+            "printable");
 
     private final Projects projects;
     private final Table table;
@@ -61,8 +68,8 @@ class DemoProject implements SmartInitializingSingleton {
             System.out.println(
                     "Making the demo project: eight lists are read and a morning's decisions made; this takes some"
                             + " seconds, once.");
-            pantry.ship(new WordList("Towns (made up)", "en", WordList.Kind.PLACES, 1, DemoWords.TOWNS));
-            pantry.ship(new WordList("Rivals (made up)", "en", WordList.Kind.BRANDS, 1, DemoWords.RIVALS));
+            pantry.ship(new WordList("Towns (made up)", "en", WordList.Kind.PLACES, 1, DemoKeywords.TOWNS));
+            pantry.ship(new WordList("Rivals (made up)", "en", WordList.Kind.BRANDS, 1, DemoKeywords.RIVALS));
             fill(table.open(projects.create("Beekeeping shop", "en", "United Kingdom", "GBP")));
         }
     }
@@ -88,6 +95,7 @@ class DemoProject implements SmartInitializingSingleton {
                 Standing.KEPT);
         act(project, new Condition.HasWord("extractor"), Standing.KEPT);
         act(project, new Condition.HasWord("suit"), Standing.KEPT);
+        act(project, new Condition.HasWord("jars"), Standing.KEPT);
         done(project.act(
                 project.snapshot().version(),
                 recipe -> new SiftEntry.RuleAdded(new Rule(
@@ -100,24 +108,22 @@ class DemoProject implements SmartInitializingSingleton {
                         "Towns, searched",
                         new Condition.AllOf(
                                 List.of(new Condition.OnList("Towns (made up)"), Condition.searchesFrom(20))))));
-        judge(project, List.of("bee veil", "smoker fuel", "queen cage", "honey jar"), Standing.KEPT);
-        judge(project, List.of("hive blockchain news", "wedding suit"), Standing.DROPPED);
-        done(project.act(
-                project.snapshot().version(),
-                recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
-                        .settings()
-                        .withPasses(new Pass(5, Pass.ANY, Pass.ANY, 1, 4, true, 0))
-                        .withMuted(new TreeSet<>(Set.of("bee", "best", "buy", "cheap"))))));
-        done(project.act(
-                project.snapshot().version(),
-                recipe -> new GroupEntry.AlternativeKept(
-                        "broad for a start",
-                        recipe.grouping().settings().withPasses(new Pass(60, Pass.ANY, Pass.ANY, 1, 2, true, 0)))));
-        done(project.act(
-                project.snapshot().version(),
-                recipe -> new GroupEntry.AlternativeKept(
-                        "tight for the agency",
-                        recipe.grouping().settings().withPasses(new Pass(3, Pass.ANY, Pass.ANY, 1, 4, true, .6)))));
+        judge(project, List.of("bee veil", "smoker fuel", "queen cage", "hive tool"), Standing.KEPT);
+        judge(project, List.of("hive blockchain news", "electric smoker grill"), Standing.DROPPED);
+        GroupSettings usual = project.snapshot().board().recipe().grouping().settings();
+        keep(
+                project,
+                "broad for a start",
+                usual.with(Method.ByLikeness.standard().at(Method.ByLikeness.BROAD)));
+        keep(
+                project,
+                "tight for the agency",
+                usual.with(Method.ByLikeness.standard().at(Method.ByLikeness.TIGHT)));
+        keep(
+                project,
+                "by themes",
+                usual.with(new Method.ByThemes(
+                        List.of(new Pass(5, Pass.ANY, Pass.ANY, 1, 4, true, 0)), Rank.BY_KEYWORDS)));
         done(project.act(
                 project.snapshot().version(),
                 recipe -> new ServeEntry.PlanSettingsChosen(new PlanSettings(
@@ -149,6 +155,10 @@ class DemoProject implements SmartInitializingSingleton {
         done(project.act(
                 project.snapshot().version(),
                 recipe -> new SiftEntry.RuleAdded(new Rule(recipe.sifting().nextRule(), when, then))));
+    }
+
+    private static void keep(OpenProject project, String name, GroupSettings settings) {
+        done(project.act(project.snapshot().version(), recipe -> new GroupEntry.AlternativeKept(name, settings)));
     }
 
     private static void judge(OpenProject project, List<String> texts, Standing standing) {

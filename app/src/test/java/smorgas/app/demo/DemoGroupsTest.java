@@ -27,7 +27,7 @@ import smorgas.core.recipe.Recipe;
 class DemoGroupsTest {
 
     private static final List<Lines> BASKETS = new ArrayList<>();
-    private static Board board = Board.of(List.of(), Recipe.empty("en"));
+    private static Board board = Board.of(List.of(), Recipe.of(List.of(), "en", smorgas.core.recipe.Edition.SECOND));
 
     @BeforeAll
     static void read() {
@@ -37,13 +37,14 @@ class DemoGroupsTest {
                     .lines()
                     .orElseThrow());
         }
-        board = Board.of(BASKETS, Recipe.empty("en"));
+        board = Board.of(BASKETS, Recipe.of(List.of(), "en", smorgas.core.recipe.Edition.SECOND));
     }
 
     private static Groups groups(Pass... passes) {
         Entry chosen =
                 new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en").withPasses(passes));
-        return board.next(BASKETS, Recipe.of(List.of(chosen), "en")).groups();
+        return board.next(BASKETS, Recipe.of(List.of(chosen), "en", smorgas.core.recipe.Edition.SECOND))
+                .groups();
     }
 
     @Test
@@ -95,7 +96,8 @@ class DemoGroupsTest {
         Map<String, String> first = byText(board);
         List<Lines> shuffled = new ArrayList<>(BASKETS);
         Collections.shuffle(shuffled, new Random(2));
-        assertThat(byText(Board.of(shuffled, Recipe.empty("en")))).isEqualTo(first);
+        assertThat(byText(Board.of(shuffled, Recipe.of(List.of(), "en", smorgas.core.recipe.Edition.SECOND))))
+                .isEqualTo(first);
     }
 
     /** By tidy text, for the lead spelling may differ where nothing but the first line decides. */

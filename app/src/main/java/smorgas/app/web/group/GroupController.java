@@ -205,7 +205,9 @@ class GroupController {
                         Show.count(groups.leftoverSearches()),
                         shown == Grouping.LEFTOVER,
                         rules(recipe),
-                        MuteOffer.of(board).orElse(null),
+                        board.recipe().grouping().settings().method() instanceof Method.ByThemes
+                                ? MuteOffer.of(board).orElse(null)
+                                : null,
                         recipe.grouping().pins().removed(),
                         recipe.grouping().pins().joined()));
     }

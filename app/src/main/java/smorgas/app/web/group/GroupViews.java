@@ -185,7 +185,7 @@ final class GroupViews {
                 Show.count(groups.keywords(group)),
                 Show.count(groups.searches(group)),
                 Show.money(groups.bid(group)),
-                grouping.theme(group).isEmpty() ? "" : Show.percent(grouping.meanTightness(group)),
+                grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
                 Math.round(1_000f * groups.keywords(group) / largest),
                 depth,
                 group == opened);

@@ -55,6 +55,6 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
     }
 
     private static String progress(int known, int all) {
-        return Show.count(known) + " of " + Show.count(all);
+        return all == 0 ? "some" : Show.count(known) + " of " + Show.count(all);
     }
 }

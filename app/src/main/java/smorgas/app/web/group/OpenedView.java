@@ -102,7 +102,7 @@ final class OpenedView {
                         Show.count(inOrder.length, "keyword", "keywords"),
                         Show.count(is ? groups.searches(group) : groups.leftoverSearches()),
                         is ? Show.money(groups.bid(group)) : "",
-                        is && !grouping.theme(group).isEmpty() ? Show.percent(grouping.meanTightness(group)) : "",
+                        is && grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
                         is
                                 ? groups.explained().common(group).stream()
                                         .filter(word -> !word.theme())
@@ -177,7 +177,7 @@ final class OpenedView {
         Keywords keywords = board.keywords();
         Explained.Why why = groups.explained().why(keyword);
         FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
-        boolean themed = group >= 0 && !grouping.theme(group).isEmpty();
+        boolean themed = group >= 0 && grouping.nearness().measures(group);
         return new Member(
                 keywords.text(keyword),
                 group < 0

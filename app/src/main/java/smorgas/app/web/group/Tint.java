@@ -55,7 +55,7 @@ final class Tint {
         this.values = new double[size];
         for (int group = 0; group < size; group++) {
             values[group] = switch (by) {
-                case TIGHTNESS -> board.groups().grouping().theme(group).isEmpty() ? -1 : tightness(group);
+                case TIGHTNESS -> board.groups().grouping().nearness().measures(group) ? tightness(group) : -1;
                 case STANDING -> kept(group);
                 case BID -> board.groups().bid(group).orElse(-1);
             };

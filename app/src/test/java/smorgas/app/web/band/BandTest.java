@@ -35,7 +35,7 @@ class BandTest {
     }
 
     private static Band band(boolean groups, List<Lines> baskets, Entry... entries) {
-        Board board = Board.of(baskets, Recipe.of(List.of(entries), "en"));
+        Board board = Board.of(baskets, Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
         return Band.draw("/projects/1", new Snapshot(1, new History(List.of()), board, List.of(), ""), groups);
     }
 

@@ -38,7 +38,7 @@ class PicturesTest {
         Lines lines = BasketReader.lines(1, "l", (list + "alone,5\n").getBytes(StandardCharsets.UTF_8))
                 .lines()
                 .orElseThrow();
-        return Board.of(List.of(lines), Recipe.of(List.of(entries), "en"));
+        return Board.of(List.of(lines), Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
     }
 
     private static Document parsed(String markup) {

@@ -41,12 +41,15 @@ final class GroupNames {
         return best >= 0 ? best : mostAlike(members);
     }
 
-    /** More of what the group is about first, then more searched, then shorter, then by text. */
+    /** More of what the group is about first, then what is spelt right, then more searched, then shorter, then by text. */
     private boolean before(int one, int other) {
         int byTerms = Integer.compare(
                 grove.terms().rows().length(one), grove.terms().rows().length(other));
         if (byTerms != 0) {
             return byTerms > 0;
+        }
+        if (grove.terms().slips(one) != grove.terms().slips(other)) {
+            return grove.terms().slips(other);
         }
         int bySearches = Long.compare(searches(one), searches(other));
         if (bySearches != 0) {

@@ -2,6 +2,7 @@ package smorgas.core.group.engine;
 
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +30,7 @@ final class Terms {
 
     private final RaggedInts rows;
     private final int[] heads;
+    private final BitSet slips = new BitSet();
     private final List<String> texts = new ArrayList<>();
     private final List<Boolean> units = new ArrayList<>();
     private final int things;
@@ -80,6 +82,7 @@ final class Terms {
                 }
             }
             heads[keyword] = head;
+            slips.set(keyword, written.slips(keyword));
             thingsOf.add(own.intStream().distinct().toArray());
             saidOf.add(said.intStream().distinct().toArray());
         }
@@ -123,6 +126,11 @@ final class Terms {
     /** The term that a keyword is one of, as "converter" in "standing desk converter"; -1 if it names none. */
     int head(int keyword) {
         return heads[keyword];
+    }
+
+    /** Whether a word of a keyword looks misspelt. */
+    boolean slips(int keyword) {
+        return slips.get(keyword);
     }
 
     String text(int term) {

@@ -54,6 +54,7 @@ final class Written {
     private final Map<String, Integer> counts = new HashMap<>();
     private final List<List<String>> rows = new ArrayList<>();
     private final Map<String, List<String>> meant = new HashMap<>();
+    private final Set<String> wrong = new HashSet<>();
 
     /**
      * Reads keywords.
@@ -96,9 +97,9 @@ final class Written {
         return words;
     }
 
-    /** The words that are read as others, with these. */
-    Map<String, List<String>> meant() {
-        return meant;
+    /** Whether a word of a keyword looks misspelt. */
+    boolean slips(int keyword) {
+        return rows.get(keyword).stream().anyMatch(wrong::contains);
     }
 
     /** "3 x 3" and "3x3m" are "3x3", "60m" is "60 m"; words without their apostrophe. */
@@ -168,6 +169,7 @@ final class Written {
             }
             if (!best.isEmpty()) {
                 meant.put(word, List.of(best));
+                wrong.add(word);
             }
         });
     }

@@ -17,6 +17,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
+import smorgas.core.recipe.Method;
 
 /**
  * Groups as the researcher sees them: with their searches and names, most searched first, then largest, then by key;
@@ -108,6 +109,14 @@ public final class Groups {
 
     /** The theme as the most searched of those members write it that have all its words; else the key. */
     private String asMostSearched(int group, Keywords keywords, Optional<FigureColumn> column) {
+        if (grouping.settings().method() instanceof Method.ByLikeness) {
+            // It goes by one of its keywords, and is called as that is written.
+            return keywords.find(grouping.key(group))
+                    .filter(keyword ->
+                            grouping.kind(group) == Grouping.Kind.THEME && grouping.groupOf(keyword) == group)
+                    .map(keywords::text)
+                    .orElse(grouping.key(group));
+        }
         int best = -1;
         long most = -1;
         for (int i = 0; i < grouping.members().length(group); i++) {
