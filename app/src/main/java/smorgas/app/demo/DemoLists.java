@@ -115,10 +115,10 @@ public final class DemoLists {
                 drawn(of("Honey & Wax", "Feeding & Health", "Frames & Foundation"), 96, 3.2),
                 StandardCharsets.UTF_8,
                 ',');
-        competitor("competitor-skeplund.csv", drawn(DemoKeyword::relevant, 82, 2.1), true);
-        competitor("competitor-brumvale.csv", drawn(DemoKeyword::relevant, 70, 2), false);
+        competitor("competitor-skeplund.csv", drawn(DemoKeyword::relevant, 84, 2.6), true);
+        competitor("competitor-brumvale.csv", drawn(DemoKeyword::relevant, 74, 2.5), false);
         List<String> harvest =
-                drawn(keyword -> true, 86, 1.7).stream().map(Entry::text).toList();
+                drawn(keyword -> true, 88, 2).stream().map(Entry::text).toList();
         file("suggestion-harvest.txt", String.join("\n", harvest) + "\n", StandardCharsets.UTF_8, false);
         pasted(drawn(DemoKeyword::relevant, 27, 1));
         searchTerms(drawn(keyword -> true, 66, 1.5));

@@ -68,6 +68,7 @@ final class EntryKinds {
             new Kind("theme-removed", 1, GroupPin.ThemeRemoved.class),
             new Kind("group-named", 1, GroupPin.GroupNamed.class),
             new Kind("themes-made", 1, GroupPin.ThemesMade.class),
+            new Kind("groups-settled", 1, GroupPin.GroupsSettled.class),
             new Kind("groups-joined", 1, GroupPin.GroupsJoined.class),
             new Kind("group-split", 1, GroupPin.GroupSplit.class),
             new Kind("group-locked", 1, GroupPin.GroupLocked.class),

@@ -156,6 +156,8 @@ public final class Grouper {
         hand.locked().forEach((key, keywords) -> lock(key, keywords, left));
         makeThemes(left);
         input.rules().stream().filter(rule -> !rule.leftoversOnly()).forEach(rule -> take(rule, left));
+        hand.settled().forEach(this::settle);
+        hand.settled().keySet().forEach(left::clear);
         find(settings, left);
         weighWhatNoPassHas();
         input.rules().stream().filter(Taking::leftoversOnly).forEach(rule -> take(rule, left));
@@ -316,7 +318,8 @@ public final class Grouper {
         for (int group = 0; group < numbered.length; group++) {
             numbered[group] = number(keys[group], Grouping.Kind.THEME, found.themes()[group]);
         }
-        for (int i = 0; i < scope.length; i++) {
+        // Settled groups stay what they are, and none forms beside them.
+        for (int i = 0; i < scope.length && hand.settled().isEmpty(); i++) {
             if (found.group()[i] >= 0) {
                 put(scope[i], numbered[found.group()[i]], Grouping.By.THEME);
                 left.clear(scope[i]);
@@ -350,6 +353,12 @@ public final class Grouper {
         double most = Math.log(1 + (double) Math.max(1, input.scope().cardinality()));
         for (int word = 0; word < weights.length; word++) {
             weights[word] = weights[word] == 0 && !words.muted(word) ? most : weights[word];
+        }
+    }
+
+    private void settle(int keyword, String key) {
+        if (groupOf[keyword] == Grouping.LEFTOVER) {
+            put(keyword, named(key), Grouping.By.SETTLED);
         }
     }
 

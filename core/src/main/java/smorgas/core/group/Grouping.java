@@ -46,6 +46,8 @@ public final class Grouping implements Nearness.Membership {
         HAND,
         /** The group is locked. */
         LOCK,
+        /** It was there when the groups were settled. */
+        SETTLED,
         /** Its group was joined into this one. */
         JOIN,
         /** It was left over, and this group is the nearest. */

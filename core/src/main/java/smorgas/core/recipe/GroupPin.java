@@ -24,6 +24,8 @@ public sealed interface GroupPin extends GroupEntry {
             case GroupSplit pin -> List.of();
             case GroupLocked pin -> List.of();
             case KeywordsBarred pin -> List.of();
+            case GroupsSettled pin ->
+                pin.groups().stream().map(GroupsSettled.Settled::name).toList();
         };
     }
 
@@ -62,6 +64,40 @@ public sealed interface GroupPin extends GroupEntry {
             return group.isEmpty()
                     ? "Took " + what + " out of all groups"
                     : "Put " + what + " into group \"" + group + "\"";
+        }
+    }
+
+    /**
+     * A pin: the groups are these, whatever the dials say, and no others form; what is in none of them waits. Without groups
+     * they form again by themselves.
+     */
+    record GroupsSettled(List<Settled> groups) implements GroupPin {
+
+        /**
+         * A settled group.
+         *
+         * @param name as it is called; tidy, it tells the group apart
+         * @param texts the tidy lead spellings of its keywords
+         */
+        public record Settled(String name, List<String> texts) {
+            public Settled {
+                GroupRule.checkName(name);
+                texts = List.copyOf(texts);
+            }
+        }
+
+        public GroupsSettled {
+            groups = List.copyOf(groups);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("groups");
+        }
+
+        @Override
+        public String sentence() {
+            return groups.isEmpty() ? "Let the groups form again" : "Settled " + Entry.count(groups.size(), "group");
         }
     }
 

@@ -11,6 +11,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import smorgas.core.text.Tidy;
 
 /**
  * What a hand decided of groups. Groups are known by their theme or, where they have none, by their name; both are tidy.
@@ -25,6 +26,7 @@ import java.util.TreeSet;
  * @param locked by group, the tidy texts that are in it whatever the dials say, and no others
  * @param barred by tidy text, the groups in which the keyword never is
  * @param alsoIn by tidy text, the groups in which the keyword is beside its own
+ * @param settled by tidy text, the group that it was in when the groups were settled; empty while they form by themselves
  */
 public record GroupPins(
         SequencedMap<String, String> placed,
@@ -35,7 +37,8 @@ public record GroupPins(
         SortedMap<String, SplitBy> split,
         SortedMap<String, SortedSet<String>> locked,
         SortedMap<String, SortedSet<String>> barred,
-        SortedMap<String, SortedSet<String>> alsoIn) {
+        SortedMap<String, SortedSet<String>> alsoIn,
+        SequencedMap<String, String> settled) {
 
     /** The place of a keyword that was taken out of all groups. */
     public static final String NO_GROUP = "";
@@ -50,9 +53,11 @@ public record GroupPins(
             new TreeMap<>(),
             new TreeMap<>(),
             new TreeMap<>(),
-            new TreeMap<>());
+            new TreeMap<>(),
+            new LinkedHashMap<>());
 
     public GroupPins {
+        settled = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(settled));
         placed = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(placed));
         removed = Collections.unmodifiableSortedSet(new TreeSet<>(removed));
         names = Collections.unmodifiableSortedMap(new TreeMap<>(names));
@@ -81,6 +86,7 @@ public record GroupPins(
         private final SortedMap<String, SortedSet<String>> locked;
         private final SortedMap<String, SortedSet<String>> barred;
         private final SortedMap<String, SortedSet<String>> alsoIn;
+        private SequencedMap<String, String> settled;
 
         Draft(GroupPins pins) {
             placed = new LinkedHashMap<>(pins.placed);
@@ -92,10 +98,11 @@ public record GroupPins(
             locked = new TreeMap<>(pins.locked);
             barred = new TreeMap<>(pins.barred);
             alsoIn = new TreeMap<>(pins.alsoIn);
+            settled = pins.settled;
         }
 
         GroupPins pins() {
-            return new GroupPins(placed, removed, names, made, joined, split, locked, barred, alsoIn);
+            return new GroupPins(placed, removed, names, made, joined, split, locked, barred, alsoIn, settled);
         }
 
         void place(Collection<String> texts, String group) {
@@ -133,6 +140,18 @@ public record GroupPins(
                 joined.remove(into);
                 joined.replaceAll((from, to) -> groups.contains(to) ? into : to);
                 groups.forEach(group -> joined.put(group, into));
+            }
+        }
+
+        /** Of a text in two groups the first counts. */
+        void settle(List<GroupPin.GroupsSettled.Settled> groups) {
+            settled = new LinkedHashMap<>();
+            for (GroupPin.GroupsSettled.Settled group : groups) {
+                String key = Tidy.of(group.name());
+                if (!key.equals(group.name())) {
+                    names.putIfAbsent(key, group.name());
+                }
+                group.texts().forEach(text -> settled.putIfAbsent(text, key));
             }
         }
 
@@ -201,6 +220,7 @@ public record GroupPins(
                     draft.locked.remove(e.group());
                 }
             }
+            case GroupPin.GroupsSettled e -> draft.settle(e.groups());
             case GroupPin.KeywordsBarred e -> {
                 draft.bar(e.texts(), e.group(), e.on());
                 draft.bar(e.also(), e.group(), e.on());

@@ -35,6 +35,14 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
         }
     }
 
+    /** Whether a name can be a group's. */
+    public static boolean fits(String name) {
+        return !name.isBlank()
+                && smorgas.core.text.Characters.count(name) <= LONGEST_NAME
+                && !Tidy.of(name).isEmpty()
+                && !smorgas.core.text.Formulas.runs(name);
+    }
+
     /** What tells its group apart: the name, tidy. */
     public String key() {
         return Tidy.of(name);

@@ -207,7 +207,8 @@ class GrouperTest {
                 new TreeMap<>(),
                 new TreeMap<>(),
                 new TreeMap<>(),
-                new TreeSet<>());
+                new TreeSet<>(),
+                new TreeMap<>());
     }
 
     @Test

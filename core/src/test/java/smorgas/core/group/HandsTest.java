@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.board.Board;
+import smorgas.core.board.TableGroups;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Entry;
@@ -19,6 +20,7 @@ import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SplitBy;
@@ -221,5 +223,62 @@ class HandsTest {
         assertThat(sizes(board)).isEqualTo(Map.of("hive stand", 15));
         assertThat(board.groups().name(0)).isEqualTo("Our stands");
         assertThat(groupOf(board, "stands for hives wet")).isEmpty();
+    }
+
+    private static Board likeness(int place, Entry... entries) {
+        List<Entry> all = new ArrayList<>(List.of(entries));
+        all.add(new GroupEntry.GroupSettingsChosen(
+                GroupSettings.standard("en").with(Method.ByLikeness.standard().at(place))));
+        return Board.of(List.of(LIST), Recipe.of(all, "en"));
+    }
+
+    @Test
+    void settledGroupsStayWhateverTheDialSaysAndWhatIsInNoneWaits() {
+        Entry settled = new GroupPin.GroupsSettled(List.of(
+                new GroupPin.GroupsSettled.Settled("Hive Lids", List.of("hive lid red", "hive lid tall")),
+                new GroupPin.GroupsSettled.Settled("smoker", List.of("smoker red", "smoker tall", "hive lid red"))));
+        for (int place : new int[] {10, 50, 90}) {
+            Board board = likeness(place, settled);
+            assertThat(sizes(board)).containsExactlyInAnyOrderEntriesOf(Map.of("hive lids", 2, "smoker", 2));
+            assertThat(board.groups().name(board.groups().find("hive lids"))).isEqualTo("Hive Lids");
+            assertThat(board.groups().grouping().leftovers()).isEqualTo(27);
+        }
+        Board moved = likeness(50, settled, new GroupPin.KeywordsPlaced(List.of("hive lid red"), List.of(), "smoker"));
+        assertThat(sizes(moved)).containsEntry("smoker", 3).containsEntry("hive lids", 1);
+        assertThat(sizes(likeness(50, settled, new GroupPin.GroupsSettled(List.of()))))
+                .isEqualTo(sizes(likeness(50)));
+    }
+
+    @Test
+    void movingOneKeywordByHandChangesNoGroupOfOthers() {
+        Board before = likeness(50);
+        Grouping grouping = before.groups().grouping();
+        int moved = grouping.members().get(0, 0);
+        String text = before.keywords().text(moved);
+        Board after = likeness(50, new GroupPin.KeywordsPlaced(List.of(text), List.of(), "gifts"));
+        Map<String, Integer> expected = sizes(before);
+        String from = grouping.key(grouping.groupOf(moved));
+        expected.merge(from, -1, Integer::sum);
+        expected.put("gifts", 1);
+        assertThat(sizes(after).values()).containsExactlyInAnyOrderElementsOf(expected.values());
+    }
+
+    @Test
+    void aTableOfAdGroupsTellsWhatItWouldMean() {
+        Lines table = BasketReader.lines(
+                        2,
+                        "sheet",
+                        "keyword,ad group\nhive lid red,Lids\nhive lid tall,Lids\nhive lid red,Smokers\nsmoker red,Smokers\nunknown,Lids\nsmoker tall,-\n"
+                                .getBytes())
+                .lines()
+                .orElseThrow();
+        TableGroups found = TableGroups.of(likeness(50), table).orElseThrow();
+        assertThat(found.groups())
+                .containsExactly(
+                        new GroupPin.GroupsSettled.Settled("Lids", List.of("hive lid red", "hive lid tall")),
+                        new GroupPin.GroupsSettled.Settled("Smokers", List.of("smoker red")));
+        assertThat(List.of(found.placed(), found.missing(), found.twice(), found.waiting()))
+                .containsExactly(3, 1, 1, 28);
+        assertThat(TableGroups.of(likeness(50), LIST)).isEmpty();
     }
 }

@@ -15,6 +15,8 @@ import smorgas.app.web.show.Show;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
+import smorgas.core.board.Board;
+import smorgas.core.board.TableGroups;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
@@ -23,6 +25,7 @@ import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.text.Refusal;
 
@@ -60,6 +63,18 @@ class BasketActs {
     @PostMapping("/projects/{id}/gather/{basket}/switch")
     String turn(Act act, @PathVariable long basket, @RequestParam boolean on) {
         return done(act, basket, b -> new BasketEntry.BasketSwitched(basket, b.name(), on));
+    }
+
+    /** The ad groups that its lines name become the groups. */
+    @PostMapping("/projects/{id}/gather/{basket}/groups")
+    String groups(Act act, @PathVariable long basket) {
+        Board board = act.snapshot().board();
+        return done(
+                act,
+                basket,
+                b -> new GroupPin.GroupsSettled(TableGroups.of(board, b.lines())
+                        .map(TableGroups::groups)
+                        .orElseThrow(() -> new Refusal(b.name() + " names no ad group of a keyword that is here"))));
     }
 
     /** Whether its lines bring keywords, or only tell about those that others bring. */

@@ -95,7 +95,7 @@ class GatherController {
                 model,
                 new GatherPage(
                         BasketView.of(snapshot, overlap, project.market(), project.currency()),
-                        shown == null ? null : OpenedView.of(shown, baskets),
+                        shown == null ? null : OpenedView.of(shown, baskets, snapshot.board()),
                         snapshot.board().keywords().baskets().size() < 2
                                 ? null
                                 : OverlapView.of(snapshot.board().keywords(), overlap),

@@ -5,6 +5,8 @@ import java.util.List;
 import smorgas.app.store.Baskets;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.GatheredBasket;
+import smorgas.core.board.Board;
+import smorgas.core.board.TableGroups;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Problem;
@@ -25,7 +27,8 @@ record OpenedView(
         int problemCount,
         Reading reading,
         ReadAs readAs,
-        List<Choice> delimiters) {
+        List<Choice> delimiters,
+        String groupsTold) {
 
     /** A column as it was understood, with samples as they stand in the file. */
     record Column(int place, String header, ColumnRole role, String samples) {}
@@ -35,7 +38,7 @@ record OpenedView(
 
     private static final int PROBLEMS_SHOWN = 50;
 
-    static OpenedView of(GatheredBasket basket, Baskets store) {
+    static OpenedView of(GatheredBasket basket, Baskets store, Board board) {
         Reading reading = basket.stored().reading();
         Lines lines = basket.lines();
         return new OpenedView(
@@ -49,7 +52,18 @@ record OpenedView(
                 lines.problemCount(),
                 reading,
                 basket.state().readAs(),
-                delimiters(reading));
+                delimiters(reading),
+                TableGroups.of(board, lines).map(OpenedView::told).orElse(""));
+    }
+
+    /** What making its ad groups the groups would mean. */
+    private static String told(TableGroups groups) {
+        return "It has " + Show.count(groups.groups().size(), "ad group", "ad groups") + ". As groups they would take "
+                + Show.count(groups.placed(), "keyword", "keywords") + "; "
+                + Show.count(groups.waiting(), "keyword of the project", "keywords of the project")
+                + " would wait among the leftovers; " + Show.count(groups.missing())
+                + " of its own are not here or are dropped; " + Show.count(groups.twice())
+                + " stand in two ad groups, and the first counts.";
     }
 
     private static String how(Reading reading) {

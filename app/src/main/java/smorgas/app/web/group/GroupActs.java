@@ -1,5 +1,6 @@
 package smorgas.app.web.group;
 
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.util.MultiValueMap;
@@ -7,7 +8,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
+import smorgas.core.board.Board;
+import smorgas.core.group.Grouping;
 import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.text.Tidy;
 
 /** What is done with the dials, alternatives and rules of the Group page; each is one entry. */
@@ -34,6 +38,25 @@ class GroupActs {
         Outcome outcome = act.make(recipe -> new GroupEntry.GroupSettingsChosen(
                 Dials.read(fields, recipe.grouping().settings())));
         return act.to("/group" + GroupQuery.of(fields, "").with(), outcome);
+    }
+
+    /** The groups stay as they are from now on, or form again by themselves. */
+    @PostMapping("/projects/{id}/group/settle")
+    String settle(Act act, @RequestParam boolean on) {
+        Board board = act.snapshot().board();
+        return act.done(recipe -> new GroupPin.GroupsSettled(on ? settled(board) : List.of()));
+    }
+
+    private static List<GroupPin.GroupsSettled.Settled> settled(Board board) {
+        Grouping grouping = board.groups().grouping();
+        return Arrays.stream(board.groups().order())
+                .filter(group -> grouping.kind(group) != Grouping.Kind.LEFTOVERS)
+                .mapToObj(group -> new GroupPin.GroupsSettled.Settled(
+                        grouping.key(group),
+                        Arrays.stream(grouping.members().row(group))
+                                .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
+                                .toList()))
+                .toList();
     }
 
     @PostMapping("/projects/{id}/mute")

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
@@ -23,6 +24,7 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Previews;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Groups;
@@ -45,6 +47,14 @@ class GroupController {
     private static final int NET_WORDS = 40;
     private static final int NET_LINKS = 90;
     private static final int MOST_NAMES = 2_000;
+
+    private static final String BRIEF = """
+            Please sort the keywords below into ad groups: one ad and one landing page must answer every keyword of an ad
+            group. Keep apart what wants another page: prices, what is cheap or on sale, reviews, places, audiences, questions.
+            Leave out nothing and change no spelling. What fits nowhere gets a dash for its ad group.
+            Answer as a table of two columns with commas between them and these names: keyword,ad group
+
+            """;
 
     private final Frames frames;
     private final Previews previews;
@@ -179,6 +189,7 @@ class GroupController {
             boolean leftoversOpened,
             List<RuleView> rules,
             @Nullable MuteOffer muteOffer,
+            boolean settled,
             Set<String> removed,
             Map<String, String> joined) {}
 
@@ -208,6 +219,7 @@ class GroupController {
                         board.recipe().grouping().settings().method() instanceof Method.ByThemes
                                 ? MuteOffer.of(board).orElse(null)
                                 : null,
+                        !recipe.grouping().pins().settled().isEmpty(),
                         recipe.grouping().pins().removed(),
                         recipe.grouping().pins().joined()));
     }
@@ -243,6 +255,20 @@ class GroupController {
                         .mapToObj(groups::name)
                         .toList());
         return "group/opened :: names";
+    }
+
+    /** The keywords with a brief for somebody else, or an assistant, to group them: what comes back is gathered as a table. */
+    @GetMapping(value = "/projects/{id}/group/brief.txt", produces = "text/plain;charset=UTF-8")
+    @ResponseBody
+    String brief(@PathVariable long id) {
+        Board board = frames.open(id).snapshot().board();
+        StringBuilder text = new StringBuilder(BRIEF);
+        for (int keyword : board.orders().by(Figure.SEARCHES, true)) {
+            if (board.standings().remaining().get(keyword)) {
+                text.append(board.keywords().text(keyword)).append('\n');
+            }
+        }
+        return text.toString();
     }
 
     private static int page(String text) {

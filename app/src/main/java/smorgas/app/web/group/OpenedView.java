@@ -196,7 +196,7 @@ final class OpenedView {
 
     private static String how(Grouping.By by) {
         return switch (by) {
-            case THEME, REST -> "";
+            case THEME, REST, SETTLED -> "";
             case RULE -> "by a rule";
             case HAND -> "by hand";
             case LOCK -> "";

@@ -15,6 +15,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.Method;
 import smorgas.core.serve.Plan;
 import smorgas.core.sift.Reason;
 import smorgas.core.text.Tidy;
@@ -79,11 +80,15 @@ record Story(String keyword, String standing, boolean byHand, List<Source> sourc
         Explained.Why why = groups.explained().why(keyword);
         String in = "In \"" + groups.name(group) + "\", ";
         String tight = Show.percent(why.tightness()) + " of its weight";
+        boolean likeness = grouping.settings().method() instanceof Method.ByLikeness;
         String because =
                 switch (grouping.by(keyword)) {
+                    case SETTLED -> "where it was when the groups were settled.";
                     case THEME ->
-                        "because it has " + quoted(why.by()) + ", "
-                                + (why.by().size() == 1 ? "which carries " : "which carry ") + tight + ".";
+                        likeness
+                                ? "because it is " + Show.percent(why.tightness()) + " like the others there."
+                                : "because it has " + quoted(why.by()) + ", "
+                                        + (why.by().size() == 1 ? "which carries " : "which carry ") + tight + ".";
                     case RULE -> "because a rule puts it there.";
                     case HAND -> "because a hand put it there.";
                     case LOCK -> "because a hand has locked the group with it.";

@@ -23,6 +23,7 @@ import smorgas.core.recipe.SplitBy;
  * @param barred by keyword, the keys of groups in which it never is
  * @param alsoIn by keyword, the keys of groups in which it is beside its own
  * @param named keys of groups that a hand gave a name
+ * @param settled by keyword the key of the group that it settled in; empty while groups form by themselves
  */
 public record Hand(
         SortedMap<Integer, String> placed,
@@ -33,7 +34,8 @@ public record Hand(
         SortedMap<String, BitSet> locked,
         SortedMap<Integer, SortedSet<String>> barred,
         SortedMap<Integer, SortedSet<String>> alsoIn,
-        SortedSet<String> named) {
+        SortedSet<String> named,
+        SortedMap<Integer, String> settled) {
 
     /** A hand that has decided nothing. */
     public static final Hand NONE = new Hand(
@@ -45,7 +47,8 @@ public record Hand(
             new TreeMap<>(),
             new TreeMap<>(),
             new TreeMap<>(),
-            new TreeSet<>());
+            new TreeSet<>(),
+            new TreeMap<>());
 
     /** The pins by keyword; of two decisions on one keyword the later holds. */
     public static Hand of(GroupPins pins, Keywords keywords) {
@@ -57,6 +60,8 @@ public record Hand(
             texts.forEach(text -> keywords.meant(text).ifPresent(in::set));
             locked.put(group, in);
         });
+        SortedMap<Integer, String> settled = new TreeMap<>();
+        pins.settled().forEach((text, group) -> keywords.meant(text).ifPresent(k -> settled.putIfAbsent(k, group)));
         return new Hand(
                 placed,
                 pins.removed(),
@@ -66,7 +71,8 @@ public record Hand(
                 locked,
                 byKeyword(pins.barred(), keywords),
                 byKeyword(pins.alsoIn(), keywords),
-                new TreeSet<>(pins.names().keySet()));
+                new TreeSet<>(pins.names().keySet()),
+                settled);
     }
 
     private static SortedMap<Integer, SortedSet<String>> byKeyword(

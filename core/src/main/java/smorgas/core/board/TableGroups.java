@@ -1,0 +1,82 @@
+package smorgas.core.board;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.column.TextColumn;
+import smorgas.core.gather.Lines;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupRule;
+import smorgas.core.text.Tidy;
+
+/**
+ * The ad groups that a table brings beside its keywords, and what it would mean to make them the groups.
+ *
+ * @param groups by the names that the table has
+ * @param placed keywords of the project that would be in them
+ * @param missing keywords of the table that the project has not, or has dropped
+ * @param twice keywords that stand in two ad groups; the first counts
+ * @param waiting keywords of the project that would be in none
+ */
+public record TableGroups(
+        List<GroupPin.GroupsSettled.Settled> groups, int placed, int missing, int twice, int waiting) {
+
+    public TableGroups {
+        groups = List.copyOf(groups);
+    }
+
+    /** What a basket brings; empty if it tells no ad groups. */
+    public static Optional<TableGroups> of(Board board, Lines lines) {
+        List<TextColumn> columns = lines.texts(ColumnRole.AD_GROUP);
+        if (columns.isEmpty()) {
+            return Optional.empty();
+        }
+        Map<String, List<String>> groups = new LinkedHashMap<>();
+        Map<Integer, String> placed = new HashMap<>();
+        Set<String> missing = new HashSet<>();
+        Set<Integer> twice = new HashSet<>();
+        for (int row = 0; row < lines.size(); row++) {
+            String group = name(columns.getFirst().text(row));
+            Optional<Integer> keyword = board.keywords()
+                    .meant(Tidy.of(lines.text(row)))
+                    .filter(board.standings().remaining()::get);
+            if (group.isEmpty()) {
+                continue;
+            }
+            if (keyword.isEmpty()) {
+                missing.add(Tidy.of(lines.text(row)));
+                continue;
+            }
+            String before = placed.putIfAbsent(keyword.get(), group);
+            if (before == null) {
+                groups.computeIfAbsent(group, fresh -> new ArrayList<>())
+                        .add(Tidy.of(board.keywords().text(keyword.get())));
+            } else if (!before.equals(group)) {
+                twice.add(keyword.get());
+            }
+        }
+        List<GroupPin.GroupsSettled.Settled> settled = groups.entrySet().stream()
+                .map(entry -> new GroupPin.GroupsSettled.Settled(entry.getKey(), entry.getValue()))
+                .toList();
+        return settled.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new TableGroups(
+                        settled,
+                        placed.size(),
+                        missing.size(),
+                        twice.size(),
+                        board.standings().remaining().cardinality() - placed.size()));
+    }
+
+    /** Lists write a dash for no group. */
+    private static String name(String cell) {
+        String name = cell.strip();
+        return name.equals("-") || !GroupRule.fits(name) ? "" : name;
+    }
+}
