@@ -31,7 +31,7 @@ record ExpertList(String name, String language, boolean tuned, List<String> keyw
                 read("climbing", "en", true),
                 read("desks", "en", true),
                 read("gartenhaus", "de", true),
-                read("plumber", "en", false),
+                read("pipes", "en", false),
                 read("umzug", "de", false));
     }
 
