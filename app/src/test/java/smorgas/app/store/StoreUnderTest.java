@@ -32,7 +32,7 @@ public final class StoreUnderTest implements AutoCloseable {
     private final AnnotationConfigApplicationContext context = new AnnotationConfigApplicationContext();
 
     @EnableTransactionManagement
-    @Import({Projects.class, Baskets.class, Histories.class, Pantry.class})
+    @Import({Projects.class, Baskets.class, Histories.class, Pantry.class, MeaningStore.class})
     static class Wiring {
         @Bean
         DataSourceTransactionManager transactions(DataSource database) {
@@ -98,6 +98,10 @@ public final class StoreUnderTest implements AutoCloseable {
 
     public Baskets baskets() {
         return context.getBean(Baskets.class);
+    }
+
+    public MeaningStore meanings() {
+        return context.getBean(MeaningStore.class);
     }
 
     public Histories histories() {

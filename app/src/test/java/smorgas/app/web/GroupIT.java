@@ -29,6 +29,10 @@ class GroupIT extends ProjectInBrowser {
                         new FilePayload("list.csv", "text/csv", list.toString().getBytes(StandardCharsets.UTF_8)));
         assertThat(page.locator("table.baskets tbody tr")).hasCount(1);
         page.navigate(page.url().replaceAll("/gather.*", "/group?view=list"));
+        page.getByLabel("Groups form by").selectOption("themes");
+        assertThat(page.locator("#preview")).isVisible();
+        press("Adopt");
+        assertThat(page.locator("#preview")).hasCount(0);
         assertThat(groups())
                 .hasText(new String[] {"hive lid", "honey jar", "oak hive stand", "pine hive stand", "smoker"});
     }

@@ -64,6 +64,9 @@ final class Terms {
             for (int at = 0; at < words.size(); at++) {
                 String word = words.get(at);
                 closed |= behind.contains(word) && !own.isEmpty();
+                if (settings.muted().contains(word)) {
+                    continue;
+                }
                 SameWords.Match match = same.match(words, at);
                 if (match != null) {
                     said.add(match.meaning());

@@ -1,0 +1,119 @@
+package smorgas.app.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import smorgas.app.store.StoreUnderTest;
+import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.Method;
+
+/** What keywords mean, found out in the background and kept. */
+class MeaningsTest {
+
+    @TempDir
+    private Path folder;
+
+    private StoreUnderTest store;
+    private Meanings meanings;
+
+    @BeforeEach
+    void open() {
+        store = new StoreUnderTest(folder);
+        meanings = new Meanings(store.meanings(), true, 10_000);
+    }
+
+    @AfterEach
+    void close() {
+        meanings.destroy();
+        store.close();
+    }
+
+    private OpenProject project(String language, String list) {
+        long id = store.projects().create("Client " + language, language, "UK", "GBP");
+        OpenProject project = new OpenProject(
+                store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), meanings.vectors());
+        project.gather(Offered.file("list", list.getBytes(StandardCharsets.UTF_8)));
+        return project;
+    }
+
+    private Meanings.State awaited(OpenProject project) throws InterruptedException {
+        for (int i = 0; i < 600 && meanings.state(project) instanceof Meanings.Working; i++) {
+            Thread.sleep(50);
+        }
+        return meanings.state(project);
+    }
+
+    @Test
+    void itIsFoundOutOnceKeptByTextAndCountsForTheGroupsWhereItIsAskedTo() throws InterruptedException {
+        OpenProject project = project("en", "cheap shoes\ninexpensive shoes\nshoe shop\nleather boots\n");
+        assertThat(meanings.state(project)).isEqualTo(new Meanings.Waiting(0, 4));
+        assertThat(meanings.vectors().of("cheap shoes")).isNull();
+        project.act(
+                project.snapshot().version(),
+                recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
+                        .settings()
+                        .with(Method.ByLikeness.standard().with(true))));
+        var before = project.snapshot().board();
+        before.groups();
+        meanings.begin(project);
+        assertThat(awaited(project)).isEqualTo(new Meanings.Ready());
+        assertThat(meanings.vectors().of("cheap shoes")).hasSize(384);
+        assertThat(project.snapshot().board()).as("grouped anew").isNotSameAs(before);
+        assertThat(project.snapshot().board().keywords()).isSameAs(before.keywords());
+        assertThat(store.meanings().find(List.of("cheap shoes", "leather boots", "unknown")))
+                .containsOnlyKeys("cheap shoes", "leather boots");
+        // The stored one decides, whatever the model says later.
+        store.meanings().keep(Map.of("cheap shoes", new byte[384], "new text", new byte[] {1}));
+        assertThat(store.meanings().find(List.of("cheap shoes")).get("cheap shoes"))
+                .isNotEqualTo(new byte[384]);
+        Meanings later = new Meanings(store.meanings(), true, 10_000);
+        later.begin(project);
+        for (int i = 0; i < 600 && !(later.state(project) instanceof Meanings.Ready); i++) {
+            Thread.sleep(20);
+        }
+        assertThat(later.vectors().of("cheap shoes"))
+                .isEqualTo(meanings.vectors().of("cheap shoes"));
+        later.destroy();
+    }
+
+    @Test
+    void otherLanguagesTooManyKeywordsAndASwitchLeaveItOff() {
+        assertThat(meanings.state(project("de", "schuhe\n"))).isEqualTo(new Meanings.Off());
+        OpenProject english = project("en", "shoes\nboots\n");
+        assertThat(new Meanings(store.meanings(), false, 10_000).state(english)).isEqualTo(new Meanings.Off());
+        assertThat(new Meanings(store.meanings(), true, 1).state(english)).isEqualTo(new Meanings.Off());
+        Meanings off = new Meanings(store.meanings(), false, 10_000);
+        off.begin(english);
+        off.start(english);
+        assertThat(off.state(english)).isEqualTo(new Meanings.Off());
+    }
+
+    @Test
+    void stoppedItStaysWhatItIsAndGoesOnWhenItIsAskedTo() throws InterruptedException {
+        StringBuilder list = new StringBuilder();
+        for (int i = 0; i < 1_500; i++) {
+            list.append("hive part number ").append(i).append(" of oak\n");
+        }
+        OpenProject project = project("en", list.toString());
+        meanings.begin(project);
+        meanings.stop(project.id());
+        for (int i = 0;
+                i < 200 && !(meanings.state(project) instanceof Meanings.Waiting waiting && waiting.all() > 0);
+                i++) {
+            Thread.sleep(20);
+        }
+        assertThat(meanings.state(project)).isInstanceOf(Meanings.Waiting.class);
+        meanings.start(project);
+        assertThat(awaited(project)).isEqualTo(new Meanings.Ready());
+        // New keywords are new work.
+        project.gather(Offered.file("more", "smoker\n".getBytes(StandardCharsets.UTF_8)));
+        assertThat(meanings.state(project)).isInstanceOf(Meanings.Waiting.class);
+    }
+}
