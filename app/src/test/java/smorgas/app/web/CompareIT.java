@@ -65,6 +65,7 @@ class CompareIT {
     void standingsGroupsThePlanAndAPastedListAreSidesToo() {
         visitor.post(base + "/rules/word", Map.of("ruleWord", "smoker", "to", "DROPPED"));
         assertThat(part("left", sides("standing:dropped", "plan"))).isEqualTo("smoker");
+        visitor.post(base + "/group/make", Map.of("theme", "hive stand", "on", "true"));
         assertThat(part("left", sides("group:hive stand", "pasted")))
                 .isEqualTo("hive stand oak, hive stand pine, hive stand");
         Map<String, String> pasted = new HashMap<>(sides("pasted", "one.txt"));

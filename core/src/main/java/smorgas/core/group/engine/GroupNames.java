@@ -33,7 +33,7 @@ final class GroupNames {
         for (int member : members) {
             int[] row = terms.rows().row(member);
             boolean all =
-                    row.length > 0 && Arrays.stream(row).allMatch(term -> counts.get(term) >= COMMON * members.length);
+                    row.length > 0 && Arrays.stream(row).allMatch(term -> counts.get(term) > COMMON * members.length);
             if (all && (best < 0 || before(member, best))) {
                 best = member;
             }
@@ -43,10 +43,14 @@ final class GroupNames {
 
     /** More of what the group is about first, then what is spelt right, then more searched, then shorter, then by text. */
     private boolean before(int one, int other) {
-        int byTerms = Integer.compare(
-                grove.terms().rows().length(one), grove.terms().rows().length(other));
+        int byTerms = Integer.compare(saying(one), saying(other));
         if (byTerms != 0) {
             return byTerms > 0;
+        }
+        int byAll = Integer.compare(
+                grove.terms().rows().length(one), grove.terms().rows().length(other));
+        if (byAll != 0) {
+            return byAll < 0;
         }
         if (grove.terms().slips(one) != grove.terms().slips(other)) {
             return grove.terms().slips(other);
@@ -57,6 +61,15 @@ final class GroupNames {
         }
         int byLength = Integer.compare(text(one).length(), text(other).length());
         return byLength != 0 ? byLength < 0 : one < other;
+    }
+
+    /** How many of a keyword's terms say what it is about; those of buying and the like do not. */
+    private int saying(int member) {
+        int saying = 0;
+        for (int term : grove.terms().rows().row(member)) {
+            saying += grove.terms().little(term) ? 0 : 1;
+        }
+        return saying;
     }
 
     private int mostAlike(int[] members) {

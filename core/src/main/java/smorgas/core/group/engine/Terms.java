@@ -28,6 +28,7 @@ final class Terms {
                             "für", "mit", "ohne", "auf", "in", "zu", "unter", "von", "aus", "im", "am", "bei", "und",
                             "oder", "als", "zum", "zur", "an", "nach"));
 
+    private final SameWords same;
     private final RaggedInts rows;
     private final int[] heads;
     private final BitSet slips = new BitSet();
@@ -47,7 +48,7 @@ final class Terms {
     }
 
     private Terms(List<String> keywords, GroupSettings settings, String language) {
-        SameWords same = SameWords.of(language);
+        this.same = SameWords.of(language);
         Written written = new Written(keywords, language, same.words());
         WordForms stems = WordForms.stems(language);
         Set<String> behind = BEHIND.getOrDefault(language, Set.of());
@@ -142,6 +143,11 @@ final class Terms {
 
     boolean unit(int term) {
         return term < things && units.get(term);
+    }
+
+    /** Whether a term says little, as words of buying do. */
+    boolean little(int term) {
+        return term >= things && same.meaning(meaning(term)).kind().equals("little");
     }
 
     /** The number of a meaning in {@link SameWords}; of terms from {@link #things()} on. */
