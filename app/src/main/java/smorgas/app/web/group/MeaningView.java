@@ -26,14 +26,15 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
             case Meanings.Waiting waiting ->
                 Optional.of(new MeaningView(
                         "Words alone decide; of " + progress(waiting.known(), waiting.all())
-                                + " it is known what they mean.",
+                                + " keywords it is known what they mean.",
                         "",
                         here,
                         "",
                         ""));
             case Meanings.Working working ->
                 Optional.of(new MeaningView(
-                        "Finding out what the keywords mean: " + progress(working.known(), working.all())
+                        "Finding out what the keywords mean"
+                                + (working.all() == 0 ? "" : ": " + progress(working.known(), working.all()))
                                 + ". Until then words decide.",
                         here,
                         "",
@@ -55,6 +56,6 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
     }
 
     private static String progress(int known, int all) {
-        return all == 0 ? "some" : Show.count(known) + " of " + Show.count(all);
+        return Show.count(known) + " of " + Show.count(all);
     }
 }

@@ -141,6 +141,14 @@ final class Written {
                         .add(word));
             }
         });
+        // Words that say the same in any trade are right however few have them; only a dictionary tells that others are
+        // too.
+        if (!dictionary.isEmpty()) {
+            known.stream()
+                    .filter(word -> word.length() >= SHORTEST_WRONG && counts.getOrDefault(word, 0) < COMMON)
+                    .forEach(word -> rests(word).forEach(rest -> byRest.computeIfAbsent(rest, r -> new ArrayList<>())
+                            .add(word)));
+        }
         DamerauLevenshteinDistance distance = new DamerauLevenshteinDistance(2);
         counts.forEach((word, count) -> {
             boolean letters = word.chars().allMatch(Character::isLetter);
@@ -156,7 +164,7 @@ final class Written {
             int bestDistance = 9;
             for (String rest : rests(word)) {
                 for (String common : byRest.getOrDefault(rest, List.of())) {
-                    boolean may = counts.get(common) >= TIMES * count
+                    boolean may = (counts.getOrDefault(common, 0) >= TIMES * count || known.contains(common))
                             && common.charAt(0) == word.charAt(0)
                             && !common.startsWith(word)
                             && !word.startsWith(common);
@@ -178,7 +186,7 @@ final class Written {
         if (apart != bestDistance) {
             return apart < bestDistance;
         }
-        int byCount = Integer.compare(counts.get(common), counts.get(best));
+        int byCount = Integer.compare(counts.getOrDefault(common, 0), counts.getOrDefault(best, 0));
         return byCount != 0 ? byCount > 0 : common.compareTo(best) < 0;
     }
 

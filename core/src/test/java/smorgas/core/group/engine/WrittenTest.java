@@ -54,6 +54,14 @@ class WrittenTest {
     }
 
     @Test
+    void wordsThatSayTheSameInAnyTradeAreRightHoweverFewHaveThemWhereADictionaryTellsOtherWords() {
+        assertThat(new Written(List.of("chaep hive", "hive"), "en", Set.of("cheap")).words(0))
+                .containsExactly("cheap", "hive");
+        assertThat(new Written(List.of("kasten hive", "hive"), "de", Set.of("kosten")).words(0))
+                .containsExactly("kasten", "hive");
+    }
+
+    @Test
     void joinedWordsArePartedWhereTheListHasTheParts() {
         assertThat(read("en", "crashpad", "crash mat", "crash pad", "big pad", "pad blue"))
                 .containsExactly("crash", "pad");
