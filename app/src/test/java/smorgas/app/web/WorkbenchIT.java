@@ -42,6 +42,8 @@ class WorkbenchIT {
         visitor.upload(
                 "/projects/" + id + "/gather",
                 Map.of("list.csv", list.toString().getBytes(StandardCharsets.UTF_8)));
+        visitor.get(base());
+        visitor.post(base() + "?method=themes", Map.of());
     }
 
     private String base() {
