@@ -145,6 +145,7 @@ class PagesIT {
     @Test
     void tablesForReadingAreNeutralisedAndThePlanHoldsFormulasBack() {
         long id = gathered("keyword,searches\n=1+1 hive,500\nhive stand,400\nhive lid,300\nhive roof,200\n");
+        byThemes(id);
 
         List<List<String>> table =
                 csv(visitor.get("/projects/" + id + "/sift.csv").body());
@@ -261,6 +262,7 @@ class PagesIT {
     void theTableIsSortedByWhatActsChangeAndByAnyColumnOfTheLists() {
         long id = gathered(
                 "keyword,searches,\"Notes, ours\"\nhive lid,10,9\nhive roof,20,10\nhive stand,30,\nbee suit,40,x\n");
+        byThemes(id);
         visitor.post("/projects/" + id + "/tag", Map.of("keyword", "hive roof", "newTag", "a", "scope", "row"));
         visitor.post("/projects/" + id + "/tag", Map.of("keyword", "bee suit", "newTag", "b", "scope", "row"));
         String note = java.net.URLEncoder.encode(
@@ -319,17 +321,21 @@ class PagesIT {
     @Test
     void dialsAndChoicesThatCannotBeMeantAreRefusedInWords() {
         long id = gathered("keyword\nbee hive\n");
-        assertThat(visitor.get("/projects/" + id + "/group?smallest=0").body()).contains("1 to 10,000");
-        assertThat(visitor.get("/projects/" + id + "/group?shortest=4&longest=2")
+        assertThat(visitor.get("/projects/" + id + "/group?method=themes&smallest=0")
+                        .body())
+                .contains("1 to 10,000");
+        assertThat(visitor.get("/projects/" + id + "/group?method=themes&shortest=4&longest=2")
                         .body())
                 .contains("1 to 5 words");
         for (String wrong : List.of("leftoversAre=EATEN", "dials=1&at=NOWHERE")) {
-            assertThat(visitor.get("/projects/" + id + "/group?" + wrong).body())
+            assertThat(visitor.get("/projects/" + id + "/group?method=themes&" + wrong)
+                            .body())
                     .contains("There is no choice");
         }
         for (String wrong :
                 List.of("rankKeywords=0", "largest=2", "about=-1", "tightness=120", "smallest=%3Cscript%3E")) {
-            assertThat(visitor.get("/projects/" + id + "/group?" + wrong).body())
+            assertThat(visitor.get("/projects/" + id + "/group?method=themes&" + wrong)
+                            .body())
                     .containsAnyOf("must be above 0", "at least twice", "no whole number", "0 to 1")
                     .doesNotContain("<script>");
         }
@@ -407,5 +413,11 @@ class PagesIT {
 
     private static String basic(String userAndPassword) {
         return "Basic " + java.util.Base64.getEncoder().encodeToString(bytes(userAndPassword));
+    }
+
+    /** New projects are grouped by likeness; these lists of four keywords are told by their themes. */
+    private void byThemes(long id) {
+        visitor.get("/projects/" + id + "/group");
+        visitor.post("/projects/" + id + "/group?method=themes", Map.of());
     }
 }
