@@ -36,6 +36,7 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
@@ -102,7 +103,11 @@ final class BatchRun {
         Board board = Board.of(baskets, recipe, meanings::get);
         timed("fold", board::keywords);
         timed("sift", board::standings);
-        if (recipe.grouping().settings().method() instanceof Method.ByLikeness like && like.meaning()) {
+        GroupSettings asked = recipe.grouping().settings();
+        if (!asked.equals(asked.forSoMany(board.standings().remaining().cardinality()))) {
+            progress.accept(
+                    "groups form by themes: more than " + Method.ByLikeness.MOST + " keywords are left to compare");
+        } else if (asked.method() instanceof Method.ByLikeness like && like.meaning()) {
             timed("meaning", () -> understand(board, meanings));
         }
         timed("group", board::groups);

@@ -127,7 +127,7 @@ class BrowserIT {
         assertThat(page.locator(".opened")).containsText("UTF-16LE");
 
         station("Sift").click();
-        page.locator(".word-list .w", new Page.LocatorOptions().setHasText("plans"))
+        page.locator(".word-list .w", new Page.LocatorOptions().setHasText("national"))
                 .first()
                 .click();
         Locator drop = page.locator("#offer .is-drop");
@@ -135,7 +135,7 @@ class BrowserIT {
         int count = Integer.parseInt(offered.replaceAll("\\D", ""));
         assertThat(count).isPositive();
         drop.click();
-        assertThat(message()).containsText("New rule: Drop keywords with the word \"plans\"");
+        assertThat(message()).containsText("New rule: Drop keywords with the word \"national\"");
         assertThat(message()).containsText("Dropped 0 → " + count);
         assertThat(page.locator(".piece.dropped")).hasCount(1);
 
@@ -171,10 +171,10 @@ class BrowserIT {
         assertThat(keywords.stream().map(r -> r.getField(1)).distinct().count())
                 .isEqualTo(Long.parseLong(adopted.replace(",", "")));
         assertThat(keywords).allSatisfy(r -> {
-            assertThat(List.of(r.getField(2).split(" "))).doesNotContain("plans");
+            assertThat(List.of(r.getField(2).split(" "))).doesNotContain("national");
         });
         assertThat(rows).anySatisfy(r -> assertThat(r.getFields())
-                .containsExactly("Campaign 1", "", "plans", "Negative phrase", ""));
+                .containsExactly("Campaign 1", "", "national", "Negative phrase", ""));
     }
 
     @Test

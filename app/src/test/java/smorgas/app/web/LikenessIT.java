@@ -11,6 +11,7 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import smorgas.core.recipe.Method;
 
 /** Groups by likeness over HTTP: the dial, what keywords mean, settled groups, groups from a table. */
 class LikenessIT {
@@ -147,5 +148,22 @@ class LikenessIT {
         assertThat(visitor.post(base + "/group/meaning", Map.of("on", "false")).statusCode())
                 .isLessThan(400);
         assertThat(visitor.get(base + "/group/meaning?dials=1").statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void moreKeywordsThanAreComparedFormGroupsByThemesAndThePageSaysSo() {
+        StringBuilder many = new StringBuilder("keyword\n");
+        for (int i = 0; i <= Method.ByLikeness.MOST; i++) {
+            many.append("thing")
+                    .append(i / 3)
+                    .append(List.of(" lid\n", " roof\n", " stand\n").get(i % 3));
+        }
+        gather("many.csv", many.toString());
+        Document page = page("");
+        assertThat(page.select("#meaning").text()).contains("form by themes", "100,000");
+        assertThat(page.select("select[name=method] option[selected]").attr("value"))
+                .as("what was asked for stays")
+                .isEqualTo("likeness");
+        assertThat(page.select(".dial-named a")).isEmpty();
     }
 }

@@ -141,7 +141,8 @@ public final class Grouper {
 
     /** Groups keywords. */
     public static Grouping group(Input input, GroupSettings settings) {
-        return new Grouper(input, settings).run(settings);
+        GroupSettings here = settings.forSoMany(input.scope().cardinality());
+        return new Grouper(input, here).run(here);
     }
 
     private Grouping run(GroupSettings settings) {

@@ -109,6 +109,11 @@ public record GroupSettings(
         return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted);
     }
 
+    /** What holds for so many keywords: past {@link Method.ByLikeness#MOST} groups form by themes, whatever was set. */
+    public GroupSettings forSoMany(int keywords) {
+        return keywords > Method.ByLikeness.MOST ? with(themes()) : this;
+    }
+
     /** How themes are told, which also serves to split a group or to look for one: as set, else as usual. */
     public Method.ByThemes themes() {
         return switch (method) {

@@ -45,6 +45,12 @@ public sealed interface Method {
         public static final int TIGHT = 70;
         public static final int TIGHTEST = 100;
 
+        /**
+         * The most keywords whose likeness is found out. It takes seconds where that of themes takes a blink, again whenever
+         * keywords are dropped; a recipe gives the same everywhere, so this is no setting of a machine.
+         */
+        public static final int MOST = 100_000;
+
         public ByLikeness {
             if (place < BROADEST || place > TIGHTEST) {
                 throw new Refusal("Between broad and tight is 0 to 100, not " + place);

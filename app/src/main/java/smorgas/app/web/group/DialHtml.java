@@ -44,11 +44,13 @@ final class DialHtml {
                 .raw("\" y1=\"0\" y2=\"")
                 .raw(String.valueOf(HEIGHT))
                 .raw("\"></line>");
-        List<Named> named = List.of(
-                named("broad", Method.ByLikeness.BROAD, dial, method, settings, query),
-                named("usual", Method.ByLikeness.USUAL, dial, method, settings, query),
-                named("tight", Method.ByLikeness.TIGHT, dial, method, settings, query),
-                named("one keyword each", Method.ByLikeness.TIGHTEST, dial, method, settings, query));
+        List<Named> named = dial.points().isEmpty()
+                ? List.of()
+                : List.of(
+                        named("broad", Method.ByLikeness.BROAD, dial, method, settings, query),
+                        named("usual", Method.ByLikeness.USUAL, dial, method, settings, query),
+                        named("tight", Method.ByLikeness.TIGHT, dial, method, settings, query),
+                        named("one keyword each", Method.ByLikeness.TIGHTEST, dial, method, settings, query));
         return new Picture(html.toString(), named);
     }
 

@@ -83,7 +83,13 @@ class GroupController {
                 new GroupPage(
                         query, query.value("view"), preview, GroupViews.figures(adopted.groups(), board.groups())));
         dials(wanted, board, query, model);
-        meaning(id, project, wanted, query, model);
+        boolean compared = wanted.equals(board.groups().grouping().settings());
+        if (compared) {
+            meaning(id, project, wanted, query, model);
+        } else {
+            Shown.in(model, MeaningView.TOO_MANY);
+        }
+        model.addAttribute("meaningKnown", compared && meanings.state(project) instanceof Meanings.Ready);
         if (preview) {
             Changes changes = Changes.between(adopted.groups(), board.groups());
             model.addAttribute("changes", GroupViews.changes(changes, adopted.groups(), board.groups(), query));
@@ -111,7 +117,6 @@ class GroupController {
     private void meaning(long id, OpenProject project, GroupSettings wanted, GroupQuery query, Model model) {
         if (wanted.method() instanceof Method.ByLikeness like) {
             meanings.begin(project);
-            model.addAttribute("meaningKnown", meanings.state(project) instanceof Meanings.Ready);
             MeaningView.of(id, meanings.state(project), like, wanted, query).ifPresent(view -> Shown.in(model, view));
         }
     }

@@ -17,6 +17,16 @@ import smorgas.core.recipe.Method;
  */
 record MeaningView(String meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
 
+    /** Instead of it, of more keywords than whose likeness is found out. */
+    static final MeaningView TOO_MANY = new MeaningView(
+            "More than " + Show.count(Method.ByLikeness.MOST)
+                    + " keywords: their groups form by themes here, until fewer are left. Sift out what does not fit, or choose"
+                    + " themes to turn their dials.",
+            "",
+            "",
+            "",
+            "");
+
     /** What there is to tell; empty where nothing can be known of meaning. */
     static Optional<MeaningView> of(
             long id, Meanings.State state, Method.ByLikeness like, GroupSettings settings, GroupQuery query) {

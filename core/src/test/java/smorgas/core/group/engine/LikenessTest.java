@@ -285,4 +285,24 @@ class LikenessTest {
         assertThat(SameWords.of("de").size()).isGreaterThan(20);
         assertThat(SameWords.of("fi").size()).isZero();
     }
+
+    @Test
+    void groupsOfMoreKeywordsThanAreComparedFormByThemes() {
+        int most = Method.ByLikeness.MOST;
+        GroupSettings asked = GroupSettings.standard("en").with(Method.ByLikeness.standard());
+        assertThat(asked.forSoMany(most)).isEqualTo(asked);
+        // Three of a thing, one more than may be: the engine says what it went by, and none is lost.
+        List<String> many = IntStream.rangeClosed(0, most)
+                .mapToObj(i ->
+                        "thing" + i / 3 + List.of(" lid", " roof", " stand").get(i % 3))
+                .toList();
+        Grouping grouping = group(many, asked.method(), "en");
+        assertThat(grouping.settings().method()).isInstanceOf(Method.ByThemes.class);
+        assertThat(grouping.dial().points()).isEmpty();
+        assertThat(grouping.leftovers()
+                        + IntStream.range(0, grouping.size())
+                                .map(group -> grouping.members().length(group))
+                                .sum())
+                .isEqualTo(many.size());
+    }
 }
