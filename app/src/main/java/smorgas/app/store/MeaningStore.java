@@ -11,7 +11,7 @@ import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What texts mean, as it was found out once: packed vectors by text. */
+/** What the texts of projects mean, as it was found out once: packed vectors by text. They go when their project is deleted. */
 @Repository
 public class MeaningStore {
 
@@ -23,7 +23,15 @@ public class MeaningStore {
         this.db = db;
     }
 
-    /** The vectors of those of the texts that are known. */
+    /** The vectors of a project's texts. */
+    public Map<String, byte[]> of(long project) {
+        return db.select(MEANING.TEXT, MEANING.VECTOR)
+                .from(MEANING)
+                .where(MEANING.PROJECT_ID.eq(project))
+                .fetchMap(MEANING.TEXT, MEANING.VECTOR);
+    }
+
+    /** The vectors of those of the texts that are known, of whatever project. */
     public Map<String, byte[]> find(Collection<String> texts) {
         Map<String, byte[]> found = new HashMap<>();
         List<String> all = new ArrayList<>(texts);
@@ -36,16 +44,18 @@ public class MeaningStore {
         return found;
     }
 
-    /** Keeps vectors; one that is known stays as it is. */
+    /** Keeps vectors of a project's texts; one that is known stays as it is. */
     @Transactional
-    public void keep(Map<String, byte[]> vectors) {
+    public void keep(long project, Map<String, byte[]> vectors) {
         if (!vectors.isEmpty()) {
             db.batch(
-                            "merge into meaning using (select cast(? as varchar(400)) text, cast(? as varbinary(512)) vector) new"
-                                    + " on meaning.text = new.text"
-                                    + " when not matched then insert (text, vector) values (new.text, new.vector)",
+                            "merge into meaning using (select cast(? as bigint) project_id, cast(? as varchar(400)) text,"
+                                    + " cast(? as varbinary(512)) vector) new"
+                                    + " on meaning.project_id = new.project_id and meaning.text = new.text"
+                                    + " when not matched then insert (project_id, text, vector)"
+                                    + " values (new.project_id, new.text, new.vector)",
                             vectors.entrySet().stream()
-                                    .map(entry -> new Object[] {entry.getKey(), entry.getValue()})
+                                    .map(entry -> new Object[] {project, entry.getKey(), entry.getValue()})
                                     .toArray(Object[][]::new))
                     .execute();
         }

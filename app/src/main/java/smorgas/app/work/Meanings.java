@@ -1,12 +1,15 @@
 package smorgas.app.work;
 
-import java.util.ArrayList;
+import java.lang.ref.WeakReference;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -15,6 +18,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.MeaningStore;
 import smorgas.core.board.Board;
+import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.text.Tidy;
 import smorgas.meaning.model.MeaningModel;
@@ -22,7 +26,7 @@ import smorgas.meaning.model.PackedVector;
 
 /**
  * Finds out in the background what the keywords of projects mean, a part at a time, and keeps it. Nobody waits for it: until
- * all is known the words decide. Texts longer than a keyword may be are not looked at, and then words decide for good.
+ * all is known the words decide.
  */
 @Component
 public class Meanings implements DisposableBean {
@@ -61,16 +65,16 @@ public class Meanings implements DisposableBean {
     private @Nullable MeaningModel model;
     private volatile String broken = "";
 
-    /** What is found out for one board. */
+    /** What is found out for some keywords, which it does not hold: they may be gone before it is. */
     private static final class Task {
-        private final Board board;
+        private final WeakReference<Keywords> keywords;
         private volatile int done;
         private volatile int all;
         private volatile boolean stopped;
         private volatile boolean over;
 
-        Task(Board board) {
-            this.board = board;
+        Task(Keywords keywords) {
+            this.keywords = new WeakReference<>(keywords);
         }
     }
 
@@ -98,8 +102,8 @@ public class Meanings implements DisposableBean {
         if (!broken.isEmpty()) {
             return new Broken(broken);
         }
-        Task task = tasks.get(project.id());
-        if (task == null || task.board.keywords() != board.keywords()) {
+        Task task = task(project.id(), board.keywords());
+        if (task == null) {
             return new Waiting(0, all);
         }
         return task.over
@@ -107,20 +111,36 @@ public class Meanings implements DisposableBean {
                 : task.stopped ? new Waiting(task.done, task.all) : new Working(task.done, task.all);
     }
 
-    /** Begins for the keywords that a project has now, if it has not begun. */
-    public void begin(OpenProject project) {
-        if (!(state(project) instanceof Waiting waiting) || waiting.known() > 0) {
-            return;
+    private @Nullable Task task(long project, Keywords keywords) {
+        Task task = tasks.get(project);
+        return task != null && task.keywords.refersTo(keywords) ? task : null;
+    }
+
+    /** Reads what was found out of a project's texts before. */
+    void recall(long project) {
+        if (on) {
+            known.putAll(store.of(project));
         }
-        start(project);
+    }
+
+    /** Begins for the keywords that a project has now, if it has not begun; not after a stop. */
+    public void begin(OpenProject project) {
+        if (state(project) instanceof Waiting
+                && task(project.id(), project.snapshot().board().keywords()) == null) {
+            start(project);
+        }
     }
 
     /** Begins, or goes on after a stop. */
     public void start(OpenProject project) {
         if (state(project) instanceof Waiting) {
-            Task task = new Task(project.snapshot().board());
-            tasks.put(project.id(), task);
-            worker.execute(() -> run(project, task));
+            Keywords keywords = project.snapshot().board().keywords();
+            Task task = new Task(keywords);
+            Task before = tasks.put(project.id(), task);
+            if (before != null) {
+                before.stopped = true;
+            }
+            worker.execute(() -> run(project, keywords, task));
         }
     }
 
@@ -132,27 +152,27 @@ public class Meanings implements DisposableBean {
         }
     }
 
-    private void run(OpenProject project, Task task) {
-        List<String> missing = new ArrayList<>();
-        for (int keyword = 0; keyword < task.board.keywords().size(); keyword++) {
-            String text = Tidy.of(task.board.keywords().text(keyword));
-            if (!known.containsKey(text)) {
-                missing.add(text);
-            }
-        }
-        task.all = task.board.keywords().size();
-        known.putAll(store.find(missing));
-        missing.removeIf(known::containsKey);
-        task.done = task.all - missing.size();
+    private void run(OpenProject project, Keywords keywords, Task task) {
         try {
+            Set<String> texts = new LinkedHashSet<>();
+            for (int keyword = 0; keyword < keywords.size(); keyword++) {
+                texts.add(Tidy.of(keywords.text(keyword)));
+            }
+            task.all = texts.size();
+            boolean news = !known.keySet().containsAll(texts);
+            List<String> missing = shared(project.id(), texts);
+            task.done = task.all - missing.size();
             for (int from = 0; from < missing.size() && !task.stopped; from += PART) {
                 List<String> part = missing.subList(from, Math.min(missing.size(), from + PART));
                 Map<String, byte[]> found = find(part);
-                store.keep(found);
+                store.keep(project.id(), found);
                 known.putAll(found);
                 task.done += part.size();
             }
             task.over = !task.stopped;
+            if (task.over && news) {
+                project.understood();
+            }
         } catch (MeaningModel.Unavailable e) {
             LOG.warn("keywords are grouped by words alone: {}", e.getMessage());
             broken = String.valueOf(e.getMessage());
@@ -160,9 +180,20 @@ public class Meanings implements DisposableBean {
             LOG.error("what keywords mean was not found out", e);
             broken = "What keywords mean could not be found out; the window in which Smorgas was started says why.";
         }
-        if (task.over) {
-            project.understood();
-        }
+    }
+
+    /** Takes over for a project what is known of its texts from others; those of which nothing is known. */
+    private List<String> shared(long project, Set<String> texts) {
+        Map<String, byte[]> own = store.of(project);
+        known.putAll(own);
+        List<String> lacking =
+                texts.stream().filter(text -> !own.containsKey(text)).toList();
+        known.putAll(store.find(
+                lacking.stream().filter(text -> !known.containsKey(text)).toList()));
+        store.keep(
+                project,
+                lacking.stream().filter(known::containsKey).collect(Collectors.toMap(text -> text, known::get)));
+        return lacking.stream().filter(text -> !known.containsKey(text)).toList();
     }
 
     private Map<String, byte[]> find(List<String> texts) throws MeaningModel.Unavailable {

@@ -121,10 +121,16 @@ public final class OpenProject {
         return snapshot;
     }
 
+    /** Whether what its keywords mean counts for its groups. */
+    boolean countsMeaning() {
+        return snapshot.board().recipe().grouping().settings().method() instanceof Method.ByLikeness like
+                && like.meaning();
+    }
+
     /** It has become known what its keywords mean: if that counts for its groups, they are found anew when they are asked for. */
     synchronized void understood() {
         Snapshot now = snapshot;
-        if (now.board().recipe().grouping().settings().method() instanceof Method.ByLikeness like && like.meaning()) {
+        if (countsMeaning()) {
             snapshot = new Snapshot(
                     now.version(), now.history(), now.board().understanding(), now.baskets(), now.effect());
         }

@@ -74,8 +74,13 @@ public class Table implements InitializingBean, DisposableBean {
     public OpenProject open(long id) {
         OpenProject project = Objects.requireNonNull(live.get(id, key -> {
             Project stored = projects.find(key).orElseThrow(() -> new NoSuchElementException("project " + key));
+            meanings.recall(key);
             return new OpenProject(stored, baskets, histories, meanings.vectors());
         }));
+        if (project.countsMeaning()) {
+            // Whatever page is asked for first, its groups are those that were adopted.
+            meanings.begin(project);
+        }
         synchronized (used) {
             used.put(id, project);
             while (used.size() > PLACES || used.size() > 1 && lines() > mostLines) {

@@ -70,7 +70,7 @@ class MeaningsTest {
         assertThat(store.meanings().find(List.of("cheap shoes", "leather boots", "unknown")))
                 .containsOnlyKeys("cheap shoes", "leather boots");
         // The stored one decides, whatever the model says later.
-        store.meanings().keep(Map.of("cheap shoes", new byte[384], "new text", new byte[] {1}));
+        store.meanings().keep(project.id(), Map.of("cheap shoes", new byte[384], "new text", new byte[] {1}));
         assertThat(store.meanings().find(List.of("cheap shoes")).get("cheap shoes"))
                 .isNotEqualTo(new byte[384]);
         Meanings later = new Meanings(store.meanings(), true, 10_000);
@@ -81,6 +81,35 @@ class MeaningsTest {
         assertThat(later.vectors().of("cheap shoes"))
                 .isEqualTo(meanings.vectors().of("cheap shoes"));
         later.destroy();
+        // What another project has found out is taken over, and goes only with the last of them.
+        OpenProject other = project("en", "cheap shoes\n");
+        meanings.begin(other);
+        assertThat(awaited(other)).isEqualTo(new Meanings.Ready());
+        store.projects().bin(project.id());
+        store.projects().emptyBin();
+        assertThat(store.meanings().find(List.of("cheap shoes", "leather boots")))
+                .containsOnlyKeys("cheap shoes");
+        store.projects().bin(other.id());
+        store.projects().emptyBin();
+        assertThat(store.meanings().find(List.of("cheap shoes"))).isEmpty();
+    }
+
+    @Test
+    void afterARestartTheGroupsAreThoseThatWereAdoptedWhateverIsAskedForFirst() throws InterruptedException {
+        OpenProject project = project("en", "cheap shoes\ninexpensive shoes\nshoe shop\nleather boots\n");
+        project.act(
+                project.snapshot().version(),
+                recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
+                        .settings()
+                        .with(Method.ByLikeness.standard().with(true))));
+        meanings.begin(project);
+        assertThat(awaited(project)).isEqualTo(new Meanings.Ready());
+        Meanings anew = new Meanings(store.meanings(), true, 10_000);
+        Table table = new Table(store.projects(), store.baskets(), store.histories(), new Memory(), anew);
+        table.open(project.id());
+        assertThat(anew.vectors().of("leather boots")).hasSize(384);
+        table.destroy();
+        anew.destroy();
     }
 
     @Test
@@ -104,6 +133,8 @@ class MeaningsTest {
         OpenProject project = project("en", list.toString());
         meanings.begin(project);
         meanings.stop(project.id());
+        // Looking at the page again does not take the stop back, however early it came.
+        meanings.begin(project);
         for (int i = 0;
                 i < 200 && !(meanings.state(project) instanceof Meanings.Waiting waiting && waiting.all() > 0);
                 i++) {

@@ -32,6 +32,7 @@ import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 
 /**
  * Puts every keyword of the scope into one group or among the leftovers: first what a hand has placed, locked or made
@@ -141,8 +142,20 @@ public final class Grouper {
 
     /** Groups keywords. */
     public static Grouping group(Input input, GroupSettings settings) {
-        GroupSettings here = settings.forSoMany(input.scope().cardinality());
+        GroupSettings here = possible(input, settings);
         return new Grouper(input, here).run(here);
+    }
+
+    /** What of the settings can be done: words and meaning do not compare, so of one unknown meaning all go by words. */
+    private static GroupSettings possible(Input input, GroupSettings settings) {
+        GroupSettings here = settings.forSoMany(input.scope().cardinality());
+        return here.method() instanceof Method.ByLikeness like
+                        && like.meaning()
+                        && input.scope().stream()
+                                .anyMatch(keyword ->
+                                        input.meaning().of(input.texts().apply(keyword)) == null)
+                ? here.with(like.with(false))
+                : here;
     }
 
     private Grouping run(GroupSettings settings) {
@@ -338,11 +351,11 @@ public final class Grouper {
             keys[group] = found.keys()[group].isEmpty() ? key(found.themes()[group]) : found.keys()[group];
         }
         Set<String> byHand = hand.keys();
-        Set<String> taken = new HashSet<>();
+        Set<Integer> taken = new HashSet<>();
         for (int i = 0; i < scope.length && !byHand.isEmpty(); i++) {
             int group = found.group()[i];
             String text = input.texts().apply(scope[i]);
-            if (group >= 0 && !found.keys()[group].isEmpty() && byHand.contains(text) && taken.add("" + group)) {
+            if (group >= 0 && !found.keys()[group].isEmpty() && byHand.contains(text) && taken.add(group)) {
                 keys[group] = text;
             }
         }

@@ -1,5 +1,7 @@
 package smorgas.core.recipe;
 
+import smorgas.core.text.Characters;
+import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -30,17 +32,18 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
 
     /** What every name of a group must be. */
     static void checkName(String name) {
-        if (name.isBlank() || smorgas.core.text.Characters.count(name) > LONGEST_NAME) {
+        if (!hasLength(name)) {
             throw new Refusal("A group has a name of 1 to " + LONGEST_NAME + " characters");
         }
     }
 
     /** Whether a name can be a group's. */
     public static boolean fits(String name) {
-        return !name.isBlank()
-                && smorgas.core.text.Characters.count(name) <= LONGEST_NAME
-                && !Tidy.of(name).isEmpty()
-                && !smorgas.core.text.Formulas.runs(name);
+        return hasLength(name) && hasLength(Tidy.of(name)) && !Formulas.runs(name);
+    }
+
+    private static boolean hasLength(String name) {
+        return !name.isBlank() && Characters.count(name) <= LONGEST_NAME;
     }
 
     /** What tells its group apart: the name, tidy. */

@@ -27,6 +27,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
@@ -320,9 +321,21 @@ public final class Planner {
                 .filter(served::get)
                 .distinct()
                 .count();
-        return twice > 0
-                ? List.of(twice + (twice == 1 ? " keyword is" : " keywords are")
-                        + " in more than one ad group, as you said in Group")
-                : List.of();
+        List<String> notes = new ArrayList<>();
+        if (twice > 0) {
+            notes.add(twice + (twice == 1 ? " keyword is" : " keywords are")
+                    + " in more than one ad group, as you said in Group");
+        }
+        Method asked = recipe.grouping().settings().method();
+        // Settled groups stay what they are.
+        Method done = recipe.grouping().pins().settled().isEmpty()
+                ? groups.grouping().settings().method()
+                : asked;
+        if (asked instanceof Method.ByLikeness && done instanceof Method.ByThemes) {
+            notes.add("There are too many keywords to group by likeness: their groups go by themes");
+        } else if (!asked.equals(done)) {
+            notes.add("The groups go by words alone and may yet change: what all keywords mean is not known yet");
+        }
+        return notes;
     }
 }

@@ -15,6 +15,7 @@ import smorgas.core.board.Board;
 import smorgas.core.board.TableGroups;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
+import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
@@ -247,6 +248,27 @@ class HandsTest {
         assertThat(sizes(moved)).containsEntry("smoker", 3).containsEntry("hive lids", 1);
         assertThat(sizes(likeness(50, settled, new GroupPin.GroupsSettled(List.of()))))
                 .isEqualTo(sizes(likeness(50)));
+    }
+
+    @Test
+    void thePlanSaysWhereItsGroupsDoNotYetGoByWhatWasAskedFor() {
+        Entry asked = new GroupEntry.GroupSettingsChosen(
+                GroupSettings.standard("en").with(Method.ByLikeness.standard().with(true)));
+        List<Entry> entries = new ArrayList<>(List.of(asked));
+        assertThat(Board.of(List.of(LIST), Recipe.of(entries, "en")).plan().notes())
+                .singleElement()
+                .asString()
+                .contains("words alone", "not known yet");
+        MeaningVectors known = text -> new float[] {text.contains("hive") ? 1 : 0, text.contains("hive") ? 0 : 1};
+        assertThat(Board.of(List.of(LIST), Recipe.of(entries, "en"), known)
+                        .plan()
+                        .notes())
+                .isEmpty();
+        entries.add(new GroupPin.GroupsSettled(
+                List.of(new GroupPin.GroupsSettled.Settled("smoker", List.of("smoker red", "smoker tall")))));
+        assertThat(Board.of(List.of(LIST), Recipe.of(entries, "en")).plan().notes())
+                .as("settled groups wait for nothing")
+                .isEmpty();
     }
 
     @Test

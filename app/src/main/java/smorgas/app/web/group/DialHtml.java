@@ -32,7 +32,11 @@ final class DialHtml {
 
     private DialHtml() {}
 
+    /** The dial; nothing over it where nothing is known of its places. */
     static Picture of(Dial dial, Method.ByLikeness method, GroupSettings settings, GroupQuery query) {
+        if (dial.points().isEmpty()) {
+            return new Picture("", List.of());
+        }
         Html html = new Html(4_000);
         int most = Math.max(1, Math.max(most(dial, Dial.Point::groups), most(dial, Dial.Point::leftovers)));
         line(html, "dial-left", dial, most, Dial.Point::leftovers);
@@ -44,13 +48,11 @@ final class DialHtml {
                 .raw("\" y1=\"0\" y2=\"")
                 .raw(String.valueOf(HEIGHT))
                 .raw("\"></line>");
-        List<Named> named = dial.points().isEmpty()
-                ? List.of()
-                : List.of(
-                        named("broad", Method.ByLikeness.BROAD, dial, method, settings, query),
-                        named("usual", Method.ByLikeness.USUAL, dial, method, settings, query),
-                        named("tight", Method.ByLikeness.TIGHT, dial, method, settings, query),
-                        named("one keyword each", Method.ByLikeness.TIGHTEST, dial, method, settings, query));
+        List<Named> named = List.of(
+                named("broad", Method.ByLikeness.BROAD, dial, method, settings, query),
+                named("usual", Method.ByLikeness.USUAL, dial, method, settings, query),
+                named("tight", Method.ByLikeness.TIGHT, dial, method, settings, query),
+                named("one keyword each", Method.ByLikeness.TIGHTEST, dial, method, settings, query));
         return new Picture(html.toString(), named);
     }
 

@@ -83,7 +83,8 @@ class GroupController {
                 new GroupPage(
                         query, query.value("view"), preview, GroupViews.figures(adopted.groups(), board.groups())));
         dials(wanted, board, query, model);
-        boolean compared = wanted.equals(board.groups().grouping().settings());
+        boolean compared = wanted.method().getClass()
+                == board.groups().grouping().settings().method().getClass();
         if (compared) {
             meaning(id, project, wanted, query, model);
         } else {

@@ -37,7 +37,9 @@ final class Cut {
         // By the first keyword of a group, the node that the group is.
         int[] node = new int[leaves];
         Arrays.setAll(node, keyword -> keyword);
-        boolean[] root = new boolean[leaves + merges.size()];
+        int[] count = new int[leaves + merges.size()];
+        Arrays.fill(count, 0, leaves, 1);
+        boolean[] root = new boolean[count.length];
         Arrays.fill(root, 0, leaves, true);
         for (int m = 0; m < merges.size() && merges.get(m).like() >= like; m++) {
             Dendrogram.Merge merge = merges.get(m);
@@ -46,21 +48,23 @@ final class Cut {
             root[left[m]] = false;
             root[right[m]] = false;
             node[merge.into()] = leaves + m;
+            count[leaves + m] = count[left[m]] + count[right[m]];
             root[leaves + m] = true;
         }
         List<Piece> groups = new ArrayList<>();
         for (int top = 0; top < root.length; top++) {
             if (root[top]) {
-                divide(top, leaves, left, right, groups);
+                divide(top, count, left, right, groups);
             }
         }
         groups.sort((a, b) -> Integer.compare(a.members()[0], b.members()[0]));
         return groups;
     }
 
-    private void divide(int top, int leaves, int[] left, int[] right, List<Piece> groups) {
-        int[] members = members(top, leaves, left, right);
-        if (method.largest() == 0 || members.length <= method.largest()) {
+    private void divide(int top, int[] count, int[] left, int[] right, List<Piece> groups) {
+        int leaves = tree.size();
+        if (method.largest() == 0 || count[top] <= method.largest()) {
+            int[] members = members(top, leaves, left, right);
             Arrays.sort(members);
             groups.add(new Piece(members, false));
             return;
@@ -70,9 +74,8 @@ final class Cut {
         IntArrayList open = new IntArrayList(new int[] {top});
         while (!open.isEmpty()) {
             int node = open.removeInt(open.size() - 1);
-            int[] in = members(node, leaves, left, right);
-            if (in.length <= method.largest()) {
-                parts.add(in);
+            if (count[node] <= method.largest()) {
+                parts.add(members(node, leaves, left, right));
             } else {
                 open.add(right[node - leaves]);
                 open.add(left[node - leaves]);

@@ -4,10 +4,11 @@ import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
 import java.util.Arrays;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.recipe.GroupRule;
 
 /**
  * By which of its keywords a group goes: the most searched of those that say what most members are about and nothing else; if
- * there is none, the one that is most like all.
+ * there is none, the one that is most like all. One that cannot be a group's name is not taken.
  */
 final class GroupNames {
 
@@ -22,8 +23,18 @@ final class GroupNames {
         this.question = question;
     }
 
-    /** The keyword, by its number among those that grew. */
-    int of(int[] members) {
+    /**
+     * The keyword, by its number among those that grew; -1 if none can be a name, being too long or a formula: then they are
+     * left over, for no plan could take them either.
+     */
+    int of(int[] all) {
+        int[] members = Arrays.stream(all)
+                .filter(member -> GroupRule.fits(text(member)))
+                .toArray();
+        return members.length == 0 ? -1 : named(members);
+    }
+
+    private int named(int[] members) {
         Terms terms = grove.terms();
         Int2IntOpenHashMap counts = new Int2IntOpenHashMap();
         for (int member : members) {
@@ -73,7 +84,7 @@ final class GroupNames {
     }
 
     private int mostAlike(int[] members) {
-        Likeness.Sum sum = LikenessEngine.sum(members, grove.likeness());
+        Likeness.Sum sum = grove.likeness().sum(members);
         int best = members[0];
         double most = -1;
         for (int member : members) {

@@ -4,6 +4,7 @@ import it.unimi.dsi.fastutil.ints.Int2IntMap;
 import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -34,7 +35,7 @@ final class LetterLikeness {
     LetterLikeness(Terms terms) {
         int size = terms.things();
         this.like = new Like[terms.size()];
-        java.util.Arrays.fill(like, NONE);
+        Arrays.fill(like, NONE);
         Map<String, IntArrayList> having = new HashMap<>();
         List<Set<String>> grams = new ArrayList<>();
         for (int term = 0; term < size; term++) {
@@ -62,7 +63,7 @@ final class LetterLikeness {
     private static Like of(int term, Int2IntOpenHashMap shared, List<Set<String>> grams) {
         IntArrayList others = new IntArrayList();
         for (Int2IntMap.Entry one : shared.int2IntEntrySet()) {
-            if (one.getIntKey() != term && dice(term, one, grams) >= FROM) {
+            if (one.getIntKey() != term && dice(one.getIntValue(), term, one.getIntKey(), grams) >= FROM) {
                 others.add(one.getIntKey());
             }
         }
@@ -73,18 +74,13 @@ final class LetterLikeness {
         float[] values = new float[others.size()];
         for (int i = 0; i < values.length; i++) {
             int other = others.getInt(i);
-            double dice = 2.0
-                    * shared.get(other)
-                    / (grams.get(term).size() + grams.get(other).size());
-            values[i] = (float) Math.min(MOST, TIMES * dice);
+            values[i] = (float) Math.min(MOST, TIMES * dice(shared.get(other), term, other, grams));
         }
         return new Like(others.toIntArray(), values);
     }
 
-    private static double dice(int term, Int2IntMap.Entry other, List<Set<String>> grams) {
-        return 2.0
-                * other.getIntValue()
-                / (grams.get(term).size() + grams.get(other.getIntKey()).size());
+    private static double dice(int shared, int one, int other, List<Set<String>> grams) {
+        return 2.0 * shared / (grams.get(one).size() + grams.get(other).size());
     }
 
     private static Set<String> grams(String word) {

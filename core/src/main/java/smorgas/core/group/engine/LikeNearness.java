@@ -1,6 +1,7 @@
 package smorgas.core.group.engine;
 
 import it.unimi.dsi.fastutil.ints.IntOpenHashSet;
+import java.util.Arrays;
 import java.util.function.IntConsumer;
 import org.jspecify.annotations.Nullable;
 
@@ -27,13 +28,11 @@ final class LikeNearness implements Nearness {
             }
         }
         for (int group = 0; group < sums.length; group++) {
-            for (int i = 0; i < result.members().length(group); i++) {
-                int at = place[result.members().get(group, i)];
-                Likeness.Sum known = sums[group];
-                if (at >= 0) {
-                    sums[group] = known == null ? likeness.sum(at) : known.plus(likeness.sum(at));
-                }
-            }
+            int[] members = Arrays.stream(result.members().row(group))
+                    .map(keyword -> place[keyword])
+                    .filter(at -> at >= 0)
+                    .toArray();
+            sums[group] = members.length == 0 ? null : likeness.sum(members);
         }
     }
 

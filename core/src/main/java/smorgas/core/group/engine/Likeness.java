@@ -169,12 +169,12 @@ final class Likeness {
     }
 
     /** The median of what pairs have in common, by a sample that is always the same. */
-    private static double usual(float[][] meanings) {
+    static double usual(float[][] meanings) {
         int size = meanings.length;
         if (size < 2) {
             return 0;
         }
-        double[] sample = new double[Math.min(SAMPLED, size * (size - 1) / 2 + 1)];
+        double[] sample = new double[(int) Math.min(SAMPLED, (long) size * (size - 1) / 2 + 1)];
         long state = 1;
         for (int i = 0; i < sample.length; i++) {
             state = state * 6364136223846793005L + 1442695040888963407L;
@@ -233,6 +233,19 @@ final class Likeness {
     Sum sum(int keyword) {
         return new Sum(
                 terms[keyword], softened[keyword], near[keyword], meanings == null ? null : meanings[keyword], 1);
+    }
+
+    /** The sum of some keywords, at least one; by halves, for adding one after the other would copy the sum for each. */
+    Sum sum(int[] members) {
+        return sum(members, 0, members.length);
+    }
+
+    private Sum sum(int[] members, int from, int to) {
+        if (to - from == 1) {
+            return sum(members[from]);
+        }
+        int middle = (from + to) / 2;
+        return sum(members, from, middle).plus(sum(members, middle, to));
     }
 
     /** How alike the members of two sets are on the whole, 0 to 1. */

@@ -43,18 +43,13 @@ final class LikenessEngine implements Engine {
 
     @Override
     public Found find(Question question) {
-        // Words and meaning do not compare: one keyword of which it is not known, and the words decide for all.
-        boolean meaning = method.meaning()
-                && Arrays.stream(question.all())
-                        .allMatch(keyword ->
-                                question.meaning().of(question.texts().apply(keyword)) != null);
         Grove grove = question.grown()
                 .get(
                         question.all(),
                         settings.stopWords(),
                         settings.muted(),
-                        meaning,
-                        () -> grow(question, meaning ? question.meaning() : MeaningVectors.NONE));
+                        method.meaning(),
+                        () -> grow(question, method.meaning() ? question.meaning() : MeaningVectors.NONE));
         int size = grove.keywords().length;
         int[] place = new int[question.words().rows().size()];
         Arrays.fill(place, -1);
@@ -65,26 +60,27 @@ final class LikenessEngine implements Engine {
         for (int keyword : question.scope()) {
             asked[place[keyword]] = true;
         }
-        List<int[]> groups = groups(grove, asked);
         int[] groupOf = new int[size];
         Arrays.fill(groupOf, -1);
-        int[][] themes = new int[groups.size()][];
-        String[] keys = new String[groups.size()];
+        List<int[]> themes = new ArrayList<>();
+        List<String> keys = new ArrayList<>();
         GroupNames names = new GroupNames(grove, question);
-        for (int group = 0; group < keys.length; group++) {
-            int[] members = groups.get(group);
+        for (int[] members : groups(grove, asked)) {
             int named = names.of(members);
-            keys[group] = question.texts().apply(grove.keywords()[named]);
-            themes[group] = theme(question.words(), grove.keywords(), members, named);
-            for (int member : members) {
-                groupOf[member] = group;
+            if (named < 0) {
+                continue;
             }
+            for (int member : members) {
+                groupOf[member] = keys.size();
+            }
+            keys.add(question.texts().apply(grove.keywords()[named]));
+            themes.add(theme(question.words(), grove.keywords(), members, named));
         }
         int[] found = new int[question.scope().length];
         Arrays.setAll(found, i -> groupOf[place[question.scope()[i]]]);
         return new Found(
-                themes,
-                keys,
+                themes.toArray(int[][]::new),
+                keys.toArray(String[]::new),
                 found,
                 weights(question),
                 Optional.of(result -> new LikeNearness(result, grove.likeness(), place)),
@@ -152,8 +148,7 @@ final class LikenessEngine implements Engine {
 
     /** Groups that are too small join the nearest that is near enough. */
     private List<int[]> joined(List<int[]> groups, List<int[]> small, double enough, Likeness likeness) {
-        List<Likeness.Sum> sums =
-                groups.stream().map(members -> sum(members, likeness)).toList();
+        List<Likeness.Sum> sums = groups.stream().map(likeness::sum).toList();
         int[] groupOf = new int[likeness.size()];
         Arrays.fill(groupOf, -1);
         List<IntArrayList> grown = new ArrayList<>();
@@ -182,7 +177,7 @@ final class LikenessEngine implements Engine {
     /** The group to which some keywords are most alike, if they are enough; else -1. */
     private static int nearest(
             int[] members, int[] groupOf, List<Likeness.Sum> sums, double enough, Likeness likeness) {
-        Likeness.Sum sum = sum(members, likeness);
+        Likeness.Sum sum = likeness.sum(members);
         int best = -1;
         double most = enough;
         for (int member : members) {
@@ -196,14 +191,6 @@ final class LikenessEngine implements Engine {
             }
         }
         return best;
-    }
-
-    static Likeness.Sum sum(int[] members, Likeness likeness) {
-        Likeness.Sum sum = likeness.sum(members[0]);
-        for (int i = 1; i < members.length; i++) {
-            sum = sum.plus(likeness.sum(members[i]));
-        }
-        return sum;
     }
 
     /** The words of the keyword by which a group goes that a good part of its members has. */

@@ -1,5 +1,7 @@
 package smorgas.core.group.engine;
 
+import java.util.Arrays;
+
 /** A vector of which few places are not 0: the places rising, and what stands there. Cannot change. */
 record Sparse(int[] places, float[] values) {
 
@@ -38,6 +40,6 @@ record Sparse(int[] places, float[] values) {
             i += one <= two ? 1 : 0;
             j += two <= one ? 1 : 0;
         }
-        return new Sparse(java.util.Arrays.copyOf(at, size), java.util.Arrays.copyOf(sum, size));
+        return new Sparse(Arrays.copyOf(at, size), Arrays.copyOf(sum, size));
     }
 }

@@ -2,6 +2,7 @@ package smorgas.core.group.engine;
 
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
@@ -72,8 +73,7 @@ final class Terms {
                 if (match != null) {
                     said.add(match.meaning());
                     at += match.words() - 1;
-                } else if (!settings.stopWords().contains(word)
-                        && !settings.muted().contains(word)) {
+                } else if (!settings.stopWords().contains(word)) {
                     int term = numbers.computeIfAbsent(stems.of(word), stem -> {
                         this.texts.add(stem);
                         units.add(Written.unit(word));
@@ -92,7 +92,7 @@ final class Terms {
         }
         this.things = numbers.size();
         int[] place = new int[same.size()];
-        java.util.Arrays.fill(place, -1);
+        Arrays.fill(place, -1);
         IntArrayList meanings = new IntArrayList();
         RaggedInts.Builder all = new RaggedInts.Builder();
         for (int keyword = 0; keyword < keywords.size(); keyword++) {

@@ -36,6 +36,10 @@ final class Written {
 
     private static final int COMMON = 4;
     private static final int SHORTEST_WRONG = 5;
+
+    /** Longer ones are no words that anybody types, and have too many rests and parts. */
+    private static final int LONGEST_WORD = 60;
+
     private static final int LONG_WORD = 8;
     private static final int SHORTEST_JOINED = 7;
     private static final int SHORTEST_PART = 3;
@@ -136,7 +140,7 @@ final class Written {
         // Close words have a text in common that is left when a letter is taken out.
         Map<String, List<String>> byRest = new HashMap<>();
         counts.forEach((word, count) -> {
-            if (count >= COMMON && word.length() >= SHORTEST_WRONG - 1) {
+            if (count >= COMMON && word.length() >= SHORTEST_WRONG - 1 && word.length() <= LONGEST_WORD) {
                 rests(word).forEach(rest -> byRest.computeIfAbsent(rest, r -> new ArrayList<>())
                         .add(word));
             }
@@ -154,6 +158,7 @@ final class Written {
             boolean letters = word.chars().allMatch(Character::isLetter);
             if (count > RARE
                     || word.length() < SHORTEST_WRONG
+                    || word.length() > LONGEST_WORD
                     || !letters
                     || known.contains(word)
                     || dictionary.contains(word)) {
@@ -203,8 +208,10 @@ final class Written {
         List<String> links = LINKS.getOrDefault(language, List.of(""));
         counts.forEach((word, count) -> {
             // English joins few words; one that many have is a word of its own.
-            boolean may =
-                    word.length() >= SHORTEST_JOINED && !meant.containsKey(word) && (compounds(language) || count <= 3);
+            boolean may = word.length() >= SHORTEST_JOINED
+                    && word.length() <= LONGEST_WORD
+                    && !meant.containsKey(word)
+                    && (compounds(language) || count <= 3);
             List<String> parts = may ? parts(word, links) : List.of();
             if (!parts.isEmpty()) {
                 meant.put(word, parts);

@@ -21,6 +21,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
+import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -304,5 +305,36 @@ class LikenessTest {
                                 .map(group -> grouping.members().length(group))
                                 .sum())
                 .isEqualTo(many.size());
+    }
+
+    @Test
+    void aGroupGoesByAKeywordThatCanBeAName() {
+        String endless = "crash pad " + "very ".repeat(20) + "large";
+        List<String> pads = List.of(endless, "crash pad large", "chalk bag", "chalk bags");
+        Grouping grouping = group(pads, new Method.ByLikeness(0, 2, 0, false), "en");
+        assertThat(IntStream.range(0, grouping.size()).mapToObj(grouping::key))
+                .contains("crash pad large")
+                .allMatch(GroupRule::fits);
+        assertThat(grouping.groupOf(0)).as("it is in the group all the same").isEqualTo(grouping.groupOf(1));
+        List<String> none = List.of(endless, endless + " mat");
+        assertThat(group(none, Method.ByLikeness.standard(), "en").leftovers()).isEqualTo(2);
+    }
+
+    @Test
+    void aWordThatNobodyCouldTypeIsReadWithoutLookingAtItsRests() {
+        String endless = "a".repeat(200_000);
+        List<String> keywords = List.of(endless, endless + "b", "chalk bag", "chalk bags");
+        assertThat(sets(keywords, group(keywords, Method.ByLikeness.standard(), "en")))
+                .contains(Set.of("chalk bag", "chalk bags"));
+    }
+
+    /** Pairs of 50,000 are more than a number of 31 bits can count. */
+    @Test
+    void theUsualOfVeryManyMeaningsIsFoundFromASample() {
+        float[][] same = new float[50_000][];
+        Arrays.setAll(same, i -> new float[] {.6f, .8f});
+        assertThat(Likeness.usual(same)).isEqualTo(.95);
+        Arrays.setAll(same, i -> new float[] {i % 2, 1 - i % 2});
+        assertThat(Likeness.usual(same)).isIn(0.0, .95);
     }
 }
