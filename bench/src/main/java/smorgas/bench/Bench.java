@@ -24,6 +24,7 @@ public final class Bench {
                         "dials",
                         "grouping",
                         "experts",
+                        "same",
                         "storing",
                         "workbooks",
                         "stages")
@@ -63,6 +64,8 @@ public final class Bench {
                 }
                 case "grouping" -> Grouping.run(folder);
                 case "experts" -> Experts.run();
+                case "same" -> SameMeaning.run(false);
+                case "same-told" -> SameMeaning.run(true);
                 case "likeness" -> LikenessSpeed.run(10_000, 100_000);
                 case "likeness-large" -> LikenessSpeed.run(1_000_000);
                 case "labelled" -> Grouping.labelled(folder);

@@ -28,6 +28,7 @@ import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.SameHere;
 import smorgas.core.text.Tidy;
 
 /** The group engine: how fast, and how well it finds known themes and published labels beside k-means. */
@@ -91,7 +92,8 @@ final class Grouping {
                         0,
                         standard.stopWords(),
                         standard.stopAt(),
-                        standard.muted()));
+                        standard.muted(),
+                        SameHere.NOTHING));
     }
 
     /** All keywords, as any engine is asked for them. */

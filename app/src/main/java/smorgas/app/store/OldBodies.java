@@ -10,9 +10,10 @@ final class OldBodies {
 
     /** The body in today's format; the same if it is in it. */
     static JsonNode brought(String kind, int format, JsonNode body) {
-        // The method of grouping and what belongs to it stood among the settings.
-        if (format == 1 && (kind.equals("group-settings") || kind.equals("alternative"))) {
-            if (body.path("settings") instanceof ObjectNode settings) {
+        if ((kind.equals("group-settings") || kind.equals("alternative"))
+                && body.path("settings") instanceof ObjectNode settings) {
+            if (format == 1) {
+                // The method of grouping and what belongs to it stood among the settings.
                 ObjectNode method = settings.objectNode().put("by", "themes");
                 for (String field : new String[] {"passes", "rank"}) {
                     JsonNode value = settings.remove(field);
@@ -21,6 +22,12 @@ final class OldBodies {
                     }
                 }
                 settings.set("method", method);
+            }
+            if (format <= 2) {
+                // No words were said to mean the same.
+                ObjectNode same = settings.putObject("same");
+                same.putArray("sets");
+                same.putArray("apart");
             }
         }
         return body;

@@ -15,6 +15,7 @@ import java.util.TreeSet;
  * @param alternatives settings kept by name, in the order in which they were kept first
  * @param rules those that make groups, of the highest priority first
  * @param pins what a hand decided of groups
+ * @param refused offers about groups that are made no more
  * @param nextRule the number for the next rule
  */
 public record GroupDecisions(
@@ -22,17 +23,24 @@ public record GroupDecisions(
         SequencedMap<String, GroupSettings> alternatives,
         List<GroupRule> rules,
         GroupPins pins,
+        SortedSet<String> refused,
         int nextRule) {
 
     public GroupDecisions {
         alternatives = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(alternatives));
         rules = List.copyOf(rules);
+        refused = Collections.unmodifiableSortedSet(new TreeSet<>(refused));
     }
 
     /** Nothing decided; the language decides the stop words, the edition how groups form. */
     static GroupDecisions standard(String language, Edition edition) {
         return new GroupDecisions(
-                GroupSettings.standard(language, edition), new LinkedHashMap<>(), List.of(), GroupPins.NONE, 1);
+                GroupSettings.standard(language, edition),
+                new LinkedHashMap<>(),
+                List.of(),
+                GroupPins.NONE,
+                new TreeSet<>(),
+                1);
     }
 
     /** After an entry; one about a rule that does not exist any more changes nothing. */
@@ -40,16 +48,26 @@ public record GroupDecisions(
         return switch (entry) {
             case GroupPin pin -> with(pins.after(List.of(pin)));
             case GroupEntry.WordsMuted muted -> with(muted(muted));
+            case GroupEntry.WordsSame words -> with(settings.with(same(words)));
+            case GroupEntry.OffersRefused offers -> {
+                SortedSet<String> next = new TreeSet<>(refused);
+                if (offers.on()) {
+                    next.addAll(offers.offers());
+                } else {
+                    next.removeAll(offers.offers());
+                }
+                yield new GroupDecisions(settings, alternatives, rules, pins, next, nextRule);
+            }
             case GroupEntry.GroupSettingsChosen chosen -> with(chosen.settings());
             case GroupEntry.AlternativeKept kept -> {
                 SequencedMap<String, GroupSettings> next = new LinkedHashMap<>(alternatives);
                 next.put(kept.name(), kept.settings());
-                yield new GroupDecisions(settings, next, rules, pins, nextRule);
+                yield new GroupDecisions(settings, next, rules, pins, refused, nextRule);
             }
             case GroupEntry.AlternativeDropped dropped -> {
                 SequencedMap<String, GroupSettings> next = new LinkedHashMap<>(alternatives);
                 next.remove(dropped.name());
-                yield new GroupDecisions(settings, next, rules, pins, nextRule);
+                yield new GroupDecisions(settings, next, rules, pins, refused, nextRule);
             }
             case GroupEntry.GroupRuleSet set -> {
                 List<GroupRule> next = new ArrayList<>(rules);
@@ -85,6 +103,15 @@ public record GroupDecisions(
         return next.with(pins.after(further));
     }
 
+    private SameHere same(GroupEntry.WordsSame entry) {
+        SameHere same = settings.same();
+        return switch (entry.way()) {
+            case SAME -> same.joined(entry.words());
+            case APART -> same.parted(entry.words());
+            case AS_SHIPPED -> same.asShipped(entry.words());
+        };
+    }
+
     private GroupSettings muted(GroupEntry.WordsMuted entry) {
         SortedSet<String> words = new TreeSet<>(settings.muted());
         if (entry.muted()) {
@@ -96,16 +123,16 @@ public record GroupDecisions(
     }
 
     private GroupDecisions with(List<GroupRule> otherRules, int next) {
-        return new GroupDecisions(settings, alternatives, otherRules, pins, next);
+        return new GroupDecisions(settings, alternatives, otherRules, pins, refused, next);
     }
 
     private GroupDecisions with(GroupPins others) {
-        return new GroupDecisions(settings, alternatives, rules, others, nextRule);
+        return new GroupDecisions(settings, alternatives, rules, others, refused, nextRule);
     }
 
     /** The same with other settings, to look at before they are chosen. */
     public GroupDecisions with(GroupSettings others) {
-        return new GroupDecisions(others, alternatives, rules, pins, nextRule);
+        return new GroupDecisions(others, alternatives, rules, pins, refused, nextRule);
     }
 
     /** Whether it says the same in the same order. */

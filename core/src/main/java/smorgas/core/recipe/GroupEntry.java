@@ -5,10 +5,13 @@ import java.util.List;
 import java.util.Set;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
+import smorgas.core.text.Words;
 
 /** An entry about how keywords come into groups; pins of a hand are {@link GroupPin}s. */
 public sealed interface GroupEntry extends Entry
         permits GroupEntry.WordsMuted,
+                GroupEntry.WordsSame,
+                GroupEntry.OffersRefused,
                 GroupEntry.GroupSettingsChosen,
                 GroupEntry.AlternativeKept,
                 GroupEntry.AlternativeDropped,
@@ -36,6 +39,84 @@ public sealed interface GroupEntry extends Entry
         public String sentence() {
             String what = words.size() == 1 ? "\"" + words.getFirst() + "\"" : Entry.count(words.size(), "word");
             return (muted ? "Muted " : "No longer muted ") + what;
+        }
+    }
+
+    /**
+     * Words mean the same here, or each means something of its own, or counts again as a shipped list says.
+     *
+     * @param words tidy words and phrases
+     */
+    record WordsSame(List<String> words, Way way) implements GroupEntry {
+
+        /** What was said of them. */
+        public enum Way {
+            SAME,
+            APART,
+            AS_SHIPPED
+        }
+
+        /** The most words of a phrase. */
+        private static final int LONGEST = 5;
+
+        private static final int MOST = 50;
+
+        public WordsSame {
+            words = List.copyOf(words);
+            if (words.size() < (way == Way.SAME ? 2 : 1) || words.size() > MOST) {
+                throw new Refusal("Name the words that mean the same: 2 to " + MOST + " of them");
+            }
+            words.forEach(word -> {
+                int count = Words.of(word).size();
+                if (count < 1 || count > LONGEST) {
+                    throw new Refusal("\"" + word + "\" is no word or phrase of up to " + LONGEST + " words");
+                }
+            });
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = new LinkedHashSet<>(Set.of("groups"));
+            words.forEach(word -> keys.add("same:" + word));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            String what = "\"" + String.join("\", \"", words) + "\"";
+            return switch (way) {
+                case SAME -> what + " count as one word in groups";
+                case APART ->
+                    what + (words.size() == 1 ? " counts as a word" : " count as words") + " of its own in groups";
+                case AS_SHIPPED -> what + " counts again as in any trade";
+            };
+        }
+    }
+
+    /**
+     * Offers that somebody does not want, which are made no more; or are made again.
+     *
+     * @param offers what tells each apart
+     * @param on whether they are refused
+     */
+    record OffersRefused(List<String> offers, boolean on) implements GroupEntry {
+        public OffersRefused {
+            offers = List.copyOf(offers);
+            if (offers.isEmpty()) {
+                throw new Refusal("No offer was refused");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = new LinkedHashSet<>();
+            offers.forEach(offer -> keys.add("offer:" + offer));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            return (on ? "Refused " : "Asked again for ") + Entry.count(offers.size(), "offer") + " about groups";
         }
     }
 

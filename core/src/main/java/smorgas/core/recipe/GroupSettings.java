@@ -20,6 +20,7 @@ import smorgas.core.text.WordLists;
  * @param stopWords tidy words that say nothing
  * @param stopAt where a theme may have none of them; a theme in any order may have none at all if this is not empty
  * @param muted tidy words that are in no theme and have no weight
+ * @param same words that count as one
  */
 public record GroupSettings(
         Method method,
@@ -28,7 +29,8 @@ public record GroupSettings(
         double seatedFrom,
         SortedSet<String> stopWords,
         Set<StopAt> stopAt,
-        SortedSet<String> muted) {
+        SortedSet<String> muted,
+        SameHere same) {
 
     /** What becomes of keywords that no theme takes. */
     public enum Leftovers {
@@ -85,7 +87,8 @@ public record GroupSettings(
                 .5,
                 WordLists.stopWords(language),
                 EnumSet.of(StopAt.BEGIN, StopAt.END),
-                new TreeSet<>());
+                new TreeSet<>(),
+                SameHere.NOTHING);
     }
 
     /** What holds until somebody chooses: by themes, from the third edition on by likeness. */
@@ -96,7 +99,12 @@ public record GroupSettings(
 
     /** The same with another set of muted words. */
     public GroupSettings withMuted(SortedSet<String> words) {
-        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, words);
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, words, same);
+    }
+
+    /** The same with other words that count as one. */
+    public GroupSettings with(SameHere others) {
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, muted, others);
     }
 
     /** The same with other passes. */
@@ -106,7 +114,7 @@ public record GroupSettings(
 
     /** The same with another method. */
     public GroupSettings with(Method other) {
-        return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted);
+        return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same);
     }
 
     /** What holds for so many keywords: past {@link Method.ByLikeness#MOST} groups form by themes, whatever was set. */

@@ -23,6 +23,7 @@ import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
+import smorgas.core.recipe.SameHere;
 import smorgas.core.text.Words;
 
 class GrouperTest {
@@ -147,7 +148,8 @@ class GrouperTest {
                 0,
                 runs.stopWords(),
                 Set.of(),
-                new TreeSet<>());
+                new TreeSet<>(),
+                SameHere.NOTHING);
         assertThat(group(openers, anywhere)).containsEntry("veil for queens", "for queens");
     }
 
@@ -191,7 +193,8 @@ class GrouperTest {
                 0,
                 new TreeSet<>(),
                 Set.of(),
-                new TreeSet<>());
+                new TreeSet<>(),
+                SameHere.NOTHING);
         assertThat(group(List.of("keeping bees", "bees keeps", "keep bees"), forms)
                         .values())
                 .doesNotContain("");
@@ -267,7 +270,8 @@ class GrouperTest {
                 from,
                 settings.stopWords(),
                 settings.stopAt(),
-                settings.muted());
+                settings.muted(),
+                SameHere.NOTHING);
     }
 
     @Test
@@ -296,7 +300,8 @@ class GrouperTest {
                         0,
                         runs.stopWords(),
                         runs.stopAt(),
-                        runs.muted()));
+                        runs.muted(),
+                        SameHere.NOTHING));
         assertThat(bySearches.key(bySearches.groupOf(7))).isEqualTo("table");
     }
 

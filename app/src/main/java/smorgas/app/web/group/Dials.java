@@ -46,7 +46,8 @@ final class Dials {
                 fields.containsKey("seated") ? number(fields, "seated", 0, 0) / 100.0 : adopted.seatedFrom(),
                 fields.containsKey("stop") ? words(fields.getFirst("stop")) : adopted.stopWords(),
                 whole ? stopAt(fields) : adopted.stopAt(),
-                fields.containsKey("muted") ? words(fields.getFirst("muted")) : adopted.muted());
+                fields.containsKey("muted") ? words(fields.getFirst("muted")) : adopted.muted(),
+                adopted.same());
     }
 
     private static Method method(MultiValueMap<String, String> fields, GroupSettings adopted) {

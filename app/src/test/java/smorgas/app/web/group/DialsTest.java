@@ -18,6 +18,7 @@ import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
+import smorgas.core.recipe.SameHere;
 
 /** The dials of Group as fields and as a URL. */
 class DialsTest {
@@ -55,7 +56,8 @@ class DialsTest {
                 random.nextBoolean()
                         ? EnumSet.allOf(GroupSettings.StopAt.class)
                         : EnumSet.noneOf(GroupSettings.StopAt.class),
-                new TreeSet<>(random.nextBoolean() ? List.of("bee", "c++") : List.of()));
+                new TreeSet<>(random.nextBoolean() ? List.of("bee", "c++") : List.of()),
+                SameHere.NOTHING);
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.util.Deque;
 import java.util.SortedSet;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.recipe.SameHere;
 
 /**
  * Remembers how alike the same keywords were found to be, so that a dial is turned without finding it out again. Safe for many
@@ -17,11 +18,13 @@ public final class Grown {
     private static final int KEPT = 2;
 
     /** What likeness depends on, beside the keywords. */
-    private record Asked(int[] keywords, SortedSet<String> stopWords, SortedSet<String> muted, boolean meaning) {
+    private record Asked(
+            int[] keywords, SortedSet<String> stopWords, SortedSet<String> muted, SameHere same, boolean meaning) {
         boolean same(Asked other) {
             return meaning == other.meaning
                     && stopWords.equals(other.stopWords)
                     && muted.equals(other.muted)
+                    && same.equals(other.same)
                     && Arrays.equals(keywords, other.keywords);
         }
     }
@@ -35,9 +38,10 @@ public final class Grown {
             int[] keywords,
             SortedSet<String> stopWords,
             SortedSet<String> muted,
+            SameHere same,
             boolean meaning,
             Supplier<LikenessEngine.Grove> find) {
-        Asked asked = new Asked(keywords, stopWords, muted, meaning);
+        Asked asked = new Asked(keywords, stopWords, muted, same, meaning);
         LikenessEngine.Grove known = find(asked);
         if (known != null) {
             return known;

@@ -89,11 +89,11 @@ final class Likeness {
      *
      * @param texts their lead spellings, in their order
      */
-    Likeness(List<String> texts, Terms of, SameWords same, String language, MeaningVectors vectors) {
+    Likeness(List<String> texts, Terms of, String language, MeaningVectors vectors) {
         int size = texts.size();
         this.terms = new Sparse[size];
         this.softened = new Sparse[size];
-        weigh(of, same, Written.compounds(language) ? HEAD_OF_COMPOUNDS : HEAD);
+        weigh(of, of.same(), Written.compounds(language) ? HEAD_OF_COMPOUNDS : HEAD);
         this.meanings = meanings(texts, vectors);
         this.usual = meanings == null ? 0 : usual(meanings);
         Neighbours neighbours = new Neighbours(this, of.size());

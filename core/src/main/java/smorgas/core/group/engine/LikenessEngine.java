@@ -48,6 +48,7 @@ final class LikenessEngine implements Engine {
                         question.all(),
                         settings.stopWords(),
                         settings.muted(),
+                        settings.same(),
                         method.meaning(),
                         () -> grow(question, method.meaning() ? question.meaning() : MeaningVectors.NONE));
         int size = grove.keywords().length;
@@ -97,8 +98,7 @@ final class LikenessEngine implements Engine {
         List<String> inOrder =
                 Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
         Terms terms = Terms.of(inOrder, settings, question.language());
-        Likeness likeness =
-                new Likeness(inOrder, terms, SameWords.of(question.language()), question.language(), meaning);
+        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning);
         return new Grove(keywords, terms, likeness, Linkage.of(likeness));
     }
 

@@ -12,8 +12,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedSet;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.recipe.SameHere;
+import smorgas.core.text.WordForms;
 
 /**
  * Words and phrases that say the same to somebody who searches, whatever the trade ("cheap", "affordable", "low cost"), as
@@ -38,6 +41,9 @@ public final class SameWords {
      */
     record Match(int meaning, int words) {}
 
+    /** The kind of what only a project says to be the same. */
+    private static final String OF_TRADE = "here";
+
     /** Stands in a phrase for any number. */
     private static final String NUMBER = "#";
 
@@ -46,12 +52,36 @@ public final class SameWords {
     private static final class Node {
         private final Map<String, Node> next = new HashMap<>();
         private int meaning = -1;
+
+        /** The place of a phrase, made if there is none. */
+        Node at(List<String> phrase) {
+            Node node = this;
+            for (String word : phrase) {
+                node = node.next.computeIfAbsent(word, next -> new Node());
+            }
+            return node;
+        }
+
+        void copyInto(Node copy) {
+            copy.meaning = meaning;
+            next.forEach((word, node) -> node.copyInto(copy.next.computeIfAbsent(word, fresh -> new Node())));
+        }
+
+        /** Phrases of some meanings are of another one from now on. */
+        void become(int other, int[] some) {
+            for (int one : some) {
+                meaning = meaning == one ? other : meaning;
+            }
+            next.values().forEach(node -> node.become(other, some));
+        }
     }
 
     private final Node root = new Node();
     private final List<Meaning> meanings = new ArrayList<>();
     private final Map<Long, Double> near = new HashMap<>();
     private final Set<String> words = new HashSet<>();
+    /** By stem, what words mean that are said to mean the same here. */
+    private final Map<String, Integer> stems = new HashMap<>();
 
     private SameWords() {}
 
@@ -91,25 +121,61 @@ public final class SameWords {
         numbers.put(named[0], number);
         meanings.add(new Meaning(named[0], first[0], figure));
         for (String phrase : named[1].split(", ")) {
-            Node node = root;
-            String[] of = phrase.split(" ");
-            for (String word : of) {
-                node = node.next.computeIfAbsent(word, next -> new Node());
-            }
-            node.meaning = number;
-            if (of.length == 1) {
+            List<String> of = List.of(phrase.split(" "));
+            root.at(of).meaning = number;
+            if (of.size() == 1) {
                 words.add(phrase);
             }
         }
+    }
+
+    /**
+     * With what is said of a project: of words that mean the same there the first of a shipped meaning brings the others to it;
+     * where none is of one they are a word of the trade.
+     */
+    SameWords with(SameHere here, WordForms stems) {
+        if (here.equals(SameHere.NOTHING)) {
+            return this;
+        }
+        SameWords same = new SameWords();
+        same.meanings.addAll(meanings);
+        same.near.putAll(near);
+        same.words.addAll(words);
+        root.copyInto(same.root);
+        here.apart().forEach(word -> {
+            Node node = same.root.at(List.of(word.split(" ")));
+            node.meaning = -1;
+        });
+        for (SortedSet<String> set : here.sets()) {
+            int[] known = set.stream()
+                    .mapToInt(phrase -> same.root.at(List.of(phrase.split(" "))).meaning)
+                    .filter(meaning -> meaning >= 0)
+                    .distinct()
+                    .sorted()
+                    .toArray();
+            int number = known.length > 0 ? known[0] : same.meanings.size();
+            if (known.length == 0) {
+                same.meanings.add(new Meaning(set.first(), OF_TRADE, 1));
+            }
+            same.root.become(number, known);
+            set.forEach(phrase -> {
+                same.root.at(List.of(phrase.split(" "))).meaning = number;
+                if (!phrase.contains(" ")) {
+                    same.stems.put(stems.of(phrase), number);
+                    same.words.add(phrase);
+                }
+            });
+        }
+        return same;
     }
 
     private static long pair(int one, int other) {
         return (long) Math.min(one, other) << 32 | Math.max(one, other);
     }
 
-    /** The longest phrase that begins at a place; null if there is none. */
+    /** The longest phrase that begins at a place, else a form of a word that is said to mean the same here; null if there is none. */
     @Nullable
-    Match match(List<String> text, int at) {
+    Match match(List<String> text, int at, WordForms forms) {
         Node node = root;
         Match found = null;
         for (int i = at; i < text.size(); i++) {
@@ -126,7 +192,16 @@ public final class SameWords {
                 found = new Match(node.meaning, i - at + 1);
             }
         }
+        if (found == null && !stems.isEmpty()) {
+            Integer meaning = stems.get(forms.of(text.get(at)));
+            return meaning == null ? null : new Match(meaning, 1);
+        }
         return found;
+    }
+
+    /** Whether a meaning is of words that only this project says to be one. */
+    boolean ofTrade(int meaning) {
+        return meanings.get(meaning).kind().equals(OF_TRADE);
     }
 
     int size() {
@@ -144,7 +219,7 @@ public final class SameWords {
     }
 
     /** Its single words. */
-    Set<String> words() {
+    public Set<String> words() {
         return words;
     }
 }

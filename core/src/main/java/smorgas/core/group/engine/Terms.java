@@ -49,7 +49,7 @@ final class Terms {
     }
 
     private Terms(List<String> keywords, GroupSettings settings, String language) {
-        this.same = SameWords.of(language);
+        this.same = SameWords.of(language).with(settings.same(), WordForms.stems(language));
         Written written = new Written(keywords, language, same.words());
         WordForms stems = WordForms.stems(language);
         Set<String> behind = BEHIND.getOrDefault(language, Set.of());
@@ -69,16 +69,20 @@ final class Terms {
                 if (settings.muted().contains(word)) {
                     continue;
                 }
-                SameWords.Match match = same.match(words, at);
-                if (match != null) {
+                SameWords.Match match = same.match(words, at, stems);
+                if (match != null && !same.ofTrade(match.meaning())) {
                     said.add(match.meaning());
                     at += match.words() - 1;
-                } else if (!settings.stopWords().contains(word)) {
-                    int term = numbers.computeIfAbsent(stems.of(word), stem -> {
+                } else if (match != null || !settings.stopWords().contains(word)) {
+                    // Words that mean the same here are one as words of the trade are.
+                    String one =
+                            match == null ? word : same.meaning(match.meaning()).name();
+                    int term = numbers.computeIfAbsent(stems.of(one), stem -> {
                         this.texts.add(stem);
-                        units.add(Written.unit(word));
+                        units.add(Written.unit(one));
                         return numbers.size();
                     });
+                    at += match == null ? 0 : match.words() - 1;
                     own.add(term);
                     if (!closed && !units.get(term) && !Character.isDigit(word.charAt(0))) {
                         head = term;
@@ -111,6 +115,11 @@ final class Terms {
         }
         this.rows = all.seal();
         this.meaningOf = meanings.toIntArray();
+    }
+
+    /** The words that say the same, by which these terms were read. */
+    SameWords same() {
+        return same;
     }
 
     int size() {

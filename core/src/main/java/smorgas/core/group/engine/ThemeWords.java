@@ -4,9 +4,13 @@ import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
+import java.util.function.UnaryOperator;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.fold.FoldedWords;
@@ -22,6 +26,9 @@ public final class ThemeWords {
     /** What is left of a word after an apostrophe where the two are not folded into one (English; common practice). */
     private static final Set<String> AFTER_APOSTROPHES = Set.of("ll", "re", "ve");
 
+    /** Before what words of the same meaning go by, which no word is. */
+    private static final String SAME = " ";
+
     private final FoldedWords folded;
     /** The number here of each folded word. */
     private final int[] numbers;
@@ -35,7 +42,8 @@ public final class ThemeWords {
     public ThemeWords(FoldedWords folded, GroupSettings settings, String language) {
         this.folded = folded;
         int[] shown = new int[folded.size()];
-        int[] classes = settings.forms() ? byStem(folded, language, shown) : identity(folded, shown);
+        boolean together = settings.forms() || !settings.same().sets().isEmpty();
+        int[] classes = together ? together(folded, settings, language, shown) : identity(folded, shown);
         int count = Arrays.stream(classes).max().orElse(-1) + 1;
         String[] byClass = new String[count];
         for (int c = 0; c < count; c++) {
@@ -43,7 +51,7 @@ public final class ThemeWords {
         }
         int[] inOrder = new int[count];
         Arrays.setAll(inOrder, i -> i);
-        if (settings.forms()) {
+        if (together) {
             // Folded words are in this order already.
             IntArrays.parallelQuickSort(inOrder, (a, b) -> byClass[a].compareTo(byClass[b]));
         }
@@ -57,7 +65,7 @@ public final class ThemeWords {
         for (int word = 0; word < classes.length; word++) {
             numbers[word] = place[classes[word]];
         }
-        this.rows = settings.forms() ? folded.rows().renumbered(numbers) : folded.rows();
+        this.rows = together ? folded.rows().renumbered(numbers) : folded.rows();
         this.muted = new boolean[count];
         this.stop = new boolean[count];
         this.fragment = new boolean[count];
@@ -106,14 +114,28 @@ public final class ThemeWords {
         return classes;
     }
 
-    /** Words of one stem are one; it is shown as the word of it that most keywords have, of equal ones the first. */
-    private static int[] byStem(FoldedWords folded, String language, int[] shown) {
+    /**
+     * Words that mean the same are one, and those of one stem where asked for; it is shown as the word of it that most keywords
+     * have, of equal ones the first.
+     */
+    private static int[] together(FoldedWords folded, GroupSettings settings, String language, int[] shown) {
         WordForms stems = WordForms.stems(language);
+        UnaryOperator<String> form = settings.forms() ? stems::of : UnaryOperator.identity();
+        Map<String, String> same = new HashMap<>();
+        for (SortedSet<String> set : settings.same().sets()) {
+            for (String word : set) {
+                folded.find(word)
+                        .filter(found -> found.length == 1)
+                        .ifPresent(found -> same.put(form.apply(folded.text(found[0])), set.first()));
+            }
+        }
         TextDictionary dictionary = new TextDictionary();
         int[] classes = new int[folded.size()];
         for (int word = 0; word < classes.length; word++) {
             int before = dictionary.size();
-            int number = dictionary.intern(stems.of(folded.text(word)));
+            String own = form.apply(folded.text(word));
+            String one = same.get(own);
+            int number = dictionary.intern(one == null ? own : SAME + one);
             classes[word] = number;
             if (number == before || more(folded, word, shown[number])) {
                 shown[number] = word;

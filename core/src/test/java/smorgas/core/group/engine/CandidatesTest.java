@@ -18,6 +18,7 @@ import smorgas.core.fold.FoldedWords;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.SameHere;
 
 /** Frequent themes against published examples of frequent itemsets, and against counting them all. */
 class CandidatesTest {
@@ -29,7 +30,8 @@ class CandidatesTest {
             0,
             new TreeSet<>(),
             Set.of(),
-            new TreeSet<>());
+            new TreeSet<>(),
+            SameHere.NOTHING);
 
     private static Map<String, Integer> frequent(List<String> texts, int support, boolean anyOrder, int longest) {
         ThemeWords words = new ThemeWords(FoldedWords.plain(texts), BARE, "en");

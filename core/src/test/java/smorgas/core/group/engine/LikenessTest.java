@@ -211,7 +211,7 @@ class LikenessTest {
                 .toList()));
         GroupSettings settings = GroupSettings.standard("en");
         Terms terms = Terms.of(texts, settings, "en");
-        Likeness likeness = new Likeness(texts, terms, SameWords.of("en"), "en", MeaningVectors.NONE);
+        Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE);
         List<Double> found = Linkage.of(likeness).merges().stream()
                 .map(Dendrogram.Merge::like)
                 .toList();
@@ -263,10 +263,10 @@ class LikenessTest {
                 "kneeling chair", new float[] {0, 1},
                 "kneeling stool", new float[] {0, 1});
         Terms terms = Terms.of(texts, GroupSettings.standard("en"), "en");
-        Likeness words = new Likeness(texts, terms, SameWords.of("en"), "en", MeaningVectors.NONE);
-        Likeness both = new Likeness(texts, terms, SameWords.of("en"), "en", known::get);
-        Likeness partly = new Likeness(
-                texts, terms, SameWords.of("en"), "en", text -> text.equals("walking pad") ? new float[] {1, 0} : null);
+        Likeness words = new Likeness(texts, terms, "en", MeaningVectors.NONE);
+        Likeness both = new Likeness(texts, terms, "en", known::get);
+        Likeness partly =
+                new Likeness(texts, terms, "en", text -> text.equals("walking pad") ? new float[] {1, 0} : null);
         assertThat(both.knowsMeaning()).isTrue();
         assertThat(both.between(both.sum(0), both.sum(1)))
                 .isGreaterThan(words.between(words.sum(0), words.sum(1)) + .2);
@@ -276,11 +276,12 @@ class LikenessTest {
     @Test
     void theShippedListsReadAndPhrasesComeBeforeWords() {
         SameWords same = SameWords.of("en");
-        SameWords.Match used = same.match(List.of("second", "hand", "hive"), 0);
+        SameWords.Match used =
+                same.match(List.of("second", "hand", "hive"), 0, smorgas.core.text.WordForms.stems("en"));
         assertThat(used).isNotNull();
         assertThat(same.meaning(used.meaning()).name()).isEqualTo("used");
         assertThat(used.words()).isEqualTo(2);
-        SameWords.Match under = same.match(List.of("hive", "under", "60"), 1);
+        SameWords.Match under = same.match(List.of("hive", "under", "60"), 1, smorgas.core.text.WordForms.stems("en"));
         assertThat(under).isNotNull();
         assertThat(same.meaning(under.meaning()).name()).isEqualTo("cheap");
         assertThat(SameWords.of("de").size()).isGreaterThan(20);
