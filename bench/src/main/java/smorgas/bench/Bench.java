@@ -25,6 +25,7 @@ public final class Bench {
                         "grouping",
                         "experts",
                         "same",
+                        "doubts",
                         "storing",
                         "workbooks",
                         "stages")
@@ -64,6 +65,7 @@ public final class Bench {
                 }
                 case "grouping" -> Grouping.run(folder);
                 case "experts" -> Experts.run();
+                case "doubts" -> DoubtfulFirst.run();
                 case "same" -> SameMeaning.run(false);
                 case "same-told" -> SameMeaning.run(true);
                 case "likeness" -> LikenessSpeed.run(10_000, 100_000);

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.board.Board;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.Entry;
@@ -25,12 +26,14 @@ final class ExpertBoards {
 
     /** The board of a list; null settings for the standard ones. */
     static Board board(ExpertList list, @Nullable GroupSettings settings, MeaningVectors meaning) {
-        byte[] bytes = String.join("\n", list.keywords()).getBytes(StandardCharsets.UTF_8);
         List<Entry> entries = settings == null ? List.of() : List.of(new GroupEntry.GroupSettingsChosen(settings));
-        return Board.of(
-                List.of(BasketReader.lines(1, list.name(), bytes).lines().orElseThrow()),
-                Recipe.of(entries, list.language()),
-                meaning);
+        return Board.of(lines(list), Recipe.of(entries, list.language()), meaning);
+    }
+
+    /** The list as it is gathered. */
+    static List<Lines> lines(ExpertList list) {
+        byte[] bytes = String.join("\n", list.keywords()).getBytes(StandardCharsets.UTF_8);
+        return List.of(BasketReader.lines(1, list.name(), bytes).lines().orElseThrow());
     }
 
     /** What the keywords of a list mean; nothing in a language that the model does not know. */

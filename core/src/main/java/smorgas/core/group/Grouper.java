@@ -355,7 +355,9 @@ public final class Grouper {
         for (int i = 0; i < scope.length && !byHand.isEmpty(); i++) {
             int group = found.group()[i];
             String text = input.texts().apply(scope[i]);
-            if (group >= 0 && !found.keys()[group].isEmpty() && byHand.contains(text) && taken.add(group)) {
+            // Not by one that a hand took out of it to make a group of its own.
+            boolean leaves = text.equals(hand.placed().get(scope[i]));
+            if (group >= 0 && !found.keys()[group].isEmpty() && byHand.contains(text) && !leaves && taken.add(group)) {
                 keys[group] = text;
             }
         }
@@ -381,7 +383,9 @@ public final class Grouper {
             // Out of all groups, also of the one that it would be in by itself.
             groupOf[keyword] = Grouping.LEFTOVER;
         } else {
-            put(keyword, number(key, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
+            // A group that was joined into another is no more, whatever made it.
+            String into = input.edition().atLeast(Edition.THIRD) ? hand.joined().getOrDefault(key, key) : key;
+            put(keyword, number(into, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
         }
     }
 

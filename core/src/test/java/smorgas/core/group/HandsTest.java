@@ -95,6 +95,11 @@ class HandsTest {
         assertThat(sizes(board(smallest, join, new GroupPin.GroupsJoined(List.of("oak hive stand"), ""))))
                 .containsEntry("hive lid", 12)
                 .containsEntry("oak hive stand", 6);
+        // What a hand has put into a group goes with it.
+        Entry placed = new GroupPin.KeywordsPlaced(List.of("smoker red"), List.of(), "by hand");
+        assertThat(sizes(board(smallest, placed, new GroupPin.GroupsJoined(List.of("by hand"), "hive lid"))))
+                .containsEntry("hive lid", 7)
+                .doesNotContainKey("by hand");
         assertThatThrownBy(() -> new GroupPin.GroupsJoined(List.of("a"), "a"))
                 .isInstanceOf(IllegalArgumentException.class);
     }

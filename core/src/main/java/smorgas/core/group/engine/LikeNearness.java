@@ -70,4 +70,18 @@ final class LikeNearness implements Nearness {
     public boolean measures(int group) {
         return sums[group] != null;
     }
+
+    @Override
+    public double between(int group, int other) {
+        Likeness.Sum one = sums[group];
+        Likeness.Sum two = sums[other];
+        return one == null || two == null ? 0 : likeness.between(one, two);
+    }
+
+    @Override
+    public double alike(int keyword, int other) {
+        return place[keyword] < 0 || place[other] < 0
+                ? 0
+                : likeness.between(likeness.sum(place[keyword]), likeness.sum(place[other]));
+    }
 }

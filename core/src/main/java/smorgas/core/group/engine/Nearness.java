@@ -18,6 +18,12 @@ public interface Nearness {
     /** Whether anything can be said of a group: not of one that only a rule or a hand has made. */
     boolean measures(int group);
 
+    /** How alike the keywords of two groups are on the whole: 0 to 1. */
+    double between(int group, int other);
+
+    /** How alike two keywords are: 0 to 1. */
+    double alike(int keyword, int other);
+
     /** Which keyword is in which group. */
     interface Membership {
 

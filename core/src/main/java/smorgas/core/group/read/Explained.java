@@ -1,6 +1,5 @@
 package smorgas.core.group.read;
 
-import it.unimi.dsi.fastutil.ints.Int2IntMap;
 import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -153,19 +152,15 @@ public final class Explained {
                 .toList();
     }
 
-    /** The groups whose keywords have the most weight of words in common with this one's, the nearest first. */
+    /** The groups whose keywords are most like this one's, of those that a word of their theme brings near; the nearest first. */
     public List<Near> near(int group) {
-        double[] own = new double[grouping.words().size()];
-        double length = 0;
-        for (Int2IntMap.Entry word : counts(group).int2IntEntrySet()) {
-            double share = word.getIntValue() / (double) grouping.members().length(group);
-            own[word.getIntKey()] = share;
-            length += square(word.getIntKey()) * share * share;
-        }
+        Int2IntOpenHashMap counts = counts(group);
+        double enough = COMMON * grouping.members().length(group);
         List<Near> near = new ArrayList<>();
         for (int other = 0; other < grouping.size(); other++) {
-            if (other != group && Arrays.stream(grouping.themeWords(other)).anyMatch(word -> own[word] >= COMMON)) {
-                double nearness = cosine(own, length, other);
+            if (other != group
+                    && Arrays.stream(grouping.themeWords(other)).anyMatch(word -> counts.get(word) >= enough)) {
+                double nearness = grouping.nearness().between(group, other);
                 if (nearness > .005) {
                     near.add(new Near(other, nearness));
                 }
@@ -173,20 +168,6 @@ public final class Explained {
         }
         near.sort(Comparator.comparingDouble(Near::nearness).reversed().thenComparingInt(Near::group));
         return List.copyOf(near.subList(0, Math.min(MOST, near.size())));
-    }
-
-    /** Of two groups, one by the share of its keywords that has each word and by the square of its length. */
-    private double cosine(double[] one, double length, int other) {
-        double shared = 0;
-        double otherLength = 0;
-        for (Int2IntMap.Entry word : counts(other).int2IntEntrySet()) {
-            double share = word.getIntValue() / (double) grouping.members().length(other);
-            double square = square(word.getIntKey());
-            shared += square * one[word.getIntKey()] * share;
-            otherLength += square * share * share;
-        }
-        double lengths = Math.sqrt(length * otherLength);
-        return lengths == 0 ? 0 : shared / lengths;
     }
 
     /** How many of a group's keywords have each word. */
@@ -208,11 +189,6 @@ public final class Explained {
             }
         }
         return counts;
-    }
-
-    private double square(int word) {
-        double weight = grouping.weights()[word];
-        return weight * weight;
     }
 
     /** The figures of the whole; every keyword is looked at. */
