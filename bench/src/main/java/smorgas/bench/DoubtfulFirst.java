@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.board.Board;
@@ -130,14 +131,17 @@ final class DoubtfulFirst {
     private void act(Way way) {
         Groups groups = board.groups();
         if (way != Way.HAND) {
-            List<Doubts.Doubt> found = Doubts.of(groups, board.keywords(), refused, 1);
+            List<Doubts.Doubt> found = groups.doubts().stream()
+                    .filter(doubt -> !refused.contains(Doubts.key(doubt, groups)))
+                    .limit(1)
+                    .toList();
             if (!found.isEmpty() && (way == Way.DOUBTS || found.getFirst().weight() >= WORTH)) {
                 Doubts.Doubt first = found.getFirst();
                 read += texts(first);
                 Entry mending = mending(first);
                 if (mending == null) {
                     refusals++;
-                    refused.add(Doubts.key(first, groups, board.keywords()));
+                    refused.add(Doubts.key(first, groups));
                 } else {
                     taken++;
                     done(mending);
@@ -167,6 +171,46 @@ final class DoubtfulFirst {
     private void done(Entry entry) {
         acts.add(entry);
         board = board.next(lines, Recipe.of(acts, list.language()));
+    }
+
+    /** What takes a doubt, if the plan agrees with it; else null. */
+    private @Nullable Entry mending(Doubts.Doubt doubt) {
+        Grouping grouping = board.groups().grouping();
+        return switch (doubt) {
+            case Doubts.Join join ->
+                most(grouping.members().row(join.from()))
+                                == most(grouping.members().row(join.into()))
+                        ? join(join.from(), join.into())
+                        : null;
+            case Doubts.Move move -> {
+                int there = most(grouping.members().row(move.into()));
+                int own = grouping.groupOf(move.keyword());
+                boolean better = own < 0 || most(grouping.members().row(own)) != there;
+                yield wanted[move.keyword()] == there && better
+                        ? place(new int[] {move.keyword()}, grouping.key(move.into()))
+                        : null;
+            }
+            case Doubts.Part part -> {
+                Set<Integer> leaving =
+                        new HashSet<>(Arrays.stream(part.keywords()).boxed().toList());
+                int[] staying = Arrays.stream(grouping.members().row(part.group()))
+                        .filter(keyword -> !leaving.contains(keyword))
+                        .toArray();
+                int own = most(part.keywords());
+                boolean there = part.near() >= 0 && most(grouping.members().row(part.near())) == own;
+                yield own == most(staying)
+                        ? null
+                        : place(part.keywords(), there ? grouping.key(part.near()) : free(part.keywords()[0]));
+            }
+        };
+    }
+
+    /** The class of most of some keywords, of equal ones the first. */
+    private int most(int[] keywords) {
+        Map<Integer, Integer> counts = new TreeMap<>();
+        for (int keyword : keywords) {
+            counts.merge(wanted[keyword], 1, Integer::sum);
+        }
         return counts.entrySet().stream()
                 .max(Map.Entry.comparingByValue())
                 .orElseThrow()

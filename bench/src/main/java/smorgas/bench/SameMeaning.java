@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.read.SameProposals;
+import smorgas.core.group.engine.SameProposals;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.WordForms;

@@ -41,6 +41,8 @@ class BrowserIT {
             "/projects/1/group",
             "/projects/1/group?view=tree",
             "/projects/1/group?view=list&group=hive+kit&parts=true",
+            "/projects/1/group?view=doubts",
+            "/projects/1/group?view=same",
             "/projects/1/group?view=net",
             "/projects/1/group?view=candidates&q=hive&candidate=hive+kit&parts=true",
             "/projects/1/group?view=compare&smallest=40",

@@ -54,6 +54,8 @@ class ScreenshotsIT {
             new View("group", "/projects/1/group"),
             new View("group-dial", "/projects/1/group?smallest=12&longest=2"),
             new View("group-list", "/projects/1/group?view=list"),
+            new View("group-doubts", "/projects/1/group?view=doubts"),
+            new View("group-same", "/projects/1/group?view=same"),
             new View("group-candidates", "/projects/1/group?view=candidates"),
             new View("group-alternatives", "/projects/1/group?view=compare"),
             new View("serve", "/projects/1/serve"),

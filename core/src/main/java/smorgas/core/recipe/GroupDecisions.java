@@ -105,11 +105,14 @@ public record GroupDecisions(
 
     private SameHere same(GroupEntry.WordsSame entry) {
         SameHere same = settings.same();
-        return switch (entry.way()) {
-            case SAME -> same.joined(entry.words());
-            case APART -> same.parted(entry.words());
-            case AS_SHIPPED -> same.asShipped(entry.words());
-        };
+        for (List<String> set : entry.sets()) {
+            same = switch (entry.way()) {
+                case SAME -> same.joined(set);
+                case APART -> same.parted(set);
+                case AS_SHIPPED -> same.asShipped(set);
+            };
+        }
+        return same;
     }
 
     private GroupSettings muted(GroupEntry.WordsMuted entry) {

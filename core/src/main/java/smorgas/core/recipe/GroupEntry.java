@@ -45,9 +45,9 @@ public sealed interface GroupEntry extends Entry
     /**
      * Words mean the same here, or each means something of its own, or counts again as a shipped list says.
      *
-     * @param words tidy words and phrases
+     * @param sets tidy words and phrases; those of one set mean the same
      */
-    record WordsSame(List<String> words, Way way) implements GroupEntry {
+    record WordsSame(List<List<String>> sets, Way way) implements GroupEntry {
 
         /** What was said of them. */
         public enum Way {
@@ -60,13 +60,17 @@ public sealed interface GroupEntry extends Entry
         private static final int LONGEST = 5;
 
         private static final int MOST = 50;
+        private static final int MOST_SETS = 2_000;
 
         public WordsSame {
-            words = List.copyOf(words);
-            if (words.size() < (way == Way.SAME ? 2 : 1) || words.size() > MOST) {
+            sets = sets.stream().map(List::copyOf).toList();
+            int least = way == Way.SAME ? 2 : 1;
+            if (sets.isEmpty()
+                    || sets.size() > MOST_SETS
+                    || sets.stream().anyMatch(set -> set.size() < least || set.size() > MOST)) {
                 throw new Refusal("Name the words that mean the same: 2 to " + MOST + " of them");
             }
-            words.forEach(word -> {
+            sets.stream().flatMap(List::stream).forEach(word -> {
                 int count = Words.of(word).size();
                 if (count < 1 || count > LONGEST) {
                     throw new Refusal("\"" + word + "\" is no word or phrase of up to " + LONGEST + " words");
@@ -74,21 +78,33 @@ public sealed interface GroupEntry extends Entry
             });
         }
 
+        /** One set. */
+        public static WordsSame of(Way way, String... words) {
+            return new WordsSame(List.of(List.of(words)), way);
+        }
+
+        private List<String> words() {
+            return sets.stream().flatMap(List::stream).toList();
+        }
+
         @Override
         public Set<String> touches() {
             Set<String> keys = new LinkedHashSet<>(Set.of("groups"));
-            words.forEach(word -> keys.add("same:" + word));
+            words().forEach(word -> keys.add("same:" + word));
             return keys;
         }
 
         @Override
         public String sentence() {
-            String what = "\"" + String.join("\", \"", words) + "\"";
+            String what = sets.size() == 1
+                    ? "\"" + String.join("\", \"", sets.getFirst()) + "\""
+                    : Entry.count(sets.size(), "set") + " of words";
+            boolean one = words().size() == 1;
             return switch (way) {
-                case SAME -> what + " count as one word in groups";
+                case SAME -> what + " count as one word in groups" + (sets.size() == 1 ? "" : ", each set by itself");
                 case APART ->
-                    what + (words.size() == 1 ? " counts as a word" : " count as words") + " of its own in groups";
-                case AS_SHIPPED -> what + " counts again as in any trade";
+                    what + (one ? " counts as a word of its own" : " count as words of their own") + " in groups";
+                case AS_SHIPPED -> what + (one ? " counts" : " count") + " again as in any trade";
             };
         }
     }

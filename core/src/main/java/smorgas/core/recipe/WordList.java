@@ -28,6 +28,7 @@ public record WordList(String name, String language, Kind kind, int version, Lis
         PLACES("places"),
         BRANDS("brands"),
         NEGATIVES("negatives"),
+        SAME_MEANING("words of the same meaning, those of a line with commas between them"),
         OTHER("other words");
 
         private final String label;

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
@@ -59,15 +60,18 @@ class GroupController {
     private final Frames frames;
     private final Previews previews;
     private final Meanings meanings;
+    private final Pantry pantry;
 
-    GroupController(Frames frames, Previews previews, Meanings meanings) {
+    GroupController(Frames frames, Previews previews, Meanings meanings, Pantry pantry) {
+        this.pantry = pantry;
         this.frames = frames;
         this.previews = previews;
         this.meanings = meanings;
     }
 
     /** What the dials come to. */
-    record GroupPage(GroupQuery query, String view, boolean preview, List<GroupViews.FigureView> figures) {}
+    record GroupPage(
+            GroupQuery query, String view, Look[] looks, boolean preview, List<GroupViews.FigureView> figures) {}
 
     @GetMapping("/projects/{id}/group")
     String page(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
@@ -81,7 +85,11 @@ class GroupController {
         Shown.in(
                 model,
                 new GroupPage(
-                        query, query.value("view"), preview, GroupViews.figures(adopted.groups(), board.groups())));
+                        query,
+                        query.value("view"),
+                        Look.values(),
+                        preview,
+                        GroupViews.figures(adopted.groups(), board.groups())));
         dials(wanted, board, query, model);
         boolean compared = wanted.method().getClass()
                 == board.groups().grouping().settings().method().getClass();
@@ -210,6 +218,10 @@ class GroupController {
                 model.addAttribute("net", net);
                 model.addAttribute("netHtml", NetHtml.of(net, MapHtml.WIDTH, MapHtml.HEIGHT, query));
             }
+            case "doubts" -> new DoubtViews(board, query).show(model);
+            case "same" ->
+                SameViews.show(
+                        adopted, meanings.vectors(), adopted.recipe().folding().language(), pantry.all(), model);
             case "candidates" -> new CandidateViews(board, query).list(model);
             case "compare" -> new Alternatives(adopted, board, query, previews).compare(model);
             default -> map(board, query, shown, model);

@@ -77,7 +77,7 @@ class PinActs {
     }
 
     /** The other spellings of some keywords. */
-    private static List<String> others(Board board, List<String> texts) {
+    static List<String> others(Board board, List<String> texts) {
         Set<String> picked = new HashSet<>(texts);
         return texts.stream()
                 .flatMap(text -> board.keywords().find(text).stream())

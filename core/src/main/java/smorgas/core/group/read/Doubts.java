@@ -8,7 +8,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
 import smorgas.core.column.Figure;
@@ -27,6 +26,9 @@ public final class Doubts {
     private static final int MOST_OF_A_GROUP = 120;
 
     private static final double SEARCHED = 10;
+
+    /** Nobody looks at more before the groups have changed. */
+    private static final int MOST = 1_000;
 
     /** Something to look at. */
     public sealed interface Doubt {
@@ -62,7 +64,7 @@ public final class Doubts {
     }
 
     /** What tells a doubt apart from others, whatever groups there are. */
-    public static String key(Doubt doubt, Groups groups, Keywords keywords) {
+    public static String key(Doubt doubt, Groups groups) {
         Grouping grouping = groups.grouping();
         return switch (doubt) {
             case Join join -> {
@@ -70,31 +72,24 @@ public final class Doubts {
                 String other = grouping.key(join.into());
                 yield "join | " + (one.compareTo(other) < 0 ? one + " | " + other : other + " | " + one);
             }
-            case Move move -> "move | " + Tidy.of(keywords.text(move.keyword())) + " | " + grouping.key(move.into());
-            case Part part ->
-                "part | " + grouping.key(part.group()) + " | " + Tidy.of(keywords.text(part.keywords()[0]));
+            case Move move -> "move | " + text(move.keyword(), groups) + " | " + grouping.key(move.into());
+            case Part part -> "part | " + grouping.key(part.group()) + " | " + text(part.keywords()[0], groups);
         };
     }
 
-    /**
-     * The doubts, the weightiest first.
-     *
-     * @param refused keys of those that nobody wants to see again
-     * @param most how many at most
-     */
-    public static List<Doubt> of(Groups groups, Keywords keywords, Set<String> refused, int most) {
+    private static String text(int keyword, Groups groups) {
+        return Tidy.of(groups.all().text(keyword));
+    }
+
+    /** The weightiest doubts, the weightiest first. */
+    static List<Doubt> of(Groups groups, Keywords keywords) {
         Doubts doubts = new Doubts(groups, keywords);
         List<Doubt> found = new ArrayList<>();
         doubts.joins(found);
         doubts.moves(found);
         doubts.parts(found);
-        found.sort(Comparator.comparingDouble(Doubt::weight)
-                .reversed()
-                .thenComparing(doubt -> key(doubt, groups, keywords)));
-        return found.stream()
-                .filter(doubt -> !refused.contains(key(doubt, groups, keywords)))
-                .limit(most)
-                .toList();
+        found.sort(Comparator.comparingDouble(Doubt::weight).reversed().thenComparing(doubt -> key(doubt, groups)));
+        return List.copyOf(found.subList(0, Math.min(MOST, found.size())));
     }
 
     private double tightness(int group) {

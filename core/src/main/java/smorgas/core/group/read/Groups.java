@@ -38,6 +38,7 @@ public final class Groups {
     private final String[] names;
     private final Map<String, Integer> byKey = new HashMap<>();
     private @Nullable Explained explained;
+    private @Nullable List<Doubts.Doubt> doubts;
     private @Nullable ThemeTree tree;
     private @Nullable Prospects prospects;
     private @Nullable Prospects smaller;
@@ -136,6 +137,11 @@ public final class Groups {
                 : ThemeMarks.written(grouping, group, keywords.text(best)).orElse(grouping.key(group));
     }
 
+    /** What is grouped. */
+    public Keywords all() {
+        return keywords;
+    }
+
     public Grouping grouping() {
         return grouping;
     }
@@ -183,6 +189,13 @@ public final class Groups {
     public synchronized Explained explained() {
         Explained known = explained == null ? new Explained(this) : explained;
         explained = known;
+        return known;
+    }
+
+    /** What most needs a look, the weightiest first, worked out when first asked for. */
+    public synchronized List<Doubts.Doubt> doubts() {
+        List<Doubts.Doubt> known = doubts == null ? Doubts.of(this, keywords) : doubts;
+        doubts = known;
         return known;
     }
 

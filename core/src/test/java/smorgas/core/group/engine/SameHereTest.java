@@ -93,18 +93,16 @@ class SameHereTest {
         List<SameHere> steps = new java.util.ArrayList<>();
         Recipe recipe = Recipe.of(
                 List.of(
-                        new WordsSame(List.of("holdall", "rucksack"), WordsSame.Way.SAME),
-                        new WordsSame(List.of("bag", "pack"), WordsSame.Way.SAME),
-                        new WordsSame(List.of("rucksack", "pack"), WordsSame.Way.SAME),
-                        new WordsSame(List.of("bag"), WordsSame.Way.APART)),
+                        WordsSame.of(WordsSame.Way.SAME, "holdall", "rucksack"),
+                        WordsSame.of(WordsSame.Way.SAME, "bag", "pack"),
+                        WordsSame.of(WordsSame.Way.SAME, "rucksack", "pack"),
+                        WordsSame.of(WordsSame.Way.APART, "bag")),
                 "en");
         steps.add(recipe.grouping().settings().same());
         assertThat(steps)
                 .containsExactly(new SameHere(
                         List.of(new TreeSet<>(List.of("holdall", "pack", "rucksack"))), new TreeSet<>(List.of("bag"))));
-        assertThatThrownBy(() -> new WordsSame(List.of("bag"), WordsSame.Way.SAME))
-                .isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> new WordsSame(List.of("bag", "- /"), WordsSame.Way.SAME))
-                .isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> WordsSame.of(WordsSame.Way.SAME, "bag")).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> WordsSame.of(WordsSame.Way.SAME, "bag", "- /")).isInstanceOf(Refusal.class);
     }
 }

@@ -51,12 +51,12 @@ class DoubtsTest {
                 List.of(BasketReader.lines(1, "list", LIST.getBytes()).lines().orElseThrow()), Recipe.of(all, "en"));
     }
 
-    private static List<Doubts.Doubt> doubts(Board board, String... refused) {
-        return Doubts.of(board.groups(), board.keywords(), Set.of(refused), 50);
+    private static List<Doubts.Doubt> doubts(Board board) {
+        return board.groups().doubts();
     }
 
     private static String key(Doubts.Doubt doubt, Board board) {
-        return Doubts.key(doubt, board.groups(), board.keywords());
+        return Doubts.key(doubt, board.groups());
     }
 
     @Test
@@ -90,12 +90,8 @@ class DoubtsTest {
     }
 
     @Test
-    void whatWasRefusedIsNotAskedAgainNorWhatAHandHasDecided() {
+    void whatAHandHasDecidedIsNotDoubted() {
         Board board = board(50);
-        Doubts.Doubt first = doubts(board).getFirst();
-        String key = key(first, board);
-        assertThat(doubts(board, key)).hasSize(doubts(board).size() - 1).noneMatch(doubt -> key(doubt, board)
-                .equals(key));
         Doubts.Join join = (Doubts.Join) doubts(board).stream()
                 .filter(Doubts.Join.class::isInstance)
                 .findFirst()
@@ -125,7 +121,7 @@ class DoubtsTest {
         assertThat(doubts(board)).isNotEmpty().allSatisfy(doubt -> assertThat(doubt.weight())
                 .isGreaterThan(0));
         Board empty = Board.of(List.of(), Recipe.of(List.of(), "en"));
-        assertThat(Doubts.of(empty.groups(), empty.keywords(), Set.of(), 10)).isEmpty();
+        assertThat(doubts(empty)).isEmpty();
     }
 
     private enum Way {

@@ -1,4 +1,4 @@
-package smorgas.core.group.read;
+package smorgas.core.group.engine;
 
 import it.unimi.dsi.fastutil.ints.IntOpenHashSet;
 import it.unimi.dsi.fastutil.ints.IntSet;
@@ -8,12 +8,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.commons.text.similarity.LevenshteinDistance;
-import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.SameWords;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.WordForms;
-import smorgas.core.text.Words;
 
 /**
  * Words that may mean the same in a project, found in its own keywords: two that stand in the same surroundings ("climbing ...
@@ -27,8 +24,10 @@ public final class SameProposals {
 
     private static final int LONGEST = 12;
 
-    /** Words apart by no more letters are forms or misspellings of each other, which count as alike anyway. */
+    /** Words apart by no more letters, or no greater part of the shorter, are forms or misspellings of each other. */
     private static final int LETTERS = 2;
+
+    private static final double LETTERS_OF_LONG = .4;
 
     private static final double COMMON = .2;
     private static final int MANY = 20;
@@ -73,6 +72,7 @@ public final class SameProposals {
     private record Place(int word, int keyword) {}
 
     private final List<String> texts;
+    private final String language;
     private final SameWords same;
     private final SameHere here;
     private final WordForms stems;
@@ -86,6 +86,7 @@ public final class SameProposals {
 
     private SameProposals(List<String> texts, GroupSettings settings, String language, MeaningVectors vectors) {
         this.texts = texts;
+        this.language = language;
         this.settings = settings;
         this.here = settings.same();
         this.stems = WordForms.stems(language);
@@ -106,8 +107,9 @@ public final class SameProposals {
 
     private List<Proposal> find(int most) {
         Map<String, List<Place>> bySurrounding = new HashMap<>();
+        Written written = new Written(texts, language, same.words());
         for (int keyword = 0; keyword < texts.size(); keyword++) {
-            List<String> words = Words.of(texts.get(keyword));
+            List<String> words = written.words(keyword);
             if (words.size() < 2 || words.size() > LONGEST) {
                 continue;
             }
@@ -217,7 +219,13 @@ public final class SameProposals {
                 && !common(one)
                 && !common(other)
                 && !meet(one, other)
-                && LETTERS < LevenshteinDistance.getDefaultInstance().apply(a, b);
+                && !likeByLetters(a, b);
+    }
+
+    /** Misspellings and forms of each other count as alike anyway. */
+    private static boolean likeByLetters(String one, String other) {
+        int apart = LevenshteinDistance.getDefaultInstance().apply(one, other);
+        return apart <= Math.max(LETTERS, LETTERS_OF_LONG * Math.min(one.length(), other.length()));
     }
 
     /** What a good part of the keywords has is what the list is about. */

@@ -1,10 +1,9 @@
-package smorgas.core.group.read;
+package smorgas.core.group.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.SameHere;
 

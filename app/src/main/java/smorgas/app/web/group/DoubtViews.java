@@ -1,0 +1,149 @@
+package smorgas.app.web.group;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.ui.Model;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Doubts;
+import smorgas.core.group.read.Groups;
+
+/** The queue of what most needs a look, each with the acts that settle it. */
+final class DoubtViews {
+
+    private static final int SHOWN = 12;
+    private static final int SAMPLES = 4;
+
+    /** A side of a doubt: keywords, and the group they are in or would be in. */
+    record Side(String name, String url, String told, List<String> keywords, String more) {}
+
+    /** What settles a doubt. */
+    record Answer(String value, String label) {}
+
+    record DoubtView(String key, String question, Side one, Side other, List<Answer> answers) {}
+
+    /** The queue. */
+    record Queue(List<DoubtView> doubts, String doubtsLeft, String doubtsRefused) {}
+
+    private final Board board;
+    private final Groups groups;
+    private final Grouping grouping;
+    private final GroupQuery query;
+
+    DoubtViews(Board board, GroupQuery query) {
+        this.board = board;
+        this.groups = board.groups();
+        this.grouping = groups.grouping();
+        this.query = query;
+    }
+
+    void show(Model model) {
+        Set<String> refused = board.recipe().grouping().refused();
+        List<Doubts.Doubt> open = groups.doubts().stream()
+                .filter(doubt -> !refused.contains(Doubts.key(doubt, groups)))
+                .toList();
+        long before = refused.stream().filter(key -> !key.startsWith("same | ")).count();
+        Shown.in(
+                model,
+                new Queue(
+                        open.stream().limit(SHOWN).map(this::view).toList(),
+                        open.size() > SHOWN ? Show.count(open.size() - SHOWN) : "",
+                        before > 0 ? Show.count(before) : ""));
+    }
+
+    private DoubtView view(Doubts.Doubt doubt) {
+        String key = Doubts.key(doubt, groups);
+        return switch (doubt) {
+            case Doubts.Join join ->
+                new DoubtView(
+                        key,
+                        "Does one ad answer both?",
+                        side(join.from()),
+                        side(join.into()),
+                        List.of(new Answer("join", "Join them"), new Answer("refuse", "Keep them apart")));
+            case Doubts.Move move -> {
+                int own = grouping.groupOf(move.keyword());
+                Side keyword = new Side(
+                        board.keywords().text(move.keyword()),
+                        own < 0 ? query.left() : query.opening(grouping.key(own)),
+                        (own < 0 ? "in no group" : "in " + groups.name(own)) + searched(move.keyword()),
+                        List.of(),
+                        "");
+                yield new DoubtView(
+                        key,
+                        own < 0 ? "Does it belong here?" : "Is it better here?",
+                        keyword,
+                        side(move.into()),
+                        List.of(new Answer("move", "Put it there"), new Answer("refuse", "Leave it")));
+            }
+            case Doubts.Part part -> {
+                Set<Integer> leaving = Arrays.stream(part.keywords()).boxed().collect(Collectors.toSet());
+                int[] staying = Arrays.stream(grouping.members().row(part.group()))
+                        .filter(keyword -> !leaving.contains(keyword))
+                        .toArray();
+                Answer own = new Answer("own", "A group of its own");
+                Answer leave = new Answer("refuse", "Leave it whole");
+                yield new DoubtView(
+                        key,
+                        "Are these two things?",
+                        new Side(
+                                "",
+                                "",
+                                Show.count(part.keywords().length, "keyword", "keywords"),
+                                texts(part.keywords()),
+                                more(part.keywords())),
+                        new Side(
+                                groups.name(part.group()),
+                                query.opening(grouping.key(part.group())),
+                                Show.count(staying.length, "keyword", "keywords") + " stay",
+                                texts(staying),
+                                more(staying)),
+                        part.near() < 0
+                                ? List.of(own, leave)
+                                : List.of(own, new Answer("near", "Into " + groups.name(part.near())), leave));
+            }
+        };
+    }
+
+    private Side side(int group) {
+        int[] members = grouping.members().row(group);
+        return new Side(
+                groups.name(group),
+                query.opening(grouping.key(group)),
+                Show.count(members.length, "keyword", "keywords")
+                        + (groups.searches(group) > 0 ? ", " + Show.count(groups.searches(group)) + " searches" : ""),
+                texts(members),
+                more(members));
+    }
+
+    /** The most searched of some keywords. */
+    private List<String> texts(int[] keywords) {
+        return Arrays.stream(keywords)
+                .boxed()
+                .sorted((a, b) -> Long.compare(searches(b), searches(a)))
+                .limit(SAMPLES)
+                .map(board.keywords()::text)
+                .toList();
+    }
+
+    private static String more(int[] keywords) {
+        return keywords.length > SAMPLES ? "and " + Show.count(keywords.length - SAMPLES) + " more" : "";
+    }
+
+    private long searches(int keyword) {
+        return board.keywords()
+                .figure(Figure.SEARCHES)
+                .filter(column -> column.known(keyword))
+                .map(column -> column.twiceMiddle(keyword))
+                .orElse(0L);
+    }
+
+    private String searched(int keyword) {
+        return searches(keyword) > 0 ? ", " + Show.count(searches(keyword) / 2) + " searches" : "";
+    }
+}

@@ -1,0 +1,114 @@
+package smorgas.app.web.group;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.store.Pantry;
+import smorgas.app.web.frame.Act;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.work.Outcome;
+import smorgas.app.work.Previews;
+import smorgas.core.board.Board;
+import smorgas.core.group.read.Changes;
+import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupEntry.WordsSame;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.SameHere;
+import smorgas.core.recipe.WordList;
+import smorgas.core.text.Tidy;
+
+/** Words that mean the same: said, refused, told apart, taken from the pantry and put there. */
+@Controller
+class SameController {
+
+    private final Frames frames;
+    private final Previews previews;
+    private final Pantry pantry;
+
+    SameController(Frames frames, Previews previews, Pantry pantry) {
+        this.frames = frames;
+        this.previews = previews;
+        this.pantry = pantry;
+    }
+
+    /** What would become of groups if these words meant the same. */
+    @GetMapping("/projects/{id}/group/same/effect")
+    String effect(@PathVariable long id, @RequestParam List<String> word, Model model) {
+        Board board = frames.open(id).snapshot().board();
+        GroupSettings settings = board.recipe().grouping().settings();
+        Board then = previews.of(board, settings.with(settings.same().joined(tidy(word.stream()))));
+        Changes changes = Changes.between(board.groups(), then.groups());
+        long groups = changes.flows().stream()
+                .flatMap(flow -> Stream.of(flow.from()))
+                .filter(group -> group >= 0)
+                .distinct()
+                .count();
+        model.addAttribute(
+                "effect",
+                changes.moved() == 0
+                        ? "changes no group now"
+                        : "moves " + Show.count(changes.moved(), "keyword", "keywords") + " of "
+                                + Show.count(groups, "group", "groups"));
+        return "group/doubts :: effect";
+    }
+
+    /** Words mean the same, or each by itself, or as in any trade; or a proposal is refused. */
+    @PostMapping("/projects/{id}/group/same")
+    String say(
+            Act act,
+            @RequestParam(defaultValue = "") List<String> word,
+            @RequestParam(defaultValue = "") String typed,
+            @RequestParam String way) {
+        if (way.equals("refuse")) {
+            return act.done(recipe -> new GroupEntry.OffersRefused(word, true));
+        }
+        List<String> words = tidy(Stream.concat(word.stream(), Arrays.stream(typed.split("[,;\n]"))));
+        if (words.size() < (way.equals("same") ? 2 : 1)) {
+            return act.back(new Outcome.NoChange("Type at least two words, with commas between them."));
+        }
+        WordsSame.Way said =
+                switch (way) {
+                    case "apart" -> WordsSame.Way.APART;
+                    case "shipped" -> WordsSame.Way.AS_SHIPPED;
+                    default -> WordsSame.Way.SAME;
+                };
+        return act.done(recipe -> new WordsSame(List.of(words), said));
+    }
+
+    /** The sets of a list in the pantry mean the same here too. */
+    @PostMapping("/projects/{id}/group/same/take")
+    String take(Act act, @RequestParam String list) {
+        List<List<String>> sets = pantry.find(list).stream()
+                .flatMap(found -> found.words().stream())
+                .map(line -> tidy(Arrays.stream(line.split("[,;]"))))
+                .filter(set -> set.size() > 1)
+                .toList();
+        if (sets.isEmpty()) {
+            return act.back(new Outcome.NoChange(
+                    "The list \"" + list + "\" has no line of two words or more with commas between them."));
+        }
+        return act.done(recipe -> new WordsSame(sets, WordsSame.Way.SAME));
+    }
+
+    /** What means the same here becomes a list of the pantry, for other projects. */
+    @PostMapping("/projects/{id}/group/same/keep")
+    String keep(Act act, @RequestParam String list) {
+        SameHere same = act.snapshot().board().recipe().grouping().settings().same();
+        List<String> lines =
+                same.sets().stream().map(set -> String.join(", ", set)).toList();
+        WordList kept =
+                pantry.save(new WordList(list.strip(), act.project().language(), WordList.Kind.SAME_MEANING, 1, lines));
+        return act.back(new Outcome.NoChange("Kept in the pantry as \"" + kept.name() + "\"."));
+    }
+
+    private static List<String> tidy(Stream<String> words) {
+        return words.map(Tidy::of).filter(word -> !word.isEmpty()).distinct().toList();
+    }
+}

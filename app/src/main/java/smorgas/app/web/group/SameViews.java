@@ -1,0 +1,111 @@
+package smorgas.app.web.group;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.SortedSet;
+import org.springframework.ui.Model;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.core.board.Board;
+import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.SameFound;
+import smorgas.core.group.engine.SameProposals;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.WordList;
+import smorgas.core.text.Tidy;
+
+/** Words that count as one when groups form: what is said, what any trade says, and what may be. */
+final class SameViews {
+
+    private static final int SHOWN = 10;
+    private static final int MOST_SHIPPED = 40;
+
+    /** What a proposal would do is found out by itself up to so many keywords, else when it is asked for. */
+    private static final int AT_ONCE = 20_000;
+
+    /** A word, and how many keywords have it. */
+    record Word(String text, String keywords) {}
+
+    /** Words that count as one. */
+    record SetView(String name, List<Word> words) {}
+
+    /** Two words that may. */
+    record ProposalView(
+            String key,
+            String one,
+            String other,
+            String ones,
+            String others,
+            List<String> example,
+            String why,
+            String effect) {}
+
+    /** The page's left side. */
+    record Same(
+            List<ProposalView> proposals,
+            String proposalsRefused,
+            boolean effectAtOnce,
+            List<SetView> here,
+            List<SetView> shipped,
+            SortedSet<String> apart,
+            List<String> sameLists) {}
+
+    private SameViews() {}
+
+    static void show(Board board, MeaningVectors vectors, String language, List<WordList> lists, Model model) {
+        GroupSettings settings = board.recipe().grouping().settings();
+        SortedSet<String> refused = board.recipe().grouping().refused();
+        List<String> texts = board.standings().remaining().stream()
+                .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
+                .toList();
+        List<ProposalView> proposals =
+                SameProposals.of(texts, settings, language, vectors, SHOWN + refused.size()).stream()
+                        .filter(proposal -> !refused.contains(proposal.key()))
+                        .limit(SHOWN)
+                        .map(SameViews::view)
+                        .toList();
+        List<SameFound> found = SameFound.in(texts, settings.same(), language);
+        long before = refused.stream().filter(key -> key.startsWith("same | ")).count();
+        Shown.in(
+                model,
+                new Same(
+                        proposals,
+                        before > 0 ? Show.count(before) : "",
+                        texts.size() <= AT_ONCE,
+                        sets(found, true),
+                        sets(found, false),
+                        settings.same().apart(),
+                        lists.stream()
+                                .filter(list -> list.kind() == WordList.Kind.SAME_MEANING)
+                                .map(WordList::name)
+                                .toList()));
+    }
+
+    private static List<SetView> sets(List<SameFound> found, boolean here) {
+        return found.stream()
+                .filter(set -> set.here() == here && (here || set.words().size() > 1))
+                .limit(MOST_SHIPPED)
+                .map(set -> new SetView(
+                        set.name(),
+                        set.words().entrySet().stream()
+                                .sorted((a, b) -> b.getValue() - a.getValue())
+                                .map(word -> new Word(word.getKey(), Show.count(word.getValue())))
+                                .toList()))
+                .toList();
+    }
+
+    private static ProposalView view(SameProposals.Proposal proposal) {
+        String where = Show.count(proposal.surroundings(), "pair", "pairs") + " of keywords differ by these words only";
+        return new ProposalView(
+                proposal.key(),
+                proposal.one(),
+                proposal.other(),
+                Show.count(proposal.ones()),
+                Show.count(proposal.others()),
+                proposal.example(),
+                Double.isNaN(proposal.meaning())
+                        ? where
+                        : where + String.format(Locale.ENGLISH, ", meaning %.0f%% alike", proposal.meaning() * 100),
+                "?word=" + Show.encoded(proposal.one()) + "&word=" + Show.encoded(proposal.other()));
+    }
+}
