@@ -30,6 +30,10 @@ final class OldBodies {
                 same.putArray("apart");
             }
         }
+        if (format == 1 && kind.equals("groups-settled") && body instanceof ObjectNode settled) {
+            // It was not told what was left over.
+            settled.putArray("left");
+        }
         return body;
     }
 }

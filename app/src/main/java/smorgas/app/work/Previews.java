@@ -3,29 +3,120 @@ package smorgas.app.work;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Objects;
+import java.util.function.IntPredicate;
 import org.springframework.stereotype.Component;
 import smorgas.core.board.Board;
+import smorgas.core.group.read.Anew;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeTree;
+import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupPin.GroupsSettled;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 
-/** Boards under other settings of Group, to be looked at before one of them is adopted; the last few are kept. */
+/** Boards under other settings of Group, or grouped anew, to be looked at before one of them is adopted; the last few are kept. */
 @Component
 public class Previews {
 
     private static final int KEPT = 12;
 
+    /** What of settled groups is grouped anew. */
+    public sealed interface Part {
+
+        /** Nothing, unless the settings are others. */
+        record Nothing() implements Part {}
+
+        record Everything() implements Part {}
+
+        /** The group with this key. */
+        record OneGroup(String key) implements Part {}
+
+        /** The groups of a broader theme. */
+        record Branch(String theme) implements Part {}
+
+        /** As an address tells it: "all", "group " or "theme " and which; anything else is nothing. */
+        static Part of(String text) {
+            if (text.equals("all")) {
+                return new Everything();
+            }
+            if (text.startsWith("group ")) {
+                return new OneGroup(text.substring("group ".length()));
+            }
+            return text.startsWith("theme ") ? new Branch(text.substring("theme ".length())) : new Nothing();
+        }
+    }
+
     private final Cache<Looked, Board> boards =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
     /** Boards are told apart as objects: each act makes a new one. */
-    private record Looked(Board board, GroupSettings settings) {}
+    private record Looked(Board board, GroupSettings settings, Part part) {}
 
-    /** The board under these settings: itself, if they are its own. */
-    public Board of(Board board, GroupSettings settings) {
-        if (settings.equals(board.recipe().grouping().settings())) {
+    /** The board under these settings: itself, if they are its own and nothing is grouped anew. */
+    public Board of(Board board, GroupSettings settings, Part part) {
+        boolean same = settings.equals(board.recipe().grouping().settings());
+        boolean settled = !board.recipe().grouping().pins().settled().isEmpty();
+        if (same && (!settled || part instanceof Part.Nothing)) {
             return board;
         }
-        return Objects.requireNonNull(boards.get(
-                new Looked(board, settings),
-                key -> board.next(board.keywords().baskets(), board.recipe().withGroups(settings))));
+        return Objects.requireNonNull(boards.get(new Looked(board, settings, part), key -> {
+            Board found = free(board, settings);
+            return settled ? adopted(board, settings, anew(board, found, part)) : found;
+        }));
+    }
+
+    /** The board with groups that form by themselves under these settings. */
+    public Board free(Board board, GroupSettings settings) {
+        boolean settled = !board.recipe().grouping().pins().settled().isEmpty();
+        return settled
+                ? adopted(board, settings, GroupsSettled.NOT)
+                : board.next(board.keywords().baskets(), board.recipe().withGroups(settings));
+    }
+
+    /** What adopting these settings or grouping anew says: by likeness groups stay from then on. */
+    public GroupEntry adopting(Board board, GroupSettings settings, Part part) {
+        boolean settled = !board.recipe().grouping().pins().settled().isEmpty();
+        return settled || settings.method() instanceof Method.ByLikeness
+                ? new GroupEntry.GroupsAdopted(
+                        settings, Anew.standing(of(board, settings, part).groups()))
+                : new GroupEntry.GroupSettingsChosen(settings);
+    }
+
+    private static Board adopted(Board board, GroupSettings settings, GroupsSettled groups) {
+        return board.next(
+                board.keywords().baskets(), board.recipe().after(new GroupEntry.GroupsAdopted(settings, groups)));
+    }
+
+    private static GroupsSettled anew(Board board, Board found, Part part) {
+        Groups before = board.groups();
+        int smallest =
+                found.recipe().grouping().settings().method() instanceof Method.ByLikeness like ? like.smallest() : 2;
+        return switch (part) {
+            case Part.OneGroup one ->
+                Anew.some(
+                        before,
+                        found.groups(),
+                        group -> before.grouping().key(group).equals(one.key()),
+                        smallest);
+            case Part.Branch branch -> Anew.some(before, found.groups(), within(before, branch.theme()), smallest);
+            case Part.Nothing all -> Anew.all(before, found.groups());
+            case Part.Everything all -> Anew.all(before, found.groups());
+        };
+    }
+
+    /** The groups below a broader theme. */
+    private static IntPredicate within(Groups groups, String theme) {
+        ThemeTree tree = groups.tree();
+        int top = tree.find(theme);
+        return group -> {
+            for (int node = tree.nodeOf(group);
+                    top >= 0 && node >= 0;
+                    node = tree.node(node).parent()) {
+                if (node == top) {
+                    return true;
+                }
+            }
+            return false;
+        };
     }
 }

@@ -105,7 +105,7 @@ class GroupIT extends ProjectInBrowser {
         assertThat(page.locator(".members b").first()).hasText("oak");
 
         page.locator(".opened-group summary").click();
-        page.locator("[name=newName]").fill("<b>Oak</b>");
+        page.locator("input[name=newName]").fill("<b>Oak</b>");
         press("Name it so");
         assertThat(page.locator("#h-group")).hasText("<b>Oak</b>");
         page.locator(".opened-group summary").click();

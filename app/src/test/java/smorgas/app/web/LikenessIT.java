@@ -100,12 +100,53 @@ class LikenessIT {
         gather("more.csv", "keyword\nclimbing shoes online\ncrash pad\ncrashpad\n");
         assertThat(sizes("")).isEqualTo(before);
         assertThat(page("").text()).contains("The groups are settled");
-        Document left = page("?leftovers=true");
-        assertThat(left.select("table.members").text()).contains("climbing shoes online", "crashpad");
+        assertThat(page("").select("#since").text()).contains("2 keywords came since");
+        Document left = page(page("").select("#since a").attr("href"));
+        assertThat(left.select("table.members").text())
+                .contains("climbing shoes online", "crashpad")
+                .doesNotContain("quiet word");
         visitor.post(base + "/group/settle", Map.of("on", "false"));
         assertThat(sizes("")).containsEntry("climbing shoes", 3).isNotEqualTo(before);
         visitor.post(base + "/undo", Map.of());
         assertThat(sizes("")).isEqualTo(before);
+    }
+
+    @Test
+    void whatCameSinceJoinsTheNearestGroupsInOneAct() {
+        visitor.post(base + "/group/settle", Map.of("on", "true"));
+        Map<String, Integer> before = sizes("");
+        gather("more.csv", "keyword\nclimbing shoes online\ncrash pad\n");
+        visitor.post(base + "/group/since", Map.of());
+        assertThat(sizes(""))
+                .containsEntry("climbing shoes", before.get("climbing shoes") + 1)
+                .hasSameSizeAs(before);
+        assertThat(page("").select("#since")).isEmpty();
+        visitor.post(base + "/undo", Map.of());
+        assertThat(sizes("")).isEqualTo(before);
+    }
+
+    @Test
+    void adoptedByLikenessGroupsStayAndGroupedAnewTheyAreSeenFirst() {
+        String broad = page("").select(".dial-named a").get(0).attr("href");
+        visitor.post(page(broad).select("#preview form").first().attr("action"), Map.of());
+        Map<String, Integer> adopted = sizes("");
+        visitor.post(base + "/mute", Map.of("mutedWord", "cheap", "muted", "true"));
+        visitor.post(base + "/group/same", Map.of("typed", "chalk, climbing", "way", "same"));
+        assertThat(sizes("")).as("settled").isEqualTo(adopted);
+        String query = page("").select("#group-anew").attr("href");
+        Document anew = page(query);
+        assertThat(anew.select("#preview")).hasSize(1);
+        assertThat(anew.select("#changes").text()).isNotEmpty();
+        assertThat(sizes("")).isEqualTo(adopted);
+        visitor.post(anew.select("#preview form").first().attr("action"), Map.of());
+        assertThat(sizes("")).isNotEqualTo(adopted);
+        assertThat(page("").select("#preview")).isEmpty();
+        visitor.post(base + "/undo", Map.of());
+        assertThat(sizes("")).isEqualTo(adopted);
+        for (String one : List.of("group climbing shoes", "theme climbing", "group none such", "x")) {
+            assertThat(page("?anew=" + one.replace(' ', '+')).select("#h-groups"))
+                    .hasSize(1);
+        }
     }
 
     @Test

@@ -105,11 +105,13 @@ class TableTest {
         GroupSettings other = GroupSettings.standard("en")
                 .withPasses(new Pass(9, 0, 0, 1, 2, true, 0))
                 .withMuted(new TreeSet<>(List.of("thing1")));
-        Board preview = previews.of(board, other);
+        Previews.Part none = new Previews.Part.Nothing();
+        Board preview = previews.of(board, other, none);
         assertThat(preview.recipe().grouping().settings()).isEqualTo(other);
         assertThat(preview.keywords()).isSameAs(board.keywords());
-        assertThat(previews.of(board, other)).isSameAs(preview);
-        assertThat(previews.of(board, board.recipe().grouping().settings())).isSameAs(board);
+        assertThat(previews.of(board, other, none)).isSameAs(preview);
+        assertThat(previews.of(board, board.recipe().grouping().settings(), none))
+                .isSameAs(board);
         assertThat(board.recipe().grouping().settings()).isEqualTo(GroupSettings.standard("en"));
     }
 }

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -55,7 +56,7 @@ public final class Grouper {
     private final Map<String, String> known = new HashMap<>();
 
     private final double[] weights;
-    private Function<Grouping, Nearness> measure = ThemeNearness::new;
+    private Optional<Nearness.Measure> measured = Optional.empty();
     private Supplier<Dial> dial = () -> Dial.NONE;
 
     /**
@@ -187,7 +188,9 @@ public final class Grouper {
             case APART -> {
                 // They stay what they are.
             }
-            case SEATED -> seat(left, settings.seatedFrom());
+            case SEATED ->
+                measured.ifPresentOrElse(
+                        by -> seatNearest(left, settings.seatedFrom(), by), () -> seat(left, settings.seatedFrom()));
             case ONE_GROUP ->
                 left.stream()
                         .forEach(keyword ->
@@ -310,29 +313,28 @@ public final class Grouper {
 
     private void find(GroupSettings settings, BitSet left) {
         int[] scope = left.stream().toArray();
-        Engine.Found found = Engine.of(settings)
-                .find(new Question(
-                        words,
-                        input.texts(),
-                        input.scope().stream().toArray(),
-                        scope,
-                        input.figures(),
-                        barred(),
-                        input.language(),
-                        input.edition(),
-                        input.meaning(),
-                        input.grown()));
+        Question question = new Question(
+                words,
+                input.texts(),
+                input.scope().stream().toArray(),
+                scope,
+                input.figures(),
+                barred(),
+                input.language(),
+                input.edition(),
+                input.meaning(),
+                input.grown());
+        // Settled groups stay what they are, and none forms beside them.
+        Engine.Found found =
+                hand.settled().isEmpty() ? Engine.of(settings).find(question) : Engine.measuring(settings, question);
         System.arraycopy(found.weights(), 0, weights, 0, weights.length);
-        measure = found.measure()
-                .<Function<Grouping, Nearness>>map(one -> one::over)
-                .orElse(ThemeNearness::new);
+        measured = found.measure();
         dial = found.dial();
         String[] keys = keys(found, scope);
         int[] numbered = new int[keys.length];
         for (int group = 0; group < numbered.length; group++) {
             numbered[group] = number(keys[group], Grouping.Kind.THEME, found.themes()[group]);
         }
-        // Settled groups stay what they are, and none forms beside them.
         for (int i = 0; i < scope.length && hand.settled().isEmpty(); i++) {
             if (found.group()[i] >= 0) {
                 put(scope[i], numbered[found.group()[i]], Grouping.By.THEME);
@@ -374,7 +376,7 @@ public final class Grouper {
 
     private void settle(int keyword, String key) {
         if (groupOf[keyword] == Grouping.LEFTOVER) {
-            put(keyword, named(key), Grouping.By.SETTLED);
+            put(keyword, key.isEmpty() ? Grouping.LEFTOVER : named(key), Grouping.By.SETTLED);
         }
     }
 
@@ -386,6 +388,50 @@ public final class Grouper {
             // A group that was joined into another is no more, whatever made it.
             String into = input.edition().atLeast(Edition.THIRD) ? hand.joined().getOrDefault(key, key) : key;
             put(keyword, number(into, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
+        }
+    }
+
+    /** Each keyword joins the group to which it is nearest as the engine measures it, if it is near enough. */
+    private void seatNearest(BitSet left, double from, Nearness.Measure measured) {
+        Nearness nearness = measured.over(new SoFar());
+        int[] into = new int[groupOf.length];
+        Arrays.fill(into, Grouping.LEFTOVER);
+        left.stream().forEach(keyword -> {
+            double[] most = {from};
+            nearness.forEach(keyword, group -> {
+                String key = made.get(group).key();
+                double near = nearness.of(keyword, group);
+                boolean may = !hand.bars(keyword, key) && !hand.locked().containsKey(key);
+                boolean nearer = near > most[0] || near == most[0] && into[keyword] < 0;
+                if (may && nearer) {
+                    most[0] = near;
+                    into[keyword] = group;
+                }
+            });
+        });
+        // Only now, so that none is seated with one that was.
+        left.stream()
+                .filter(keyword -> into[keyword] >= 0)
+                .forEach(keyword -> put(keyword, into[keyword], Grouping.By.SEAT));
+    }
+
+    /** The groups as they are while they are made. */
+    private final class SoFar implements Nearness.Membership {
+        private final RaggedInts members = RaggedInts.byKey(groupOf, made.size());
+
+        @Override
+        public int groups() {
+            return made.size();
+        }
+
+        @Override
+        public int groupOf(int keyword) {
+            return groupOf[keyword];
+        }
+
+        @Override
+        public RaggedInts members() {
+            return members;
         }
     }
 
@@ -475,6 +521,8 @@ public final class Grouper {
             groupOf[keyword] = groupOf[keyword] < 0 ? groupOf[keyword] : place[groupOf[keyword]];
         }
         List<Grouping.Made> used = Arrays.stream(inOrder).mapToObj(made::get).toList();
+        Function<Grouping, Nearness> measure =
+                measured.<Function<Grouping, Nearness>>map(one -> one::over).orElse(ThemeNearness::new);
         return new Grouping(words, used, groupOf, by, weights, also(used), settings, measure, dial);
     }
 

@@ -162,7 +162,7 @@ public final class Grouping implements Nearness.Membership {
         return groupOf[keyword];
     }
 
-    /** How a keyword came into its group; means nothing for one that is in none. */
+    /** How a keyword came into its group, or was left out when the groups were settled; else means nothing for one in none. */
     public By by(int keyword) {
         return by[keyword];
     }
@@ -256,6 +256,17 @@ public final class Grouping implements Nearness.Membership {
 
     public int leftovers() {
         return leftovers;
+    }
+
+    /** The keywords in no group that came after the groups were settled; none while groups form by themselves. */
+    public BitSet since() {
+        BitSet since = new BitSet(groupOf.length);
+        boolean settled = false;
+        for (int keyword = 0; keyword < groupOf.length; keyword++) {
+            settled |= by[keyword] == By.SETTLED;
+            since.set(keyword, groupOf[keyword] == LEFTOVER && by[keyword] != By.SETTLED);
+        }
+        return settled ? since : new BitSet();
     }
 
     /** The keywords in no group. */

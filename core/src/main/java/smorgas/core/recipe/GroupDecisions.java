@@ -59,6 +59,8 @@ public record GroupDecisions(
                 yield new GroupDecisions(settings, alternatives, rules, pins, next, nextRule);
             }
             case GroupEntry.GroupSettingsChosen chosen -> with(chosen.settings());
+            case GroupEntry.GroupsAdopted adopted ->
+                with(adopted.settings()).with(pins.after(List.of(adopted.settled())));
             case GroupEntry.AlternativeKept kept -> {
                 SequencedMap<String, GroupSettings> next = new LinkedHashMap<>(alternatives);
                 next.put(kept.name(), kept.settings());
@@ -95,6 +97,9 @@ public record GroupDecisions(
         for (GroupEntry entry : entries) {
             if (entry instanceof GroupPin pin) {
                 further.add(pin);
+            } else if (entry instanceof GroupEntry.GroupsAdopted adopted) {
+                next = next.with(adopted.settings());
+                further.add(adopted.settled());
             } else {
                 next = next.after(entry);
             }

@@ -13,6 +13,7 @@ public sealed interface GroupEntry extends Entry
                 GroupEntry.WordsSame,
                 GroupEntry.OffersRefused,
                 GroupEntry.GroupSettingsChosen,
+                GroupEntry.GroupsAdopted,
                 GroupEntry.AlternativeKept,
                 GroupEntry.AlternativeDropped,
                 GroupEntry.GroupRuleSet,
@@ -158,6 +159,25 @@ public sealed interface GroupEntry extends Entry
             String more = themes.passes().size() > 1 ? ", in " + themes.passes().size() + " passes" : "";
             return "Set the groups to " + first.smallest() + " keywords and more, themes of " + first.shortest()
                     + " to " + first.longest() + " words" + more;
+        }
+    }
+
+    /** The dials of Group were set, and the groups that they gave stay as they are. */
+    record GroupsAdopted(GroupSettings settings, GroupPin.GroupsSettled settled) implements GroupEntry {
+        @Override
+        public void requireFit() {
+            settled.requireFit();
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("groups");
+        }
+
+        @Override
+        public String sentence() {
+            return new GroupSettingsChosen(settings).sentence() + ", and settled "
+                    + Entry.count(settled.groups().size(), "group");
         }
     }
 

@@ -68,10 +68,15 @@ public sealed interface GroupPin extends GroupEntry {
     }
 
     /**
-     * A pin: the groups are these, whatever the dials say, and no others form; what is in none of them waits. Without groups
-     * they form again by themselves.
+     * A pin: the groups are these, whatever the dials say, and no others form; what came since waits. Without groups they form
+     * again by themselves.
+     *
+     * @param left the tidy lead spellings of keywords that were in none
      */
-    record GroupsSettled(List<Settled> groups) implements GroupPin {
+    record GroupsSettled(List<Settled> groups, List<String> left) implements GroupPin {
+
+        /** They form again by themselves. */
+        public static final GroupsSettled NOT = new GroupsSettled(List.of(), List.of());
 
         /**
          * A settled group.
@@ -88,6 +93,7 @@ public sealed interface GroupPin extends GroupEntry {
 
         public GroupsSettled {
             groups = List.copyOf(groups);
+            left = List.copyOf(left);
         }
 
         @Override

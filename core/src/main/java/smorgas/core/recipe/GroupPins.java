@@ -26,7 +26,8 @@ import smorgas.core.text.Tidy;
  * @param locked by group, the tidy texts that are in it whatever the dials say, and no others
  * @param barred by tidy text, the groups in which the keyword never is
  * @param alsoIn by tidy text, the groups in which the keyword is beside its own
- * @param settled by tidy text, the group that it was in when the groups were settled; empty while they form by themselves
+ * @param settled by tidy text, the group that it was in when the groups were settled, or {@value #NO_GROUP}; empty while
+ *     they form by themselves
  */
 public record GroupPins(
         SequencedMap<String, String> placed,
@@ -144,14 +145,17 @@ public record GroupPins(
         }
 
         /** Of a text in two groups the first counts. */
-        void settle(List<GroupPin.GroupsSettled.Settled> groups) {
+        void settle(GroupPin.GroupsSettled groups) {
             settled = new LinkedHashMap<>();
-            for (GroupPin.GroupsSettled.Settled group : groups) {
+            for (GroupPin.GroupsSettled.Settled group : groups.groups()) {
                 String key = Tidy.of(group.name());
                 if (!key.equals(group.name())) {
                     names.putIfAbsent(key, group.name());
                 }
                 group.texts().forEach(text -> settled.putIfAbsent(text, key));
+            }
+            if (!settled.isEmpty()) {
+                groups.left().forEach(text -> settled.putIfAbsent(text, NO_GROUP));
             }
         }
 
@@ -220,7 +224,7 @@ public record GroupPins(
                     draft.locked.remove(e.group());
                 }
             }
-            case GroupPin.GroupsSettled e -> draft.settle(e.groups());
+            case GroupPin.GroupsSettled e -> draft.settle(e);
             case GroupPin.KeywordsBarred e -> {
                 draft.bar(e.texts(), e.group(), e.on());
                 draft.bar(e.also(), e.group(), e.on());

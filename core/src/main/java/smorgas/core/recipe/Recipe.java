@@ -70,6 +70,11 @@ public record Recipe(Gathering gathering, Folding folding, Sifting sifting, Grou
         return new Recipe(gathering, folding, sifting, grouping.with(settings), serving);
     }
 
+    /** The recipe after one more entry about groups. */
+    public Recipe after(GroupEntry entry) {
+        return new Recipe(gathering, folding, sifting, grouping.after(entry), serving);
+    }
+
     /** Whether it says the same in the same order: of two decisions on one keyword the later holds. */
     public boolean sameAs(Recipe other) {
         return equals(other) && sifting.sameAs(other.sifting) && grouping.sameAs(other.grouping);

@@ -240,19 +240,27 @@ class HandsTest {
 
     @Test
     void settledGroupsStayWhateverTheDialSaysAndWhatIsInNoneWaits() {
-        Entry settled = new GroupPin.GroupsSettled(List.of(
-                new GroupPin.GroupsSettled.Settled("Hive Lids", List.of("hive lid red", "hive lid tall")),
-                new GroupPin.GroupsSettled.Settled("smoker", List.of("smoker red", "smoker tall", "hive lid red"))));
+        Entry settled = new GroupPin.GroupsSettled(
+                List.of(
+                        new GroupPin.GroupsSettled.Settled("Hive Lids", List.of("hive lid red", "hive lid tall")),
+                        new GroupPin.GroupsSettled.Settled(
+                                "smoker", List.of("smoker red", "smoker tall", "hive lid red"))),
+                List.of("honey jar old"));
         for (int place : new int[] {10, 50, 90}) {
             Board board = likeness(place, settled);
             assertThat(sizes(board)).containsExactlyInAnyOrderEntriesOf(Map.of("hive lids", 2, "smoker", 2));
             assertThat(board.groups().name(board.groups().find("hive lids"))).isEqualTo("Hive Lids");
             assertThat(board.groups().grouping().leftovers()).isEqualTo(27);
+            assertThat(board.groups().grouping().since().cardinality()).isEqualTo(26);
+            assertThat(board.groups()
+                            .grouping()
+                            .since()
+                            .get(board.keywords().find("honey jar old").orElseThrow()))
+                    .isFalse();
         }
         Board moved = likeness(50, settled, new GroupPin.KeywordsPlaced(List.of("hive lid red"), List.of(), "smoker"));
         assertThat(sizes(moved)).containsEntry("smoker", 3).containsEntry("hive lids", 1);
-        assertThat(sizes(likeness(50, settled, new GroupPin.GroupsSettled(List.of()))))
-                .isEqualTo(sizes(likeness(50)));
+        assertThat(sizes(likeness(50, settled, GroupPin.GroupsSettled.NOT))).isEqualTo(sizes(likeness(50)));
     }
 
     @Test
@@ -270,7 +278,8 @@ class HandsTest {
                         .notes())
                 .isEmpty();
         entries.add(new GroupPin.GroupsSettled(
-                List.of(new GroupPin.GroupsSettled.Settled("smoker", List.of("smoker red", "smoker tall")))));
+                List.of(new GroupPin.GroupsSettled.Settled("smoker", List.of("smoker red", "smoker tall"))),
+                List.of()));
         assertThat(Board.of(List.of(LIST), Recipe.of(entries, "en")).plan().notes())
                 .as("settled groups wait for nothing")
                 .isEmpty();

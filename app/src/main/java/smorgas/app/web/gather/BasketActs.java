@@ -1,6 +1,7 @@
 package smorgas.app.web.gather;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.function.Function;
 import org.springframework.stereotype.Controller;
@@ -72,9 +73,12 @@ class BasketActs {
         return done(
                 act,
                 basket,
-                b -> new GroupPin.GroupsSettled(TableGroups.of(board, b.lines())
-                        .map(TableGroups::groups)
-                        .orElseThrow(() -> new Refusal(b.name() + " names no ad group of a keyword that is here"))));
+                b -> new GroupPin.GroupsSettled(
+                        TableGroups.of(board, b.lines())
+                                .map(TableGroups::groups)
+                                .orElseThrow(
+                                        () -> new Refusal(b.name() + " names no ad group of a keyword that is here")),
+                        List.of()));
     }
 
     /** Whether its lines bring keywords, or only tell about those that others bring. */

@@ -54,7 +54,8 @@ final class Alternatives {
         adopted.recipe()
                 .grouping()
                 .alternatives()
-                .forEach((name, settings) -> boards.put(name, previews.of(adopted, settings)));
+                .forEach((name, settings) ->
+                        boards.put(name, previews.of(adopted, settings, new Previews.Part.Nothing())));
     }
 
     /** Groupings beside each other. */

@@ -1,6 +1,5 @@
 package smorgas.app.web.group;
 
-import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.util.MultiValueMap;
@@ -8,8 +7,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
+import smorgas.app.work.Previews;
 import smorgas.core.board.Board;
-import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Anew;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.text.Tidy;
@@ -17,6 +17,12 @@ import smorgas.core.text.Tidy;
 /** What is done with the dials, alternatives and rules of the Group page; each is one entry. */
 @Controller
 class GroupActs {
+
+    private final Previews previews;
+
+    GroupActs(Previews previews) {
+        this.previews = previews;
+    }
 
     /** The dials as they stand are kept under a name. */
     @PostMapping("/projects/{id}/group/alternative")
@@ -32,31 +38,29 @@ class GroupActs {
         return act.done(recipe -> new GroupEntry.AlternativeDropped(alternative));
     }
 
-    /** The dials as they stand become the settings. */
+    /** The dials as they stand become the settings; by likeness, or where they are settled already, the groups stay from then on. */
     @PostMapping("/projects/{id}/group")
     String adopt(Act act, @RequestParam MultiValueMap<String, String> fields) {
-        Outcome outcome = act.make(recipe -> new GroupEntry.GroupSettingsChosen(
-                Dials.read(fields, recipe.grouping().settings())));
-        return act.to("/group" + GroupQuery.of(fields, "").with(), outcome);
+        Previews.Part part = Previews.Part.of(GroupQuery.of(fields, "").value("anew"));
+        Board board = act.snapshot().board();
+        Outcome outcome = act.make(recipe ->
+                previews.adopting(board, Dials.read(fields, recipe.grouping().settings()), part));
+        return act.to("/group" + GroupQuery.of(fields, "").with("anew", ""), outcome);
     }
 
     /** The groups stay as they are from now on, or form again by themselves. */
     @PostMapping("/projects/{id}/group/settle")
     String settle(Act act, @RequestParam boolean on) {
         Board board = act.snapshot().board();
-        return act.done(recipe -> new GroupPin.GroupsSettled(on ? settled(board) : List.of()));
+        return act.done(recipe -> on ? Anew.standing(board.groups()) : GroupPin.GroupsSettled.NOT);
     }
 
-    private static List<GroupPin.GroupsSettled.Settled> settled(Board board) {
-        Grouping grouping = board.groups().grouping();
-        return Arrays.stream(board.groups().order())
-                .filter(group -> grouping.kind(group) != Grouping.Kind.LEFTOVERS)
-                .mapToObj(group -> new GroupPin.GroupsSettled.Settled(
-                        grouping.key(group),
-                        Arrays.stream(grouping.members().row(group))
-                                .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
-                                .toList()))
-                .toList();
+    /** What came since the groups were settled joins those to which it is nearest, if it is near enough. */
+    @PostMapping("/projects/{id}/group/since")
+    String since(Act act) {
+        Board board = act.snapshot().board();
+        return act.done(recipe ->
+                Anew.joining(board.groups(), recipe.grouping().settings().seatedFrom()));
     }
 
     @PostMapping("/projects/{id}/mute")

@@ -79,7 +79,8 @@ class GroupController {
         Snapshot snapshot = project.snapshot();
         Board adopted = snapshot.board();
         GroupSettings wanted = wanted(fields, adopted.recipe(), model);
-        Board board = previews.of(adopted, wanted);
+        Previews.Part part = Previews.Part.of(GroupQuery.of(fields, "").value("anew"));
+        Board board = previews.of(adopted, wanted, part);
         boolean preview = board != adopted;
         GroupQuery query = GroupQuery.of(fields, preview ? Dials.query(wanted) : "");
         Shown.in(
@@ -204,6 +205,7 @@ class GroupController {
             List<RuleView> rules,
             @Nullable MuteOffer muteOffer,
             boolean settled,
+            String since,
             Set<String> removed,
             Map<String, String> joined) {}
 
@@ -238,6 +240,9 @@ class GroupController {
                                 ? MuteOffer.of(board).orElse(null)
                                 : null,
                         !recipe.grouping().pins().settled().isEmpty(),
+                        groups.grouping().since().isEmpty()
+                                ? ""
+                                : Show.count(groups.grouping().since().cardinality()),
                         recipe.grouping().pins().removed(),
                         recipe.grouping().pins().joined()));
     }

@@ -28,6 +28,8 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
             Map.entry("candidate", ""),
             Map.entry("leftovers", ""),
             Map.entry("parts", ""),
+            Map.entry("anew", ""),
+            Map.entry("since", ""),
             Map.entry("small", ""),
             Map.entry("first", "keywords"),
             Map.entry("base", ""),
@@ -47,6 +49,8 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
             "candidate",
             "leftovers",
             "parts",
+            "anew",
+            "since",
             "small",
             "first",
             "page");
@@ -109,7 +113,7 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
 
     /** What any address of the page asks instead to have this group opened. */
     static Map<String, String> toOpen(String key) {
-        return Map.of("group", key, "candidate", "", "leftovers", "", "parts", "", "page", "");
+        return Map.of("group", key, "candidate", "", "leftovers", "", "parts", "", "since", "", "page", "");
     }
 
     /** The page with this candidate opened. */
@@ -119,6 +123,16 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
 
     /** The page with the leftovers opened. */
     public String left() {
-        return with("leftovers", "true", "group", "", "candidate", "", "parts", "", "page", "");
+        return with("leftovers", "true", "group", "", "candidate", "", "parts", "", "since", "", "page", "");
+    }
+
+    /** The page with those leftovers opened that came after the groups were settled. */
+    public String leftSince() {
+        return with("leftovers", "true", "since", "true", "group", "", "candidate", "", "parts", "", "page", "");
+    }
+
+    /** The page with what it would be like if all, a group or a broader theme were grouped anew. */
+    public String anew(String what) {
+        return with("anew", what);
     }
 }

@@ -1,6 +1,7 @@
 package smorgas.app.web.group;
 
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -60,6 +61,7 @@ final class OpenedView {
             String members,
             String theme,
             String name,
+            List<String> names,
             String kind,
             List<String> themeWords,
             String memberCount,
@@ -75,14 +77,17 @@ final class OpenedView {
             int page,
             int pages) {}
 
+    /** The leftovers, or those of them that came since. */
+    private BitSet left() {
+        return query.value("since").equals("true") ? grouping.since() : grouping.leftOver();
+    }
+
     /** The opened group, or the leftovers: what holds it together, its members, its neighbours. */
     void show(int group, int page, Model model) {
         boolean is = group >= 0;
         int[] inOrder = board.orders()
                 .mostSearched(
-                        is
-                                ? grouping.members().row(group)
-                                : grouping.leftOver().stream().toArray());
+                        is ? grouping.members().row(group) : left().stream().toArray());
         int pages = Math.max(1, (inOrder.length + GroupViews.PAGE - 1) / GroupViews.PAGE);
         int shown = Math.clamp(page, 1, pages);
         List<Member> members = Arrays.stream(inOrder)
@@ -97,6 +102,7 @@ final class OpenedView {
                         MemberHtml.of(members, base),
                         is ? grouping.key(group) : "",
                         is ? groups.name(group) : "",
+                        is ? groups.explained().names(group) : List.of(),
                         is ? views.kind(group) : "",
                         is ? grouping.theme(group) : List.of(),
                         Show.count(inOrder.length, "keyword", "keywords"),

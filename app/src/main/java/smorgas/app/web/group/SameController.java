@@ -43,8 +43,9 @@ class SameController {
     String effect(@PathVariable long id, @RequestParam List<String> word, Model model) {
         Board board = frames.open(id).snapshot().board();
         GroupSettings settings = board.recipe().grouping().settings();
-        Board then = previews.of(board, settings.with(settings.same().joined(tidy(word.stream()))));
-        Changes changes = Changes.between(board.groups(), then.groups());
+        Board now = previews.free(board, settings);
+        Board then = previews.free(board, settings.with(settings.same().joined(tidy(word.stream()))));
+        Changes changes = Changes.between(now.groups(), then.groups());
         long groups = changes.flows().stream()
                 .flatMap(flow -> Stream.of(flow.from()))
                 .filter(group -> group >= 0)

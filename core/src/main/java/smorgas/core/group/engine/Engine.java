@@ -42,6 +42,24 @@ public interface Engine {
         }
     }
 
+    /** Finds no groups, but what else an engine tells: where groups are settled. By likeness that waits until it is asked for. */
+    static Found measuring(GroupSettings settings, Question question) {
+        Engine engine = of(settings);
+        if (!(settings.method() instanceof Method.ByLikeness)) {
+            return engine.find(question);
+        }
+        int[] none = new int[question.scope().length];
+        Arrays.fill(none, -1);
+        return new Found(
+                new int[0][],
+                new String[0],
+                none,
+                LikenessEngine.weights(question),
+                Optional.of(
+                        result -> engine.find(question).measure().orElseThrow().over(result)),
+                () -> engine.find(question).dial().get());
+    }
+
     /** The engine of a method. */
     static Engine of(GroupSettings settings) {
         return switch (settings.method()) {

@@ -210,7 +210,7 @@ final class LikenessEngine implements Engine {
     }
 
     /** The rarer a word the more it weighs, as in finding groups by themes. */
-    private static double[] weights(Question question) {
+    static double[] weights(Question question) {
         ThemeWords words = question.words();
         int[] counts = new int[words.size()];
         for (int keyword : question.all()) {

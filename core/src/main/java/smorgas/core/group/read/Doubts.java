@@ -10,8 +10,6 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
-import smorgas.core.column.Figure;
-import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.text.Tidy;
@@ -53,13 +51,11 @@ public final class Doubts {
 
     private final Groups groups;
     private final Grouping grouping;
-    private final Keywords keywords;
     private final Nearness nearness;
 
-    private Doubts(Groups groups, Keywords keywords) {
+    private Doubts(Groups groups) {
         this.groups = groups;
         this.grouping = groups.grouping();
-        this.keywords = keywords;
         this.nearness = grouping.nearness();
     }
 
@@ -82,8 +78,8 @@ public final class Doubts {
     }
 
     /** The weightiest doubts, the weightiest first. */
-    static List<Doubt> of(Groups groups, Keywords keywords) {
-        Doubts doubts = new Doubts(groups, keywords);
+    static List<Doubt> of(Groups groups) {
+        Doubts doubts = new Doubts(groups);
         List<Doubt> found = new ArrayList<>();
         doubts.joins(found);
         doubts.moves(found);
@@ -142,7 +138,7 @@ public final class Doubts {
                 double right = own < 0
                         ? DoubtWeights.seat(there, tightness(into), groups.keywords(into))
                         : DoubtWeights.move(here, there, tightness(into), groups.keywords(into));
-                found.add(new Move(keyword, into, here, there, right * searched(searches(keyword))));
+                found.add(new Move(keyword, into, here, there, right * searched(groups.searched(keyword))));
             }
         }
     }
@@ -186,20 +182,13 @@ public final class Doubts {
         double right = DoubtWeights.part(halves.like(), tightness(group), part.length, size);
         double weight = right
                 * part.length
-                * searched(Arrays.stream(part).mapToLong(this::searches).sum());
+                * searched(Arrays.stream(part).mapToLong(groups::searched).sum());
         return new Part(group, part, halves.like(), near(part, group), weight);
     }
 
     /** Of doubts that are as likely those with more searches are worth more. */
     private static double searched(long searches) {
         return 1 + Math.log(1 + searches) / SEARCHED;
-    }
-
-    private long searches(int keyword) {
-        return keywords.figure(Figure.SEARCHES)
-                .filter(column -> column.known(keyword))
-                .map(column -> column.twiceMiddle(keyword) / 2)
-                .orElse(0L);
     }
 
     /** The group but their own to which some keywords are most alike. */

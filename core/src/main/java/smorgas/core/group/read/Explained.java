@@ -12,6 +12,7 @@ import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.Nearness;
+import smorgas.core.recipe.GroupRule;
 
 /** Why keywords are in their groups, and what groups are made of. Safe for many threads; cannot change. */
 public final class Explained {
@@ -26,6 +27,8 @@ public final class Explained {
     private static final double COMMON = .2;
 
     private static final int MOST = 8;
+
+    private static final int MOST_NAMES = 3;
 
     private final Groups groups;
     private final Grouping grouping;
@@ -136,6 +139,27 @@ public final class Explained {
                 .reversed()
                 .thenComparing(Common::word));
         return common;
+    }
+
+    /** Names that a group could have beside its own: its most searched keywords, the tightest, and the words of its theme. */
+    public List<String> names(int group) {
+        int[] members = grouping.members().row(group);
+        List<String> texts = new ArrayList<>();
+        Arrays.stream(members)
+                .boxed()
+                .sorted(Comparator.<Integer>comparingLong(keyword -> -groups.searched(keyword))
+                        .thenComparing(keyword -> keyword))
+                .limit(MOST_NAMES)
+                .forEach(keyword -> texts.add(groups.all().text(keyword)));
+        Arrays.stream(members)
+                .boxed()
+                .max(Comparator.comparingDouble(grouping::tightness))
+                .ifPresent(keyword -> texts.add(groups.all().text(keyword)));
+        texts.add(String.join(" ", grouping.theme(group)));
+        return texts.stream()
+                .distinct()
+                .filter(text -> GroupRule.fits(text) && !text.equals(groups.name(group)))
+                .toList();
     }
 
     /** Members that are much less tight than the others, the least tight first; those a hand or a rule put there too. */

@@ -161,6 +161,13 @@ public final class Groups {
         return searches[group];
     }
 
+    /** Known searches a month of a keyword, a range by its middle; 0 if none is known. */
+    long searched(int keyword) {
+        return column.filter(known -> known.known(keyword))
+                .map(known -> known.twiceMiddle(keyword) / 2)
+                .orElse(0L);
+    }
+
     public long leftoverSearches() {
         return leftoverSearches;
     }
@@ -194,7 +201,7 @@ public final class Groups {
 
     /** What most needs a look, the weightiest first, worked out when first asked for. */
     public synchronized List<Doubts.Doubt> doubts() {
-        List<Doubts.Doubt> known = doubts == null ? Doubts.of(this, keywords) : doubts;
+        List<Doubts.Doubt> known = doubts == null ? Doubts.of(this) : doubts;
         doubts = known;
         return known;
     }
