@@ -24,6 +24,7 @@ public final class Bench {
                         "dials",
                         "grouping",
                         "experts",
+                        "expert-parts",
                         "same",
                         "doubts",
                         "storing",
@@ -66,6 +67,7 @@ public final class Bench {
                 case "grouping" -> Grouping.run(folder);
                 case "experts" -> Experts.run();
                 case "doubts" -> DoubtfulFirst.run();
+                case "expert-parts" -> Experts.parts();
                 case "same" -> SameMeaning.run(false);
                 case "same-told" -> SameMeaning.run(true);
                 case "likeness" -> LikenessSpeed.run(10_000, 100_000);

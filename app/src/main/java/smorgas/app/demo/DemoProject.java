@@ -11,10 +11,12 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Table;
+import smorgas.core.group.read.Anew;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Method;
@@ -50,6 +52,8 @@ class DemoProject implements SmartInitializingSingleton {
             "waxing",
             "printable");
 
+    private static final String PLAN = "the-shops-own-plan.csv";
+
     private final Projects projects;
     private final Table table;
     private final Pantry pantry;
@@ -66,7 +70,7 @@ class DemoProject implements SmartInitializingSingleton {
     public void afterSingletonsInstantiated() {
         if (wanted && projects.all().isEmpty()) {
             System.out.println(
-                    "Making the demo project: eight lists are read and a morning's decisions made; this takes some"
+                    "Making the demo project: its lists are read and a morning's decisions made; this takes some"
                             + " seconds, once.");
             pantry.ship(new WordList("Towns (made up)", "en", WordList.Kind.PLACES, 1, DemoKeywords.TOWNS));
             pantry.ship(new WordList("Rivals (made up)", "en", WordList.Kind.BRANDS, 1, DemoKeywords.RIVALS));
@@ -81,6 +85,10 @@ class DemoProject implements SmartInitializingSingleton {
         describe(project, "competitor-brumvale.csv", BasketInfo.Kind.COMPETITOR, "", "Brumvale");
         describe(project, "suggestion-harvest.txt", BasketInfo.Kind.SUGGESTIONS, "bee", "");
         describe(project, "pasted-from-the-client.txt", BasketInfo.Kind.PASTE, "", "");
+        // The shop's own plan tells how near the groups come to it, and brings no keywords.
+        project.gather(Offered.file(PLAN, DemoLists.plan()));
+        long plan = basket(project, PLAN);
+        done(project.act(project.snapshot().version(), recipe -> new BasketEntry.BasketBrings(plan, PLAN, false)));
         for (String word : DROPPED_WORDS) {
             act(project, new Condition.HasWord(word), Standing.DROPPED);
         }
@@ -126,6 +134,14 @@ class DemoProject implements SmartInitializingSingleton {
                         List.of(new Pass(5, Pass.ANY, Pass.ANY, 1, 4, true, 0)), Rank.BY_KEYWORDS)));
         done(project.act(
                 project.snapshot().version(),
+                recipe -> new GroupEntry.WordsSame(
+                        List.of(List.of("personalised", "custom"), List.of("regulations", "laws", "rules")),
+                        GroupEntry.WordsSame.Way.SAME)));
+        GroupPin.GroupsSettled standing =
+                Anew.standing(project.snapshot().board().groups());
+        done(project.act(project.snapshot().version(), recipe -> standing));
+        done(project.act(
+                project.snapshot().version(),
                 recipe -> new ServeEntry.PlanSettingsChosen(new PlanSettings(
                         "Beekeeping UK",
                         PlanSettings.THEME,
@@ -137,13 +153,17 @@ class DemoProject implements SmartInitializingSingleton {
                         false))));
     }
 
-    private static void describe(
-            OpenProject project, String name, BasketInfo.Kind kind, String seed, String competitor) {
-        long basket = project.snapshot().baskets().stream()
+    private static long basket(OpenProject project, String name) {
+        return project.snapshot().baskets().stream()
                 .filter(b -> b.name().equals(name))
                 .findFirst()
                 .orElseThrow()
                 .id();
+    }
+
+    private static void describe(
+            OpenProject project, String name, BasketInfo.Kind kind, String seed, String competitor) {
+        long basket = basket(project, name);
         done(project.act(
                 project.snapshot().version(),
                 recipe -> new BasketEntry.BasketDescribed(

@@ -1,6 +1,7 @@
 package smorgas.core.board;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -11,6 +12,8 @@ import java.util.Set;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.TextColumn;
 import smorgas.core.gather.Lines;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Moves;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.text.Tidy;
@@ -23,9 +26,14 @@ import smorgas.core.text.Tidy;
  * @param missing keywords of the table that the project has not, or has dropped
  * @param twice keywords that stand in two ad groups; the first counts
  * @param waiting keywords of the project that would be in none
+ * @param moved how many of the placed keywords a hand would have to move to come from the groups as they stand to these, what is
+ *     left over standing alone; below 0 where there are too many groups to tell
  */
 public record TableGroups(
-        List<GroupPin.GroupsSettled.Settled> groups, int placed, int missing, int twice, int waiting) {
+        List<GroupPin.GroupsSettled.Settled> groups, int placed, int missing, int twice, int waiting, int moved) {
+
+    /** Of more groups it would take minutes to find out. */
+    private static final int MOST_COMPARED = 1_500;
 
     public TableGroups {
         groups = List.copyOf(groups);
@@ -71,7 +79,25 @@ public record TableGroups(
                         placed.size(),
                         missing.size(),
                         twice.size(),
-                        board.standings().remaining().cardinality() - placed.size()));
+                        board.standings().remaining().cardinality() - placed.size(),
+                        moved(board, placed)));
+    }
+
+    private static int moved(Board board, Map<Integer, String> placed) {
+        Grouping grouping = board.groups().grouping();
+        Map<String, Integer> numbers = new HashMap<>();
+        int[] keywords =
+                placed.keySet().stream().mapToInt(Integer::intValue).sorted().toArray();
+        int[] wanted = Arrays.stream(keywords)
+                .map(keyword -> numbers.computeIfAbsent(placed.get(keyword), name -> numbers.size()))
+                .toArray();
+        int[] found = Arrays.stream(keywords)
+                .map(keyword -> grouping.groupOf(keyword) >= 0 ? grouping.groupOf(keyword) : -1 - keyword)
+                .toArray();
+        long groups = Arrays.stream(found).distinct().count();
+        return Math.max(groups, numbers.size()) > MOST_COMPARED
+                ? -1
+                : (int) Math.round(Moves.share(found, wanted) * keywords.length);
     }
 
     /** Lists write a dash for no group. */

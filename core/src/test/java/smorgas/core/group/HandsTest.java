@@ -315,6 +315,14 @@ class HandsTest {
                         new GroupPin.GroupsSettled.Settled("Smokers", List.of("smoker red")));
         assertThat(List.of(found.placed(), found.missing(), found.twice(), found.waiting()))
                 .containsExactly(3, 1, 1, 28);
+        Entry lids = new GroupPin.KeywordsPlaced(List.of("hive lid red", "hive lid tall"), List.of(), "under lids");
+        assertThat(TableGroups.of(likeness(50, lids), table).orElseThrow().moved())
+                .isZero();
+        Entry apart = new GroupPin.KeywordsPlaced(List.of("hive lid tall"), List.of(), "elsewhere");
+        assertThat(TableGroups.of(likeness(50, lids, apart), table)
+                        .orElseThrow()
+                        .moved())
+                .isEqualTo(1);
         assertThat(TableGroups.of(likeness(50), LIST)).isEmpty();
     }
 }

@@ -63,7 +63,13 @@ record OpenedView(
                 + Show.count(groups.waiting(), "keyword of the project", "keywords of the project")
                 + " would wait among the leftovers; " + Show.count(groups.missing())
                 + " of its own are not here or are dropped; " + Show.count(groups.twice())
-                + " stand in two ad groups, and the first counts.";
+                + " stand in two ad groups, and the first counts."
+                + (groups.moved() < 0
+                        ? ""
+                        : " As your groups stand, " + Show.count(groups.moved()) + " of the "
+                                + Show.count(groups.placed()) + " ("
+                                + Show.percent(groups.moved() / (double) Math.max(1, groups.placed()))
+                                + ") would have to be moved by hand to be these.");
     }
 
     private static String how(Reading reading) {
