@@ -25,6 +25,9 @@ record Story(String keyword, String standing, boolean byHand, List<Source> sourc
 
     private static final int SOURCES = 60;
 
+    /** What adds less to a likeness is not worth a word. */
+    private static final double LEAST_TOLD = .05;
+
     /** One line that was folded in, with what brought it there, the figures that its basket gives and its other columns as they stand. */
     record Source(String text, String basket, String line, String by, String figures, String others) {}
 
@@ -75,7 +78,17 @@ record Story(String keyword, String standing, boolean byHand, List<Source> sourc
             return "In no group, because it is Dropped.";
         }
         if (group == Grouping.LEFTOVER) {
-            return "A leftover: no theme with enough keywords has its words.";
+            if (!(grouping.settings().method() instanceof Method.ByLikeness)) {
+                return "A leftover: no theme with enough keywords has its words.";
+            }
+            Explained.Why why = groups.explained().why(keyword);
+            return (grouping.since().get(keyword)
+                            ? "It came after the groups were settled, and waits."
+                            : "A leftover: no group is near enough.")
+                    + why.next()
+                            .map(other -> " The nearest is \"" + groups.name(other) + "\" with "
+                                    + Show.percent(why.nextTightness()) + reasons(keyword, other, board) + ".")
+                            .orElse("");
         }
         Explained.Why why = groups.explained().why(keyword);
         String in = "In \"" + groups.name(group) + "\", ";
@@ -83,10 +96,17 @@ record Story(String keyword, String standing, boolean byHand, List<Source> sourc
         boolean likeness = grouping.settings().method() instanceof Method.ByLikeness;
         String because =
                 switch (grouping.by(keyword)) {
-                    case SETTLED -> "where it was when the groups were settled.";
+                    case SETTLED ->
+                        "where it was when the groups were settled"
+                                + (likeness
+                                        ? "; it is " + Show.percent(why.tightness()) + " like the others there"
+                                                + reasons(keyword, group, board)
+                                        : "")
+                                + ".";
                     case THEME ->
                         likeness
-                                ? "because it is " + Show.percent(why.tightness()) + " like the others there."
+                                ? "because it is " + Show.percent(why.tightness()) + " like the others there"
+                                        + reasons(keyword, group, board) + "."
                                 : "because it has " + quoted(why.by()) + ", "
                                         + (why.by().size() == 1 ? "which carries " : "which carry ") + tight + ".";
                     case RULE -> "because a rule puts it there.";
@@ -100,9 +120,36 @@ record Story(String keyword, String standing, boolean byHand, List<Source> sourc
                 };
         String next = why.next()
                 .map(other -> " The next best would be \"" + groups.name(other) + "\" with "
-                        + Show.percent(why.nextTightness()) + ".")
+                        + Show.percent(why.nextTightness()) + ", "
+                        + (why.lead() < 0 ? "more by " : "less by ") + Show.percent(Math.abs(why.lead())) + ".")
                 .orElse("");
         return in + because + next;
+    }
+
+    /** What makes it like the others of its group, and which are nearest. */
+    private static String reasons(int keyword, int group, Board board) {
+        return board.groups()
+                .grouping()
+                .nearness()
+                .reasons(keyword, group)
+                .map(reasons -> {
+                    List<String> parts = new ArrayList<>();
+                    reasons.words().stream()
+                            .filter(word -> word.share() >= LEAST_TOLD)
+                            .forEach(word -> parts.add("\"" + word.text() + "\""
+                                    + (word.same() ? " and what means the same " : " ") + Show.percent(word.share())));
+                    if (reasons.meaning() >= LEAST_TOLD) {
+                        parts.add("meaning " + Show.percent(reasons.meaning()));
+                    }
+                    if (reasons.company() >= LEAST_TOLD) {
+                        parts.add("the same neighbours " + Show.percent(reasons.company()));
+                    }
+                    String nearest = reasons.nearest().stream()
+                            .map(other -> "\"" + board.keywords().text(other) + "\"")
+                            .collect(Collectors.joining(", "));
+                    return " (" + String.join(", ", parts) + ")" + (nearest.isEmpty() ? "" : ", most like " + nearest);
+                })
+                .orElse("");
     }
 
     private static String quoted(List<String> words) {

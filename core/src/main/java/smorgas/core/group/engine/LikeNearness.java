@@ -1,22 +1,30 @@
 package smorgas.core.group.engine;
 
 import it.unimi.dsi.fastutil.ints.IntOpenHashSet;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 import java.util.function.IntConsumer;
 import org.jspecify.annotations.Nullable;
 
 /** Near is a keyword to a group to whose other members it is alike. */
 final class LikeNearness implements Nearness {
 
+    private static final int NEAREST = 3;
+
     private final Membership result;
     private final Likeness likeness;
+    private final Terms terms;
     /** The number of each keyword among those that grew; -1 for others. */
     private final int[] place;
 
     private final int[] keywordAt;
     private final Likeness.@Nullable Sum[] sums;
 
-    LikeNearness(Membership result, Likeness likeness, int[] place) {
+    LikeNearness(Membership result, Likeness likeness, Terms terms, int[] place) {
+        this.terms = terms;
         this.result = result;
         this.likeness = likeness;
         this.place = place;
@@ -83,5 +91,34 @@ final class LikeNearness implements Nearness {
         return place[keyword] < 0 || place[other] < 0
                 ? 0
                 : likeness.between(likeness.sum(place[keyword]), likeness.sum(place[other]));
+    }
+
+    @Override
+    public Optional<Reasons> reasons(int keyword, int group) {
+        Likeness.Sum sum = sums[group];
+        if (sum == null || place[keyword] < 0) {
+            return Optional.empty();
+        }
+        boolean member = result.groupOf(keyword) == group;
+        if (member && sum.size() == 1) {
+            return Optional.empty();
+        }
+        Likeness.Parts parts = likeness.parts(place[keyword], sum, member);
+        if (parts.whole() <= 0) {
+            return Optional.empty();
+        }
+        List<Reasons.Word> words = new ArrayList<>();
+        parts.terms()
+                .forEach((term, part) ->
+                        words.add(new Reasons.Word(terms.shown(term), terms.several(term), part / parts.whole())));
+        words.sort(Comparator.comparingDouble(Reasons.Word::share).reversed().thenComparing(Reasons.Word::text));
+        List<Integer> nearest = Arrays.stream(likeness.links()[place[keyword]])
+                .map(at -> keywordAt[at])
+                .filter(other -> result.groupOf(other) == group)
+                .limit(NEAREST)
+                .boxed()
+                .toList();
+        return Optional.of(
+                new Reasons(words, parts.meaning() / parts.whole(), parts.company() / parts.whole(), nearest));
     }
 }

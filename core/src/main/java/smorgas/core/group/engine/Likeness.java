@@ -2,6 +2,8 @@ package smorgas.core.group.engine;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
 
@@ -259,5 +261,47 @@ final class Likeness {
         }
         double like = ((1 - SHARED) * blended + SHARED * one.near.dot(other.near)) / pairs;
         return Math.max(0, Math.min(1, like));
+    }
+
+    /**
+     * What the likeness of a keyword to others is made of.
+     *
+     * @param terms by term how much it adds
+     * @param meaning how much what they mean adds beyond their words
+     * @param company how much shared neighbours add
+     */
+    record Parts(Map<Integer, Double> terms, double meaning, double company) {
+        double whole() {
+            return terms.values().stream().mapToDouble(Double::doubleValue).sum() + meaning + company;
+        }
+    }
+
+    /**
+     * The parts of what {@link #between} says of a keyword and a set.
+     *
+     * @param member whether the keyword is one of the set; then it is about the others
+     */
+    Parts parts(int keyword, Sum set, boolean member) {
+        double others = set.size - (member ? 1 : 0);
+        Sparse own = terms[keyword];
+        boolean known = meanings != null && set.meaning != null;
+        double said = (1 - SHARED) * (known ? 1 - MEANING : 1);
+        Map<Integer, Double> adds = new TreeMap<>();
+        for (int i = 0; i < own.places().length; i++) {
+            int term = own.places()[i];
+            double there = set.softened.at(term) - (member ? softened[keyword].at(term) : 0);
+            double add = said * own.values()[i] * there / others;
+            if (add > 1e-6) {
+                adds.put(term, add);
+            }
+        }
+        double meaning = 0;
+        if (known) {
+            double same =
+                    dot(meanings[keyword], set.meaning) - (member ? dot(meanings[keyword], meanings[keyword]) : 0);
+            meaning = Math.max(0, (1 - SHARED) * MEANING * (same / others - usual) / (1 - usual));
+        }
+        double company = near[keyword].dot(set.near) - (member ? near[keyword].dot(near[keyword]) : 0);
+        return new Parts(adds, meaning, Math.max(0, SHARED * company / others));
     }
 }

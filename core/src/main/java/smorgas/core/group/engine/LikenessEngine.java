@@ -91,7 +91,7 @@ final class LikenessEngine implements Engine {
                 keys.toArray(String[]::new),
                 found,
                 weights(question),
-                Optional.of(result -> new LikeNearness(result, grove.likeness(), place)),
+                Optional.of(result -> new LikeNearness(result, grove.likeness(), grove.terms(), place)),
                 () -> dial(grove));
     }
 

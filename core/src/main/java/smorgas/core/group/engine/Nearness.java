@@ -1,5 +1,7 @@
 package smorgas.core.group.engine;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.function.IntConsumer;
 import smorgas.core.column.RaggedInts;
 
@@ -23,6 +25,30 @@ public interface Nearness {
 
     /** How alike two keywords are: 0 to 1. */
     double alike(int keyword, int other);
+
+    /** Why a keyword is as near to a group as it is; empty where the words of the group's theme say it all. */
+    default Optional<Reasons> reasons(int keyword, int group) {
+        return Optional.empty();
+    }
+
+    /**
+     * What makes a keyword like the others of a group. The shares of all parts come to 1.
+     *
+     * @param words those that make it so, the most telling first
+     * @param meaning the share of what they mean beyond their words; 0 where that is not known or does not count
+     * @param company the share of being alike to the same third keywords
+     * @param nearest the keywords of the group most like it, the most alike first
+     */
+    record Reasons(List<Word> words, double meaning, double company, List<Integer> nearest) {
+
+        /**
+         * A word.
+         *
+         * @param text as keywords write it
+         * @param same whether others that mean the same count with it
+         */
+        public record Word(String text, boolean same, double share) {}
+    }
 
     /** Which keyword is in which group. */
     interface Membership {

@@ -204,6 +204,11 @@ public final class SameWords {
         return meanings.get(meaning).kind().equals(OF_TRADE);
     }
 
+    /** Whether a stem is of a word that means the same as others here. */
+    boolean here(String stem) {
+        return stems.containsKey(stem);
+    }
+
     int size() {
         return meanings.size();
     }

@@ -7,6 +7,12 @@ record Sparse(int[] places, float[] values) {
 
     static final Sparse NOTHING = new Sparse(new int[0], new float[0]);
 
+    /** What stands in a place. */
+    double at(int place) {
+        int found = Arrays.binarySearch(places, place);
+        return found < 0 ? 0 : values[found];
+    }
+
     double dot(Sparse other) {
         double sum = 0;
         int i = 0;

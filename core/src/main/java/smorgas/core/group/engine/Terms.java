@@ -34,6 +34,9 @@ final class Terms {
     private final int[] heads;
     private final BitSet slips = new BitSet();
     private final List<String> texts = new ArrayList<>();
+    /** Each term as a keyword writes it. */
+    private final List<String> shown = new ArrayList<>();
+
     private final List<Boolean> units = new ArrayList<>();
     private final int things;
     private final int[] meaningOf;
@@ -79,6 +82,7 @@ final class Terms {
                             match == null ? word : same.meaning(match.meaning()).name();
                     int term = numbers.computeIfAbsent(stems.of(one), stem -> {
                         this.texts.add(stem);
+                        shown.add(one);
                         units.add(Written.unit(one));
                         return numbers.size();
                     });
@@ -108,6 +112,7 @@ final class Terms {
                     place[meaning] = things + meanings.size();
                     meanings.add(meaning);
                     texts.add(same.meaning(meaning).name());
+                    shown.add(same.meaning(meaning).name());
                 }
                 all.add(place[meaning]);
             }
@@ -148,6 +153,16 @@ final class Terms {
 
     String text(int term) {
         return texts.get(term);
+    }
+
+    /** A term as some keyword writes it, not as a stem. */
+    String shown(int term) {
+        return shown.get(term);
+    }
+
+    /** Whether a term stands for several words that mean the same. */
+    boolean several(int term) {
+        return term >= things || same.here(texts.get(term));
     }
 
     boolean unit(int term) {

@@ -1,6 +1,7 @@
 package smorgas.core.group.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -337,5 +338,33 @@ class LikenessTest {
         assertThat(Likeness.usual(same)).isEqualTo(.95);
         Arrays.setAll(same, i -> new float[] {i % 2, 1 - i % 2});
         assertThat(Likeness.usual(same)).isIn(0.0, .95);
+    }
+
+    @Test
+    void whatMakesAKeywordLikeItsGroupIsToldAndComesToOne() {
+        Grouping grouping = group(SHOES, Method.ByLikeness.standard(), "en");
+        int cheap = SHOES.indexOf("affordable climbing shoes");
+        int own = grouping.groupOf(cheap);
+        Nearness.Reasons reasons = grouping.nearness().reasons(cheap, own).orElseThrow();
+        assertThat(reasons.words())
+                .extracting(Nearness.Reasons.Word::text)
+                .contains("climbing", "shoes", "cheap")
+                .doesNotContain("affordable");
+        assertThat(reasons.words().stream()
+                        .filter(word -> word.text().equals("cheap"))
+                        .findFirst()
+                        .orElseThrow()
+                        .same())
+                .isTrue();
+        double all = reasons.words().stream()
+                .mapToDouble(Nearness.Reasons.Word::share)
+                .sum();
+        assertThat(all + reasons.meaning() + reasons.company()).isCloseTo(1, within(1e-6));
+        assertThat(reasons.meaning()).isZero();
+        assertThat(reasons.nearest())
+                .hasSizeBetween(1, 3)
+                .allMatch(keyword -> grouping.groupOf(keyword) == own && keyword != cheap);
+        assertThat(group(SHOES, Method.ByThemes.standard(), "en").nearness().reasons(0, 0))
+                .isEmpty();
     }
 }
