@@ -24,7 +24,6 @@ public final class Bench {
                         "dials",
                         "grouping",
                         "experts",
-                        "expert-parts",
                         "same",
                         "doubts",
                         "storing",
@@ -67,7 +66,6 @@ public final class Bench {
                 case "grouping" -> Grouping.run(folder);
                 case "experts" -> Experts.run();
                 case "doubts" -> DoubtfulFirst.run();
-                case "expert-parts" -> Experts.parts();
                 case "same" -> SameMeaning.run(false);
                 case "same-told" -> SameMeaning.run(true);
                 case "likeness" -> LikenessSpeed.run(10_000, 100_000);

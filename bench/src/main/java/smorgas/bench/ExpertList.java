@@ -12,8 +12,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Random;
-import java.util.stream.IntStream;
 
 /**
  * A keyword list grouped by judgement; see the README beside the lists. Only what is relevant; what is left over is a class of
@@ -65,21 +63,6 @@ record ExpertList(String name, String language, boolean tuned, List<String> keyw
             numbered[i] = numbers.get(group);
         }
         return numbered;
-    }
-
-    /** About a share of it, drawn the same each time. */
-    ExpertList part(double share) {
-        Random random = new Random(7);
-        int[] kept = IntStream.range(0, keywords.size())
-                .filter(i -> random.nextDouble() < share)
-                .toArray();
-        return new ExpertList(
-                name,
-                language,
-                tuned,
-                Arrays.stream(kept).mapToObj(keywords::get).toList(),
-                Arrays.stream(kept).map(i -> wanted[i]).toArray(),
-                Arrays.stream(kept).map(i -> second[i]).toArray());
     }
 
     /** How many ad groups there are, those of one keyword that is left over too. */

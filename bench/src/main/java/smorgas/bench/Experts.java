@@ -52,26 +52,6 @@ final class Experts {
         }
     }
 
-    /** What becomes of it with fewer keywords. */
-    static void parts() throws IOException {
-        System.out.println("| list | keywords | B-cubed F1 | to be moved |");
-        System.out.println("|---|---:|---:|---:|");
-        for (ExpertList list : ExpertList.all()) {
-            for (double share : new double[] {1, .5, .25}) {
-                ExpertList part = list.part(share);
-                int[] found = ours(part, Method.ByLikeness.standard(), MeaningVectors.NONE);
-                System.out.printf(
-                        Locale.ENGLISH,
-                        "| %s%s | %d | %.3f | %.3f |%n",
-                        list.name(),
-                        list.tuned() ? "" : " (not tuned on)",
-                        part.keywords().size(),
-                        Agreement.of(found, part.wanted()).f(),
-                        Moves.share(found, part.wanted()));
-            }
-        }
-    }
-
     private static int[] ours(ExpertList list, Method method, MeaningVectors meaning) {
         return ExpertBoards.labels(
                 list,

@@ -63,7 +63,8 @@ final class LikenessSpeed {
                                 Edition.NEWEST,
                                 MeaningVectors.NONE,
                                 grown),
-                        GroupSettings.standard("en").with(new Method.ByLikeness(place, 2, 0, false)))
+                        GroupSettings.standard("en")
+                                .with(new Method.ByLikeness(place, 2, 0, false, Method.ByLikeness.ALL)))
                 .size();
     }
 }

@@ -105,8 +105,7 @@ final class BatchRun {
         timed("sift", board::standings);
         GroupSettings asked = recipe.grouping().settings();
         if (!asked.equals(asked.forSoMany(board.standings().remaining().cardinality()))) {
-            progress.accept(
-                    "groups form by themes: more than " + Method.ByLikeness.MOST + " keywords are left to compare");
+            progress.accept("groups form by themes: more keywords are left than are compared");
         } else if (asked.method() instanceof Method.ByLikeness like && like.meaning()) {
             timed("meaning", () -> understand(board, meanings));
         }

@@ -28,6 +28,11 @@ final class OldBodies {
                 ObjectNode same = settings.putObject("same");
                 same.putArray("sets");
                 same.putArray("apart");
+                // So many keywords were compared.
+                if (settings.path("method") instanceof ObjectNode method
+                        && method.path("by").stringValue("").equals("likeness")) {
+                    method.put("compared", 100_000);
+                }
             }
         }
         if (format == 1 && kind.equals("groups-settled") && body instanceof ObjectNode settled) {

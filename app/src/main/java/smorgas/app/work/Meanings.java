@@ -169,10 +169,12 @@ public class Meanings implements DisposableBean {
                 known.putAll(found);
                 task.done += part.size();
             }
-            task.over = !task.stopped;
-            if (task.over && news) {
+            boolean all = !task.stopped;
+            if (all && news) {
                 project.understood();
             }
+            // Only now: who sees that all is known finds the groups that go by it.
+            task.over = all;
         } catch (MeaningModel.Unavailable e) {
             LOG.warn("keywords are grouped by words alone: {}", e.getMessage());
             broken = String.valueOf(e.getMessage());

@@ -11,7 +11,6 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import smorgas.core.recipe.Method;
 
 /** Groups by likeness over HTTP: the dial, what keywords mean, settled groups, groups from a table. */
 class LikenessIT {
@@ -194,17 +193,21 @@ class LikenessIT {
     @Test
     void moreKeywordsThanAreComparedFormGroupsByThemesAndThePageSaysSo() {
         StringBuilder many = new StringBuilder("keyword\n");
-        for (int i = 0; i <= Method.ByLikeness.MOST; i++) {
+        for (int i = 0; i <= 300; i++) {
             many.append("thing")
                     .append(i / 3)
                     .append(List.of(" lid\n", " roof\n", " stand\n").get(i % 3));
         }
         gather("many.csv", many.toString());
-        Document page = page("");
-        assertThat(page.select("#meaning").text()).contains("form by themes", "100,000");
+        assertThat(page("").select(".dial-named a")).hasSize(4);
+        Document page = page("?dials=1&method=likeness&place=50&least=2&compared=300");
+        assertThat(page.select("#meaning").text()).contains("form by themes", "300");
         assertThat(page.select("select[name=method] option[selected]").attr("value"))
                 .as("what was asked for stays")
                 .isEqualTo("likeness");
         assertThat(page.select(".dial-named a")).isEmpty();
+        assertThat(page.select("input[name=compared]").attr("value")).isEqualTo("300");
+        visitor.post(page.select("#preview form").first().attr("action"), Map.of());
+        assertThat(page("").select("#meaning").text()).contains("form by themes", "300");
     }
 }

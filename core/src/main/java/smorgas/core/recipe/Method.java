@@ -37,19 +37,21 @@ public sealed interface Method {
      * @param smallest the least keywords of a group, from 1; smaller ones go to the nearest group that is near enough
      * @param largest the most keywords of a group; larger ones are divided; 0 for no bound
      * @param meaning whether what keywords mean counts beside their words, once it is known of all
+     * @param compared of more keywords groups form by themes, {@value #FEWEST} to {@value #ALL}: to find out how alike they are takes
+     *     seconds where themes take a blink. A recipe gives the same everywhere, so this is no setting of a machine
      */
-    record ByLikeness(int place, int smallest, int largest, boolean meaning) implements Method {
+    record ByLikeness(int place, int smallest, int largest, boolean meaning, int compared) implements Method {
         public static final int BROADEST = 0;
         public static final int BROAD = 30;
         public static final int USUAL = 50;
         public static final int TIGHT = 70;
         public static final int TIGHTEST = 100;
 
-        /**
-         * The most keywords whose likeness is found out. It takes seconds where that of themes takes a blink, again whenever
-         * keywords are dropped; a recipe gives the same everywhere, so this is no setting of a machine.
-         */
+        /** How many are compared unless somebody sets it otherwise. */
         public static final int MOST = 100_000;
+
+        public static final int FEWEST = 100;
+        public static final int ALL = 1_000_000;
 
         public ByLikeness {
             if (place < BROADEST || place > TIGHTEST) {
@@ -57,6 +59,9 @@ public sealed interface Method {
             }
             if (smallest < 1 || smallest > 100_000) {
                 throw new Refusal("The smallest group has 1 to 100,000 keywords, not " + smallest);
+            }
+            if (compared < FEWEST || compared > ALL) {
+                throw new Refusal("So many keywords are compared: 100 to 1,000,000, not " + compared);
             }
             if (largest != 0 && largest < Math.max(2, smallest)) {
                 throw new Refusal(
@@ -78,17 +83,17 @@ public sealed interface Method {
 
         /** The same at another place. */
         public ByLikeness at(int other) {
-            return new ByLikeness(other, smallest, largest, meaning);
+            return new ByLikeness(other, smallest, largest, meaning, compared);
         }
 
         /** The same by words alone, or by meaning too. */
         public ByLikeness with(boolean counts) {
-            return new ByLikeness(place, smallest, largest, counts);
+            return new ByLikeness(place, smallest, largest, counts, compared);
         }
 
         /** The usual place, groups of two and more, no bound above. */
         public static ByLikeness standard() {
-            return new ByLikeness(USUAL, 2, 0, false);
+            return new ByLikeness(USUAL, 2, 0, false, MOST);
         }
     }
 }

@@ -87,7 +87,11 @@ final class DialHtml {
                 Show.count(single ? 0 : at.leftovers()),
                 new GroupQuery(
                                 Dials.query(settings.with(new Method.ByLikeness(
-                                        place, single ? 1 : method.smallest(), method.largest(), method.meaning()))),
+                                        place,
+                                        single ? 1 : method.smallest(),
+                                        method.largest(),
+                                        method.meaning(),
+                                        method.compared()))),
                                 query.fields())
                         .with(),
                 place == method.place());

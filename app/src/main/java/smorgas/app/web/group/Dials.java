@@ -65,7 +65,8 @@ final class Dials {
                 number(fields, "place", 0, known.place()),
                 number(fields, "least", 0, known.smallest()),
                 number(fields, "most", 0, fields.containsKey("most") ? 0 : known.largest()),
-                fields.containsKey("place") ? fields.containsKey("meaning") : known.meaning());
+                fields.containsKey("place") ? fields.containsKey("meaning") : known.meaning(),
+                number(fields, "compared", 0, known.compared()));
     }
 
     private static List<Pass> passes(MultiValueMap<String, String> fields, List<Pass> adopted) {
@@ -155,6 +156,9 @@ final class Dials {
                 add(query, "most", like.largest() == 0 ? "" : like.largest());
                 if (like.meaning()) {
                     add(query, "meaning", true);
+                }
+                if (like.compared() != Method.ByLikeness.MOST) {
+                    add(query, "compared", like.compared());
                 }
             }
             case Method.ByThemes themes -> addThemes(query, themes);

@@ -96,8 +96,8 @@ class GroupController {
                 == board.groups().grouping().settings().method().getClass();
         if (compared) {
             meaning(id, project, wanted, query, model);
-        } else {
-            Shown.in(model, MeaningView.TOO_MANY);
+        } else if (wanted.method() instanceof Method.ByLikeness like) {
+            Shown.in(model, MeaningView.tooMany(like));
         }
         model.addAttribute("meaningKnown", compared && meanings.state(project) instanceof Meanings.Ready);
         if (preview) {

@@ -18,14 +18,16 @@ import smorgas.core.recipe.Method;
 record MeaningView(String meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
 
     /** Instead of it, of more keywords than whose likeness is found out. */
-    static final MeaningView TOO_MANY = new MeaningView(
-            "More than " + Show.count(Method.ByLikeness.MOST)
-                    + " keywords: their groups form by themes here, until fewer are left. Sift out what does not fit, or choose"
-                    + " themes to turn their dials.",
-            "",
-            "",
-            "",
-            "");
+    static MeaningView tooMany(Method.ByLikeness like) {
+        return new MeaningView(
+                "More than " + Show.count(like.compared())
+                        + " keywords: their groups form by themes here, until fewer are left. Sift out what does not fit, choose themes"
+                        + " to turn their dials, or compare more of them (More dials), which takes its time.",
+                "",
+                "",
+                "",
+                "");
+    }
 
     /** What there is to tell; empty where nothing can be known of meaning. */
     static Optional<MeaningView> of(

@@ -21,12 +21,11 @@ final class LikenessEngine implements Engine {
 
     private static final double USUAL_WITH_MEANING = .58;
 
-    /** These hold for so many keywords; the usual place is by so much broader where there are twice as many, within bounds. */
+    /** These hold for so many keywords or fewer; the usual place is by so much broader where there are twice as many, within a bound. */
     private static final double FULL = 500;
 
     private static final double PER_DOUBLING = .06;
     private static final double BROADEST = .76;
-    private static final double TIGHTEST = 1.1;
 
     /** A group that is too small joins one that is at least this part as near as its own members are. */
     private static final double NEAR_ENOUGH = .8;
@@ -114,7 +113,7 @@ final class LikenessEngine implements Engine {
         double full = likeness.knowsMeaning() ? USUAL_WITH_MEANING : USUAL_BY_WORDS;
         // The more keywords a thing has the more ways there are to say it, and the less alike they are on the whole.
         double doublings = Math.log(likeness.size() / FULL) / Math.log(2);
-        double usual = full * Math.clamp(1 - PER_DOUBLING * doublings, BROADEST, TIGHTEST);
+        double usual = full * Math.clamp(1 - PER_DOUBLING * doublings, BROADEST, 1);
         double at = place / (double) Method.ByLikeness.USUAL;
         // Past the tightest no two are alike enough.
         return at <= 1 ? Linkage.LEAST + (usual - Linkage.LEAST) * at : usual + (1.01 - usual) * (at - 1);

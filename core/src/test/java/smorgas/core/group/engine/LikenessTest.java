@@ -142,7 +142,7 @@ class LikenessTest {
         Set<Set<String>> broader = Set.of(new HashSet<>(SHOES));
         Dial dial = group(SHOES, Method.ByLikeness.standard(), "en").dial();
         for (int place = 0; place <= 100; place += 10) {
-            Grouping grouping = group(SHOES, new Method.ByLikeness(place, 2, 0, false), "en");
+            Grouping grouping = group(SHOES, new Method.ByLikeness(place, 2, 0, false, Method.ByLikeness.MOST), "en");
             Set<Set<String>> groups = sets(SHOES, grouping);
             Set<Set<String>> around = broader;
             assertThat(groups).allMatch(one -> around.stream().anyMatch(broad -> broad.containsAll(one)));
@@ -152,15 +152,17 @@ class LikenessTest {
                     .containsExactly(new Dial.Point(place, grouping.size(), grouping.leftovers()));
             broader = groups.isEmpty() ? broader : groups;
         }
-        assertThat(group(SHOES, new Method.ByLikeness(100, 1, 0, false), "en").size())
+        assertThat(group(SHOES, new Method.ByLikeness(100, 1, 0, false, Method.ByLikeness.MOST), "en")
+                        .size())
                 .isEqualTo(SHOES.size());
     }
 
     @ParameterizedTest
     @CsvSource({"2, 3", "2, 4", "3, 5", "1, 2"})
     void whatIsTooLargeIsDividedAndNoKeywordIsThrownOut(int smallest, int largest) {
-        Grouping whole = group(SHOES, new Method.ByLikeness(40, smallest, 0, false), "en");
-        Grouping divided = group(SHOES, new Method.ByLikeness(40, smallest, largest, false), "en");
+        Grouping whole = group(SHOES, new Method.ByLikeness(40, smallest, 0, false, Method.ByLikeness.MOST), "en");
+        Grouping divided =
+                group(SHOES, new Method.ByLikeness(40, smallest, largest, false, Method.ByLikeness.MOST), "en");
         for (int group = 0; group < divided.size(); group++) {
             assertThat(divided.members().length(group)).isLessThanOrEqualTo(largest);
         }
@@ -173,7 +175,7 @@ class LikenessTest {
 
     @Test
     void aMixedBagIsNotTight() {
-        Grouping broad = group(SHOES, new Method.ByLikeness(0, 2, 0, false), "en");
+        Grouping broad = group(SHOES, new Method.ByLikeness(0, 2, 0, false, Method.ByLikeness.MOST), "en");
         Grouping tight = group(SHOES, Method.ByLikeness.standard(), "en");
         int mixed = broad.groupOf(0);
         assertThat(broad.members().length(mixed)).isGreaterThan(15);
@@ -291,8 +293,9 @@ class LikenessTest {
 
     @Test
     void groupsOfMoreKeywordsThanAreComparedFormByThemes() {
-        int most = Method.ByLikeness.MOST;
-        GroupSettings asked = GroupSettings.standard("en").with(Method.ByLikeness.standard());
+        int most = 2_000;
+        GroupSettings asked =
+                GroupSettings.standard("en").with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, most));
         assertThat(asked.forSoMany(most)).isEqualTo(asked);
         // Three of a thing, one more than may be: the engine says what it went by, and none is lost.
         List<String> many = IntStream.rangeClosed(0, most)
@@ -313,7 +316,7 @@ class LikenessTest {
     void aGroupGoesByAKeywordThatCanBeAName() {
         String endless = "crash pad " + "very ".repeat(20) + "large";
         List<String> pads = List.of(endless, "crash pad large", "chalk bag", "chalk bags");
-        Grouping grouping = group(pads, new Method.ByLikeness(0, 2, 0, false), "en");
+        Grouping grouping = group(pads, new Method.ByLikeness(0, 2, 0, false, Method.ByLikeness.MOST), "en");
         assertThat(IntStream.range(0, grouping.size()).mapToObj(grouping::key))
                 .contains("crash pad large")
                 .allMatch(GroupRule::fits);

@@ -69,7 +69,7 @@ class DoubtsTest {
                     .forEach(keyword -> leaving.add(broad.keywords().text(keyword)));
             assertThat(leaving).isEqualTo(Set.of("garden bench cushion", "bench cushion"));
         });
-        Board tight = board(45);
+        Board tight = board(50);
         assertThat(doubts(tight).stream().filter(Doubts.Join.class::isInstance).map(doubt -> key(doubt, tight)))
                 .contains("join | bench cushion | oak garden bench");
         assertThat(doubts(tight)).isSortedAccordingTo((a, b) -> Double.compare(b.weight(), a.weight()));
@@ -77,7 +77,7 @@ class DoubtsTest {
 
     @Test
     void leftoversComeWithTheGroupTheyAreNearestTo() {
-        Board board = board(45);
+        Board board = board(50);
         int left = board.keywords().find("bird table").orElseThrow();
         assertThat(board.groups().grouping().groupOf(left)).isEqualTo(Grouping.LEFTOVER);
         assertThat(doubts(board)).anySatisfy(doubt -> {
@@ -91,7 +91,7 @@ class DoubtsTest {
 
     @Test
     void whatAHandHasDecidedIsNotDoubted() {
-        Board board = board(45);
+        Board board = board(50);
         Doubts.Join join = (Doubts.Join) doubts(board).stream()
                 .filter(Doubts.Join.class::isInstance)
                 .findFirst()
