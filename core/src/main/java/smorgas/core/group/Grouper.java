@@ -6,7 +6,6 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,12 +47,11 @@ public final class Grouper {
     private final Input input;
     private final Hand hand;
     private final ThemeWords words;
+    private final Draft draft;
     private final int[] groupOf;
     private final Grouping.By[] by;
-    private final List<Grouping.Made> made = new ArrayList<>();
-    private final Map<String, Integer> numbers = new HashMap<>();
-    /** By the words of a theme in any order, the key by which a hand knows its group. */
-    private final Map<String, String> known = new HashMap<>();
+    private final List<Grouping.Made> made;
+    private final HandKeys keys;
 
     private final double[] weights;
     private Optional<Nearness.Measure> measured = Optional.empty();
@@ -118,27 +116,13 @@ public final class Grouper {
         this.input = input;
         this.hand = input.hand();
         this.words = new ThemeWords(input.words(), settings, input.language());
-        this.groupOf = new int[words.rows().size()];
-        this.by = new Grouping.By[groupOf.length];
+        this.draft = new Draft(words);
+        this.groupOf = draft.groupOf();
+        this.by = draft.by();
+        this.made = draft.made();
         this.weights = new double[words.size()];
-        Arrays.fill(groupOf, Grouping.OUTSIDE);
-        Set<String> ofRules = input.rules().stream().map(Taking::name).collect(Collectors.toSet());
-        // Of two that are the same theme the first in the order of texts.
-        hand.keys().stream().filter(key -> !ofRules.contains(key)).forEach(key -> words.find(key)
-                .ifPresent(theme -> known.putIfAbsent(inAnyOrder(theme), key)));
-    }
-
-    /** What two themes of the same words have in common, in whatever order these stand. */
-    private static String inAnyOrder(int[] theme) {
-        return Arrays.toString(Arrays.stream(theme).sorted().distinct().toArray());
-    }
-
-    /**
-     * What a theme's group is known by: as a hand knows it already, for other lists may turn its words round or show them in
-     * another form; else its words as they stand.
-     */
-    private String key(int[] theme) {
-        return known.getOrDefault(inAnyOrder(theme), words.text(theme));
+        this.keys = new HandKeys(
+                words, hand, input.rules().stream().map(Taking::name).collect(Collectors.toSet()));
     }
 
     /** Groups keywords. */
@@ -188,13 +172,11 @@ public final class Grouper {
             case APART -> {
                 // They stay what they are.
             }
-            case SEATED ->
-                measured.ifPresentOrElse(
-                        by -> seatNearest(left, settings.seatedFrom(), by), () -> seat(left, settings.seatedFrom()));
+            case SEATED -> new Seats(draft, hand, input.edition(), weights).seat(left, settings.seatedFrom(), measured);
             case ONE_GROUP ->
                 left.stream()
-                        .forEach(keyword ->
-                                put(keyword, number(REST, Grouping.Kind.LEFTOVERS, new int[0]), Grouping.By.REST));
+                        .forEach(keyword -> draft.put(
+                                keyword, draft.number(REST, Grouping.Kind.LEFTOVERS, new int[0]), Grouping.By.REST));
         }
         return result(settings);
     }
@@ -207,19 +189,12 @@ public final class Grouper {
         return new Question.Barred(new RemovedThemes(everywhere, words), byKeyword);
     }
 
-    /** A group of this name whose theme are the words of the name, if keywords have them. */
-    private int named(String key) {
-        int[] theme = words.find(key).orElseGet(() -> new int[0]);
-        boolean themed = Arrays.stream(theme).anyMatch(word -> !words.muted(word));
-        return themed ? number(key, Grouping.Kind.THEME, theme) : number(key, Grouping.Kind.HAND, new int[0]);
-    }
-
     private void lock(String key, BitSet keywords, BitSet left) {
         BitSet in = (BitSet) keywords.clone();
         in.and(left);
         if (!in.isEmpty()) {
-            int group = named(key);
-            in.stream().forEach(keyword -> put(keyword, group, Grouping.By.LOCK));
+            int group = draft.named(key);
+            in.stream().forEach(keyword -> draft.put(keyword, group, Grouping.By.LOCK));
             left.andNot(in);
         }
     }
@@ -243,7 +218,7 @@ public final class Grouper {
                         in.and(with);
                     }
                     in.stream().filter(keyword -> !hand.bars(keyword, theme)).forEach(keyword -> {
-                        put(keyword, number(theme, Grouping.Kind.THEME, own), Grouping.By.THEME);
+                        draft.put(keyword, draft.number(theme, Grouping.Kind.THEME, own), Grouping.By.THEME);
                         left.clear(keyword);
                     });
                 });
@@ -252,12 +227,14 @@ public final class Grouper {
     /** Groups that a hand has joined into others give all they have. */
     private void join(Set<String> notInto) {
         for (Map.Entry<String, String> join : hand.joined().entrySet()) {
-            Integer from = numbers.get(join.getKey());
+            Integer from = draft.find(join.getKey());
             if (from != null && !notInto.contains(join.getValue()) && has(from)) {
-                int into = numbers.containsKey(join.getValue()) ? numbers.get(join.getValue()) : named(join.getValue());
+                int into = draft.find(join.getValue()) != null
+                        ? draft.find(join.getValue())
+                        : draft.named(join.getValue());
                 for (int keyword = 0; keyword < groupOf.length; keyword++) {
                     if (groupOf[keyword] == from) {
-                        put(keyword, into, by[keyword] == Grouping.By.LOCK ? Grouping.By.LOCK : Grouping.By.JOIN);
+                        draft.put(keyword, into, by[keyword] == Grouping.By.LOCK ? Grouping.By.LOCK : Grouping.By.JOIN);
                     }
                 }
             }
@@ -271,7 +248,7 @@ public final class Grouper {
     /** Groups that a hand has split; what no part takes stays. */
     private void split(GroupSettings settings) {
         hand.split().forEach((key, how) -> {
-            Integer group = numbers.get(key);
+            Integer group = draft.find(key);
             if (group == null || hand.locked().containsKey(key)) {
                 return;
             }
@@ -280,9 +257,9 @@ public final class Grouper {
                     .toArray();
             int[] theme = made.get(group).theme();
             for (Division.Part part : Division.of(words, in, theme, how, settings)) {
-                String name = theme.length > 0 ? key(part.theme()) : key + " " + words.text(part.theme());
-                int number = number(name, Grouping.Kind.THEME, part.theme());
-                Arrays.stream(part.keywords()).forEach(keyword -> put(keyword, number, Grouping.By.THEME));
+                String name = theme.length > 0 ? keys.of(part.theme()) : key + " " + words.text(part.theme());
+                int number = draft.number(name, Grouping.Kind.THEME, part.theme());
+                Arrays.stream(part.keywords()).forEach(keyword -> draft.put(keyword, number, Grouping.By.THEME));
             }
         });
     }
@@ -305,8 +282,8 @@ public final class Grouper {
                 .filter(keyword -> hand.bars(keyword, rule.name()))
                 .forEach(taken::clear);
         if (!taken.isEmpty()) {
-            int group = number(rule.name(), Grouping.Kind.RULE, new int[0]);
-            taken.stream().forEach(keyword -> put(keyword, group, Grouping.By.RULE));
+            int group = draft.number(rule.name(), Grouping.Kind.RULE, new int[0]);
+            taken.stream().forEach(keyword -> draft.put(keyword, group, Grouping.By.RULE));
             left.andNot(taken);
         }
     }
@@ -330,40 +307,17 @@ public final class Grouper {
         System.arraycopy(found.weights(), 0, weights, 0, weights.length);
         measured = found.measure();
         dial = found.dial();
-        String[] keys = keys(found, scope);
-        int[] numbered = new int[keys.length];
+        String[] named = keys.of(found, scope, input.texts());
+        int[] numbered = new int[named.length];
         for (int group = 0; group < numbered.length; group++) {
-            numbered[group] = number(keys[group], Grouping.Kind.THEME, found.themes()[group]);
+            numbered[group] = draft.number(named[group], Grouping.Kind.THEME, found.themes()[group]);
         }
         for (int i = 0; i < scope.length && hand.settled().isEmpty(); i++) {
             if (found.group()[i] >= 0) {
-                put(scope[i], numbered[found.group()[i]], Grouping.By.THEME);
+                draft.put(scope[i], numbered[found.group()[i]], Grouping.By.THEME);
                 left.clear(scope[i]);
             }
         }
-    }
-
-    /**
-     * What tells the groups apart. A group that goes by one of its keywords goes by the one by which a hand knows it, if it has
-     * that.
-     */
-    private String[] keys(Engine.Found found, int[] scope) {
-        String[] keys = new String[found.themes().length];
-        for (int group = 0; group < keys.length; group++) {
-            keys[group] = found.keys()[group].isEmpty() ? key(found.themes()[group]) : found.keys()[group];
-        }
-        Set<String> byHand = hand.keys();
-        Set<Integer> taken = new HashSet<>();
-        for (int i = 0; i < scope.length && !byHand.isEmpty(); i++) {
-            int group = found.group()[i];
-            String text = input.texts().apply(scope[i]);
-            // Not by one that a hand took out of it to make a group of its own.
-            boolean leaves = text.equals(hand.placed().get(scope[i]));
-            if (group >= 0 && !found.keys()[group].isEmpty() && byHand.contains(text) && !leaves && taken.add(group)) {
-                keys[group] = text;
-            }
-        }
-        return keys;
     }
 
     /** Words that only keywords placed by hand or by a rule have weigh as the rarest do. */
@@ -376,7 +330,7 @@ public final class Grouper {
 
     private void settle(int keyword, String key) {
         if (groupOf[keyword] == Grouping.LEFTOVER) {
-            put(keyword, key.isEmpty() ? Grouping.LEFTOVER : named(key), Grouping.By.SETTLED);
+            draft.put(keyword, key.isEmpty() ? Grouping.LEFTOVER : draft.named(key), Grouping.By.SETTLED);
         }
     }
 
@@ -387,120 +341,8 @@ public final class Grouper {
         } else {
             // A group that was joined into another is no more, whatever made it.
             String into = input.edition().atLeast(Edition.THIRD) ? hand.joined().getOrDefault(key, key) : key;
-            put(keyword, number(into, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
+            draft.put(keyword, draft.number(into, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
         }
-    }
-
-    /** Each keyword joins the group to which it is nearest as the engine measures it, if it is near enough. */
-    private void seatNearest(BitSet left, double from, Nearness.Measure measured) {
-        Nearness nearness = measured.over(new SoFar());
-        int[] into = new int[groupOf.length];
-        Arrays.fill(into, Grouping.LEFTOVER);
-        left.stream().forEach(keyword -> {
-            double[] most = {from};
-            nearness.forEach(keyword, group -> {
-                String key = made.get(group).key();
-                double near = nearness.of(keyword, group);
-                boolean may = !hand.bars(keyword, key) && !hand.locked().containsKey(key);
-                boolean nearer = near > most[0] || near == most[0] && into[keyword] < 0;
-                if (may && nearer) {
-                    most[0] = near;
-                    into[keyword] = group;
-                }
-            });
-        });
-        // Only now, so that none is seated with one that was.
-        left.stream()
-                .filter(keyword -> into[keyword] >= 0)
-                .forEach(keyword -> put(keyword, into[keyword], Grouping.By.SEAT));
-    }
-
-    /** The groups as they are while they are made. */
-    private final class SoFar implements Nearness.Membership {
-        private final RaggedInts members = RaggedInts.byKey(groupOf, made.size());
-
-        @Override
-        public int groups() {
-            return made.size();
-        }
-
-        @Override
-        public int groupOf(int keyword) {
-            return groupOf[keyword];
-        }
-
-        @Override
-        public RaggedInts members() {
-            return members;
-        }
-    }
-
-    /** Each keyword joins the group of whose theme it covers most of its own weight; of equal ones the fuller theme. */
-    private void seat(BitSet left, double from) {
-        RaggedInts.Builder themes = new RaggedInts.Builder();
-        made.forEach(group -> {
-            Arrays.stream(group.theme()).forEach(themes::add);
-            themes.endRow();
-        });
-        RaggedInts groupsOf = themes.seal().inverse(words.size());
-        double[] whole = made.stream()
-                .mapToDouble(group -> Arrays.stream(group.theme())
-                        .mapToDouble(word -> weights[word])
-                        .sum())
-                .toArray();
-        double[] shared = new double[made.size()];
-        left.stream().forEach(keyword -> {
-            int[] row = Arrays.stream(words.rows().row(keyword)).distinct().toArray();
-            double all = Arrays.stream(row).mapToDouble(word -> weights[word]).sum();
-            int best = -1;
-            for (int word : row) {
-                groupsOf.forEach(word, group -> shared[group] += weights[word]);
-            }
-            for (int word : row) {
-                for (int g = 0; g < groupsOf.length(word); g++) {
-                    int group = groupsOf.get(word, g);
-                    String key = made.get(group).key();
-                    boolean may = !hand.bars(keyword, key)
-                            && !hand.locked().containsKey(key)
-                            && !(input.edition().atLeast(Edition.SECOND)
-                                    && hand.joined().containsKey(key));
-                    if (may && (best < 0 || nearer(group, best, shared, whole))) {
-                        best = group;
-                    }
-                }
-            }
-            if (best >= 0 && all > 0 && shared[best] / all >= from - 1e-9) {
-                put(keyword, best, Grouping.By.SEAT);
-            }
-            for (int word : row) {
-                groupsOf.forEach(word, group -> shared[group] = 0);
-            }
-        });
-    }
-
-    private boolean nearer(int group, int best, double[] shared, double[] whole) {
-        if (Math.abs(shared[group] - shared[best]) > 1e-9) {
-            return shared[group] > shared[best];
-        }
-        double ofGroup = shared[group] / whole[group];
-        double ofBest = shared[best] / whole[best];
-        if (Math.abs(ofGroup - ofBest) > 1e-9) {
-            return ofGroup > ofBest;
-        }
-        return made.get(group).key().compareTo(made.get(best).key()) < 0;
-    }
-
-    private void put(int keyword, int group, Grouping.By how) {
-        groupOf[keyword] = group;
-        by[keyword] = how;
-    }
-
-    /** The group of this key, made now if there is none. */
-    private int number(String key, Grouping.Kind kind, int[] theme) {
-        return numbers.computeIfAbsent(key, fresh -> {
-            made.add(new Grouping.Made(key, kind, theme));
-            return made.size() - 1;
-        });
     }
 
     private Grouping result(GroupSettings settings) {

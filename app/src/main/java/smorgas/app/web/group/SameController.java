@@ -40,11 +40,11 @@ class SameController {
 
     /** What would become of groups if these words meant the same. */
     @GetMapping("/projects/{id}/group/same/effect")
-    String effect(@PathVariable long id, @RequestParam List<String> word, Model model) {
+    String effect(@PathVariable long id, @RequestParam("word") List<String> given, Model model) {
         Board board = frames.open(id).snapshot().board();
         GroupSettings settings = board.recipe().grouping().settings();
         Board now = previews.free(board, settings);
-        Board then = previews.free(board, settings.with(settings.same().joined(tidy(word.stream()))));
+        Board then = previews.free(board, settings.with(settings.same().joined(tidy(given.stream()))));
         Changes changes = Changes.between(now.groups(), then.groups());
         long groups = changes.flows().stream()
                 .flatMap(flow -> Stream.of(flow.from()))
@@ -64,13 +64,13 @@ class SameController {
     @PostMapping("/projects/{id}/group/same")
     String say(
             Act act,
-            @RequestParam(defaultValue = "") List<String> word,
+            @RequestParam(name = "word", defaultValue = "") List<String> given,
             @RequestParam(defaultValue = "") String typed,
             @RequestParam String way) {
         if (way.equals("refuse")) {
-            return act.done(recipe -> new GroupEntry.OffersRefused(word, true));
+            return act.done(recipe -> new GroupEntry.OffersRefused(given, true));
         }
-        List<String> words = tidy(Stream.concat(word.stream(), Arrays.stream(typed.split("[,;\n]"))));
+        List<String> words = tidy(Stream.concat(given.stream(), Arrays.stream(typed.split("[,;\n]"))));
         if (words.size() < (way.equals("same") ? 2 : 1)) {
             return act.back(new Outcome.NoChange("Type at least two words, with commas between them."));
         }

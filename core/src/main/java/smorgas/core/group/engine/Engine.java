@@ -64,7 +64,12 @@ public interface Engine {
     static Engine of(GroupSettings settings) {
         return switch (settings.method()) {
             case Method.ByThemes themes -> new ThemeEngine(themes, settings);
-            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings);
+            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings, false);
         };
+    }
+
+    /** One by likeness that looks at every pair, however many there are: tells what is lost by not doing so. */
+    static Engine thorough(Method.ByLikeness method, GroupSettings settings) {
+        return new LikenessEngine(method, settings, true);
     }
 }

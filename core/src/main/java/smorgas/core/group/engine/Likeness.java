@@ -83,6 +83,7 @@ final class Likeness {
     /** What two texts have in common that have nothing in common. */
     private final double usual;
 
+    private final boolean thorough;
     private final Sparse[] near;
     private final int[][] links;
 
@@ -90,8 +91,10 @@ final class Likeness {
      * Of some keywords.
      *
      * @param texts their lead spellings, in their order
+     * @param thorough whether every pair is looked at, however many there are
      */
-    Likeness(List<String> texts, Terms of, String language, MeaningVectors vectors) {
+    Likeness(List<String> texts, Terms of, String language, MeaningVectors vectors, boolean thorough) {
+        this.thorough = thorough;
         int size = texts.size();
         this.terms = new Sparse[size];
         this.softened = new Sparse[size];
@@ -205,6 +208,11 @@ final class Likeness {
 
     int size() {
         return terms.length;
+    }
+
+    /** Whether so many keywords are more than that each pair of them is looked at. */
+    boolean more(int than) {
+        return !thorough && terms.length > than;
     }
 
     boolean knowsMeaning() {

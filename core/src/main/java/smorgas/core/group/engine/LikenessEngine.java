@@ -41,8 +41,10 @@ final class LikenessEngine implements Engine {
 
     private final Method.ByLikeness method;
     private final GroupSettings settings;
+    private final boolean thorough;
 
-    LikenessEngine(Method.ByLikeness method, GroupSettings settings) {
+    LikenessEngine(Method.ByLikeness method, GroupSettings settings, boolean thorough) {
+        this.thorough = thorough;
         this.method = method;
         this.settings = settings;
     }
@@ -104,7 +106,7 @@ final class LikenessEngine implements Engine {
         List<String> inOrder =
                 Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
         Terms terms = Terms.of(inOrder, settings, question.language());
-        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning);
+        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, thorough);
         return new Grove(keywords, terms, likeness, Linkage.of(likeness));
     }
 

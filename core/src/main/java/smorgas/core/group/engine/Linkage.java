@@ -40,7 +40,7 @@ final class Linkage {
     private Linkage(Likeness likeness) {
         this.likeness = likeness;
         this.size = likeness.size();
-        this.least = size > LONG ? LEAST_OF_LONG : LEAST;
+        this.least = likeness.more(LONG) ? LEAST_OF_LONG : LEAST;
         this.sums = new Likeness.Sum[size];
         this.near = new Int2DoubleOpenHashMap[size];
         this.parent = new int[size];
@@ -178,7 +178,7 @@ final class Linkage {
 
     /** In long lists a group forgets all but its best neighbours; how alike the last of these is. */
     private double ofTheBest(Int2DoubleOpenHashMap neighbours) {
-        if (size <= LONG || neighbours.size() <= MOST_NEIGHBOURS) {
+        if (!likeness.more(LONG) || neighbours.size() <= MOST_NEIGHBOURS) {
             return 0;
         }
         double[] values = neighbours.values().toDoubleArray();

@@ -125,8 +125,8 @@ final class Neighbours {
         int[] of(int keyword) {
             count = 0;
             boolean exact = meet(keyword);
-            Best best = new Best(size > EXACT ? KEPT_OF_LONG : KEPT);
-            boolean few = !likeness.knowsMeaning() && exact || size <= SHORT;
+            Best best = new Best(likeness.more(EXACT) ? KEPT_OF_LONG : KEPT);
+            boolean few = !likeness.knowsMeaning() && exact || !likeness.more(SHORT);
             if (few) {
                 for (int i = 0; i < count; i++) {
                     offer(best, keyword, met[i], words[met[i]]);
@@ -174,10 +174,10 @@ final class Neighbours {
             for (int place : order) {
                 int term = soft.places()[place];
                 int length = length(term);
-                if (size > EXACT && length > COMMON && count >= ENOUGH) {
+                if (likeness.more(EXACT) && length > COMMON && count >= ENOUGH) {
                     return false;
                 }
-                int most = size > EXACT ? Math.min(length, MOST) : length;
+                int most = likeness.more(EXACT) ? Math.min(length, MOST) : length;
                 exact &= most == length;
                 float of = soft.values()[place];
                 for (int i = start[term]; i < start[term] + most; i++) {

@@ -1,0 +1,70 @@
+package smorgas.bench;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.IntStream;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.engine.Engine;
+import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Question;
+import smorgas.core.group.engine.ThemeWords;
+import smorgas.core.group.read.Agreement;
+import smorgas.core.group.read.Moves;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
+
+/** What is lost where not every pair of keywords is looked at: the groups beside those of an engine that looks at all. */
+final class LikenessLoss {
+
+    private LikenessLoss() {}
+
+    static void run(int lines) {
+        Keywords keywords = Grouping.fold(MadeLists.phrases(lines));
+        int size = keywords.size();
+        int[] all = IntStream.range(0, size).toArray();
+        Method.ByLikeness method = new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL);
+        GroupSettings settings = GroupSettings.standard("en").with(method);
+        System.out.println("\n| keywords | by | ms | groups | in groups |\n|---:|---|---:|---:|---:|");
+        int[][] labels = new int[2][];
+        List<Engine> engines = List.of(Engine.of(settings), Engine.thorough(method, settings));
+        for (int i = 0; i < labels.length; i++) {
+            long begun = System.nanoTime();
+            int[] found = engines.get(i)
+                    .find(new Question(
+                            new ThemeWords(keywords.folded(), settings, "en"),
+                            keywords::text,
+                            all,
+                            all,
+                            Map.of(),
+                            Question.Barred.NOTHING,
+                            "en",
+                            Edition.NEWEST,
+                            MeaningVectors.NONE,
+                            new Grown()))
+                    .group();
+            long took = (System.nanoTime() - begun) / 1_000_000;
+            labels[i] = IntStream.range(0, size)
+                    .map(keyword -> found[keyword] >= 0 ? found[keyword] : -1 - keyword)
+                    .toArray();
+            System.out.printf(
+                    Locale.ENGLISH,
+                    "| %,d | %s | %,d | %,d | %,d |%n",
+                    size,
+                    i == 0 ? "near ones" : "every pair",
+                    took,
+                    Arrays.stream(found).filter(group -> group >= 0).distinct().count(),
+                    Arrays.stream(found).filter(group -> group >= 0).count());
+        }
+        Agreement agreement = Agreement.of(labels[0], labels[1]);
+        System.out.printf(
+                Locale.ENGLISH,
+                "Both agree by B-cubed F1 %.3f, adjusted Rand %.3f; %.3f of the keywords would have to be moved.%n",
+                agreement.f(),
+                agreement.adjustedRand(),
+                Moves.share(labels[0], labels[1]));
+    }
+}
