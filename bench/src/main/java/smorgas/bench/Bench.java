@@ -69,7 +69,7 @@ public final class Bench {
                 case "same" -> SameMeaning.run(false);
                 case "same-told" -> SameMeaning.run(true);
                 case "likeness" -> LikenessSpeed.run(10_000, 100_000);
-                case "likeness-loss" -> LikenessLoss.run(28_000);
+                case "likeness-loss" -> LikenessLoss.run(50_000);
                 case "likeness-large" -> LikenessSpeed.run(1_000_000);
                 case "labelled" -> Grouping.labelled(folder);
                 case "storing" -> Storing.run(script, folder, 1_000_000);

@@ -12,7 +12,6 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
-import smorgas.core.group.read.Moves;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
@@ -62,9 +61,8 @@ final class LikenessLoss {
         Agreement agreement = Agreement.of(labels[0], labels[1]);
         System.out.printf(
                 Locale.ENGLISH,
-                "Both agree by B-cubed F1 %.3f, adjusted Rand %.3f; %.3f of the keywords would have to be moved.%n",
+                "Both agree by B-cubed F1 %.3f, adjusted Rand %.3f.%n",
                 agreement.f(),
-                agreement.adjustedRand(),
-                Moves.share(labels[0], labels[1]));
+                agreement.adjustedRand());
     }
 }

@@ -20,7 +20,7 @@ final class Linkage {
     static final double LEAST = .08;
 
     /** In longer lists than this they are joined only if they are more alike: groups of thousands tell nobody anything. */
-    private static final int LONG = 5_000;
+    private static final int LONG = 20_000;
 
     private static final double LEAST_OF_LONG = .35;
 

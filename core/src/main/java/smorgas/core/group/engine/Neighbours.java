@@ -19,12 +19,12 @@ final class Neighbours {
     private static final int KEPT_OF_LONG = 12;
 
     /** In lists up to this long every pair with a term in common is looked at. */
-    private static final int EXACT = 6_000;
+    private static final int EXACT = 20_000;
 
     /** In longer ones terms of more keywords are looked at only until there are so many to choose from. */
     private static final int COMMON = 300;
 
-    private static final int ENOUGH = 150;
+    private static final int ENOUGH = 2_000;
 
     /** However common a term, so many of its keywords are looked at. */
     private static final int MOST = 1_500;
