@@ -60,6 +60,8 @@ class LikenessIT {
         assertThat(page.select(".dial-named a")).hasSize(4);
         assertThat(page.select(".dial-named a[aria-current]").text()).startsWith("usual");
         assertThat(page.select("svg.dial-curve polyline")).hasSize(2);
+        // No theme has formed, so none can be removed.
+        assertThat(page.text()).doesNotContain("Remove the theme");
         Map<String, Integer> usual = sizes("");
         assertThat(usual).containsEntry("climbing shoes", 2).containsEntry("cheap climbing shoes", 3);
         String broad = page.select(".dial-named a").get(0).attr("href");
