@@ -122,7 +122,7 @@ public final class Grouper {
         this.made = draft.made();
         this.weights = new double[words.size()];
         this.keys = new HandKeys(
-                words, hand, input.rules().stream().map(Taking::name).collect(Collectors.toSet()));
+                words, hand, input.rules().stream().map(Taking::name).collect(Collectors.toSet()), input.edition());
     }
 
     /** Groups keywords. */
@@ -340,7 +340,8 @@ public final class Grouper {
             groupOf[keyword] = Grouping.LEFTOVER;
         } else {
             // A group that was joined into another is no more, whatever made it.
-            String into = input.edition().atLeast(Edition.THIRD) ? hand.joined().getOrDefault(key, key) : key;
+            String into =
+                    input.edition().atLeast(Edition.FOURTH) ? hand.joined().getOrDefault(key, key) : key;
             draft.put(keyword, draft.number(into, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
         }
     }

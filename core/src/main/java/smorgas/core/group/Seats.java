@@ -32,7 +32,8 @@ final class Seats {
      * @param measured how the engine tells what is near; empty for by themes
      */
     void seat(BitSet left, double from, Optional<Nearness.Measure> measured) {
-        measured.ifPresentOrElse(by -> nearest(left, from, by), () -> byThemes(left, from));
+        measured.filter(by -> edition.atLeast(Edition.FOURTH))
+                .ifPresentOrElse(by -> nearest(left, from, by), () -> byThemes(left, from));
     }
 
     /** Each keyword joins the group to which it is nearest as the engine measures it, if it is near enough. */

@@ -18,10 +18,14 @@ public enum Edition {
             "figures that belong together come from one line, the lead spelling's first; more plurals and accents are folded,"
                     + " and a number is one with its unit"),
     /** Groups form by likeness unless somebody has chosen how. */
-    THIRD("groups form of keywords that are alike, unless you have chosen otherwise");
+    THIRD("groups form of keywords that are alike, unless you have chosen otherwise"),
+    /** Likeness looks at more pairs and is broader in longer lists; what a hand joins or takes out follows it. */
+    FOURTH(
+            "groups by likeness are broader in longer lists and look at more pairs, leftovers are seated by likeness, and groups"
+                    + " that a hand made are joined and divided like any other");
 
     /** What new projects are made in. */
-    public static final Edition NEWEST = THIRD;
+    public static final Edition NEWEST = FOURTH;
 
     private final String what;
 

@@ -44,32 +44,23 @@ public interface Engine {
 
     /** Finds no groups, but what else an engine tells: where groups are settled. By likeness that waits until it is asked for. */
     static Found measuring(GroupSettings settings, Question question) {
-        Engine engine = of(settings);
-        if (!(settings.method() instanceof Method.ByLikeness)) {
-            return engine.find(question);
-        }
-        int[] none = new int[question.scope().length];
-        Arrays.fill(none, -1);
-        return new Found(
-                new int[0][],
-                new String[0],
-                none,
-                LikenessEngine.weights(question),
-                Optional.of(
-                        result -> engine.find(question).measure().orElseThrow().over(result)),
-                () -> engine.find(question).dial().get());
+        return switch (settings.method()) {
+            case Method.ByThemes themes -> of(settings).find(question);
+            case Method.ByLikeness likeness ->
+                new LikenessEngine(likeness, settings, Optional.empty()).measuring(question);
+        };
     }
 
     /** The engine of a method. */
     static Engine of(GroupSettings settings) {
         return switch (settings.method()) {
             case Method.ByThemes themes -> new ThemeEngine(themes, settings);
-            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings, false);
+            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings, Optional.empty());
         };
     }
 
     /** One by likeness that looks at every pair, however many there are: tells what is lost by not doing so. */
     static Engine thorough(Method.ByLikeness method, GroupSettings settings) {
-        return new LikenessEngine(method, settings, true);
+        return new LikenessEngine(method, settings, Optional.of(Care.ALL));
     }
 }

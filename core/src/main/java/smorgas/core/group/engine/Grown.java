@@ -19,9 +19,15 @@ public final class Grown {
 
     /** What likeness depends on, beside the keywords. */
     private record Asked(
-            int[] keywords, SortedSet<String> stopWords, SortedSet<String> muted, SameHere same, boolean meaning) {
+            int[] keywords,
+            SortedSet<String> stopWords,
+            SortedSet<String> muted,
+            SameHere same,
+            boolean meaning,
+            Care care) {
         boolean same(Asked other) {
             return meaning == other.meaning
+                    && care.equals(other.care)
                     && stopWords.equals(other.stopWords)
                     && muted.equals(other.muted)
                     && same.equals(other.same)
@@ -40,8 +46,9 @@ public final class Grown {
             SortedSet<String> muted,
             SameHere same,
             boolean meaning,
+            Care care,
             Supplier<LikenessEngine.Grove> find) {
-        Asked asked = new Asked(keywords, stopWords, muted, same, meaning);
+        Asked asked = new Asked(keywords, stopWords, muted, same, meaning, care);
         LikenessEngine.Grove known = find(asked);
         if (known != null) {
             return known;

@@ -83,7 +83,7 @@ final class Likeness {
     /** What two texts have in common that have nothing in common. */
     private final double usual;
 
-    private final boolean thorough;
+    private final Care care;
     private final Sparse[] near;
     private final int[][] links;
 
@@ -91,10 +91,9 @@ final class Likeness {
      * Of some keywords.
      *
      * @param texts their lead spellings, in their order
-     * @param thorough whether every pair is looked at, however many there are
      */
-    Likeness(List<String> texts, Terms of, String language, MeaningVectors vectors, boolean thorough) {
-        this.thorough = thorough;
+    Likeness(List<String> texts, Terms of, String language, MeaningVectors vectors, Care care) {
+        this.care = care;
         int size = texts.size();
         this.terms = new Sparse[size];
         this.softened = new Sparse[size];
@@ -210,9 +209,9 @@ final class Likeness {
         return terms.length;
     }
 
-    /** Whether so many keywords are more than that each pair of them is looked at. */
-    boolean more(int than) {
-        return !thorough && terms.length > than;
+    /** How much is looked at. */
+    Care care() {
+        return care;
     }
 
     boolean knowsMeaning() {

@@ -41,30 +41,24 @@ final class LikenessEngine implements Engine {
 
     private final Method.ByLikeness method;
     private final GroupSettings settings;
-    private final boolean thorough;
+    private final Optional<Care> care;
 
-    LikenessEngine(Method.ByLikeness method, GroupSettings settings, boolean thorough) {
-        this.thorough = thorough;
+    /**
+     * An engine.
+     *
+     * @param care how much is looked at; empty for as the edition says
+     */
+    LikenessEngine(Method.ByLikeness method, GroupSettings settings, Optional<Care> care) {
+        this.care = care;
         this.method = method;
         this.settings = settings;
     }
 
     @Override
     public Found find(Question question) {
-        Grove grove = question.grown()
-                .get(
-                        question.all(),
-                        settings.stopWords(),
-                        settings.muted(),
-                        settings.same(),
-                        method.meaning(),
-                        () -> grow(question, method.meaning() ? question.meaning() : MeaningVectors.NONE));
+        Grove grove = grove(question);
         int size = grove.keywords().length;
-        int[] place = new int[question.words().rows().size()];
-        Arrays.fill(place, -1);
-        for (int i = 0; i < size; i++) {
-            place[grove.keywords()[i]] = i;
-        }
+        int[] place = place(grove, question);
         boolean[] asked = new boolean[size];
         for (int keyword : question.scope()) {
             asked[place[keyword]] = true;
@@ -96,6 +90,48 @@ final class LikenessEngine implements Engine {
                 () -> dial(grove));
     }
 
+    /** Finds no groups, but what else it tells, when it is asked for. */
+    Found measuring(Question question) {
+        int[] none = new int[question.scope().length];
+        Arrays.fill(none, -1);
+        return new Found(
+                new int[0][],
+                new String[0],
+                none,
+                weights(question),
+                Optional.of(result -> {
+                    Grove grove = grove(question);
+                    return new LikeNearness(result, grove.likeness(), grove.terms(), place(grove, question));
+                }),
+                () -> dial(grove(question)));
+    }
+
+    private Care care(Question question) {
+        return care.orElseGet(() -> Care.of(question.edition()));
+    }
+
+    private Grove grove(Question question) {
+        return question.grown()
+                .get(
+                        question.all(),
+                        settings.stopWords(),
+                        settings.muted(),
+                        settings.same(),
+                        method.meaning(),
+                        care(question),
+                        () -> grow(question, method.meaning() ? question.meaning() : MeaningVectors.NONE));
+    }
+
+    /** By keyword its number among those that grew; -1 for others. */
+    private static int[] place(Grove grove, Question question) {
+        int[] place = new int[question.words().rows().size()];
+        Arrays.fill(place, -1);
+        for (int i = 0; i < grove.keywords().length; i++) {
+            place[grove.keywords()[i]] = i;
+        }
+        return place;
+    }
+
     private Grove grow(Question question, MeaningVectors meaning) {
         int[] keywords = question.all().clone();
         String[] texts = new String[question.words().rows().size()];
@@ -106,7 +142,7 @@ final class LikenessEngine implements Engine {
         List<String> inOrder =
                 Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
         Terms terms = Terms.of(inOrder, settings, question.language());
-        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, thorough);
+        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, care(question));
         return new Grove(keywords, terms, likeness, Linkage.of(likeness));
     }
 
@@ -114,7 +150,7 @@ final class LikenessEngine implements Engine {
     private static double cut(int place, Likeness likeness) {
         double full = likeness.knowsMeaning() ? USUAL_WITH_MEANING : USUAL_BY_WORDS;
         // The more keywords a thing has the more ways there are to say it, and the less alike they are on the whole.
-        double doublings = Math.log(likeness.size() / FULL) / Math.log(2);
+        double doublings = likeness.care().broader() ? Math.log(likeness.size() / FULL) / Math.log(2) : 0;
         double usual = full * Math.clamp(1 - PER_DOUBLING * doublings, BROADEST, 1);
         double at = place / (double) Method.ByLikeness.USUAL;
         // Past the tightest no two are alike enough.
@@ -221,7 +257,7 @@ final class LikenessEngine implements Engine {
     }
 
     /** The rarer a word the more it weighs, as in finding groups by themes. */
-    static double[] weights(Question question) {
+    private static double[] weights(Question question) {
         ThemeWords words = question.words();
         int[] counts = new int[words.size()];
         for (int keyword : question.all()) {

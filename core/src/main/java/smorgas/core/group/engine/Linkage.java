@@ -19,9 +19,6 @@ final class Linkage {
     /** Groups less alike than this are not joined, however broad somebody wants them. */
     static final double LEAST = .08;
 
-    /** In longer lists than this they are joined only if they are more alike: groups of thousands tell nobody anything. */
-    private static final int LONG = 20_000;
-
     private static final double LEAST_OF_LONG = .35;
 
     private static final int MOST_NEIGHBOURS = 48;
@@ -40,7 +37,7 @@ final class Linkage {
     private Linkage(Likeness likeness) {
         this.likeness = likeness;
         this.size = likeness.size();
-        this.least = likeness.more(LONG) ? LEAST_OF_LONG : LEAST;
+        this.least = size > likeness.care().joins() ? LEAST_OF_LONG : LEAST;
         this.sums = new Likeness.Sum[size];
         this.near = new Int2DoubleOpenHashMap[size];
         this.parent = new int[size];
@@ -178,7 +175,7 @@ final class Linkage {
 
     /** In long lists a group forgets all but its best neighbours; how alike the last of these is. */
     private double ofTheBest(Int2DoubleOpenHashMap neighbours) {
-        if (!likeness.more(LONG) || neighbours.size() <= MOST_NEIGHBOURS) {
+        if (size <= likeness.care().joins() || neighbours.size() <= MOST_NEIGHBOURS) {
             return 0;
         }
         double[] values = neighbours.values().toDoubleArray();

@@ -13,18 +13,13 @@ import smorgas.core.column.Cores;
  */
 final class Neighbours {
 
-    /** How many are kept of each keyword, in lists up to {@value #EXACT} keywords and in longer ones. */
+    /** How many are kept of each keyword, in lists where every pair is looked at and in longer ones. */
     private static final int KEPT = 24;
 
     private static final int KEPT_OF_LONG = 12;
 
-    /** In lists up to this long every pair with a term in common is looked at. */
-    private static final int EXACT = 20_000;
-
-    /** In longer ones terms of more keywords are looked at only until there are so many to choose from. */
+    /** Terms of more keywords are common. */
     private static final int COMMON = 300;
-
-    private static final int ENOUGH = 2_000;
 
     /** However common a term, so many of its keywords are looked at. */
     private static final int MOST = 1_500;
@@ -41,6 +36,9 @@ final class Neighbours {
 
     private final Likeness likeness;
     private final int size;
+    /** Whether there are too many for a look at every pair. */
+    private final boolean beyond;
+
     /** Where the keywords of each term begin, who they are, and what the term weighs in them. */
     private final int[] start;
 
@@ -51,6 +49,7 @@ final class Neighbours {
     Neighbours(Likeness likeness, int terms) {
         this.likeness = likeness;
         this.size = likeness.size();
+        this.beyond = size > likeness.care().pairs();
         this.start = new int[terms + 1];
         for (int keyword = 0; keyword < size; keyword++) {
             for (int term : likeness.terms(keyword).places()) {
@@ -125,8 +124,8 @@ final class Neighbours {
         int[] of(int keyword) {
             count = 0;
             boolean exact = meet(keyword);
-            Best best = new Best(likeness.more(EXACT) ? KEPT_OF_LONG : KEPT);
-            boolean few = !likeness.knowsMeaning() && exact || !likeness.more(SHORT);
+            Best best = new Best(beyond ? KEPT_OF_LONG : KEPT);
+            boolean few = !likeness.knowsMeaning() && exact || size <= SHORT || likeness.care() == Care.ALL;
             if (few) {
                 for (int i = 0; i < count; i++) {
                     offer(best, keyword, met[i], words[met[i]]);
@@ -174,10 +173,10 @@ final class Neighbours {
             for (int place : order) {
                 int term = soft.places()[place];
                 int length = length(term);
-                if (likeness.more(EXACT) && length > COMMON && count >= ENOUGH) {
+                if (beyond && length > COMMON && count >= likeness.care().enough()) {
                     return false;
                 }
-                int most = likeness.more(EXACT) ? Math.min(length, MOST) : length;
+                int most = beyond ? Math.min(length, MOST) : length;
                 exact &= most == length;
                 float of = soft.values()[place];
                 for (int i = start[term]; i < start[term] + most; i++) {

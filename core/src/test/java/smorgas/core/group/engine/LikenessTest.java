@@ -214,7 +214,8 @@ class LikenessTest {
                 .toList()));
         GroupSettings settings = GroupSettings.standard("en");
         Terms terms = Terms.of(texts, settings, "en");
-        Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE, false);
+        Likeness likeness =
+                new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(smorgas.core.recipe.Edition.NEWEST));
         List<Double> found = Linkage.of(likeness).merges().stream()
                 .map(Dendrogram.Merge::like)
                 .toList();
@@ -266,10 +267,15 @@ class LikenessTest {
                 "kneeling chair", new float[] {0, 1},
                 "kneeling stool", new float[] {0, 1});
         Terms terms = Terms.of(texts, GroupSettings.standard("en"), "en");
-        Likeness words = new Likeness(texts, terms, "en", MeaningVectors.NONE, false);
-        Likeness both = new Likeness(texts, terms, "en", known::get, false);
-        Likeness partly =
-                new Likeness(texts, terms, "en", text -> text.equals("walking pad") ? new float[] {1, 0} : null, false);
+        Likeness words =
+                new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(smorgas.core.recipe.Edition.NEWEST));
+        Likeness both = new Likeness(texts, terms, "en", known::get, Care.of(smorgas.core.recipe.Edition.NEWEST));
+        Likeness partly = new Likeness(
+                texts,
+                terms,
+                "en",
+                text -> text.equals("walking pad") ? new float[] {1, 0} : null,
+                Care.of(smorgas.core.recipe.Edition.NEWEST));
         assertThat(both.knowsMeaning()).isTrue();
         assertThat(both.between(both.sum(0), both.sum(1)))
                 .isGreaterThan(words.between(words.sum(0), words.sum(1)) + .2);

@@ -1,0 +1,24 @@
+package smorgas.core.group.engine;
+
+import smorgas.core.recipe.Edition;
+
+/**
+ * How much is looked at to find out what is alike, and whether that follows how many keywords there are.
+ *
+ * @param pairs in lists up to this long every pair that shares a term is looked at
+ * @param joins in lists up to this long a group forgets no neighbour
+ * @param enough in longer ones common terms are looked at only until there are so many keywords to choose from
+ * @param broader whether the usual place of the dial is broader in longer lists
+ */
+record Care(int pairs, int joins, int enough, boolean broader) {
+
+    /** Everything, however long it takes: to measure what is lost otherwise. */
+    static final Care ALL = new Care(Integer.MAX_VALUE, Integer.MAX_VALUE, Integer.MAX_VALUE, true);
+
+    private static final Care NOW = new Care(20_000, 20_000, 2_000, true);
+    private static final Care THIRD_EDITION = new Care(6_000, 5_000, 150, false);
+
+    static Care of(Edition edition) {
+        return edition.atLeast(Edition.FOURTH) ? NOW : THIRD_EDITION;
+    }
+}
