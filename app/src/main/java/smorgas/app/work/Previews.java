@@ -3,12 +3,10 @@ package smorgas.app.work;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Objects;
-import java.util.function.IntPredicate;
 import org.springframework.stereotype.Component;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Anew;
 import smorgas.core.group.read.Groups;
-import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin.GroupsSettled;
 import smorgas.core.recipe.GroupSettings;
@@ -98,25 +96,10 @@ public class Previews {
                         found.groups(),
                         group -> before.grouping().key(group).equals(one.key()),
                         smallest);
-            case Part.Branch branch -> Anew.some(before, found.groups(), within(before, branch.theme()), smallest);
+            case Part.Branch branch ->
+                Anew.some(before, found.groups(), group -> before.tree().within(group, branch.theme()), smallest);
             case Part.Nothing all -> Anew.all(before, found.groups());
             case Part.Everything all -> Anew.all(before, found.groups());
-        };
-    }
-
-    /** The groups below a broader theme. */
-    private static IntPredicate within(Groups groups, String theme) {
-        ThemeTree tree = groups.tree();
-        int top = tree.find(theme);
-        return group -> {
-            for (int node = tree.nodeOf(group);
-                    top >= 0 && node >= 0;
-                    node = tree.node(node).parent()) {
-                if (node == top) {
-                    return true;
-                }
-            }
-            return false;
         };
     }
 }

@@ -101,7 +101,7 @@ class LikenessIT {
         gather("more.csv", "keyword\nclimbing shoes online\ncrash pad\ncrashpad\n");
         assertThat(sizes("")).isEqualTo(before);
         assertThat(page("").text()).contains("The groups are settled");
-        assertThat(page("").select("#since").text()).contains("2 keywords came since");
+        assertThat(page("").select("#since").text()).contains("2 keywords wait");
         Document left = page(page("").select("#since a").attr("href"));
         assertThat(left.select("table.members").text())
                 .contains("climbing shoes online", "crashpad")

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.TextColumn;
@@ -26,17 +27,22 @@ import smorgas.core.text.Tidy;
  * @param missing keywords of the table that the project has not, or has dropped
  * @param twice keywords that stand in two ad groups; the first counts
  * @param waiting keywords of the project that would be in none
- * @param moved how many of the placed keywords a hand would have to move to come from the groups as they stand to these, what is
- *     left over standing alone; below 0 where there are too many groups to tell
+ * @param names by keyword of the project that would be in a group, its name
  */
 public record TableGroups(
-        List<GroupPin.GroupsSettled.Settled> groups, int placed, int missing, int twice, int waiting, int moved) {
+        List<GroupPin.GroupsSettled.Settled> groups,
+        int placed,
+        int missing,
+        int twice,
+        int waiting,
+        Map<Integer, String> names) {
 
     /** Of more groups it would take minutes to find out. */
     private static final int MOST_COMPARED = 1_500;
 
     public TableGroups {
         groups = List.copyOf(groups);
+        names = Map.copyOf(names);
     }
 
     /** What a basket brings; empty if it tells no ad groups. */
@@ -80,24 +86,27 @@ public record TableGroups(
                         missing.size(),
                         twice.size(),
                         board.standings().remaining().cardinality() - placed.size(),
-                        moved(board, placed)));
+                        placed));
     }
 
-    private static int moved(Board board, Map<Integer, String> placed) {
-        Grouping grouping = board.groups().grouping();
+    /**
+     * How many of the placed keywords a hand would have to move to come from some groups to these, what is left over standing
+     * alone; empty where there are too many groups to tell.
+     */
+    public OptionalInt moved(Grouping grouping) {
         Map<String, Integer> numbers = new HashMap<>();
         int[] keywords =
-                placed.keySet().stream().mapToInt(Integer::intValue).sorted().toArray();
+                names.keySet().stream().mapToInt(Integer::intValue).sorted().toArray();
         int[] wanted = Arrays.stream(keywords)
-                .map(keyword -> numbers.computeIfAbsent(placed.get(keyword), name -> numbers.size()))
+                .map(keyword -> numbers.computeIfAbsent(names.get(keyword), name -> numbers.size()))
                 .toArray();
         int[] found = Arrays.stream(keywords)
                 .map(keyword -> grouping.groupOf(keyword) >= 0 ? grouping.groupOf(keyword) : -1 - keyword)
                 .toArray();
         long groups = Arrays.stream(found).distinct().count();
         return Math.max(groups, numbers.size()) > MOST_COMPARED
-                ? -1
-                : (int) Math.round(Moves.share(found, wanted) * keywords.length);
+                ? OptionalInt.empty()
+                : OptionalInt.of((int) Math.round(Moves.share(found, wanted) * keywords.length));
     }
 
     /** Lists write a dash for no group. */

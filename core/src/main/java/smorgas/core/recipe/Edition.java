@@ -1,5 +1,7 @@
 package smorgas.core.recipe;
 
+import java.util.Arrays;
+import java.util.stream.Collectors;
 import smorgas.core.text.Refusal;
 
 /**
@@ -53,6 +55,14 @@ public enum Edition {
             throw new Refusal("There is no edition " + number);
         }
         return values()[number - 1];
+    }
+
+    /** What all later ones do otherwise. */
+    public String newer() {
+        return Arrays.stream(values())
+                .filter(other -> other.compareTo(this) > 0)
+                .map(Edition::what)
+                .collect(Collectors.joining("; "));
     }
 
     public boolean atLeast(Edition other) {

@@ -73,8 +73,9 @@ public sealed interface GroupEntry extends Entry
             }
             sets.stream().flatMap(List::stream).forEach(word -> {
                 int count = Words.of(word).size();
-                if (count < 1 || count > LONGEST) {
-                    throw new Refusal("\"" + word + "\" is no word or phrase of up to " + LONGEST + " words");
+                if (count < 1 || count > LONGEST || word.length() > GroupRule.LONGEST_NAME) {
+                    throw new Refusal("A word or phrase that means the same has up to " + LONGEST + " words and "
+                            + GroupRule.LONGEST_NAME + " characters");
                 }
             });
         }
@@ -117,10 +118,16 @@ public sealed interface GroupEntry extends Entry
      * @param on whether they are refused
      */
     record OffersRefused(List<String> offers, boolean on) implements GroupEntry {
+
+        private static final int LONGEST_OFFER = 2_000;
+
         public OffersRefused {
             offers = List.copyOf(offers);
             if (offers.isEmpty()) {
                 throw new Refusal("No offer was refused");
+            }
+            if (offers.stream().anyMatch(offer -> offer.length() > LONGEST_OFFER)) {
+                throw new Refusal("There is no offer of more than " + LONGEST_OFFER + " characters");
             }
         }
 

@@ -316,13 +316,9 @@ class HandsTest {
         assertThat(List.of(found.placed(), found.missing(), found.twice(), found.waiting()))
                 .containsExactly(3, 1, 1, 28);
         Entry lids = new GroupPin.KeywordsPlaced(List.of("hive lid red", "hive lid tall"), List.of(), "under lids");
-        assertThat(TableGroups.of(likeness(50, lids), table).orElseThrow().moved())
-                .isZero();
+        assertThat(found.moved(likeness(50, lids).groups().grouping())).hasValue(0);
         Entry apart = new GroupPin.KeywordsPlaced(List.of("hive lid tall"), List.of(), "elsewhere");
-        assertThat(TableGroups.of(likeness(50, lids, apart), table)
-                        .orElseThrow()
-                        .moved())
-                .isEqualTo(1);
+        assertThat(found.moved(likeness(50, lids, apart).groups().grouping())).hasValue(1);
         assertThat(TableGroups.of(likeness(50), LIST)).isEmpty();
     }
 }

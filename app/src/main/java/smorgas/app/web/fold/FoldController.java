@@ -97,7 +97,7 @@ class FoldController {
         return new EditionOffer(
                 folding.edition().number(),
                 Edition.NEWEST.number(),
-                Edition.NEWEST.what(),
+                folding.edition().newer(),
                 Show.count(keywords, "keyword", "keywords"));
     }
 

@@ -2,6 +2,7 @@ package smorgas.app.web.gather;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 import smorgas.app.store.Baskets;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.GatheredBasket;
@@ -53,22 +54,24 @@ record OpenedView(
                 reading,
                 basket.state().readAs(),
                 delimiters(reading),
-                TableGroups.of(board, lines).map(OpenedView::told).orElse(""));
+                TableGroups.of(board, lines).map(groups -> told(groups, board)).orElse(""));
     }
 
     /** What making its ad groups the groups would mean. */
-    private static String told(TableGroups groups) {
+    private static String told(TableGroups groups, Board board) {
+        // Groups that are not known yet are not waited for here.
+        OptionalInt moved = board.groupsKnown() ? groups.moved(board.groups().grouping()) : OptionalInt.empty();
         return "It has " + Show.count(groups.groups().size(), "ad group", "ad groups") + ". As groups they would take "
                 + Show.count(groups.placed(), "keyword", "keywords") + "; "
                 + Show.count(groups.waiting(), "keyword of the project", "keywords of the project")
                 + " would wait among the leftovers; " + Show.count(groups.missing())
                 + " of its own are not here or are dropped; " + Show.count(groups.twice())
                 + " stand in two ad groups, and the first counts."
-                + (groups.moved() < 0
+                + (moved.isEmpty()
                         ? ""
-                        : " As your groups stand, " + Show.count(groups.moved()) + " of the "
+                        : " As your groups stand, " + Show.count(moved.getAsInt()) + " of the "
                                 + Show.count(groups.placed()) + " ("
-                                + Show.percent(groups.moved() / (double) Math.max(1, groups.placed()))
+                                + Show.percent(moved.getAsInt() / (double) groups.placed())
                                 + ") would have to be moved by hand to be these.");
     }
 

@@ -1,8 +1,10 @@
 package smorgas.app.web.group;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -10,11 +12,13 @@ import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.core.board.Board;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.engine.SameProposals;
 import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupRule;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -43,7 +47,7 @@ class DoubtActs {
     String again(Act act, @RequestParam String of) {
         return act.done(recipe -> new GroupEntry.OffersRefused(
                 recipe.grouping().refused().stream()
-                        .filter(key -> key.startsWith("same | ") == of.equals("words"))
+                        .filter(key -> SameProposals.isKey(key) == of.equals("words"))
                         .toList(),
                 false));
     }
@@ -78,9 +82,9 @@ class DoubtActs {
         return Arrays.stream(keywords)
                 .mapToObj(board.keywords()::text)
                 .map(Tidy::of)
-                .sorted(java.util.Comparator.comparingInt(String::length).thenComparing(text -> text))
-                .flatMap(text -> java.util.stream.Stream.of(text, text + " 2", text + " 3"))
-                .filter(text -> smorgas.core.recipe.GroupRule.fits(text) && groups.called(text) < 0)
+                .sorted(Comparator.comparingInt(String::length).thenComparing(text -> text))
+                .flatMap(text -> Stream.of(text, text + " 2", text + " 3"))
+                .filter(text -> GroupRule.fits(text) && groups.called(text) < 0)
                 .findFirst()
                 .orElseThrow(
                         () -> new Refusal("None of these keywords can be the name of a group: pick them and name it"));

@@ -8,8 +8,8 @@ import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.engine.SameProposals;
 import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Groups;
 
@@ -47,7 +47,7 @@ final class DoubtViews {
         List<Doubts.Doubt> open = groups.doubts().stream()
                 .filter(doubt -> !refused.contains(Doubts.key(doubt, groups)))
                 .toList();
-        long before = refused.stream().filter(key -> !key.startsWith("same | ")).count();
+        long before = refused.stream().filter(key -> !SameProposals.isKey(key)).count();
         Shown.in(
                 model,
                 new Queue(
@@ -123,11 +123,9 @@ final class DoubtViews {
 
     /** The most searched of some keywords. */
     private List<String> texts(int[] keywords) {
-        return Arrays.stream(keywords)
-                .boxed()
-                .sorted((a, b) -> Long.compare(searches(b), searches(a)))
+        return Arrays.stream(board.orders().mostSearched(keywords))
                 .limit(SAMPLES)
-                .map(board.keywords()::text)
+                .mapToObj(board.keywords()::text)
                 .toList();
     }
 
@@ -135,15 +133,7 @@ final class DoubtViews {
         return keywords.length > SAMPLES ? "and " + Show.count(keywords.length - SAMPLES) + " more" : "";
     }
 
-    private long searches(int keyword) {
-        return board.keywords()
-                .figure(Figure.SEARCHES)
-                .filter(column -> column.known(keyword))
-                .map(column -> column.twiceMiddle(keyword))
-                .orElse(0L);
-    }
-
     private String searched(int keyword) {
-        return searches(keyword) > 0 ? ", " + Show.count(searches(keyword) / 2) + " searches" : "";
+        return groups.searched(keyword) > 0 ? ", " + Show.count(groups.searched(keyword)) + " searches" : "";
     }
 }

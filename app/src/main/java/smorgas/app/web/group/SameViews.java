@@ -65,7 +65,7 @@ final class SameViews {
                         .map(SameViews::view)
                         .toList();
         List<SameFound> found = SameFound.in(texts, settings.same(), language);
-        long before = refused.stream().filter(key -> key.startsWith("same | ")).count();
+        long before = refused.stream().filter(SameProposals::isKey).count();
         Shown.in(
                 model,
                 new Same(

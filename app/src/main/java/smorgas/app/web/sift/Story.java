@@ -83,7 +83,7 @@ record Story(String keyword, String standing, boolean byHand, List<Source> sourc
             }
             Explained.Why why = groups.explained().why(keyword);
             return (grouping.since().get(keyword)
-                            ? "It came after the groups were settled, and waits."
+                            ? "It waits: it was in no group when they were settled, or came since."
                             : "A leftover: no group is near enough.")
                     + why.next()
                             .map(other -> " The nearest is \"" + groups.name(other) + "\" with "

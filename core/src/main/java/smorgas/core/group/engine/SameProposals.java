@@ -40,6 +40,13 @@ public final class SameProposals {
     /** Keywords that differ by one word are alike in any case; what matters is how little is missing. */
     private static final double STRICT = 24;
 
+    private static final String KIND = "same | ";
+
+    /** Whether the key of an offer is that of a pair. */
+    public static boolean isKey(String key) {
+        return key.startsWith(KIND);
+    }
+
     /**
      * A pair that may mean the same.
      *
@@ -64,7 +71,7 @@ public final class SameProposals {
 
         /** What tells the offer apart. */
         public String key() {
-            return "same | " + (one.compareTo(other) < 0 ? one + " | " + other : other + " | " + one);
+            return KIND + (one.compareTo(other) < 0 ? one + " | " + other : other + " | " + one);
         }
     }
 

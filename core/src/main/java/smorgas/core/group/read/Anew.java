@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.GroupPin.GroupsSettled;
 import smorgas.core.recipe.GroupRule;
@@ -32,7 +33,7 @@ public final class Anew {
         return settled(groups, keyword -> Optional.ofNullable(key(groups, keyword)));
     }
 
-    private static @org.jspecify.annotations.Nullable String key(Groups groups, int keyword) {
+    private static @Nullable String key(Groups groups, int keyword) {
         int group = groups.grouping().groupOf(keyword);
         return group < 0 || groups.grouping().kind(group) == Grouping.Kind.LEFTOVERS
                 ? null

@@ -162,7 +162,7 @@ public final class Groups {
     }
 
     /** Known searches a month of a keyword, a range by its middle; 0 if none is known. */
-    long searched(int keyword) {
+    public long searched(int keyword) {
         return column.filter(known -> known.known(keyword))
                 .map(known -> known.twiceMiddle(keyword) / 2)
                 .orElse(0L);

@@ -243,6 +243,16 @@ public final class ThemeTree {
         return NONE;
     }
 
+    /** Whether a group lies below a broader theme, or is it; of no theme none does. */
+    public boolean within(int group, String theme) {
+        int top = find(theme);
+        int node = nodeOf(group);
+        while (node >= 0 && node != top) {
+            node = node(node).parent();
+        }
+        return top >= 0 && node == top;
+    }
+
     /** The node of a group. */
     public int nodeOf(int group) {
         return nodeOf[group];

@@ -22,9 +22,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.core.text.WordForms;
 
 class LikenessTest {
 
@@ -214,8 +216,7 @@ class LikenessTest {
                 .toList()));
         GroupSettings settings = GroupSettings.standard("en");
         Terms terms = Terms.of(texts, settings, "en");
-        Likeness likeness =
-                new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(smorgas.core.recipe.Edition.NEWEST));
+        Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(Edition.NEWEST));
         List<Double> found = Linkage.of(likeness).merges().stream()
                 .map(Dendrogram.Merge::like)
                 .toList();
@@ -267,15 +268,14 @@ class LikenessTest {
                 "kneeling chair", new float[] {0, 1},
                 "kneeling stool", new float[] {0, 1});
         Terms terms = Terms.of(texts, GroupSettings.standard("en"), "en");
-        Likeness words =
-                new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(smorgas.core.recipe.Edition.NEWEST));
-        Likeness both = new Likeness(texts, terms, "en", known::get, Care.of(smorgas.core.recipe.Edition.NEWEST));
+        Likeness words = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(Edition.NEWEST));
+        Likeness both = new Likeness(texts, terms, "en", known::get, Care.of(Edition.NEWEST));
         Likeness partly = new Likeness(
                 texts,
                 terms,
                 "en",
                 text -> text.equals("walking pad") ? new float[] {1, 0} : null,
-                Care.of(smorgas.core.recipe.Edition.NEWEST));
+                Care.of(Edition.NEWEST));
         assertThat(both.knowsMeaning()).isTrue();
         assertThat(both.between(both.sum(0), both.sum(1)))
                 .isGreaterThan(words.between(words.sum(0), words.sum(1)) + .2);
@@ -285,12 +285,11 @@ class LikenessTest {
     @Test
     void theShippedListsReadAndPhrasesComeBeforeWords() {
         SameWords same = SameWords.of("en");
-        SameWords.Match used =
-                same.match(List.of("second", "hand", "hive"), 0, smorgas.core.text.WordForms.stems("en"));
+        SameWords.Match used = same.match(List.of("second", "hand", "hive"), 0, WordForms.stems("en"));
         assertThat(used).isNotNull();
         assertThat(same.meaning(used.meaning()).name()).isEqualTo("used");
         assertThat(used.words()).isEqualTo(2);
-        SameWords.Match under = same.match(List.of("hive", "under", "60"), 1, smorgas.core.text.WordForms.stems("en"));
+        SameWords.Match under = same.match(List.of("hive", "under", "60"), 1, WordForms.stems("en"));
         assertThat(under).isNotNull();
         assertThat(same.meaning(under.meaning()).name()).isEqualTo("cheap");
         assertThat(SameWords.of("de").size()).isGreaterThan(20);
