@@ -21,6 +21,7 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.Mending;
 import smorgas.core.group.read.Moves;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
@@ -176,33 +177,30 @@ final class DoubtfulFirst {
     /** What takes a doubt, if the plan agrees with it; else null. */
     private @Nullable Entry mending(Doubts.Doubt doubt) {
         Grouping grouping = board.groups().grouping();
-        return switch (doubt) {
-            case Doubts.Join join ->
-                most(grouping.members().row(join.from()))
-                                == most(grouping.members().row(join.into()))
-                        ? join(join.from(), join.into())
-                        : null;
-            case Doubts.Move move -> {
-                int there = most(grouping.members().row(move.into()));
-                int own = grouping.groupOf(move.keyword());
-                boolean better = own < 0 || most(grouping.members().row(own)) != there;
-                yield wanted[move.keyword()] == there && better
-                        ? place(new int[] {move.keyword()}, grouping.key(move.into()))
-                        : null;
-            }
-            case Doubts.Part part -> {
-                Set<Integer> leaving =
-                        new HashSet<>(Arrays.stream(part.keywords()).boxed().toList());
-                int[] staying = Arrays.stream(grouping.members().row(part.group()))
-                        .filter(keyword -> !leaving.contains(keyword))
-                        .toArray();
-                int own = most(part.keywords());
-                boolean there = part.near() >= 0 && most(grouping.members().row(part.near())) == own;
-                yield own == most(staying)
-                        ? null
-                        : place(part.keywords(), there ? grouping.key(part.near()) : free(part.keywords()[0]));
-            }
-        };
+        boolean near = false;
+        boolean right =
+                switch (doubt) {
+                    case Doubts.Join join ->
+                        most(grouping.members().row(join.from()))
+                                == most(grouping.members().row(join.into()));
+                    case Doubts.Move move -> {
+                        int there = most(grouping.members().row(move.into()));
+                        int own = grouping.groupOf(move.keyword());
+                        yield wanted[move.keyword()] == there
+                                && (own < 0 || most(grouping.members().row(own)) != there);
+                    }
+                    case Doubts.Part part -> {
+                        Set<Integer> leaving = new HashSet<>(
+                                Arrays.stream(part.keywords()).boxed().toList());
+                        int[] staying = Arrays.stream(grouping.members().row(part.group()))
+                                .filter(keyword -> !leaving.contains(keyword))
+                                .toArray();
+                        int own = most(part.keywords());
+                        near = part.near() >= 0 && most(grouping.members().row(part.near())) == own;
+                        yield own != most(staying);
+                    }
+                };
+        return right ? Mending.of(doubt, near, board.groups()) : null;
     }
 
     /** The class of most of some keywords, of equal ones the first. */

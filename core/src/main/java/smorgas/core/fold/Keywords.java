@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -130,6 +131,17 @@ public final class Keywords {
             meant = known;
         }
         return known;
+    }
+
+    /** The tidy spellings, but some texts themselves, of the keywords that have these texts for their lead spellings. */
+    public List<String> otherSpellings(List<String> texts) {
+        Set<String> named = new HashSet<>(texts);
+        return texts.stream()
+                .flatMap(text -> find(text).stream())
+                .flatMap(keyword -> tidyTexts(keyword).stream())
+                .filter(spelling -> !named.contains(spelling))
+                .distinct()
+                .toList();
     }
 
     /** The tidy texts that were folded into the keyword, its lines' and not cleaned, in the order in which they were met. */

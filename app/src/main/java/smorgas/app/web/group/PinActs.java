@@ -1,9 +1,7 @@
 package smorgas.app.web.group;
 
 import java.util.Arrays;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -53,7 +51,7 @@ class PinActs {
             return act.back(new Outcome.Refused("There is no group \"" + intoGroup.strip()
                     + "\" at present, so nothing can be in it too. Make it first, or put the keywords into it."));
         }
-        List<String> also = others(board, texts);
+        List<String> also = board.keywords().otherSpellings(texts);
         keepCase(act, board, group, intoGroup);
         Outcome outcome = act.make(recipe -> switch (way) {
             case "also" -> new GroupPin.KeywordsAlsoIn(texts, also, group, true);
@@ -76,17 +74,6 @@ class PinActs {
         }
     }
 
-    /** The other spellings of some keywords. */
-    static List<String> others(Board board, List<String> texts) {
-        Set<String> picked = new HashSet<>(texts);
-        return texts.stream()
-                .flatMap(text -> board.keywords().find(text).stream())
-                .flatMap(keyword -> board.keywords().tidyTexts(keyword).stream())
-                .filter(spelling -> !picked.contains(spelling))
-                .distinct()
-                .toList();
-    }
-
     /** The key of the group that is called so, or the name itself. */
     private static String key(Groups groups, String name) {
         int group = groups.called(name);
@@ -97,7 +84,7 @@ class PinActs {
     @PostMapping("/projects/{id}/group/let")
     String let(Act act, @RequestParam String keyword, @RequestParam String theme, @RequestParam String way) {
         List<String> texts = List.of(Tidy.of(keyword));
-        List<String> also = others(act.snapshot().board(), texts);
+        List<String> also = act.snapshot().board().keywords().otherSpellings(texts);
         return act.done(recipe -> way.equals("also")
                 ? new GroupPin.KeywordsAlsoIn(texts, also, theme, false)
                 : new GroupPin.KeywordsBarred(texts, also, theme, false));
