@@ -6,6 +6,7 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -15,7 +16,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
@@ -67,6 +70,34 @@ class BatchCommandTest {
 
     private Path out() {
         return folder.resolve("out");
+    }
+
+    private static byte[] kept(String name) throws IOException {
+        try (InputStream in = new GZIPInputStream(Objects.requireNonNull(
+                BatchCommandTest.class.getResourceAsStream("/old/third-edition/" + name + ".gz")))) {
+            return in.readAllBytes();
+        }
+    }
+
+    /** What the version before the fourth edition gave out for these lines, likeness, seats and pins by hand among it. */
+    @Test
+    void aRecipeOfTheThirdEditionGivesWhatItGaveAndOneOfTheFourthDoesNot() throws IOException {
+        Path list = Files.write(folder.resolve("list.txt"), kept("list.txt"));
+        String third;
+        try (InputStream in =
+                Objects.requireNonNull(BatchCommandTest.class.getResourceAsStream("/old/third-edition/recipe.json"))) {
+            third = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+        assertThat(run("--in", list, "--recipe", file("third.json", third), "--out", out()))
+                .isZero();
+        for (String table : List.of("keywords.csv", "plan.csv")) {
+            assertThat(Files.readAllBytes(out().resolve(table))).as(table).isEqualTo(kept(table));
+        }
+        Path fourth = file("fourth.json", third.replace("THIRD", "FOURTH"));
+        assertThat(run("--in", list, "--recipe", fourth, "--out", folder.resolve("newer")))
+                .isZero();
+        assertThat(folder.resolve("newer/plan.csv")).isNotEmptyFile();
+        assertThat(Files.readAllBytes(folder.resolve("newer/plan.csv"))).isNotEqualTo(kept("plan.csv"));
     }
 
     @Test
