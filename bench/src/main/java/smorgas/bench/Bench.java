@@ -68,8 +68,11 @@ public final class Bench {
                 case "doubts" -> DoubtfulFirst.run();
                 case "same" -> SameMeaning.run(false);
                 case "same-told" -> SameMeaning.run(true);
-                case "likeness" -> LikenessSpeed.run(10_000, 100_000);
-                case "likeness-loss" -> LikenessLoss.run(50_000);
+                case "likeness" -> {
+                    LikenessSpeed.run(10_000, 100_000);
+                    LikenessSpeed.runDense(10_000, 100_000);
+                }
+                case "likeness-loss" -> LikenessLoss.run();
                 case "likeness-large" -> LikenessSpeed.run(1_000_000);
                 case "labelled" -> Grouping.labelled(folder);
                 case "storing" -> Storing.run(script, folder, 1_000_000);
@@ -79,7 +82,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, experts, likeness, likeness-large, labelled, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

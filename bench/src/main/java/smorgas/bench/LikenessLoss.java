@@ -1,5 +1,6 @@
 package smorgas.bench;
 
+import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -21,13 +22,19 @@ final class LikenessLoss {
 
     private LikenessLoss() {}
 
-    static void run(int lines) {
-        Keywords keywords = Grouping.fold(MadeLists.phrases(lines));
+    /** Over a list as real ones are, and over one that multiplies few words. */
+    static void run() throws IOException {
+        run("many trades", Grouping.fold(ManyTrades.phrases(40_000)));
+        run("made list", Grouping.fold(MadeLists.phrases(50_000)));
+        run("made list", Grouping.fold(MadeLists.phrases(100_000)));
+    }
+
+    private static void run(String name, Keywords keywords) {
         int size = keywords.size();
         int[] all = IntStream.range(0, size).toArray();
         Method.ByLikeness method = new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL);
         GroupSettings settings = GroupSettings.standard("en").with(method);
-        System.out.println("\n| keywords | by | ms | groups | in groups |\n|---:|---|---:|---:|---:|");
+        System.out.println("\n" + name + "\n\n| keywords | by | ms | groups | in groups |\n|---:|---|---:|---:|---:|");
         int[][] labels = new int[2][];
         List<Engine> engines = List.of(Engine.of(settings), Engine.thorough(method, settings));
         for (int i = 0; i < labels.length; i++) {

@@ -1,11 +1,13 @@
 package smorgas.bench;
 
+import java.io.IOException;
 import java.util.BitSet;
 import java.util.Locale;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Room;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
@@ -16,22 +18,29 @@ final class LikenessSpeed {
 
     private LikenessSpeed() {}
 
-    static void run(int... sizes) {
+    static void run(int... sizes) throws IOException {
         System.out.println(
                 "\n| by likeness, warm, the best | keywords | groups | found anew, ms | dial turned, ms |\n|---|---:|---:|---:|---:|");
-        for (int lines : sizes) {
-            measure(Grouping.fold(MadeLists.phrases(lines)), lines);
+        for (int size : sizes) {
+            measure("many trades", Grouping.fold(ManyTrades.phrases(size)), size);
         }
     }
 
-    private static void measure(Keywords keywords, int lines) {
+    /** The same over lists that multiply few words: the worst that a list can be. */
+    static void runDense(int... sizes) {
+        for (int lines : sizes) {
+            measure("made lists", Grouping.fold(MadeLists.phrases(lines)), lines);
+        }
+    }
+
+    private static void measure(String name, Keywords keywords, int lines) {
         keywords.folded();
         int rounds = lines > 500_000 ? 2 : lines > 50_000 ? 4 : 12;
         long anew = Long.MAX_VALUE;
         long turned = Long.MAX_VALUE;
         int groups = 0;
         for (int round = 0; round < rounds; round++) {
-            Grown grown = new Grown();
+            Grown grown = new Grown(new Room(Long.MAX_VALUE));
             long begun = System.nanoTime();
             groups = group(keywords, grown, 50);
             anew = Math.min(anew, System.nanoTime() - begun);
@@ -41,7 +50,8 @@ final class LikenessSpeed {
         }
         System.out.printf(
                 Locale.ENGLISH,
-                "| made lists | %,d | %,d | %,d | %,d |%n",
+                "| %s | %,d | %,d | %,d | %,d |%n",
+                name,
                 keywords.size(),
                 groups,
                 anew / 1_000_000,

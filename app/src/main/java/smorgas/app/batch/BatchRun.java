@@ -33,6 +33,7 @@ import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
 import smorgas.core.gather.Workbooks;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.engine.Room;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Edition;
@@ -104,8 +105,15 @@ final class BatchRun {
         timed("fold", board::keywords);
         timed("sift", board::standings);
         GroupSettings asked = recipe.grouping().settings();
-        if (!asked.equals(asked.forSoMany(board.standings().remaining().cardinality()))) {
-            progress.accept("groups form by themes: more keywords are left than are compared");
+        int left = board.standings().remaining().cardinality();
+        if (asked.method() instanceof Method.ByLikeness like
+                && !Room.ofThisRun().possible(asked, left).equals(asked)) {
+            progress.accept(
+                    left > like.compared()
+                            ? "groups form by themes: more keywords are left than are compared"
+                            : "groups form by themes: to find out how alike %,d keywords are takes %,d MB, and less is left; give"
+                                            .formatted(left, Room.needed(left, like.meaning()) >> 20)
+                                    + " more, such as SMORGAS_JAVA_OPTS=-Xmx4g");
         } else if (asked.method() instanceof Method.ByLikeness like && like.meaning()) {
             timed("meaning", () -> understand(board, meanings));
         }

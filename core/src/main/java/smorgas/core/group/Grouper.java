@@ -133,7 +133,8 @@ public final class Grouper {
 
     /** What of the settings can be done: words and meaning do not compare, so of one unknown meaning all go by words. */
     private static GroupSettings possible(Input input, GroupSettings settings) {
-        GroupSettings here = settings.forSoMany(input.scope().cardinality());
+        GroupSettings here =
+                input.grown().room().possible(settings, input.scope().cardinality());
         return here.method() instanceof Method.ByLikeness like
                         && like.meaning()
                         && input.scope().stream()

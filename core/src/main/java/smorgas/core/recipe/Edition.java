@@ -24,10 +24,12 @@ public enum Edition {
     /** Likeness looks at more pairs and is broader in longer lists; what a hand joins or takes out follows it. */
     FOURTH(
             "groups by likeness are broader in longer lists and look at more pairs, leftovers are seated by likeness, and groups"
-                    + " that a hand made are joined and divided like any other");
+                    + " that a hand made are joined and divided like any other"),
+    /** Likeness looks at every pair that can matter, however long the list. */
+    FIFTH("groups by likeness of more than 20,000 keywords come of a look at every pair of keywords that can matter");
 
     /** What new projects are made in. */
-    public static final Edition NEWEST = FOURTH;
+    public static final Edition NEWEST = FIFTH;
 
     private final String what;
 

@@ -117,11 +117,6 @@ public record GroupSettings(
         return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same);
     }
 
-    /** What holds for so many keywords: of more than are compared groups form by themes. */
-    public GroupSettings forSoMany(int keywords) {
-        return method instanceof Method.ByLikeness like && keywords > like.compared() ? with(themes()) : this;
-    }
-
     /** How themes are told, which also serves to split a group or to look for one: as set, else as usual. */
     public Method.ByThemes themes() {
         return switch (method) {

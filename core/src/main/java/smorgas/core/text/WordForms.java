@@ -2,6 +2,7 @@ package smorgas.core.text;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -105,11 +106,13 @@ public final class WordForms {
             return new WordForms(word -> word);
         }
         SnowballStemmer stemmer = stemmers.get();
-        return new WordForms(word -> {
+        // A list has far fewer words than places where they stand.
+        Map<String, String> known = new HashMap<>();
+        return new WordForms(asked -> known.computeIfAbsent(asked, word -> {
             stemmer.setCurrent(word);
             stemmer.stem();
             return stemmer.getCurrent();
-        });
+        }));
     }
 
     /** The form that the word shares with its like. */

@@ -97,7 +97,9 @@ class GroupController {
         if (compared) {
             meaning(id, project, wanted, query, model);
         } else if (wanted.method() instanceof Method.ByLikeness like) {
-            Shown.in(model, MeaningView.tooMany(like));
+            Shown.in(
+                    model,
+                    MeaningView.tooMany(like, board.standings().remaining().cardinality()));
         }
         model.addAttribute("meaningKnown", compared && meanings.state(project) instanceof Meanings.Ready);
         if (preview) {
@@ -168,6 +170,7 @@ class GroupController {
     record DialsShown(
             GroupSettings settings,
             Method.@Nullable ByLikeness likeness,
+            String takes,
             DialHtml.@Nullable Picture dial,
             List<Pass> passes,
             boolean morePasses,
@@ -185,6 +188,10 @@ class GroupController {
                 new DialsShown(
                         wanted,
                         likeness,
+                        likeness == null
+                                ? ""
+                                : MeaningView.takes(
+                                        likeness, board.standings().remaining().cardinality()),
                         likeness == null
                                 ? null
                                 : DialHtml.of(board.groups().grouping().dial(), likeness, wanted, query),

@@ -3,6 +3,7 @@ package smorgas.app.web.group;
 import java.util.Optional;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.Meanings;
+import smorgas.core.group.engine.Room;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -17,16 +18,27 @@ import smorgas.core.recipe.Method;
  */
 record MeaningView(String meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
 
-    /** Instead of it, of more keywords than whose likeness is found out. */
-    static MeaningView tooMany(Method.ByLikeness like) {
-        return new MeaningView(
-                "More than " + Show.count(like.compared())
+    /** Instead of it, where likeness is not found out of so many keywords. */
+    static MeaningView tooMany(Method.ByLikeness like, int keywords) {
+        String why = keywords > like.compared()
+                ? "More than " + Show.count(like.compared())
                         + " keywords: their groups form by themes here, until fewer are left. Sift out what does not fit, choose themes"
-                        + " to turn their dials, or compare more of them (More dials), which takes its time.",
-                "",
-                "",
-                "",
-                "");
+                        + " to turn their dials, or compare more of them (More dials), which takes its time."
+                : "To find out how alike " + Show.count(keywords) + " keywords are takes "
+                        + Show.count(megabytes(like, keywords))
+                        + " MB, which Smorgas was not given: their groups form by themes"
+                        + " here. Sift out what does not fit, or start it with SMORGAS_JAVA_OPTS=-Xmx"
+                        + (2 * megabytes(like, keywords) / 256 + 1) * 256 + "m.";
+        return new MeaningView(why, "", "", "", "");
+    }
+
+    /** What it takes is told before somebody has more keywords compared. */
+    static String takes(Method.ByLikeness like, int keywords) {
+        return Show.count(keywords) + " are left; for them it takes " + Show.count(megabytes(like, keywords)) + " MB.";
+    }
+
+    private static long megabytes(Method.ByLikeness like, int keywords) {
+        return (Room.needed(keywords, like.meaning()) >> 20) + 1;
     }
 
     /** What there is to tell; empty where nothing can be known of meaning. */

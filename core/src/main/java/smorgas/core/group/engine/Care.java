@@ -9,16 +9,22 @@ import smorgas.core.recipe.Edition;
  * @param joins in lists up to this long a group forgets no neighbour
  * @param enough in longer ones common terms are looked at only until there are so many keywords to choose from
  * @param broader whether the usual place of the dial is broader in longer lists
+ * @param steps so many keywords of terms are gone through over all keywords, the rarest terms of each first; where that is
+ *     not enough, keywords that have only common terms in common may not be found
  */
-record Care(int pairs, int joins, int enough, boolean broader) {
+record Care(int pairs, int joins, int enough, boolean broader, long steps) {
 
     /** Everything, however long it takes: to measure what is lost otherwise. */
-    static final Care ALL = new Care(Integer.MAX_VALUE, Integer.MAX_VALUE, Integer.MAX_VALUE, true);
+    static final Care ALL = new Care(Integer.MAX_VALUE, Integer.MAX_VALUE, Integer.MAX_VALUE, true, Long.MAX_VALUE);
 
-    private static final Care NOW = new Care(20_000, 20_000, 2_000, true);
-    private static final Care THIRD_EDITION = new Care(6_000, 5_000, 150, false);
+    private static final Care NOW = new Care(Integer.MAX_VALUE, 20_000, Integer.MAX_VALUE, true, 1_000_000_000);
+    private static final Care FOURTH_EDITION = new Care(20_000, 20_000, 2_000, true, Long.MAX_VALUE);
+    private static final Care THIRD_EDITION = new Care(6_000, 5_000, 150, false, Long.MAX_VALUE);
 
     static Care of(Edition edition) {
-        return edition.atLeast(Edition.FOURTH) ? NOW : THIRD_EDITION;
+        if (edition.atLeast(Edition.FIFTH)) {
+            return NOW;
+        }
+        return edition.atLeast(Edition.FOURTH) ? FOURTH_EDITION : THIRD_EDITION;
     }
 }

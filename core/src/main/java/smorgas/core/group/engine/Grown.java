@@ -38,6 +38,21 @@ public final class Grown {
     private record Kept(Asked asked, SoftReference<LikenessEngine.Grove> grove) {}
 
     private final Deque<Kept> kept = new ArrayDeque<>();
+    private final Room room;
+
+    /** With the memory of this run. */
+    public Grown() {
+        this(Room.ofThisRun());
+    }
+
+    public Grown(Room room) {
+        this.room = room;
+    }
+
+    /** How much may be taken to find out. */
+    public Room room() {
+        return room;
+    }
 
     /** What is known for these keywords, else found now. */
     LikenessEngine.Grove get(

@@ -1,7 +1,5 @@
 package smorgas.core.group.engine;
 
-import it.unimi.dsi.fastutil.ints.Int2IntMap;
-import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -10,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import smorgas.core.column.Cores;
 
 /**
  * How alike terms are by their letters: Dice's coefficient of the sets of their 3- and 4-grams, bounds of the word being
@@ -36,35 +35,48 @@ final class LetterLikeness {
         int size = terms.things();
         this.like = new Like[terms.size()];
         Arrays.fill(like, NONE);
-        Map<String, IntArrayList> having = new HashMap<>();
-        List<Set<String>> grams = new ArrayList<>();
+        Map<String, Integer> numbers = new HashMap<>();
+        List<IntArrayList> having = new ArrayList<>();
+        int[][] grams = new int[size][];
         for (int term = 0; term < size; term++) {
-            Set<String> of = grams(terms.text(term));
-            grams.add(of);
-            for (String gram : of) {
-                having.computeIfAbsent(gram, g -> new IntArrayList()).add(term);
+            IntArrayList own = new IntArrayList();
+            for (String gram : grams(terms.text(term))) {
+                int number = numbers.computeIfAbsent(gram, g -> numbers.size());
+                if (number == having.size()) {
+                    having.add(new IntArrayList());
+                }
+                having.get(number).add(term);
+                own.add(number);
             }
+            grams[term] = own.toIntArray();
         }
-        Int2IntOpenHashMap shared = new Int2IntOpenHashMap();
-        for (int term = 0; term < size; term++) {
-            shared.clear();
-            for (String gram : grams.get(term)) {
-                IntArrayList others = having.get(gram);
-                if (others.size() <= COMMONEST) {
-                    for (int i = 0; i < others.size(); i++) {
-                        shared.addTo(others.getInt(i), 1);
+        Cores.run(size, Likeness.FEW, (from, to) -> {
+            int[] shared = new int[size];
+            IntArrayList met = new IntArrayList();
+            IntArrayList others = new IntArrayList();
+            for (int term = from; term < to; term++) {
+                for (int gram : grams[term]) {
+                    IntArrayList all = having.get(gram);
+                    for (int i = 0; i < all.size() && all.size() <= COMMONEST; i++) {
+                        int other = all.getInt(i);
+                        if (shared[other]++ == 0) {
+                            met.add(other);
+                        }
                     }
                 }
+                like[term] = of(term, shared, met, others, grams);
+                met.forEach(other -> shared[other] = 0);
+                met.clear();
             }
-            like[term] = of(term, shared, grams);
-        }
+        });
     }
 
-    private static Like of(int term, Int2IntOpenHashMap shared, List<Set<String>> grams) {
-        IntArrayList others = new IntArrayList();
-        for (Int2IntMap.Entry one : shared.int2IntEntrySet()) {
-            if (one.getIntKey() != term && dice(one.getIntValue(), term, one.getIntKey(), grams) >= FROM) {
-                others.add(one.getIntKey());
+    private static Like of(int term, int[] shared, IntArrayList met, IntArrayList others, int[][] grams) {
+        others.clear();
+        for (int i = 0; i < met.size(); i++) {
+            int other = met.getInt(i);
+            if (other != term && dice(shared[other], term, other, grams) >= FROM) {
+                others.add(other);
             }
         }
         if (others.isEmpty()) {
@@ -74,13 +86,13 @@ final class LetterLikeness {
         float[] values = new float[others.size()];
         for (int i = 0; i < values.length; i++) {
             int other = others.getInt(i);
-            values[i] = (float) Math.min(MOST, TIMES * dice(shared.get(other), term, other, grams));
+            values[i] = (float) Math.min(MOST, TIMES * dice(shared[other], term, other, grams));
         }
         return new Like(others.toIntArray(), values);
     }
 
-    private static double dice(int shared, int one, int other, List<Set<String>> grams) {
-        return 2.0 * shared / (grams.get(one).size() + grams.get(other).size());
+    private static double dice(int shared, int one, int other, int[][] grams) {
+        return 2.0 * shared / (grams[one].length + grams[other].length);
     }
 
     private static Set<String> grams(String word) {

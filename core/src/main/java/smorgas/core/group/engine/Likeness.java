@@ -3,6 +3,7 @@ package smorgas.core.group.engine;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
@@ -39,6 +40,9 @@ final class Likeness {
     private static final double TYPICAL = 75;
 
     private static final int SAMPLED = 20_000;
+
+    /** Of fewer keywords one core is done before a second has begun. */
+    static final int FEW = 500;
 
     /** A set of keywords, summed up. */
     static final class Sum {
@@ -86,6 +90,7 @@ final class Likeness {
     private final Care care;
     private final Sparse[] near;
     private final int[][] links;
+    private final int termCount;
 
     /**
      * Of some keywords.
@@ -94,6 +99,7 @@ final class Likeness {
      */
     Likeness(List<String> texts, Terms of, String language, MeaningVectors vectors, Care care) {
         this.care = care;
+        this.termCount = of.size();
         int size = texts.size();
         this.terms = new Sparse[size];
         this.softened = new Sparse[size];
@@ -134,7 +140,7 @@ final class Likeness {
         }
         LetterLikeness letters = new LetterLikeness(of);
         LikeTerms like = new LikeTerms(of, same, letters);
-        Cores.run(size, (from, to) -> {
+        Cores.run(size, FEW, (from, to) -> {
             for (int keyword = from; keyword < to; keyword++) {
                 int[] row = of.rows().row(keyword);
                 Arrays.sort(row);
@@ -259,15 +265,55 @@ final class Likeness {
 
     /** How alike the members of two sets are on the whole, 0 to 1. */
     double between(Sum one, Sum other) {
-        double pairs = (double) one.size * other.size;
         boolean smaller = one.terms.places().length <= other.terms.places().length;
         double words = smaller ? one.terms.dot(other.softened) : one.softened.dot(other.terms);
+        return whole(one, other, words, one.near.dot(other.near));
+    }
+
+    private double whole(Sum one, Sum other, double words, double near) {
+        double pairs = (double) one.size * other.size;
         double blended = words;
         if (one.meaning != null && other.meaning != null) {
             blended = (1 - MEANING) * words + MEANING * (dot(one.meaning, other.meaning) - usual * pairs) / (1 - usual);
         }
-        double like = ((1 - SHARED) * blended + SHARED * one.near.dot(other.near)) / pairs;
+        double like = ((1 - SHARED) * blended + SHARED * near) / pairs;
         return Math.max(0, Math.min(1, like));
+    }
+
+    /** A set that is compared with many others, its places laid out so that each is found at once. For one thread. */
+    final class Spread {
+        private final float[] termsOf;
+        private final float[] softenedOf;
+        private final float[] nearOf;
+        private @Nullable Sum sum;
+
+        Spread() {
+            termsOf = new float[termCount];
+            softenedOf = new float[termCount];
+            nearOf = new float[size()];
+        }
+
+        /** From here on this set is compared. */
+        void lay(Sum next) {
+            Sum before = sum;
+            if (before != null) {
+                before.terms.clear(termsOf);
+                before.softened.clear(softenedOf);
+                before.near.clear(nearOf);
+            }
+            next.terms.lay(termsOf);
+            next.softened.lay(softenedOf);
+            next.near.lay(nearOf);
+            sum = next;
+        }
+
+        /** The same as {@link Likeness#between} of the set that was laid out and another. */
+        double between(Sum other) {
+            Sum one = Objects.requireNonNull(sum);
+            boolean smaller = one.terms.places().length <= other.terms.places().length;
+            double words = smaller ? other.softened.dot(termsOf) : other.terms.dot(softenedOf);
+            return whole(one, other, words, other.near.dot(nearOf));
+        }
     }
 
     /**

@@ -1,13 +1,12 @@
 package smorgas.core.group.engine;
 
-import it.unimi.dsi.fastutil.ints.Int2DoubleMap;
-import it.unimi.dsi.fastutil.ints.Int2DoubleOpenHashMap;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Cores;
 
 /**
  * Average linkage: again and again the two groups are joined whose members are most alike on the whole. Found by chains of
@@ -28,35 +27,62 @@ final class Linkage {
 
     private final Likeness likeness;
     private final Likeness.@Nullable Sum[] sums;
-    private final @Nullable Int2DoubleOpenHashMap[] near;
+    private final NearOnes[] near;
     private final int[] parent;
+    /** How often each group was joined; what was known of it before holds no more. */
+    private final int[] joins;
+
+    /** By group its place among those near a group that is joined, from 1. */
+    private final int[] place;
+
     private final List<Dendrogram.Merge> merges = new ArrayList<>();
     private final int size;
     private final double least;
+    private final Likeness.Spread spread;
 
     private Linkage(Likeness likeness) {
         this.likeness = likeness;
         this.size = likeness.size();
+        this.spread = likeness.new Spread();
         this.least = size > likeness.care().joins() ? LEAST_OF_LONG : LEAST;
         this.sums = new Likeness.Sum[size];
-        this.near = new Int2DoubleOpenHashMap[size];
+        this.near = new NearOnes[size];
         this.parent = new int[size];
+        this.joins = new int[size];
+        this.place = new int[size];
+        double[][] alike = new double[size][];
+        Cores.run(size, Likeness.FEW, (from, to) -> {
+            for (int keyword = from; keyword < to; keyword++) {
+                sums[keyword] = likeness.sum(keyword);
+                near[keyword] = new NearOnes();
+                parent[keyword] = keyword;
+                int[] links = likeness.links()[keyword];
+                alike[keyword] = new double[links.length];
+                for (int i = 0; i < links.length; i++) {
+                    // What two have in common may be rounded otherwise from the other side: the first says it.
+                    boolean said = links[i] < keyword && linked(links[i], keyword);
+                    alike[keyword][i] = said ? -1 : likeness.between(likeness.sum(keyword), likeness.sum(links[i]));
+                }
+            }
+        });
         for (int keyword = 0; keyword < size; keyword++) {
-            sums[keyword] = likeness.sum(keyword);
-            near[keyword] = new Int2DoubleOpenHashMap();
-            parent[keyword] = keyword;
-        }
-        for (int keyword = 0; keyword < size; keyword++) {
-            for (int other : likeness.links()[keyword]) {
-                if (!near[keyword].containsKey(other)) {
-                    double like = likeness.between(sums[keyword], sums[other]);
-                    if (like >= least) {
-                        near[keyword].put(other, like);
-                        near[other].put(keyword, like);
-                    }
+            int[] links = likeness.links()[keyword];
+            for (int i = 0; i < links.length; i++) {
+                if (alike[keyword][i] >= least) {
+                    near[keyword].add(links[i], 0, alike[keyword][i]);
+                    near[links[i]].add(keyword, 0, alike[keyword][i]);
                 }
             }
         }
+    }
+
+    private boolean linked(int one, int other) {
+        for (int link : likeness.links()[one]) {
+            if (link == other) {
+                return true;
+            }
+        }
+        return false;
     }
 
     static Dendrogram of(Likeness likeness) {
@@ -66,14 +92,14 @@ final class Linkage {
     }
 
     private void run() {
-        int[] place = new int[size];
-        Arrays.fill(place, -1);
+        int[] inChain = new int[size];
+        Arrays.fill(inChain, -1);
         IntArrayList chain = new IntArrayList();
         for (int start = 0; start < size; start++) {
             if (parent[start] != start) {
                 continue;
             }
-            push(chain, start, place);
+            push(chain, start, inChain);
             while (!chain.isEmpty()) {
                 if (Thread.currentThread().isInterrupted()) {
                     throw new CancellationException("no longer wanted");
@@ -82,19 +108,19 @@ final class Linkage {
                 int before = chain.size() > 1 ? chain.getInt(chain.size() - 2) : -1;
                 int nearest = nearest(last, before);
                 if (nearest < 0) {
-                    cut(chain, chain.size() - 1, place);
+                    cut(chain, chain.size() - 1, inChain);
                 } else if (nearest == before) {
-                    cut(chain, chain.size() - 2, place);
+                    cut(chain, chain.size() - 2, inChain);
                     int joined = join(before, last);
                     if (chain.isEmpty()) {
-                        push(chain, joined, place);
+                        push(chain, joined, inChain);
                     }
                 } else {
                     // Further up only where a join has brought a neighbour that was none before: it goes on from there.
-                    if (place[nearest] >= 0) {
-                        cut(chain, place[nearest], place);
+                    if (inChain[nearest] >= 0) {
+                        cut(chain, inChain[nearest], inChain);
                     }
-                    push(chain, nearest, place);
+                    push(chain, nearest, inChain);
                 }
             }
         }
@@ -114,72 +140,72 @@ final class Linkage {
 
     /** The group most alike; the one that the chain came from unless another is truly more alike; else of equal ones the first. */
     private int nearest(int group, int before) {
-        int best = before;
-        double most = before < 0 ? 0 : near[group].get(before) + TRULY;
-        for (Int2DoubleMap.Entry one : near[group].int2DoubleEntrySet()) {
-            int other = one.getIntKey();
-            double like = one.getDoubleValue();
-            if (like > most || like == most && best >= 0 && best != before && other < best) {
+        NearOnes ones = near[group];
+        ones.forget(joins);
+        int best = -1;
+        double most = 0;
+        double back = 0;
+        for (int i = 0; i < ones.size(); i++) {
+            int other = ones.group(i);
+            double like = ones.like(i);
+            if (other == before) {
+                back = like;
+            } else if (like > most || like == most && other < best) {
                 best = other;
                 most = like;
             }
         }
-        return best;
+        return before >= 0 && !(most > back + TRULY) ? before : best;
     }
 
     /** The joined group has the smaller number. */
     private int join(int one, int other) {
         int into = Math.min(one, other);
         int from = Math.max(one, other);
-        Int2DoubleOpenHashMap mine = near[into];
-        Int2DoubleOpenHashMap theirs = near[from];
-        merges.add(new Dendrogram.Merge(into, from, mine.get(from)));
+        NearOnes mine = near[into];
+        NearOnes theirs = near[from];
+        mine.forget(joins);
+        theirs.forget(joins);
+        merges.add(new Dendrogram.Merge(into, from, mine.likeOf(from)));
         Likeness.Sum first = sums[into];
         Likeness.Sum second = sums[from];
         Likeness.Sum sum = first.plus(second);
         sums[into] = sum;
         sums[from] = null;
         parent[from] = into;
-        mine.remove(from);
-        theirs.remove(into);
-        Int2DoubleOpenHashMap joined = new Int2DoubleOpenHashMap();
+        joins[into]++;
+        joins[from]++;
+        spread.lay(sum);
+        for (int i = 0; i < theirs.size(); i++) {
+            place[theirs.group(i)] = i + 1;
+        }
+        NearOnes joined = new NearOnes(mine.size() + theirs.size());
         double whole = sum.size();
-        for (Int2DoubleMap.Entry entry : mine.int2DoubleEntrySet()) {
-            int neighbour = entry.getIntKey();
-            double like = theirs.containsKey(neighbour)
-                    ? (first.size() * entry.getDoubleValue() + second.size() * theirs.get(neighbour)) / whole
-                    : likeness.between(sum, sums[neighbour]);
-            joined.put(neighbour, like);
-        }
-        for (Int2DoubleMap.Entry entry : theirs.int2DoubleEntrySet()) {
-            int neighbour = entry.getIntKey();
-            if (!joined.containsKey(neighbour)) {
-                joined.put(neighbour, likeness.between(sum, sums[neighbour]));
+        for (int i = 0; i < mine.size(); i++) {
+            int neighbour = mine.group(i);
+            int at = place[neighbour] - 1;
+            if (neighbour != from) {
+                double like = at >= 0
+                        ? (first.size() * mine.like(i) + second.size() * theirs.like(at)) / whole
+                        : spread.between(sums[neighbour]);
+                joined.add(neighbour, joins[neighbour], like);
+                place[neighbour] = 0;
             }
-            near[neighbour].remove(from);
         }
-        double enough = Math.max(least, ofTheBest(joined));
-        joined.int2DoubleEntrySet().removeIf(entry -> {
-            boolean too = entry.getDoubleValue() < enough;
-            if (too) {
-                near[entry.getIntKey()].remove(into);
-            } else {
-                near[entry.getIntKey()].put(into, entry.getDoubleValue());
+        for (int i = 0; i < theirs.size(); i++) {
+            int neighbour = theirs.group(i);
+            if (place[neighbour] > 0 && neighbour != into) {
+                joined.add(neighbour, joins[neighbour], spread.between(sums[neighbour]));
             }
-            return too;
-        });
+            place[neighbour] = 0;
+        }
+        boolean some = size > likeness.care().joins() && joined.size() > MOST_NEIGHBOURS;
+        joined.keepFrom(Math.max(least, some ? joined.likeOfBest(MOST_NEIGHBOURS) : 0));
+        for (int i = 0; i < joined.size(); i++) {
+            near[joined.group(i)].add(into, joins[into], joined.like(i));
+        }
         near[into] = joined;
-        near[from] = null;
+        near[from] = new NearOnes(0);
         return into;
-    }
-
-    /** In long lists a group forgets all but its best neighbours; how alike the last of these is. */
-    private double ofTheBest(Int2DoubleOpenHashMap neighbours) {
-        if (size <= likeness.care().joins() || neighbours.size() <= MOST_NEIGHBOURS) {
-            return 0;
-        }
-        double[] values = neighbours.values().toDoubleArray();
-        Arrays.sort(values);
-        return values[values.length - MOST_NEIGHBOURS];
     }
 }

@@ -1,6 +1,5 @@
 package smorgas.core.group.engine;
 
-import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.Arrays;
 import java.util.concurrent.CancellationException;
 import smorgas.core.column.Cores;
@@ -32,24 +31,55 @@ final class Neighbours {
     /** Less alike than this are no neighbours. */
     private static final double LEAST = .05;
 
-    private static final int FEW = 500;
+    /** To look a term up in a keyword costs as much as to go through so many keywords that have it. */
+    private static final int LOOKUP = 6;
+
+    /** However many keywords there are, so many keywords of terms are gone through for each. */
+    private static final int FEWEST_STEPS = 1_000;
+
+    /** So many or some more of the most alike so far are followed when there were enough steps. */
+    private static final int FOLLOWED = 2_000;
+
+    /** Of so many times more than are wanted it is worth a look which can be none of them. */
+    private static final int MANY = 4;
+
+    /** A look at all that were met costs as much as to go through so many times as many keywords of terms. */
+    private static final int SPARED = 3;
+
+    /** How finely it is told what the last of the most alike has. */
+    private static final int LEVELS = 512;
+
+    /** Sums of rounded numbers differ by less. */
+    private static final float NEARLY = .9999f;
 
     private final Likeness likeness;
     private final int size;
     /** Whether there are too many for a look at every pair. */
     private final boolean beyond;
 
+    /** How many are kept of each. */
+    private final int kept;
+
+    /** How many keywords of terms are gone through for each. */
+    private final int steps;
+
     /** Where the keywords of each term begin, who they are, and what the term weighs in them. */
     private final int[] start;
 
     private final int[] who;
     private final float[] weight;
+    /** What each term weighs most in any keyword. */
+    private final float[] heaviest;
+
     private final int[][] links;
 
     Neighbours(Likeness likeness, int terms) {
         this.likeness = likeness;
         this.size = likeness.size();
         this.beyond = size > likeness.care().pairs();
+        this.kept = beyond || size > likeness.care().joins() ? KEPT_OF_LONG : KEPT;
+        this.steps = (int) Math.min(
+                Integer.MAX_VALUE, Math.max(FEWEST_STEPS, likeness.care().steps() / Math.max(1, size)));
         this.start = new int[terms + 1];
         for (int keyword = 0; keyword < size; keyword++) {
             for (int term : likeness.terms(keyword).places()) {
@@ -61,6 +91,7 @@ final class Neighbours {
         }
         this.who = new int[start[terms]];
         this.weight = new float[start[terms]];
+        this.heaviest = new float[terms];
         int[] next = Arrays.copyOf(start, terms);
         for (int keyword = 0; keyword < size; keyword++) {
             Sparse row = likeness.terms(keyword);
@@ -68,10 +99,11 @@ final class Neighbours {
                 int at = next[row.places()[i]]++;
                 who[at] = keyword;
                 weight[at] = row.values()[i];
+                heaviest[row.places()[i]] = Math.max(heaviest[row.places()[i]], row.values()[i]);
             }
         }
         this.links = new int[size][];
-        Cores.run(size, FEW, this::find);
+        Cores.run(size, Likeness.FEW, this::find);
     }
 
     int[][] links() {
@@ -88,70 +120,59 @@ final class Neighbours {
         }
     }
 
-    /** The best of those offered, in order; of equal ones the first by number. */
-    private static final class Best {
-        private final int[] who;
-        private final double[] like;
-        private int count;
-
-        Best(int most) {
-            who = new int[most];
-            like = new double[most];
-        }
-
-        void offer(int keyword, double value) {
-            if (count == who.length
-                    && !(value > like[count - 1] || value == like[count - 1] && keyword < who[count - 1])) {
-                return;
-            }
-            int at = count < who.length ? count++ : count - 1;
-            while (at > 0 && (like[at - 1] < value || like[at - 1] == value && who[at - 1] > keyword)) {
-                like[at] = like[at - 1];
-                who[at] = who[at - 1];
-                at--;
-            }
-            like[at] = value;
-            who[at] = keyword;
-        }
-    }
-
     /** The search of one thread. */
     private final class Search {
+        /** By keyword its place among those met, from 1. */
+        private final int[] place = new int[size];
+
+        /** By place what it has in common with the keyword that is asked about. */
         private final float[] words = new float[size];
+
         private final int[] met = new int[size];
+        private final Best best = new Best(kept);
+        private final Best byWords = new Best(LOOKED_INTO);
+        private final int[] tally = new int[LEVELS];
         private int count;
 
         int[] of(int keyword) {
             count = 0;
-            boolean exact = meet(keyword);
-            Best best = new Best(beyond ? KEPT_OF_LONG : KEPT);
+            // What all are asked what they mean of nobody is left out before.
+            boolean whole = likeness.knowsMeaning() && (size <= SHORT || likeness.care() == Care.ALL);
+            boolean exact = beyond
+                    ? meetSome(keyword)
+                    : meet(keyword, whole ? size : likeness.knowsMeaning() ? LOOKED_INTO : kept);
             boolean few = !likeness.knowsMeaning() && exact || size <= SHORT || likeness.care() == Care.ALL;
             if (few) {
+                if (!likeness.knowsMeaning() && count > MANY * kept) {
+                    leaveOut(least(kept));
+                }
                 for (int i = 0; i < count; i++) {
-                    offer(best, keyword, met[i], words[met[i]]);
+                    offer(keyword, met[i], words[i]);
                 }
             } else {
-                Best byWords = new Best(LOOKED_INTO);
+                if (count > MANY * LOOKED_INTO) {
+                    leaveOut(least(LOOKED_INTO));
+                }
                 for (int i = 0; i < count; i++) {
-                    byWords.offer(met[i], words[met[i]]);
+                    byWords.offer(met[i], words[i]);
                 }
                 Sparse soft = likeness.softened(keyword);
-                for (int i = 0; i < byWords.count; i++) {
-                    int other = byWords.who[i];
+                for (int other : byWords.take()) {
                     offer(
-                            best,
                             keyword,
                             other,
-                            exact ? words[other] : likeness.terms(other).dot(soft));
+                            exact
+                                    ? words[place[other] - 1]
+                                    : likeness.terms(other).dot(soft));
                 }
             }
             for (int i = 0; i < count; i++) {
-                words[met[i]] = 0;
+                place[met[i]] = 0;
             }
-            return Arrays.copyOf(best.who, best.count);
+            return best.take();
         }
 
-        private void offer(Best best, int keyword, int other, double alike) {
+        private void offer(int keyword, int other, double alike) {
             if (other != keyword) {
                 double blended = likeness.blended(keyword, other, alike);
                 if (blended >= LEAST) {
@@ -160,34 +181,160 @@ final class Neighbours {
             }
         }
 
-        /** Sums up what other keywords have in common with this one; whether that is all they have. */
-        private boolean meet(int keyword) {
+        /**
+         * Sums up what those keywords have in common with this one that can be among the most alike. Terms come the rarest
+         * first; as soon as the rest of them could bring nobody new so far, only those are followed who still can (the bound of
+         * Turtle and Flood, 1995). The sums are the same as over all. Nor comes anybody new after so many steps.
+         *
+         * @param most how many are wanted
+         */
+        private boolean meet(int keyword, int most) {
             Sparse soft = likeness.softened(keyword);
-            int[] order = new int[soft.places().length];
-            Arrays.setAll(order, i -> i);
-            IntArrays.quickSort(order, (a, b) -> {
-                int byCount = Integer.compare(length(soft.places()[a]), length(soft.places()[b]));
-                return byCount != 0 ? byCount : Integer.compare(a, b);
-            });
-            boolean exact = true;
-            for (int place : order) {
-                int term = soft.places()[place];
-                int length = length(term);
-                if (beyond && length > COMMON && count >= likeness.care().enough()) {
-                    return false;
-                }
-                int most = beyond ? Math.min(length, MOST) : length;
-                exact &= most == length;
-                float of = soft.values()[place];
-                for (int i = start[term]; i < start[term] + most; i++) {
-                    int other = who[i];
-                    if (words[other] == 0) {
-                        met[count++] = other;
+            int[] order = order(soft);
+            float[] rest = rest(soft, order);
+            boolean closed = false;
+            int since = 0;
+            int gone = 0;
+            // The square of what anybody can have in common at most so far.
+            float seen = 0;
+            for (int at = 0; at < order.length; at++) {
+                int term = soft.places()[order[at]];
+                float of = soft.values()[order[at]];
+                if (!closed && gone > 0 && gone + length(term) > steps) {
+                    closed = true;
+                    if (count > FOLLOWED) {
+                        leaveOut(least(FOLLOWED));
                     }
-                    words[other] += of * weight[i];
+                }
+                boolean may = closed || rest[at] * rest[at] < seen;
+                seen += of * of;
+                if (may && count > most && since + length(term) > SPARED * count) {
+                    // Looked at only where it costs less than what was gone through since, or what it can spare.
+                    float least = least(most) * NEARLY;
+                    since = 0;
+                    closed |= rest[at] < least;
+                    if (closed) {
+                        leaveOut(least - rest[at]);
+                    }
+                }
+                if (!closed) {
+                    add(term, of, length(term));
+                    gone += length(term);
+                    since += length(term);
+                } else if (count * LOOKUP < length(term)) {
+                    for (int i = 0; i < count; i++) {
+                        words[i] += of * (float) likeness.terms(met[i]).at(term);
+                    }
+                    since += count * LOOKUP;
+                } else {
+                    addToThose(term, of);
+                    since += length(term);
                 }
             }
+            return true;
+        }
+
+        /**
+         * By place in the order the most that it and those behind can have in common with any keyword: no more than each term
+         * at its heaviest, and no more than their length, for no keyword is longer than one (Cauchy and Schwarz).
+         */
+        private float[] rest(Sparse soft, int[] order) {
+            float[] rest = new float[order.length];
+            double heavy = 0;
+            double square = 0;
+            for (int at = order.length - 1; at >= 0; at--) {
+                double value = soft.values()[order[at]];
+                heavy += value * heaviest[soft.places()[order[at]]];
+                square += value * value;
+                rest[at] = (float) Math.min(heavy, Math.sqrt(square));
+            }
+            return rest;
+        }
+
+        /** At least what the last of the most alike has in common so far, the keyword itself not counted. */
+        private float least(int most) {
+            Arrays.fill(tally, 0);
+            for (int i = 0; i < count; i++) {
+                tally[level(words[i])]++;
+            }
+            // The keyword itself may be among them, so one more is asked.
+            int more = 0;
+            int at = LEVELS;
+            while (at > 0 && more <= most) {
+                more += tally[--at];
+            }
+            return at / (float) LEVELS;
+        }
+
+        private static int level(float value) {
+            return Math.min(LEVELS - 1, (int) (value * LEVELS));
+        }
+
+        /** Keywords that have less in common are not followed any more. */
+        private void leaveOut(float least) {
+            int kept = 0;
+            for (int i = 0; i < count; i++) {
+                if (words[i] < least) {
+                    place[met[i]] = 0;
+                } else {
+                    met[kept] = met[i];
+                    words[kept] = words[i];
+                    place[met[kept++]] = kept;
+                }
+            }
+            count = kept;
+        }
+
+        /** The same where there are too many: common terms are not looked at once there are enough; whether that is all. */
+        private boolean meetSome(int keyword) {
+            Sparse soft = likeness.softened(keyword);
+            boolean exact = true;
+            for (int at : order(soft)) {
+                int term = soft.places()[at];
+                int length = length(term);
+                if (length > COMMON && count >= likeness.care().enough()) {
+                    return false;
+                }
+                int most = Math.min(length, MOST);
+                exact &= most == length;
+                add(term, soft.values()[at], most);
+            }
             return exact;
+        }
+
+        private void add(int term, float of, int most) {
+            for (int i = start[term]; i < start[term] + most; i++) {
+                int at = place[who[i]];
+                if (at == 0) {
+                    met[count] = who[i];
+                    words[count++] = of * weight[i];
+                    place[who[i]] = count;
+                } else {
+                    words[at - 1] += of * weight[i];
+                }
+            }
+        }
+
+        private void addToThose(int term, float of) {
+            for (int i = start[term]; i < start[term + 1]; i++) {
+                int at = place[who[i]];
+                if (at > 0) {
+                    words[at - 1] += of * weight[i];
+                }
+            }
+        }
+
+        private int[] order(Sparse soft) {
+            long[] byRarity = new long[soft.places().length];
+            for (int i = 0; i < byRarity.length; i++) {
+                byRarity[i] = (long) length(soft.places()[i]) << 32 | i;
+            }
+            Arrays.sort(byRarity);
+            int[] order = new int[byRarity.length];
+            for (int i = 0; i < order.length; i++) {
+                order[i] = (int) byRarity[i];
+            }
+            return order;
         }
 
         private int length(int term) {

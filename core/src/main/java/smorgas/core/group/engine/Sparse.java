@@ -31,6 +31,29 @@ record Sparse(int[] places, float[] values) {
         return sum;
     }
 
+    /** The same with a vector of which every place stands in an array. */
+    double dot(float[] laid) {
+        double sum = 0;
+        for (int i = 0; i < places.length; i++) {
+            sum += values[i] * laid[places[i]];
+        }
+        return sum;
+    }
+
+    /** Writes what stands in each place into an array. */
+    void lay(float[] into) {
+        for (int i = 0; i < places.length; i++) {
+            into[places[i]] = values[i];
+        }
+    }
+
+    /** Takes it away again. */
+    void clear(float[] from) {
+        for (int place : places) {
+            from[place] = 0;
+        }
+    }
+
     Sparse plus(Sparse other) {
         int[] at = new int[places.length + other.places.length];
         float[] sum = new float[at.length];

@@ -1,6 +1,7 @@
 package smorgas.core.group.engine;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
+import smorgas.core.column.Cores;
 import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
@@ -56,7 +58,7 @@ final class Written {
     private final String language;
     private final Set<String> known;
     private final Map<String, Integer> counts = new HashMap<>();
-    private final List<List<String>> rows = new ArrayList<>();
+    private final List<List<String>> rows;
     private final Map<String, List<String>> meant = new HashMap<>();
     private final Set<String> wrong = new HashSet<>();
 
@@ -69,11 +71,14 @@ final class Written {
     Written(List<String> texts, String language, Set<String> known) {
         this.language = language;
         this.known = known;
-        for (String text : texts) {
-            List<String> row = sizes(Words.of(text));
-            rows.add(row);
-            new HashSet<>(row).forEach(word -> counts.merge(word, 1, Integer::sum));
-        }
+        List<List<String>> read = new ArrayList<>(Collections.nCopies(texts.size(), List.of()));
+        Cores.run(texts.size(), Likeness.FEW, (from, to) -> {
+            for (int keyword = from; keyword < to; keyword++) {
+                read.set(keyword, sizes(Words.of(texts.get(keyword))));
+            }
+        });
+        this.rows = read;
+        rows.forEach(row -> new HashSet<>(row).forEach(word -> counts.merge(word, 1, Integer::sum)));
         misspelt();
         joined();
     }
@@ -118,6 +123,10 @@ final class Written {
                 Matcher second = NUMBER.matcher(words.get(i + 2));
                 row.add(second.lookingAt() ? word + "x" + second.group() : word);
                 i += 2;
+                continue;
+            }
+            if (!Character.isDigit(word.charAt(0))) {
+                row.add(word.replace("'", "").replace("\u2019", ""));
                 continue;
             }
             Matcher size = SIZE.matcher(word);

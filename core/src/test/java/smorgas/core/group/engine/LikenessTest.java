@@ -301,7 +301,12 @@ class LikenessTest {
         int most = 2_000;
         GroupSettings asked =
                 GroupSettings.standard("en").with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, most));
-        assertThat(asked.forSoMany(most)).isEqualTo(asked);
+        Room wide = new Room(Room.needed(most, false));
+        assertThat(wide.possible(asked, most)).isEqualTo(asked);
+        assertThat(wide.possible(asked, most + 1).method()).isInstanceOf(Method.ByThemes.class);
+        assertThat(new Room(wide.bytes() - 1).possible(asked, most).method())
+                .as("where there is less memory than it takes")
+                .isInstanceOf(Method.ByThemes.class);
         // Three of a thing, one more than may be: the engine says what it went by, and none is lost.
         List<String> many = IntStream.rangeClosed(0, most)
                 .mapToObj(i ->

@@ -1,0 +1,93 @@
+package smorgas.core.group.engine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupSettings;
+
+/** Whom the search finds, beside a plain look at every pair. */
+class NeighboursTest {
+
+    private static final List<String> THINGS =
+            List.of("harness", "harnesses", "rope", "crash pad", "quickdraw", "belay device", "chalk bag", "helmet");
+    private static final List<String> SAID = List.of(
+            "best",
+            "cheap",
+            "kids",
+            "womens",
+            "beginner",
+            "red",
+            "light",
+            "alpine",
+            "review",
+            "size",
+            "indoor",
+            "sport");
+
+    private static List<String> phrases(int size) {
+        Random random = new Random(8_620);
+        return IntStream.range(0, size * 3)
+                .mapToObj(i -> SAID.get((int) (SAID.size() * Math.pow(random.nextDouble(), 2))) + " "
+                        + THINGS.get((int) (THINGS.size() * Math.pow(random.nextDouble(), 2))) + " "
+                        + SAID.get(random.nextInt(SAID.size())) + (random.nextInt(4) == 0 ? " route " + i % 90 : ""))
+                .distinct()
+                .limit(size)
+                .sorted()
+                .toList();
+    }
+
+    private static Likeness likeness(List<String> texts, Care care) {
+        return new Likeness(
+                texts, Terms.of(texts, GroupSettings.standard("en"), "en"), "en", MeaningVectors.NONE, care);
+    }
+
+    private static double words(Likeness likeness, int one, int other) {
+        return likeness.terms(other).dot(likeness.softened(one));
+    }
+
+    @Test
+    void theMostAlikeAreFoundAsByALookAtEveryPair() {
+        List<String> texts = phrases(900);
+        Likeness likeness = likeness(texts, Care.of(Edition.NEWEST));
+        for (int keyword = 0; keyword < texts.size(); keyword++) {
+            int one = keyword;
+            double[] best = IntStream.range(0, texts.size())
+                    .filter(other -> other != one && words(likeness, one, other) >= .05)
+                    .mapToDouble(other -> -words(likeness, one, other))
+                    .sorted()
+                    .limit(24)
+                    .map(like -> -like)
+                    .toArray();
+            double[] found = Arrays.stream(likeness.links()[one])
+                    .mapToDouble(other -> words(likeness, one, other))
+                    .toArray();
+            assertThat(found).as(texts.get(one)).containsExactly(best, org.assertj.core.data.Offset.offset(1e-5));
+        }
+    }
+
+    @Test
+    void howeverLongAListTheNewestEditionMissesNoneThatTheFourthDidNotLookAt() {
+        List<String> texts = phrases(900);
+        Care fourth = new Care(100, 100, 150, true, Long.MAX_VALUE);
+        Care newest = new Care(Integer.MAX_VALUE, 100, Integer.MAX_VALUE, true, Long.MAX_VALUE);
+        assertThat(mean(likeness(texts, newest))).isGreaterThan(mean(likeness(texts, fourth)));
+    }
+
+    private static double mean(Likeness likeness) {
+        return IntStream.range(0, likeness.size())
+                .boxed()
+                .flatMap(one -> Arrays.stream(likeness.links()[one])
+                        .mapToObj(other -> words(likeness, one, other))
+                        .sorted(Comparator.reverseOrder())
+                        .limit(12))
+                .mapToDouble(Double::doubleValue)
+                .average()
+                .orElse(0);
+    }
+}
