@@ -128,6 +128,7 @@
     const input = document.getElementById("files");
     input.files = files;
     document.getElementById("working").classList.add("shown");
+    // Without a project the page that comes is another one, and the form is sent as any.
     form.requestSubmit();
   };
   document.addEventListener("change", (event) => {
@@ -149,6 +150,24 @@
       if (kind === "drop") gather(event.dataTransfer.files);
     });
   }
+
+  // What was found goes by the arrows, and goes away with Escape or when one goes on elsewhere.
+  const found = () => document.getElementById("found");
+  document.addEventListener("keydown", (event) => {
+    if (!event.target.closest(".find")) return;
+    if (event.key === "Escape") {
+      found().replaceChildren();
+      return document.getElementById("find").focus();
+    }
+    if (event.key !== "ArrowDown" && event.key !== "ArrowUp") return;
+    const links = [...found().querySelectorAll("a")];
+    const next = links.indexOf(document.activeElement) + (event.key === "ArrowDown" ? 1 : -1);
+    event.preventDefault();
+    (links[next] ?? document.getElementById("find")).focus();
+  });
+  document.addEventListener("click", (event) => {
+    if (!event.target.closest(".find") || event.target.closest("#found a")) found()?.replaceChildren();
+  });
 
   // A choice that stands alone is made at once; its button is for those without scripts.
   document.documentElement.classList.add("scripted");

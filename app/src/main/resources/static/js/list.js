@@ -112,6 +112,31 @@
     if (line) line.textContent = sentence;
   };
 
+  // What can be done with one keyword by mouse, beside the one that is pointed at; by key it is K, X, U and Enter.
+  const handles = document.createElement("span");
+  handles.className = "row-handles";
+  handles.setAttribute("aria-hidden", "true");
+  [
+    ["\u25c6", "KEPT", "Keep (K)"],
+    ["\u2014", "DROPPED", "Drop (X)"],
+    ["\u25c7", "UNDECIDED", "Undecided (U)"],
+    ["\u2026", "", "Story: where it comes from and why it stands so (Enter)"],
+  ].forEach(([sign, to, title]) => {
+    const button = document.createElement("button");
+    Object.assign(button, { type: "button", className: "button is-small", tabIndex: -1 });
+    Object.assign(button, { textContent: sign, title });
+    button.dataset.to = to;
+    handles.append(button);
+  });
+  document.addEventListener("pointerover", (event) => {
+    const row = table() && event.target.closest(".keyword-row");
+    if (row && !row.contains(handles)) row.querySelector("td.mark")?.append(handles);
+  });
+  const handle = (button) => {
+    show(rows().indexOf(button.closest(".keyword-row")));
+    return button.dataset.to ? judge(button.dataset.to) : story();
+  };
+
   const step = (way) => act("/" + way, whole);
   const judgeTray = (to) => act("/judge/tray", { ...whole, values: { to } });
   const standings = { k: "KEPT", x: "DROPPED", u: "UNDECIDED" };
@@ -144,7 +169,16 @@
   const letters = (event) => {
     const key = event.key.toLowerCase();
     if (event.key === "?") return document.getElementById("help")?.click();
+    if (key === "b") return document.getElementById("band-turn")?.click();
+    if (key === "l") return document.querySelector(".next")?.click();
     if (key === "/") return document.getElementById("find")?.focus();
+    const menu = document.getElementById("views-menu");
+    if (menu?.open && /^[1-9]$/.test(key)) return menu.querySelectorAll("li a")[Number(key) - 1]?.click();
+    if (menu && key === "s") {
+      menu.open = !menu.open;
+      return menu.open && menu.querySelector("li a").focus();
+    }
+    if (document.querySelector(`[data-digit="${key}"]`)) return document.querySelector(`[data-digit="${key}"]`).click();
     const place = steps[Number(key) - 1];
     if (place)
       return document
@@ -174,6 +208,8 @@
     if ((event.ctrlKey || event.metaKey) && event.key === "c" && !field && !String(getSelection())) return copy();
     if (field || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.key === "Escape" && document.querySelector("#tag-line:not([hidden])")) return closeTag();
+    const views = document.querySelector("#views-menu[open]");
+    if (event.key === "Escape" && views) return views.removeAttribute("open");
     if (event.key === "Escape")
       return document.querySelector("#offer > *") ? closeOffer() : document.querySelector(".story .close")?.click();
     const control = event.target.closest("a, button, summary, input");
@@ -193,6 +229,7 @@
 
   document.addEventListener("click", (event) => {
     const target = event.target;
+    if (target.closest(".row-handles button")) return handle(target.closest("button"));
     if (target.closest(".w")) return offer(target.closest(".w").textContent);
     if (target.closest(".close-offer")) return closeOffer();
     if (target.closest(".close-tag")) return closeTag();

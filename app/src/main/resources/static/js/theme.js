@@ -1,4 +1,4 @@
-// Before anything is painted: the look chosen last, else that of the system.
+// Before anything is painted: the look and the band chosen last, else those of the system and the project.
 (() => {
   "use strict";
   const system = matchMedia("(prefers-color-scheme: dark)");
@@ -11,6 +11,15 @@
   apply();
   document.addEventListener("DOMContentLoaded", apply);
   document.addEventListener("htmx:afterSettle", apply);
+  const root = document.documentElement;
+  const band = localStorage.getItem("smorgas-band");
+  if (band) root.dataset.band = band;
+  document.addEventListener("click", (event) => {
+    if (!event.target.closest("#band-turn")) return;
+    const now = root.dataset.band || (document.querySelector(".band.begun") ? "line" : "whole");
+    root.dataset.band = now === "line" ? "whole" : "line";
+    localStorage.setItem("smorgas-band", root.dataset.band);
+  });
   document.addEventListener("click", (event) => {
     if (!event.target.closest("#theme")) return;
     localStorage.setItem("smorgas-look", chosen() === "dark" ? "light" : "dark");

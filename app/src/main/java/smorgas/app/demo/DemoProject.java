@@ -31,7 +31,7 @@ import smorgas.core.recipe.WordList;
 
 /** Makes the demo project in an empty data folder: its lists in, a morning's decisions made, before the first page is served. */
 @Component
-class DemoProject implements SmartInitializingSingleton {
+public class DemoProject implements SmartInitializingSingleton {
 
     /** Other meanings of bee, hive, comb, queen and honey, and what the shop does not have. */
     private static final List<String> DROPPED_WORDS = List.of(
@@ -72,10 +72,17 @@ class DemoProject implements SmartInitializingSingleton {
             System.out.println(
                     "Making the demo project: its lists are read and a morning's decisions made; this takes some"
                             + " seconds, once.");
-            pantry.ship(new WordList("Towns (made up)", "en", WordList.Kind.PLACES, 1, DemoKeywords.TOWNS));
-            pantry.ship(new WordList("Rivals (made up)", "en", WordList.Kind.BRANDS, 1, DemoKeywords.RIVALS));
-            fill(table.open(projects.create("Beekeeping shop", "en", "United Kingdom", "GBP")));
+            make();
         }
+    }
+
+    /** Makes it, and tells its number. */
+    public long make() {
+        pantry.ship(new WordList("Towns (made up)", "en", WordList.Kind.PLACES, 1, DemoKeywords.TOWNS));
+        pantry.ship(new WordList("Rivals (made up)", "en", WordList.Kind.BRANDS, 1, DemoKeywords.RIVALS));
+        long id = projects.create("Beekeeping shop", "en", "United Kingdom", "GBP");
+        fill(table.open(id));
+        return id;
     }
 
     private void fill(OpenProject project) {

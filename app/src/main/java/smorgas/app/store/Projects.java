@@ -74,6 +74,17 @@ public class Projects {
         db.update(PROJECT).set(PROJECT.NAME, name).where(PROJECT.ID.eq(id)).execute();
     }
 
+    /** Puts right what a project is about. */
+    public void about(long id, String name, String language, String market, String currency) {
+        db.update(PROJECT)
+                .set(PROJECT.NAME, name)
+                .set(PROJECT.LANGUAGE, language)
+                .set(PROJECT.MARKET, market)
+                .set(PROJECT.CURRENCY, currency)
+                .where(PROJECT.ID.eq(id))
+                .execute();
+    }
+
     /** Notes that the project is worked on now, which puts it first in the list. */
     public void opened(long id) {
         db.update(PROJECT)

@@ -293,7 +293,7 @@ class BrowserIT {
         assertThat(page.locator("h1")).hasText("Gather your first lists");
         for (String step : List.of("fold", "sift", "group", "serve", "history", "keys")) {
             visitStepFrom(step);
-            assertThat(page.locator(".next")).hasText("Next: gather your first lists.");
+            assertThat(page.locator(".next")).hasText("Next: gather your first lists");
         }
         visitStepFrom("gather");
         button("Try it with the demo lists").click();

@@ -29,7 +29,10 @@ class GroupIT extends ProjectInBrowser {
                         new FilePayload("list.csv", "text/csv", list.toString().getBytes(StandardCharsets.UTF_8)));
         assertThat(page.locator("table.baskets tbody tr")).hasCount(1);
         page.navigate(page.url().replaceAll("/gather.*", "/group?view=list"));
+        page.locator("#more-dials summary").click();
         page.getByLabel("Groups form by").selectOption("themes");
+        Browsers.settle(page);
+        page.locator("#more-dials summary").click();
         assertThat(page.locator("#preview")).isVisible();
         press("Adopt");
         assertThat(page.locator("#preview")).hasCount(0);

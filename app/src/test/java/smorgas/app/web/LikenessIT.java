@@ -100,7 +100,7 @@ class LikenessIT {
         visitor.post(base + "/group/settle", Map.of("on", "true"));
         gather("more.csv", "keyword\nclimbing shoes online\ncrash pad\ncrashpad\n");
         assertThat(sizes("")).isEqualTo(before);
-        assertThat(page("").text()).contains("The groups are settled");
+        assertThat(page("").select(".settling").text()).contains("Settled");
         assertThat(page("").select("#since").text()).contains("2 keywords wait");
         Document left = page(page("").select("#since a").attr("href"));
         assertThat(left.select("table.members").text())

@@ -1,6 +1,7 @@
 package smorgas.core.board;
 
 import java.util.List;
+import java.util.Optional;
 import smorgas.core.fold.FoldReport;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
@@ -99,6 +100,18 @@ public final class Board {
     /** Words that look misspelt, worked out now if they are not yet. */
     public List<Misspellings.Proposal> misspellings() {
         return get(Stages.MISSPELLINGS);
+    }
+
+    /** How many words look misspelt, if that was worked out. */
+    Optional<Integer> misspellingsKnown() {
+        return stages.known(Stages.MISSPELLINGS) ? Optional.of(misspellings().size()) : Optional.empty();
+    }
+
+    /** How many things the checks of the plan found, if the plan was made. */
+    Optional<Integer> findingsKnown() {
+        return stages.known(Stages.PLAN)
+                ? Optional.of(plan().conflicts().size() + plan().heldBack().size())
+                : Optional.empty();
     }
 
     /** The spellings before anything but tidying, tidied now if they are not yet. */

@@ -10,6 +10,7 @@ import smorgas.app.web.show.Step;
  * What is around the work on a project page.
  *
  * @param version the version that acts made on this page name as the one they saw
+ * @param begun whether it has been worked on: the band is a line then, unless somebody wants it whole
  * @param undo what undo would take back; empty if nothing
  * @param redo what redo would bring back; empty if nothing
  * @param message what the last act did, or why it was not done; empty if there is nothing to tell
@@ -23,6 +24,7 @@ public record Frame(
         @Nullable Step step,
         long version,
         Band band,
+        boolean begun,
         String undo,
         String redo,
         String message,

@@ -8,13 +8,13 @@ import org.springframework.ui.Model;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.app.web.band.Band;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Table;
 import smorgas.app.work.Trays;
+import smorgas.core.board.Ahead;
 import smorgas.core.board.Board;
 import smorgas.core.recipe.Standing;
 
@@ -75,6 +75,7 @@ public class Frames {
 
     private Frame frame(Model model, long id, Snapshot snapshot, @Nullable Step step, boolean groups) {
         Project project = projects.find(id).orElseThrow();
+        Board board = snapshot.board();
         Object notice = model.getAttribute("notice");
         Frame frame = new Frame(
                 project,
@@ -82,11 +83,12 @@ public class Frames {
                 step,
                 snapshot.version(),
                 Band.draw("/projects/" + id, snapshot, groups),
+                board.standings().count(Standing.UNDECIDED) < board.keywords().size(),
                 sentence(snapshot.history().undoable()),
                 sentence(snapshot.history().redoable()),
                 notice == null ? snapshot.effect() : notice.toString(),
                 notice != null,
-                next(id, snapshot),
+                NextLine.of("/projects/" + id + "/", Ahead.of(board), step),
                 tray(model, id, snapshot));
         model.addAttribute("frame", frame);
         return frame;
@@ -110,29 +112,5 @@ public class Frames {
             case Outcome.NoChange none -> Optional.of(none.sentence());
             case Outcome.Refused refused -> Optional.of(refused.sentence());
         };
-    }
-
-    private static Frame.Next next(long id, Snapshot snapshot) {
-        String base = "/projects/" + id + "/";
-        if (snapshot.baskets().isEmpty()) {
-            return new Frame.Next("Next: gather your first lists.", base + "gather");
-        }
-        var standings = snapshot.board().standings();
-        int undecided = standings.count(Standing.UNDECIDED);
-        int kept = standings.count(Standing.KEPT);
-        if (undecided > kept) {
-            return new Frame.Next(
-                    "Next: sift the " + Show.count(undecided) + " undecided, the most searched first.",
-                    base + "sift?standing=undecided&sort=-searches");
-        }
-        if (snapshot.board().groupsKnown()
-                && snapshot.board().groups().grouping().leftovers() > 0) {
-            return new Frame.Next(
-                    "Next: look at the "
-                            + Show.count(snapshot.board().groups().grouping().leftovers())
-                            + " leftovers, then serve.",
-                    base + "group?leftovers=true");
-        }
-        return new Frame.Next("Next: serve the plan.", base + "serve");
     }
 }

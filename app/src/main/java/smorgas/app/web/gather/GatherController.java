@@ -8,14 +8,14 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.util.unit.DataSize;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,6 +26,7 @@ import smorgas.app.demo.DemoLists;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Project;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
@@ -38,18 +39,12 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
 import smorgas.core.fold.Overlap;
-import smorgas.core.gather.Packed;
-import smorgas.core.gather.Problem;
-import smorgas.core.gather.Workbooks;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.History;
 
 /** Gather: lists in, read in the background; baskets, how they were understood and how they overlap. */
 @Controller
 class GatherController {
-
-    /** So long the answer waits for lists that are read quickly, before it shows them under way. */
-    private static final long PATIENCE_MILLIS = 1_500;
 
     /** A list under way. */
     record Reading(long number, String name, String told) {}
@@ -60,17 +55,13 @@ class GatherController {
     private final Frames frames;
     private final Baskets baskets;
     private final Gatherings gatherings;
-    private final long mostUnpacked;
+    private final ListsIn listsIn;
 
-    GatherController(
-            Frames frames,
-            Baskets baskets,
-            Gatherings gatherings,
-            @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
+    GatherController(Frames frames, Baskets baskets, Gatherings gatherings, ListsIn listsIn) {
         this.frames = frames;
         this.baskets = baskets;
         this.gatherings = gatherings;
-        this.mostUnpacked = mostUnpacked.toBytes();
+        this.listsIn = listsIn;
     }
 
     /** The baskets, the opened one and how they overlap. */
@@ -79,7 +70,21 @@ class GatherController {
             @Nullable OpenedView opened,
             @Nullable OverlapView overlap,
             List<MergeView> merges,
-            Merge[] mergeKinds) {}
+            Merge[] mergeKinds,
+            String about,
+            List<Language> languages) {}
+
+    /** What a project is about, in a line. */
+    private static String about(Project project) {
+        String language = Language.ALL.stream()
+                .filter(one -> one.code().equals(project.language()))
+                .map(Language::name)
+                .findFirst()
+                .orElse(project.language());
+        return Stream.of(language, project.market(), project.currency())
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining(" \u00b7 "));
+    }
 
     @GetMapping("/projects/{id}/gather")
     String page(@PathVariable long id, @RequestParam(required = false) @Nullable Long basket, Model model) {
@@ -100,7 +105,9 @@ class GatherController {
                                 ? null
                                 : OverlapView.of(snapshot.board().keywords(), overlap),
                         merges(snapshot),
-                        Merge.values()));
+                        Merge.values(),
+                        about(project),
+                        Language.ALL));
         readings(id, model);
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/page";
@@ -181,40 +188,14 @@ class GatherController {
             @RequestParam(defaultValue = "false") boolean joined,
             RedirectAttributes redirect)
             throws IOException {
-        OpenProject project = frames.open(id);
-        List<String> refused = new ArrayList<>();
-        List<Job> jobs = new ArrayList<>();
-        for (MultipartFile file : files == null ? List.<MultipartFile>of() : files) {
-            if (file.getOriginalFilename() != null
-                    && !file.getOriginalFilename().isEmpty()) {
-                Packed.Contents contents =
-                        Packed.open(Show.fileName(file.getOriginalFilename()), file.getBytes(), mostUnpacked);
-                contents.problems().stream().map(GatherController::told).forEach(refused::add);
-                for (Packed.NamedBytes list : contents.lists()) {
-                    Workbooks.Parts parts = Workbooks.of(list, joined);
-                    parts.problems().stream().map(GatherController::told).forEach(refused::add);
-                    parts.lists()
-                            .forEach(part -> jobs.add(gatherings.submit(
-                                    project,
-                                    Offered.part(Show.fileName(part.list().name()), part))));
-                }
-            }
-        }
-        if (!pasted.isBlank()) {
-            String title = name.isBlank() ? "Pasted list" : name;
-            jobs.add(gatherings.submit(project, Offered.paste(Show.fileName(title), pasted)));
-        }
-        Gatherings.await(jobs, PATIENCE_MILLIS);
-        if (!refused.isEmpty()) {
-            redirect.addFlashAttribute("notice", String.join(" ", refused));
-        } else if (jobs.isEmpty()) {
+        ListsIn.Came came = listsIn.open(files, pasted, name, joined);
+        listsIn.gather(frames.open(id), came.lists());
+        if (!came.problems().isEmpty()) {
+            redirect.addFlashAttribute("notice", String.join(" ", came.problems()));
+        } else if (came.lists().isEmpty()) {
             redirect.addFlashAttribute("notice", "Nothing was gathered: choose a file or paste some lines.");
         }
         return "redirect:/projects/" + id + "/gather";
-    }
-
-    private static String told(Problem problem) {
-        return problem.file() + ": " + problem.sentence();
     }
 
     @PostMapping("/projects/{id}/gather/readings/{number}/stop")
@@ -224,7 +205,7 @@ class GatherController {
                 gatherings.pending(id).stream()
                         .filter(job -> job.number() == number)
                         .toList(),
-                PATIENCE_MILLIS);
+                ListsIn.PATIENCE_MILLIS);
         return "redirect:/projects/" + id + "/gather";
     }
 
@@ -233,7 +214,7 @@ class GatherController {
         OpenProject project = frames.open(id);
         List<Job> jobs = new ArrayList<>();
         DemoLists.make().forEach((name, bytes) -> jobs.add(gatherings.submit(project, Offered.file(name, bytes))));
-        Gatherings.await(jobs, 10 * PATIENCE_MILLIS);
+        Gatherings.await(jobs, 10 * ListsIn.PATIENCE_MILLIS);
         return "redirect:/projects/" + id + "/gather";
     }
 

@@ -18,6 +18,9 @@ import smorgas.core.recipe.GroupPins;
 /** What the Group page shows of a result, be it adopted or a preview. */
 final class GroupViews {
 
+    /** So many figures matter most. */
+    private static final int FIRST = 3;
+
     /** Rows of a list at a time. */
     static final int PAGE = 200;
 
@@ -41,8 +44,12 @@ final class GroupViews {
             int depth,
             boolean opened) {}
 
-    /** The figures of a result, and those of the adopted one beside them if they differ. */
-    record FigureView(String name, String now, String adopted) {}
+    /**
+     * A figure of a result, and that of the adopted one beside it if it differs.
+     *
+     * @param first whether it is one of the few that matter most
+     */
+    record FigureView(String name, String now, String adopted, boolean first) {}
 
     /** A word of the opened group, or another group near it, with a figure. */
     record Part(String text, String figure, String url) {}
@@ -81,14 +88,14 @@ final class GroupViews {
                 share(before.grouped(), before.keywords()));
         add(
                 views,
-                "of searches grouped",
-                share(now.groupedSearches(), now.searches()),
-                share(before.groupedSearches(), before.searches()));
-        add(
-                views,
                 "leftovers",
                 Show.count(now.keywords() - now.grouped()),
                 Show.count(before.keywords() - before.grouped()));
+        add(
+                views,
+                "of searches grouped",
+                share(now.groupedSearches(), now.searches()),
+                share(before.groupedSearches(), before.searches()));
         add(views, "keywords a group", sizes(now), sizes(before));
         add(views, "tightness", Show.percent(now.tightness()), Show.percent(before.tightness()));
         add(views, "separation", Show.percent(now.separation()), Show.percent(before.separation()));
@@ -108,7 +115,7 @@ final class GroupViews {
     }
 
     private static void add(List<FigureView> views, String name, String now, String adopted) {
-        views.add(new FigureView(name, now, now.equals(adopted) ? "" : adopted));
+        views.add(new FigureView(name, now, now.equals(adopted) ? "" : adopted, views.size() < FIRST));
     }
 
     /** A heading of the list: sorts by it, or the other way round. */

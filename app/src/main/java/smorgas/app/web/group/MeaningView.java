@@ -57,9 +57,9 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
                         ""));
             case Meanings.Working working ->
                 Optional.of(new MeaningView(
-                        "Finding out what the keywords mean"
+                        "Finding out what keywords mean"
                                 + (working.all() == 0 ? "" : ": " + progress(working.known(), working.all()))
-                                + ". Until then words decide.",
+                                + "; words decide till then.",
                         here,
                         "",
                         here + query.with(),

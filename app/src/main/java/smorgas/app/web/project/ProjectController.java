@@ -3,6 +3,7 @@ package smorgas.app.web.project;
 import java.io.IOException;
 import java.util.Currency;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -16,34 +17,24 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.demo.DemoProject;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.app.store.RecipeFile;
+import smorgas.app.web.gather.ListsIn;
+import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
+import smorgas.app.work.Gatherings;
+import smorgas.app.work.Offered;
 import smorgas.app.work.Table;
+import smorgas.core.gather.FirstGuess;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.text.Refusal;
 
 /** The projects: list, make, rename, copy, bin. */
 @Controller
 class ProjectController {
-
-    /** A language that a project can be in. */
-    record Language(String code, String name) {}
-
-    private static final List<Language> LANGUAGES = List.of(
-            new Language("en", "English"),
-            new Language("de", "German"),
-            new Language("fr", "French"),
-            new Language("es", "Spanish"),
-            new Language("it", "Italian"),
-            new Language("nl", "Dutch"),
-            new Language("pt", "Portuguese"),
-            new Language("sv", "Swedish"),
-            new Language("da", "Danish"),
-            new Language("no", "Norwegian"),
-            new Language("fi", "Finnish"));
 
     private static final Set<String> CURRENCIES = Currency.getAvailableCurrencies().stream()
             .map(Currency::getCurrencyCode)
@@ -53,10 +44,16 @@ class ProjectController {
 
     private final Projects projects;
     private final Table table;
+    private final ListsIn listsIn;
+    private final Gatherings gatherings;
+    private final DemoProject demo;
 
-    ProjectController(Projects projects, Table table) {
+    ProjectController(Projects projects, Table table, ListsIn listsIn, Gatherings gatherings, DemoProject demo) {
         this.projects = projects;
         this.table = table;
+        this.listsIn = listsIn;
+        this.gatherings = gatherings;
+        this.demo = demo;
     }
 
     /** The project worked on last, or the list if there is none. */
@@ -79,8 +76,8 @@ class ProjectController {
                 new ProjectsPage(
                         all.stream().filter(p -> !p.binned()).toList(),
                         all.stream().filter(Project::binned).toList(),
-                        LANGUAGES,
-                        LANGUAGES.stream().collect(Collectors.toUnmodifiableMap(Language::code, Language::name))));
+                        Language.ALL,
+                        Language.ALL.stream().collect(Collectors.toUnmodifiableMap(Language::code, Language::name))));
         return "project/list";
     }
 
@@ -89,6 +86,66 @@ class ProjectController {
         projects.opened(id);
         return "redirect:/projects/" + id
                 + (table.open(id).snapshot().baskets().isEmpty() ? "/gather" : "/sift?sort=-searches");
+    }
+
+    /** The first minute: a project of lists that are dropped or pasted before there is any, all told from them. */
+    @PostMapping("/projects/begin")
+    String begin(
+            @RequestParam(required = false) @Nullable List<MultipartFile> files,
+            @RequestParam(defaultValue = "") String pasted,
+            @RequestParam(defaultValue = "false") boolean joined,
+            RedirectAttributes redirect)
+            throws IOException {
+        ListsIn.Came came = listsIn.open(files, pasted, "", joined);
+        if (came.lists().isEmpty()) {
+            redirect.addFlashAttribute(
+                    "notice",
+                    came.problems().isEmpty()
+                            ? "Nothing came: choose a file or paste some lines."
+                            : String.join(" ", came.problems()));
+            return LIST;
+        }
+        Offered first = came.lists().getFirst();
+        FirstGuess guess = FirstGuess.read(first.name(), first.bytes(), first.readAs());
+        long id = projects.create(
+                guess.name().isEmpty() ? first.name() : guess.name(), guess.language(), "", guess.currency());
+        listsIn.gather(table.open(id), came.lists());
+        if (!came.problems().isEmpty()) {
+            redirect.addFlashAttribute("notice", String.join(" ", came.problems()));
+        }
+        return "redirect:/projects/" + id + "/gather";
+    }
+
+    /** The demo, a project half-way done. */
+    @PostMapping("/projects/demo")
+    String demo() {
+        return "redirect:/projects/" + demo.make();
+    }
+
+    /** What was guessed, or has changed, put right in place; everything is read anew by it. */
+    @PostMapping("/projects/{id}/about")
+    String about(
+            @PathVariable long id,
+            @RequestParam String name,
+            @RequestParam String language,
+            @RequestParam String market,
+            @RequestParam String currency,
+            RedirectAttributes redirect) {
+        Optional<String> fault = fault(name, market, language, currency)
+                .or(() -> gatherings.pending(id).isEmpty()
+                        ? Optional.empty()
+                        : Optional.of("Lists are still being read; put it right when they are in."));
+        if (fault.isPresent()) {
+            redirect.addFlashAttribute("notice", fault.get());
+        } else {
+            projects.about(id, name.strip(), language, market.strip(), code(currency));
+            table.forget(id);
+        }
+        return "redirect:/projects/" + id + "/gather";
+    }
+
+    private static String code(String currency) {
+        return currency.strip().toUpperCase(Locale.ROOT);
     }
 
     @PostMapping("/projects")
@@ -100,13 +157,7 @@ class ProjectController {
             @RequestParam(required = false) @Nullable MultipartFile recipe,
             RedirectAttributes redirect)
             throws IOException {
-        Optional<String> fault = fault(name, market)
-                .or(() -> LANGUAGES.stream().noneMatch(l -> l.code().equals(language))
-                        ? Optional.of("Choose one of the languages.")
-                        : Optional.empty())
-                .or(() -> CURRENCIES.contains(currency.strip().toUpperCase(java.util.Locale.ROOT))
-                        ? Optional.empty()
-                        : Optional.of("A currency is three letters, such as GBP or EUR."));
+        Optional<String> fault = fault(name, market, language, currency);
         if (fault.isPresent()) {
             redirect.addFlashAttribute("notice", fault.get());
             return LIST;
@@ -121,10 +172,19 @@ class ProjectController {
             redirect.addFlashAttribute("notice", e.getMessage() + ".");
             return LIST;
         }
-        long id = projects.create(
-                name.strip(), language, market.strip(), currency.strip().toUpperCase(java.util.Locale.ROOT));
+        long id = projects.create(name.strip(), language, market.strip(), code(currency));
         taken.ifPresent(first -> table.open(id).act(0, before -> first));
         return "redirect:/projects/" + id;
+    }
+
+    private static Optional<String> fault(String name, String market, String language, String currency) {
+        return fault(name, market)
+                .or(() -> Language.ALL.stream().noneMatch(l -> l.code().equals(language))
+                        ? Optional.of("Choose one of the languages.")
+                        : Optional.empty())
+                .or(() -> CURRENCIES.contains(code(currency))
+                        ? Optional.empty()
+                        : Optional.of("A currency is three letters, such as GBP or EUR."));
     }
 
     private static Optional<String> fault(String name, String market) {

@@ -27,6 +27,7 @@ import smorgas.core.gather.Reading;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Csv;
+import smorgas.core.sift.UsualViews;
 import smorgas.core.sift.WordCounts;
 import smorgas.core.text.Tidy;
 
@@ -67,7 +68,12 @@ class SiftController {
             WordCounts.Found wordCounts,
             String wordRows,
             RulesPanel panel,
+            List<ViewLink> usualViews,
+            String sortedBy,
             @Nullable Story story) {}
+
+    /** A view that is one click away. */
+    record ViewLink(String name, String url, String sentence) {}
 
     @GetMapping("/projects/{id}/sift")
     String page(
@@ -100,6 +106,13 @@ class SiftController {
                         words,
                         WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES),
                         RulesPanel.of(board, query, pantry),
+                        UsualViews.of(board.keywords(), frames.project(id).language()).stream()
+                                .map(view -> new ViewLink(
+                                        view.name(),
+                                        SiftQuery.urlOf(view.shows()),
+                                        view.shows().sentence()))
+                                .toList(),
+                        table.sortedBy(),
                         Story.of(Tidy.of(story), board, line -> others(line, snapshot))
                                 .orElse(null)));
         frames.frame(model, id, snapshot, Step.SIFT);

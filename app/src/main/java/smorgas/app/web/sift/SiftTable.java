@@ -277,4 +277,19 @@ final class SiftTable {
         }
         return Show.count(twice / 2);
     }
+
+    /** By what the list is sorted, in words: "Searches, then Keyword", each with an arrow. */
+    String sortedBy() {
+        return query.sorts().stream()
+                .map(sort -> label(sort.name()) + (sort.desc() ? " \u2193" : " \u2191"))
+                .collect(Collectors.joining(", then "));
+    }
+
+    private String label(String name) {
+        return Column.all(snapshot).stream()
+                .filter(column -> column.name().equals(name))
+                .findFirst()
+                .map(Column::label)
+                .orElse(name.equals("keyword") ? "Keyword" : "Standing");
+    }
 }

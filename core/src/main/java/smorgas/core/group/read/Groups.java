@@ -38,7 +38,7 @@ public final class Groups {
     private final String[] names;
     private final Map<String, Integer> byKey = new HashMap<>();
     private @Nullable Explained explained;
-    private @Nullable List<Doubts.Doubt> doubts;
+    private volatile @Nullable List<Doubts.Doubt> doubts;
     private @Nullable ThemeTree tree;
     private @Nullable Prospects prospects;
     private @Nullable Prospects smaller;
@@ -204,6 +204,11 @@ public final class Groups {
         List<Doubts.Doubt> known = doubts == null ? Doubts.of(this) : doubts;
         doubts = known;
         return known;
+    }
+
+    /** Whether {@link #doubts()} would answer at once. */
+    public boolean doubtsKnown() {
+        return doubts != null;
     }
 
     /** How groups belong to broader themes, worked out when first asked for. */

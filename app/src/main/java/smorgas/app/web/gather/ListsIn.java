@@ -1,0 +1,83 @@
+package smorgas.app.web.gather;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+import org.springframework.util.unit.DataSize;
+import org.springframework.web.multipart.MultipartFile;
+import smorgas.app.web.show.Show;
+import smorgas.app.work.Gatherings;
+import smorgas.app.work.Job;
+import smorgas.app.work.Offered;
+import smorgas.app.work.OpenProject;
+import smorgas.core.gather.Packed;
+import smorgas.core.gather.Problem;
+import smorgas.core.gather.Workbooks;
+
+/** Lists that come in by an upload or a paste: unpacked, parted into their sheets, and read in the background. */
+@Component
+public class ListsIn {
+
+    /** So long an answer waits for lists that are read quickly, before it shows them under way. */
+    static final long PATIENCE_MILLIS = 1_500;
+
+    /**
+     * What came in.
+     *
+     * @param lists each list, in order
+     * @param problems what could not be unpacked, a sentence each
+     */
+    public record Came(List<Offered> lists, List<String> problems) {}
+
+    private final Gatherings gatherings;
+    private final long mostUnpacked;
+
+    ListsIn(Gatherings gatherings, @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
+        this.gatherings = gatherings;
+        this.mostUnpacked = mostUnpacked.toBytes();
+    }
+
+    /**
+     * Unpacks what a form sent.
+     *
+     * @param joined whether all sheets of a workbook are one list
+     */
+    public Came open(@Nullable List<MultipartFile> files, String pasted, String name, boolean joined)
+            throws IOException {
+        List<Offered> lists = new ArrayList<>();
+        List<String> problems = new ArrayList<>();
+        for (MultipartFile file : files == null ? List.<MultipartFile>of() : files) {
+            if (file.getOriginalFilename() != null
+                    && !file.getOriginalFilename().isEmpty()) {
+                Packed.Contents contents =
+                        Packed.open(Show.fileName(file.getOriginalFilename()), file.getBytes(), mostUnpacked);
+                contents.problems().stream().map(ListsIn::told).forEach(problems::add);
+                for (Packed.NamedBytes list : contents.lists()) {
+                    Workbooks.Parts parts = Workbooks.of(list, joined);
+                    parts.problems().stream().map(ListsIn::told).forEach(problems::add);
+                    parts.lists()
+                            .forEach(part -> lists.add(
+                                    Offered.part(Show.fileName(part.list().name()), part)));
+                }
+            }
+        }
+        if (!pasted.isBlank()) {
+            lists.add(Offered.paste(Show.fileName(name.isBlank() ? "Pasted list" : name), pasted));
+        }
+        return new Came(lists, problems);
+    }
+
+    /** Gathers lists into a project, and waits a moment for those that are read quickly. */
+    public void gather(OpenProject project, List<Offered> lists) {
+        List<Job> jobs =
+                lists.stream().map(list -> gatherings.submit(project, list)).toList();
+        Gatherings.await(jobs, PATIENCE_MILLIS);
+    }
+
+    private static String told(Problem problem) {
+        return problem.file() + ": " + problem.sentence();
+    }
+}

@@ -1,0 +1,66 @@
+package smorgas.core.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.Standing;
+
+/** What is next, on the way from the first list to the download. */
+class AheadTest {
+
+    private static final Lines LIST = TestLists.lines(
+            1,
+            "keyword,searches\nbee hive,900\nbee hives oak,200\nhoney jar,700\nhoney jars small,90\nfree honey,40\nwax melter,30\n");
+
+    private static List<Task> tasks(List<Entry> entries, boolean grouped) {
+        Board board = Board.of(List.of(LIST), Recipe.of(entries, "en", Edition.NEWEST));
+        if (grouped) {
+            board.groups();
+        }
+        return Ahead.of(board);
+    }
+
+    @Test
+    void leadsFromTheFirstListToTheDownload() {
+        assertThat(Ahead.of(Board.of(List.of(), Recipe.of(List.of(), "en", Edition.NEWEST))))
+                .containsExactly(new Task.Gather());
+        assertThat(tasks(List.of(), false)).containsExactly(new Task.DropWords(6), new Task.Download());
+        List<Entry> entries = new ArrayList<>();
+        entries.add(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)));
+        assertThat(tasks(entries, false)).containsExactly(new Task.Sift(5), new Task.Download());
+        entries.add(new SiftEntry.RuleAdded(new Rule(2, new Condition.HasWord("hive"), Standing.KEPT)));
+        entries.add(new SiftEntry.RuleAdded(new Rule(3, new Condition.HasWord("jar"), Standing.KEPT)));
+        assertThat(tasks(entries, true))
+                .as("five keywords are too few for a group by themes, and are searched for")
+                .containsExactly(new Task.Settle(0), new Task.Leftovers(5, 1_920), new Task.Download());
+        entries.add(new GroupPin.GroupsSettled(
+                List.of(new GroupPin.GroupsSettled.Settled("bee hive", List.of("bee hive", "bee hives oak"))),
+                List.of()));
+        assertThat(tasks(entries, true))
+                .as("three keywords are in no group of those that are settled")
+                .contains(new Task.SeatNew(3))
+                .doesNotHaveAnyElementsOfTypes(Task.Settle.class);
+    }
+
+    @Test
+    void neverPointsToWhereOneIs() {
+        List<Task> tasks = tasks(List.of(), true);
+        for (Task.Room here : Task.Room.values()) {
+            assertThat(Ahead.next(tasks, here))
+                    .hasValueSatisfying(task -> assertThat(task.room()).isNotEqualTo(here));
+        }
+        assertThat(Ahead.next(tasks, null)).contains(new Task.DropWords(6));
+        assertThat(Ahead.next(List.of(new Task.Gather()), Task.Room.GATHER)).isEmpty();
+    }
+}
