@@ -222,9 +222,18 @@
       event.preventDefault();
   });
 
-  const copy = () => {
+  const copy = async (way = "lines") => {
     const texts = document.getElementById("tray-texts");
-    if (texts) navigator.clipboard?.writeText(texts.value);
+    if (!texts) return;
+    const count = texts.value.split("\n").length;
+    const told = { lines: "as lines", commas: "with commas", figures: "with their figures" }[way];
+    const headers = { "X-Tab": sessionStorage.getItem("smorgas-tab") };
+    const copied =
+      way === "figures"
+        ? await (await fetch(`${base()}/tray.tsv`, { headers })).text()
+        : texts.value.replaceAll("\n", way === "commas" ? ", " : "\n");
+    await navigator.clipboard?.writeText(copied);
+    say(`Copied ${count.toLocaleString("en")} ${count === 1 ? "keyword" : "keywords"} ${told}.`);
   };
 
   document.addEventListener("click", (event) => {
@@ -234,7 +243,7 @@
     if (target.closest(".close-offer")) return closeOffer();
     if (target.closest(".close-tag")) return closeTag();
     if (target.closest("#tag-tray")) return tag("tray");
-    if (target.closest("#copy-tray")) return copy();
+    if (target.closest("[data-copy]")) return copy(target.closest("[data-copy]").dataset.copy);
     if (target.closest("#clear-tray")) return tray("clear", []);
     if (target.id === "pick-page") return pick(rows(), target.checked);
     const row = target.closest(".keyword-row");

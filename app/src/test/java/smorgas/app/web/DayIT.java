@@ -102,6 +102,46 @@ class DayIT extends ProjectInBrowser {
     }
 
     @Test
+    void theFieldInTheHeadFindsWhateverThereIs() {
+        gather();
+        visit("serve");
+        page.locator("h2").first().click();
+        Browsers.keys(page, "/");
+        page.keyboard().type("split");
+        assertThat(page.locator("#found a").first()).hasText(Pattern.compile("Break down, join.*"));
+        page.locator("#find").fill("hive");
+        assertThat(page.locator("#found")).containsText("bee hives oak");
+        assertThat(page.locator("#found")).containsText("2 keywords");
+        Browsers.keys(page, "ArrowDown", "Enter");
+        assertThat(page.locator("#story")).containsText("bee hive");
+        assertThat(page.locator("#found a")).hasCount(0);
+        page.locator("#find").fill("<b>'");
+        assertThat(page.locator("#found")).hasText("Nothing here is called so.");
+    }
+
+    @Test
+    void whatIsPickedIsCopiedAsLinesWithCommasAndWithFigures() {
+        page.context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
+        gather();
+        visit("sift");
+        row("bee hive").click();
+        Browsers.keys(page, " ", "ArrowDown", " ");
+        for (Map.Entry<String, String> way : Map.of(
+                        "lines", "bee hive\nhow to keep bees at home",
+                        "commas", "bee hive, how to keep bees at home")
+                .entrySet()) {
+            page.locator("[data-copy=" + way.getKey() + "]").click();
+            assertThat(page.locator("#message")).containsText("Copied 2 keywords");
+            assertThat(page.evaluate("navigator.clipboard.readText()")).isEqualTo(way.getValue());
+        }
+        page.locator("[data-copy=figures]").click();
+        assertThat(page.locator("#message")).containsText("with their figures");
+        assertThat(page.evaluate("navigator.clipboard.readText()").toString())
+                .startsWith("Keyword\t")
+                .contains("bee hive\t", "\t900", "\t0.50");
+    }
+
+    @Test
     void aPasteMakesTheFirstProjectAndWhatWasGuessedIsPutRight() {
         Visitor visitor = new Visitor(Running.shared());
         visitor.get("/projects");

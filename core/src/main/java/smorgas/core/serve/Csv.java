@@ -29,7 +29,17 @@ public final class Csv implements AutoCloseable {
     private final CsvWriter out;
 
     public Csv(Writer to) {
+        this(to, ',');
+    }
+
+    /** Cells with tabs between them, as spreadsheets take them from a paste. */
+    public static Csv forPasting(Writer to) {
+        return new Csv(to, '\t');
+    }
+
+    private Csv(Writer to, char between) {
         out = CsvWriter.builder()
+                .fieldSeparator(between)
                 .lineDelimiter(LineDelimiter.CRLF)
                 .quoteStrategy(SEMICOLONS)
                 .build(to);

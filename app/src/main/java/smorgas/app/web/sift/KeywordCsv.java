@@ -7,11 +7,12 @@ import smorgas.core.column.Fact;
 import smorgas.core.serve.Csv;
 
 /** Writes keywords as a table for reading. */
-final class KeywordCsv {
+public final class KeywordCsv {
 
     private KeywordCsv() {}
 
-    static void write(Board board, int[] keywords, Csv csv) {
+    /** Writes these keywords in this order, and closes. */
+    public static void write(Board board, int[] keywords, Csv csv) {
         List<Fact> columns = Fact.all(Fact.Use.EXPORT);
         Facts facts = board.facts();
         try (csv) {

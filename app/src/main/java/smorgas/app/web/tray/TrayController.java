@@ -1,5 +1,7 @@
 package smorgas.app.web.tray;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Controller;
@@ -11,8 +13,11 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.frame.TrayView;
+import smorgas.app.web.sift.KeywordCsv;
 import smorgas.app.work.Trays;
+import smorgas.core.board.Board;
 import smorgas.core.fold.Keywords;
+import smorgas.core.serve.Csv;
 
 /** The tray, as a fragment: pick, put back, clear. */
 @Controller
@@ -31,6 +36,22 @@ class TrayController {
         Keywords keywords = frames.open(id).snapshot().board().keywords();
         model.addAttribute("tray", TrayView.of(id, trays.texts(id, tab), keywords));
         return "tray/tray :: tray";
+    }
+
+    /** What is picked with its figures, for a paste into a spreadsheet. */
+    @GetMapping("/projects/{id}/tray.tsv")
+    void figures(
+            @PathVariable long id,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            HttpServletResponse response)
+            throws IOException {
+        Board board = frames.open(id).snapshot().board();
+        int[] picked = trays.texts(id, tab).stream()
+                .flatMap(text -> board.keywords().find(text).stream())
+                .mapToInt(Integer::intValue)
+                .toArray();
+        response.setContentType("text/tab-separated-values;charset=UTF-8");
+        KeywordCsv.write(board, picked, Csv.forPasting(response.getWriter()));
     }
 
     @PostMapping("/projects/{id}/tray/pick")
