@@ -14,6 +14,14 @@
   const root = document.documentElement;
   const band = localStorage.getItem("smorgas-band");
   if (band) root.dataset.band = band;
+  // Hints that were closed, by their steps.
+  root.dataset.hints = localStorage.getItem("smorgas-hints") || "";
+  document.addEventListener("click", (event) => {
+    const hint = event.target.closest(".close-hint")?.closest("[data-hint]");
+    if (!hint) return;
+    root.dataset.hints += ` ${hint.dataset.hint}`;
+    localStorage.setItem("smorgas-hints", root.dataset.hints);
+  });
   document.addEventListener("click", (event) => {
     if (!event.target.closest("#band-turn")) return;
     const now = root.dataset.band || (document.querySelector(".band.begun") ? "line" : "whole");

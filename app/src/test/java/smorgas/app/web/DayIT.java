@@ -3,6 +3,7 @@ package smorgas.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.FilePayload;
 import java.net.http.HttpResponse;
@@ -117,6 +118,65 @@ class DayIT extends ProjectInBrowser {
         assertThat(page.locator("#found a")).hasCount(0);
         page.locator("#find").fill("<b>'");
         assertThat(page.locator("#found")).hasText("Nothing here is called so.");
+    }
+
+    @Test
+    void axeFindsNothingOnWhatOpensOverAPage() {
+        gather();
+        visit("sift");
+        row("bee hive").click();
+        Browsers.keys(page, " ", "s");
+        axe();
+        Browsers.keys(page, "Escape");
+        page.locator("#find").fill("hive");
+        assertThat(page.locator("#found a").first()).isVisible();
+        axe();
+        row("free honey jar").locator(".w").nth(1).click();
+        assertThat(page.locator("#offer")).containsText("Dropping would take");
+        axe();
+        visit("group");
+        page.locator("#more-figures summary").click();
+        page.locator("#more-dials summary").click();
+        axe();
+    }
+
+    private void axe() {
+        assertThat(new AxeBuilder(page)
+                        .setLegacyMode(true).analyze().getViolations().stream()
+                                .map(rule -> rule.getId() + " " + rule.getNodes())
+                                .toList())
+                .isEmpty();
+    }
+
+    @Test
+    void aHintIsGoneForGoodWhenItWasClosed() {
+        assertThat(page.locator(".hint-line")).containsText("Drop every list");
+        page.getByLabel("Close the hint for good").click();
+        assertThat(page.locator(".hint-line")).isHidden();
+        page.reload();
+        assertThat(page.locator(".hint-line")).isHidden();
+        visit("fold");
+        assertThat(page.locator(".hint-line")).isVisible();
+    }
+
+    @Test
+    void whatIsTypedFiltersWhileOneTypesAndTheToolsStayWhereTheyAre() {
+        gather();
+        visit("sift");
+        int before = top("#table-place").intValue();
+        page.locator("#typed-text").click();
+        page.keyboard().type("hive");
+        assertThat(page.locator(".keyword-row")).hasCount(2);
+        assertThat(page.locator(".showing")).containsText("2 of 6 keywords");
+        page.keyboard().type("s");
+        assertThat(page.locator(".keyword-row")).hasCount(1);
+        assertThat(page.locator("#typed-text")).hasValue("hives");
+        page.locator("#typed-text").fill("");
+        page.locator("#typed-least").click();
+        page.keyboard().type("400");
+        assertThat(page.locator(".keyword-row")).hasCount(2);
+        assertThat(page).hasURL(Pattern.compile(".*least=400.*"));
+        assertThat(top("#table-place").intValue()).isEqualTo(before);
     }
 
     @Test

@@ -95,6 +95,19 @@ class LikenessIT {
     }
 
     @Test
+    void groupsOfWhichNothingIsKeptComeFirstWhenAsked() {
+        visitor.post(base + "/judge/row", Map.of("keyword", "climbing shoes", "to", "KEPT", "row", "0"));
+        List<String> kept = page("?view=list&sort=kept").select("table.groups tbody tr:not(.leftover-row)").stream()
+                .map(row -> row.select("td.number").get(1).text())
+                .toList();
+        assertThat(kept).hasSizeGreaterThan(1).endsWith("1").startsWith("0");
+        List<String> fell = page("?view=list&sort=-kept").select("table.groups tbody tr:not(.leftover-row)").stream()
+                .map(row -> row.select("td.number").get(1).text())
+                .toList();
+        assertThat(fell).startsWith("1");
+    }
+
+    @Test
     void settledGroupsStayWhileMoreIsGatheredAndFormAgainWhenAsked() {
         Map<String, Integer> before = sizes("");
         visitor.post(base + "/group/settle", Map.of("on", "true"));

@@ -52,7 +52,7 @@ class ScreenshotsIT {
                     "/projects/1/rules/build?how=ALL&part=0&kind=word&value=wax&least=&most=&part=0&kind=words&value=&least=4&most="),
             new View("pantry", "/pantry"),
             new View("group", "/projects/1/group"),
-            new View("group-dial", "/projects/1/group?smallest=12&longest=2"),
+            new View("group-dial", "/projects/1/group?dials=1&method=likeness&place=30&least=2"),
             new View("group-list", "/projects/1/group?view=list"),
             new View("group-doubts", "/projects/1/group?view=doubts"),
             new View("group-same", "/projects/1/group?view=same"),

@@ -1,6 +1,7 @@
 package smorgas.app.web.group;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -14,6 +15,7 @@ import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.Standing;
 
 /** What the Group page shows of a result, be it adopted or a preview. */
 final class GroupViews {
@@ -37,6 +39,7 @@ final class GroupViews {
             String url,
             String kind,
             String keywords,
+            String kept,
             String searches,
             String bid,
             String tightness,
@@ -58,6 +61,8 @@ final class GroupViews {
     private final Groups groups;
     private final Grouping grouping;
     private final GroupQuery query;
+    /** How many keywords of each group are kept. */
+    private final int[] kept;
 
     /**
      * Of a board.
@@ -69,6 +74,13 @@ final class GroupViews {
         this.groups = board.groups();
         this.grouping = groups.grouping();
         this.query = query;
+        this.kept = new int[grouping.size()];
+        BitSet all = board.standings().with(Standing.KEPT);
+        for (int keyword = all.nextSetBit(0); keyword >= 0; keyword = all.nextSetBit(keyword + 1)) {
+            if (grouping.groupOf(keyword) >= 0) {
+                kept[grouping.groupOf(keyword)]++;
+            }
+        }
     }
 
     String url(int group) {
@@ -150,6 +162,7 @@ final class GroupViews {
                         List.of(
                                 heading("Group", "name", false),
                                 heading("Keywords", "keywords", true),
+                                heading("Kept", "kept", true),
                                 heading("Searches", "searches", true),
                                 heading("Bid", "bid", true),
                                 heading("Tightness", "tightness", true))));
@@ -171,6 +184,11 @@ final class GroupViews {
                     case "name" ->
                         Comparator.comparing(group -> groups.name(group).toLowerCase(Locale.ROOT));
                     case "keywords" -> Comparator.comparingInt(groups::keywords);
+                    // Of equal ones the most searched first, either way: groups that are searched for and have nothing
+                    // kept.
+                    case "kept" ->
+                        Comparator.<Integer>comparingInt(group -> kept[group])
+                                .thenComparingLong(group -> (down ? 1 : -1) * groups.searches(group));
                     case "bid" ->
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
@@ -190,6 +208,7 @@ final class GroupViews {
                 url(group),
                 kind(group),
                 Show.count(groups.keywords(group)),
+                Show.count(kept[group]),
                 Show.count(groups.searches(group)),
                 Show.money(groups.bid(group)),
                 grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
@@ -243,6 +262,7 @@ final class GroupViews {
                     group ? url(node.group()) : "",
                     group ? kind(node.group()) : "a broader theme",
                     Show.count(node.keywords()),
+                    "",
                     Show.count(node.searches()),
                     "",
                     group && !grouping.theme(node.group()).isEmpty()

@@ -1,5 +1,6 @@
 package smorgas.app.web.group;
 
+import java.util.ArrayList;
 import java.util.List;
 import smorgas.app.web.group.Treemap.Rect;
 import smorgas.app.web.show.Html;
@@ -16,6 +17,9 @@ final class MapHtml {
 
     /** About how wide a character of a label is. */
     private static final double CHARACTER = 5.7;
+
+    /** A name of more lines is left out. */
+    private static final int MOST_LINES = 3;
 
     private static final double LINE = 13;
 
@@ -121,25 +125,50 @@ final class MapHtml {
         html.decimal(place.y()).raw("\" width=\"");
         html.decimal(place.width()).raw("\" height=\"");
         html.decimal(place.height()).raw("\"/>");
-        int fits = (int) ((place.width() - 6) / CHARACTER);
-        if (named && fits >= 3 && place.height() >= LINE + 2) {
-            label(place, 0, name, fits);
-            if (kind.startsWith("area") && place.height() >= 2 * LINE + 4 && fits >= 5) {
-                label(place, 1, size, fits);
-            }
+        if (named) {
+            label(place, name, kind.startsWith("area") ? size : "", kind.startsWith("area") ? MOST_LINES : 1);
         }
         html.raw("</a>");
     }
 
-    private void label(Rect place, int line, String text, int fits) {
-        html.raw("<text class=\"line-").number(line).raw("\" x=\"");
+    /** The name in as many lines as it takes and the size below it; what does not fit whole is left out, for a look tells it. */
+    private void label(Rect place, String name, String size, int most) {
+        int fits = (int) ((place.width() - 6) / CHARACTER);
+        int room = (int) ((place.height() - 2) / LINE);
+        List<String> lines = lines(name, fits);
+        if (lines.isEmpty() || lines.size() > Math.min(most, room)) {
+            return;
+        }
+        int at = 0;
+        for (String line : lines) {
+            text(place, at++, 0, line);
+        }
+        if (!size.isEmpty() && at < room && size.length() <= fits) {
+            text(place, at, 1, size);
+        }
+    }
+
+    /** The words of a name in lines of so many letters at most; none if a word is longer. */
+    private static List<String> lines(String name, int fits) {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : name.split(" ")) {
+            if (word.codePointCount(0, word.length()) > fits) {
+                return List.of();
+            }
+            if (!line.isEmpty() && line.length() + 1 + word.length() > fits) {
+                lines.add(line.toString());
+                line.setLength(0);
+            }
+            line.append(line.isEmpty() ? "" : " ").append(word);
+        }
+        lines.add(line.toString());
+        return lines;
+    }
+
+    private void text(Rect place, int line, int role, String text) {
+        html.raw("<text class=\"line-").number(role).raw("\" x=\"");
         html.decimal(place.x() + 3).raw("\" y=\"");
-        html.decimal(place.y() + 11.5 + line * LINE).raw("\">");
-        boolean whole = text.length() <= fits;
-        // Never half of a character that takes two places.
-        int cut = whole
-                ? text.length()
-                : text.offsetByCodePoints(0, Math.min(fits - 1, text.codePointCount(0, text.length())));
-        html.text(whole ? text : text.substring(0, cut) + "\u2026").raw("</text>");
+        html.decimal(place.y() + 11.5 + line * LINE).raw("\">").text(text).raw("</text>");
     }
 }

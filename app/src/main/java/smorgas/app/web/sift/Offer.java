@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
+import smorgas.core.sift.Along;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Standings;
@@ -29,8 +31,9 @@ record Offer(String word, String counts, List<Act> acts, boolean muted) {
      *
      * @param changes how many keywords would stand otherwise
      * @param samples some of them
+     * @param along what goes along that one may not have thought of, in words; empty if nothing does
      */
-    record Act(String standing, String label, String changes, String samples) {}
+    record Act(String standing, String label, String changes, String samples, String along) {}
 
     static Offer of(String word, Board board) {
         Condition condition = new Condition.HasWord(word);
@@ -70,10 +73,12 @@ record Offer(String word, String counts, List<Act> acts, boolean muted) {
         Standings would =
                 Judge.judge(matcher, recipe.sifting().pins(), recipe.sifting().tags(), rules);
         int changes = 0;
+        BitSet changed = new BitSet();
         List<String> samples = new ArrayList<>();
         for (int k = 0; k < would.size(); k++) {
             if (would.of(k) != board.standings().of(k)) {
                 changes++;
+                changed.set(k);
                 if (samples.size() < SAMPLES) {
                     samples.add(board.keywords().text(k));
                 }
@@ -84,6 +89,19 @@ record Offer(String word, String counts, List<Act> acts, boolean muted) {
                 standing.name().toLowerCase(Locale.ROOT),
                 verb,
                 Show.count(changes),
-                String.join(", ", samples) + (changes > SAMPLES ? ", \u2026" : ""));
+                String.join(", ", samples) + (changes > SAMPLES ? ", \u2026" : ""),
+                standing == Standing.DROPPED ? along(Along.of(changed, board.keywords(), board.standings())) : "");
+    }
+
+    private static String along(Along along) {
+        List<String> parts = new ArrayList<>();
+        if (along.kept() > 0) {
+            parts.add(Show.count(along.kept()) + " Kept");
+        }
+        along.reported().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(figure -> parts.add(figure.getValue().toPlainString() + " "
+                        + figure.getKey().word()));
+        return String.join(", ", parts);
     }
 }
