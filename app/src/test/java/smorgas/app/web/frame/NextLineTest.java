@@ -1,0 +1,41 @@
+package smorgas.app.web.frame;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import smorgas.app.web.show.Step;
+import smorgas.core.board.Task;
+
+/** What the line says and where it leads. */
+class NextLineTest {
+
+    private static Frame.Next next(Step here, Task... tasks) {
+        return NextLine.of("/projects/1/", List.of(tasks), here);
+    }
+
+    @Test
+    void saysHowMuchThereIsInOneAndInMany() {
+        assertThat(next(Step.GATHER, new Task.Misspellings(1)))
+                .isEqualTo(new Frame.Next("Next: look at 1 likely misspelling", "/projects/1/fold"));
+        assertThat(next(Step.GATHER, new Task.Leftovers(1_200, 45_000)))
+                .isEqualTo(new Frame.Next(
+                        "Next: look at the 1,200 leftovers, searched 45,000 times a month",
+                        "/projects/1/group?leftovers=true"));
+        assertThat(next(Step.GROUP, new Task.Sift(2_000)))
+                .isEqualTo(new Frame.Next(
+                        "Next: sift the 2,000 undecided, from the most searched down",
+                        "/projects/1/sift?standing=undecided&sort=-searches"));
+        assertThat(next(Step.SIFT, new Task.SeatNew(1)).sentence()).isEqualTo("Next: 1 new keyword waits for a group");
+        assertThat(next(Step.SIFT, new Task.Doubtful()).url()).isEqualTo("/projects/1/group?view=doubts");
+        assertThat(next(Step.SIFT, new Task.Mend(2)).url()).isEqualTo("/projects/1/serve");
+    }
+
+    @Test
+    void goesOnToWhatIsDoneElsewhereAndIsSilentIfThereIsNone() {
+        assertThat(next(Step.SIFT, new Task.DropWords(9), new Task.Settle(4), new Task.Download()))
+                .isEqualTo(new Frame.Next("Next: look at the 4 groups and adopt them", "/projects/1/group"));
+        assertThat(next(Step.GATHER, new Task.Gather()).sentence()).isEmpty();
+        assertThat(next(Step.SERVE, new Task.Download()).sentence()).isEmpty();
+    }
+}
