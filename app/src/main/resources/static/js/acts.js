@@ -128,7 +128,6 @@
     const input = document.getElementById("files");
     input.files = files;
     document.getElementById("working").classList.add("shown");
-    // Without a project the page that comes is another one, and the form is sent as any.
     form.requestSubmit();
   };
   document.addEventListener("change", (event) => {

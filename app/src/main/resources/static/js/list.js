@@ -108,7 +108,8 @@
 
   // Why a key did nothing, where acts tell what they did.
   const say = (sentence) => {
-    const line = document.getElementById("message");
+    // What is next stays beside it.
+    const line = document.querySelector("#message .did") ?? document.getElementById("message");
     if (line) line.textContent = sentence;
   };
 
@@ -178,7 +179,8 @@
       menu.open = !menu.open;
       return menu.open && menu.querySelector("li a").focus();
     }
-    if (document.querySelector(`[data-digit="${key}"]`)) return document.querySelector(`[data-digit="${key}"]`).click();
+    const numbered = /^\d$/.test(key) && document.querySelector(`[data-digit="${key}"]`);
+    if (numbered) return numbered.click();
     const place = steps[Number(key) - 1];
     if (place)
       return document

@@ -52,7 +52,7 @@ public final class Ahead {
     }
 
     /** The first that is done somewhere else than where one is; empty if there is none. */
-    public static Optional<Task> next(List<Task> tasks, Task.@Nullable Room here) {
-        return tasks.stream().filter(task -> task.room() != here).findFirst();
+    public static Optional<Task> next(List<Task> tasks, Task.@Nullable Place here) {
+        return tasks.stream().filter(task -> task.place() != here).findFirst();
     }
 }

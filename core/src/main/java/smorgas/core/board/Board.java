@@ -16,6 +16,7 @@ import smorgas.core.serve.PlanCount;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
+import smorgas.core.sift.UsualViews;
 
 /**
  * Everything that follows from some baskets and a recipe. Each stage is computed when it is first asked for, once, and is
@@ -127,6 +128,11 @@ public final class Board {
     /** The words and phrases of the keywords. */
     public Phrases phrases() {
         return get(Stages.PHRASES);
+    }
+
+    /** The views that most lists are looked at by. */
+    public List<UsualViews.View> usualViews() {
+        return get(Stages.USUAL_VIEWS);
     }
 
     /** How much the plan holds, counted now if it is not yet; it needs the groups and not the plan. */

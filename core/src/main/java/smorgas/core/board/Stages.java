@@ -32,6 +32,7 @@ import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
+import smorgas.core.sift.UsualViews;
 import smorgas.core.text.Words;
 
 /**
@@ -88,6 +89,10 @@ final class Stages {
     static final Declared<Overlap> OVERLAP = declare(List.of(KEYWORDS), made -> Overlap.of(made.get(KEYWORDS)));
 
     static final Declared<FoldReport> REPORT = declare(List.of(KEYWORDS), made -> FoldReport.of(made.get(KEYWORDS)));
+
+    static final Declared<List<UsualViews.View>> USUAL_VIEWS = declare(
+            List.of(KEYWORDS),
+            made -> UsualViews.of(made.get(KEYWORDS), made.recipe().folding().language()));
 
     /** What conditions have found is remembered there. */
     static final Declared<Matcher> MATCHER = declare(

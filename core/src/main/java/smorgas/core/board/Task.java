@@ -4,10 +4,23 @@ package smorgas.core.board;
 public sealed interface Task {
 
     /** Where it is done. */
-    Room room();
+    default Place place() {
+        return switch (this) {
+            case Gather lists -> Place.GATHER;
+            case Misspellings words -> Place.FOLD;
+            case DropWords words -> Place.SIFT;
+            case Sift undecided -> Place.SIFT;
+            case Settle groups -> Place.GROUP;
+            case SeatNew keywords -> Place.GROUP;
+            case Doubtful groups -> Place.GROUP;
+            case Leftovers keywords -> Place.GROUP;
+            case Mend findings -> Place.SERVE;
+            case Download plan -> Place.SERVE;
+        };
+    }
 
     /** The five steps of a job. */
-    enum Room {
+    enum Place {
         GATHER,
         FOLD,
         SIFT,
@@ -16,82 +29,32 @@ public sealed interface Task {
     }
 
     /** There is no list yet. */
-    record Gather() implements Task {
-        @Override
-        public Room room() {
-            return Room.GATHER;
-        }
-    }
+    record Gather() implements Task {}
 
     /** Words that look misspelt wait for an answer. */
-    record Misspellings(int words) implements Task {
-        @Override
-        public Room room() {
-            return Room.FOLD;
-        }
-    }
+    record Misspellings(int words) implements Task {}
 
     /** Nothing is dropped yet: a word that does not fit takes many keywords with it. */
-    record DropWords(int keywords) implements Task {
-        @Override
-        public Room room() {
-            return Room.SIFT;
-        }
-    }
+    record DropWords(int keywords) implements Task {}
 
     /** Most is undecided: from the most searched down to where it becomes irrelevant. */
-    record Sift(int undecided) implements Task {
-        @Override
-        public Room room() {
-            return Room.SIFT;
-        }
-    }
+    record Sift(int undecided) implements Task {}
 
     /** The groups have not been adopted yet. */
-    record Settle(int groups) implements Task {
-        @Override
-        public Room room() {
-            return Room.GROUP;
-        }
-    }
+    record Settle(int groups) implements Task {}
 
     /** Keywords came since the groups were settled. */
-    record SeatNew(int keywords) implements Task {
-        @Override
-        public Room room() {
-            return Room.GROUP;
-        }
-    }
+    record SeatNew(int keywords) implements Task {}
 
     /** The doubtful groups want a look. */
-    record Doubtful() implements Task {
-        @Override
-        public Room room() {
-            return Room.GROUP;
-        }
-    }
+    record Doubtful() implements Task {}
 
     /** Leftovers are searched for, so many times a month. */
-    record Leftovers(int keywords, long searches) implements Task {
-        @Override
-        public Room room() {
-            return Room.GROUP;
-        }
-    }
+    record Leftovers(int keywords, long searches) implements Task {}
 
     /** Checks of the plan have found something to mend. */
-    record Mend(int findings) implements Task {
-        @Override
-        public Room room() {
-            return Room.SERVE;
-        }
-    }
+    record Mend(int findings) implements Task {}
 
     /** The plan can leave. */
-    record Download() implements Task {
-        @Override
-        public Room room() {
-            return Room.SERVE;
-        }
-    }
+    record Download() implements Task {}
 }

@@ -56,11 +56,11 @@ class AheadTest {
     @Test
     void neverPointsToWhereOneIs() {
         List<Task> tasks = tasks(List.of(), true);
-        for (Task.Room here : Task.Room.values()) {
+        for (Task.Place here : Task.Place.values()) {
             assertThat(Ahead.next(tasks, here))
-                    .hasValueSatisfying(task -> assertThat(task.room()).isNotEqualTo(here));
+                    .hasValueSatisfying(task -> assertThat(task.place()).isNotEqualTo(here));
         }
         assertThat(Ahead.next(tasks, null)).contains(new Task.DropWords(6));
-        assertThat(Ahead.next(List.of(new Task.Gather()), Task.Room.GATHER)).isEmpty();
+        assertThat(Ahead.next(List.of(new Task.Gather()), Task.Place.GATHER)).isEmpty();
     }
 }

@@ -15,16 +15,12 @@ final class NextLine {
 
     /** What of the tasks is told on the page of a step. */
     static Frame.Next of(String base, List<Task> tasks, @Nullable Step here) {
-        Task.Room room = here == null ? null : Task.Room.valueOf(here.name());
-        return Ahead.next(tasks, room).map(task -> shown(base, task)).orElse(new Frame.Next("", base + room(here)));
-    }
-
-    private static String room(@Nullable Step here) {
-        return here == null ? "gather" : here.path();
+        Task.Place place = here == null ? null : Task.Place.valueOf(here.name());
+        return Ahead.next(tasks, place).map(task -> shown(base, task)).orElse(new Frame.Next("", ""));
     }
 
     private static Frame.Next shown(String base, Task task) {
-        String place = base + task.room().name().toLowerCase(Locale.ROOT);
+        String place = base + task.place().name().toLowerCase(Locale.ROOT);
         return switch (task) {
             case Task.Gather none -> new Frame.Next("Next: gather your first lists", place);
             case Task.Misspellings found ->

@@ -27,7 +27,6 @@ import smorgas.core.gather.Reading;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Csv;
-import smorgas.core.sift.UsualViews;
 import smorgas.core.sift.WordCounts;
 import smorgas.core.text.Tidy;
 
@@ -106,7 +105,7 @@ class SiftController {
                         words,
                         WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES),
                         RulesPanel.of(board, query, pantry),
-                        UsualViews.of(board.keywords(), frames.project(id).language()).stream()
+                        board.usualViews().stream()
                                 .map(view -> new ViewLink(
                                         view.name(),
                                         SiftQuery.urlOf(view.shows()),

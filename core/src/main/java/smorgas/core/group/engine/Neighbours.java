@@ -138,9 +138,10 @@ final class Neighbours {
             count = 0;
             // What all are asked what they mean of nobody is left out before.
             boolean whole = likeness.knowsMeaning() && (size <= SHORT || likeness.care() == Care.ALL);
-            boolean exact = beyond
-                    ? meetSome(keyword)
-                    : meet(keyword, whole ? size : likeness.knowsMeaning() ? LOOKED_INTO : kept);
+            boolean exact = !beyond || meetSome(keyword);
+            if (!beyond) {
+                meet(keyword, whole ? size : likeness.knowsMeaning() ? LOOKED_INTO : kept);
+            }
             boolean few = !likeness.knowsMeaning() && exact || size <= SHORT || likeness.care() == Care.ALL;
             if (few) {
                 if (!likeness.knowsMeaning() && count > MANY * kept) {
@@ -188,7 +189,7 @@ final class Neighbours {
          *
          * @param most how many are wanted
          */
-        private boolean meet(int keyword, int most) {
+        private void meet(int keyword, int most) {
             Sparse soft = likeness.softened(keyword);
             int[] order = order(soft);
             float[] rest = rest(soft, order);
@@ -231,7 +232,6 @@ final class Neighbours {
                     since += length(term);
                 }
             }
-            return true;
         }
 
         /**
