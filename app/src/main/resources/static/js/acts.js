@@ -180,6 +180,15 @@
     if (form?.matches(".live") && !event.target.name.match(/^(newTag|view|groupName|leftoversOnly)$/))
       form.requestSubmit();
   });
+  // Some already while one types.
+  let typing = 0;
+  document.addEventListener("submit", () => clearTimeout(typing), true);
+  document.addEventListener("input", (event) => {
+    const { form, name } = event.target;
+    if (!form?.matches(".as-typed") || !/^(value|least|most)$/.test(name) || event.target.matches("select")) return;
+    clearTimeout(typing);
+    typing = setTimeout(() => form.isConnected && form.requestSubmit(), 250);
+  });
   // What is being typed is not overwritten by an answer to what was asked before. Only fields: of any other element that
   // has the focus, such as a row, the children would not be drawn anew.
   document.addEventListener("htmx:beforeSwap", () => {
@@ -234,21 +243,23 @@
         box.checked = event.target.checked;
       });
   });
+  // Words and rules stay open or folded to their edge, as one left them.
   document.addEventListener(
     "toggle",
     (event) => {
-      if (event.target.id === "rules") localStorage.setItem("smorgas-rules", event.target.open ? "open" : "shut");
+      const { id, open } = event.target;
+      if (event.target.matches?.(".edge")) localStorage.setItem(`smorgas-${id}`, open ? "open" : "shut");
     },
     true,
   );
-  const rules = () => {
-    const panel = document.getElementById("rules");
-    if (!panel) return;
-    const wanted = localStorage.getItem("smorgas-rules") || (innerWidth < 1440 ? "shut" : "open");
-    panel.open = wanted === "open";
+  const edges = () => {
+    document.querySelectorAll(".edge").forEach((panel) => {
+      const first = panel.id === "rules" && innerWidth < 1440 ? "shut" : "open";
+      panel.open = (localStorage.getItem(`smorgas-${panel.id}`) || first) === "open";
+    });
   };
-  document.addEventListener("DOMContentLoaded", rules);
-  document.addEventListener("htmx:afterSwap", rules);
+  document.addEventListener("DOMContentLoaded", edges);
+  document.addEventListener("htmx:afterSwap", edges);
 
   document.addEventListener("change", (event) => {
     if (event.target.id === "letters-off") localStorage.setItem("smorgas-letters", event.target.checked ? "off" : "on");

@@ -64,17 +64,7 @@
     });
   };
 
-  const offer = (text) => {
-    const url = new URL(location.href);
-    url.searchParams.set("offer", text);
-    htmx
-      .ajax("GET", url.pathname + url.search, { target: "#offer", select: "#offer", swap: "outerHTML" })
-      .then(() => document.querySelector("#offer a, #offer button")?.focus());
-  };
-  const closeOffer = () => {
-    document.getElementById("offer")?.replaceChildren();
-    show(at() < 0 ? 0 : at());
-  };
+  document.addEventListener("menu-closed", () => show(Math.max(0, at()), false));
 
   const intoWord = (step) => {
     const words = [...rows()[at()].querySelectorAll(".w")];
@@ -121,12 +111,14 @@
     ["\u25c6", "KEPT", "Keep (K)"],
     ["\u2014", "DROPPED", "Drop (X)"],
     ["\u25c7", "UNDECIDED", "Undecided (U)"],
-    ["\u2026", "", "Story: where it comes from and why it stands so (Enter)"],
+    ["why", "", "Its story: where it comes from and why it stands so (Enter)"],
+    ["\u2026", "menu", "All that can be done with it (full stop)"],
   ].forEach(([sign, to, title]) => {
     const button = document.createElement("button");
     Object.assign(button, { type: "button", className: "button is-small", tabIndex: -1 });
     Object.assign(button, { textContent: sign, title });
     button.dataset.to = to;
+    button.classList.toggle("call-menu", to === "menu");
     handles.append(button);
   });
   document.addEventListener("pointerover", (event) => {
@@ -155,7 +147,7 @@
   const onTable = (event) => {
     const key = event.key;
     if (word >= 0 && (key === "ArrowLeft" || key === "ArrowRight")) return intoWord(key === "ArrowLeft" ? -1 : 1);
-    if (word >= 0 && key === "Enter") return offer(document.querySelector(".w.in").textContent);
+    if (word >= 0 && key === "Enter") return document.querySelector(".w.in").click();
     if (key in moves) {
       const from = at();
       show(moves[key]());
@@ -212,8 +204,7 @@
     if (event.key === "Escape" && document.querySelector("#tag-line:not([hidden])")) return closeTag();
     const views = document.querySelector("#views-menu[open]");
     if (event.key === "Escape" && views) return views.removeAttribute("open");
-    if (event.key === "Escape")
-      return document.querySelector("#offer > *") ? closeOffer() : document.querySelector(".story .close")?.click();
+    if (event.key === "Escape") return document.querySelector(".story .close")?.click();
     const control = event.target.closest("a, button, summary, input");
     if (!control && rows().length && onTable(event) !== false) return event.preventDefault();
     if (
@@ -241,8 +232,8 @@
   document.addEventListener("click", (event) => {
     const target = event.target;
     if (target.closest(".row-handles button")) return handle(target.closest("button"));
-    if (target.closest(".w")) return offer(target.closest(".w").textContent);
-    if (target.closest(".close-offer")) return closeOffer();
+    // The menu has it.
+    if (target.closest(".w, .call-menu")) return;
     if (target.closest(".close-tag")) return closeTag();
     if (target.closest("#tag-tray")) return tag("tray");
     if (target.closest("[data-copy]")) return copy(target.closest("[data-copy]").dataset.copy);
@@ -293,7 +284,7 @@
     // A list that is the page's work takes the keys up again; one beside others waits until it is entered.
     const active = document.activeElement;
     // Who followed a link to another list on this page goes on with its rows.
-    const followed = table() && active?.matches("a[href]") && !active.closest(".side, .words, #offer");
+    const followed = table() && active?.matches("a[href]") && !active.closest(".side, .words, #menu");
     const free = (table() && active === document.body) || active?.closest(".keyword-row") || followed;
     const into = word;
     show(index >= 0 ? index : place, Boolean(free));

@@ -10,6 +10,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.NoteEntry;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
@@ -77,6 +78,8 @@ final class EntryKinds {
             new Kind("group-locked", 1, GroupPin.GroupLocked.class),
             new Kind("barred", 1, GroupPin.KeywordsBarred.class),
             new Kind("also-in", 1, GroupPin.KeywordsAlsoIn.class),
+            new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
+            new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));
 
     private static final Map<Class<? extends Entry>, Kind> BY_TYPE =

@@ -132,7 +132,7 @@ class BrowserIT {
         page.locator(".word-list .w", new Page.LocatorOptions().setHasText("national"))
                 .first()
                 .click();
-        Locator drop = page.locator("#offer .is-drop");
+        Locator drop = page.locator("#menu .is-drop");
         String offered = drop.innerText();
         int count = Integer.parseInt(offered.replaceAll("\\D", ""));
         assertThat(count).isPositive();
@@ -213,7 +213,7 @@ class BrowserIT {
         Browsers.keys(page, "w");
         Browsers.keys(page, "ArrowRight");
         Browsers.keys(page, "Enter");
-        assertThat(page.locator("#offer .offered")).hasText("hive");
+        assertThat(page.locator("#menu .called-name")).hasText("hive");
         Browsers.keys(page, "Escape");
         Browsers.keys(page, "Enter");
         assertThat(page.locator("#story")).containsText("list.csv, line 2");
@@ -260,7 +260,7 @@ class BrowserIT {
         }
         visitStepFrom("sift");
         page.locator("tr.keyword-row").nth(1).locator(".w").first().click();
-        assertThat(page.locator("#offer .offered")).isVisible();
+        assertThat(page.locator("#menu .called-name")).isVisible();
         Browsers.keys(page, "Escape");
         Browsers.keys(page, "Enter");
         assertThat(page.locator("#story")).isVisible();

@@ -132,7 +132,7 @@ class DayIT extends ProjectInBrowser {
         assertThat(page.locator("#found a").first()).isVisible();
         axe();
         row("free honey jar").locator(".w").nth(1).click();
-        assertThat(page.locator("#offer")).containsText("Dropping would take");
+        assertThat(page.locator("#menu")).containsText("Dropping would take");
         axe();
         visit("group");
         page.locator("#more-figures summary").click();

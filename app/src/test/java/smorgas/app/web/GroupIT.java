@@ -141,8 +141,9 @@ class GroupIT extends ProjectInBrowser {
         assertThat(groups()).hasCount(5);
         // The same for a word, where it is offered.
         page.navigate(page.url().replaceAll("/group.*", "/sift?offer=gift"));
-        press("Make a group");
-        assertThat(page.locator("#h-group")).hasText("gift");
+        press("A group of its own");
+        assertThat(page.locator("#message")).containsText("gift");
+        page.navigate(page.url().replaceAll("/sift.*", "/group?view=list&group=gift"));
         assertThat(page.locator(".members tbody tr")).hasCount(5);
     }
 
@@ -240,6 +241,7 @@ class GroupIT extends ProjectInBrowser {
         press("Join");
         assertThat(page.locator("#message")).containsText("Joined \"");
         Locator joined = page.locator("table.groups tr.current .number").first();
+        page.locator(".opened-group summary").click();
         press("Lock");
         assertThat(page.locator(".opened-group")).containsText("locked");
         String size = joined.textContent();

@@ -37,11 +37,11 @@ final class Running implements AutoCloseable {
     private final AtomicInteger evictions = new AtomicInteger();
     private final int port;
 
-    private Running(Path data, int port) {
+    private Running(Path data, int port, boolean demo) {
         context = new SpringApplication(Application.class)
                 .run(
                         "--smorgas.data=" + data,
-                        "--smorgas.demo=true",
+                        "--smorgas.demo=" + demo,
                         "--server.port=" + port,
                         "--smorgas.most-unpacked=20MB",
                         "--spring.servlet.multipart.max-file-size=" + LARGEST);
@@ -50,14 +50,19 @@ final class Running implements AutoCloseable {
     }
 
     static Running alone(Path data, int port) {
-        return new Running(data, port);
+        return new Running(data, port, true);
+    }
+
+    /** In which there is nothing yet. */
+    static Running empty(Path data) {
+        return new Running(data, 0, false);
     }
 
     /** Ends with the JVM of the tests. */
     static synchronized Running shared() {
         if (shared == null) {
             try {
-                shared = new Running(Files.createTempDirectory("smorgas-test"), 0);
+                shared = new Running(Files.createTempDirectory("smorgas-test"), 0, true);
                 Thread.ofPlatform().daemon().start(shared::evict);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);

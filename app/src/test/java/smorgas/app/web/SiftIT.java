@@ -92,8 +92,8 @@ class SiftIT extends ProjectInBrowser {
         keys("w");
         assertThat(page.locator(".w.in")).hasText("free");
         keys("Enter");
-        assertThat(page.locator("#offer")).containsText("2 keywords");
-        Locator drop = page.getByText("Drop all with this word: changes 2");
+        assertThat(page.locator("#menu")).containsText("2 keywords");
+        Locator drop = page.getByText("Drop all: changes 2");
         drop.focus();
         keys("Enter");
         assertThat(message()).containsText("New rule: Drop keywords with the word \"free\"");

@@ -26,6 +26,7 @@ public final class Facts {
         return switch (fact) {
             case Figure figure -> keywords.figure(figure).isPresent();
             case Computed.TAGS -> !board.standings().tags().all().isEmpty();
+            case Computed.NOTE -> !board.recipe().notes().keywords().isEmpty();
             case Computed other -> true;
         };
     }
@@ -56,6 +57,7 @@ public final class Facts {
             case Computed.REASON -> List.of(board.standings().reason(keyword).sentence());
             case Computed.BASKETS -> keywords.basketNames(keyword);
             case Computed.TAGS -> board.standings().tags().of(keyword);
+            case Computed.NOTE -> board.recipe().notes().of(keywords.tidyTexts(keyword));
             case Computed.GROUP -> group(keyword);
             case Computed other -> throw new IllegalArgumentException("no texts: " + other);
             case Figure figure -> throw new IllegalArgumentException("no texts: " + figure);

@@ -11,7 +11,8 @@ import smorgas.core.text.Refusal;
  * One act in a project's history. An entry is never changed; undo moves a mark. Its persisted name and format are the
  * store's affair.
  */
-public sealed interface Entry permits BasketEntry, FoldEntry, SiftEntry, GroupEntry, ServeEntry, RecipeTaken {
+public sealed interface Entry
+        permits BasketEntry, FoldEntry, SiftEntry, GroupEntry, ServeEntry, NoteEntry, RecipeTaken {
 
     /**
      * What the act touches, as keys of which two acts share one if and only if the later could surprise the earlier: two

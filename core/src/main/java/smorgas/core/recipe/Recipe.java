@@ -11,8 +11,10 @@ import java.util.List;
  * @param sifting pins, rules, tags, word lists, views
  * @param grouping how groups form, and what a hand decided of them
  * @param serving what leaves
+ * @param notes what was written down; nothing is computed from it
  */
-public record Recipe(Gathering gathering, Folding folding, Sifting sifting, GroupDecisions grouping, Serving serving) {
+public record Recipe(
+        Gathering gathering, Folding folding, Sifting sifting, GroupDecisions grouping, Serving serving, Notes notes) {
 
     /** The recipe of a project in which nothing was decided. */
     public static Recipe empty(String language) {
@@ -39,6 +41,7 @@ public record Recipe(Gathering gathering, Folding folding, Sifting sifting, Grou
         List<SiftEntry> sifted = new ArrayList<>();
         List<GroupEntry> grouped = new ArrayList<>();
         Serving serving = Serving.standard();
+        List<NoteEntry> noted = new ArrayList<>();
         for (Entry entry : RecipeTaken.inForce(entries)) {
             switch (entry) {
                 case BasketEntry e -> gathering = gathering.after(e);
@@ -46,6 +49,7 @@ public record Recipe(Gathering gathering, Folding folding, Sifting sifting, Grou
                 case SiftEntry e -> sifted.add(e);
                 case GroupEntry e -> grouped.add(e);
                 case ServeEntry e -> serving = serving.after(e);
+                case NoteEntry e -> noted.add(e);
                 case RecipeTaken taken ->
                     throw new IllegalStateException("its entries stand in its place: " + taken.name());
             }
@@ -55,7 +59,8 @@ public record Recipe(Gathering gathering, Folding folding, Sifting sifting, Grou
                 folding,
                 Sifting.EMPTY.after(sifted),
                 GroupDecisions.standard(language, folding.edition()).after(grouped),
-                serving);
+                serving,
+                Notes.NONE.after(noted));
     }
 
     /** The decisions that count, in order: nothing about baskets, and of a recipe that was taken its own. */
@@ -67,12 +72,12 @@ public record Recipe(Gathering gathering, Folding folding, Sifting sifting, Grou
 
     /** The recipe with other group settings, to look at before they are chosen. */
     public Recipe withGroups(GroupSettings settings) {
-        return new Recipe(gathering, folding, sifting, grouping.with(settings), serving);
+        return new Recipe(gathering, folding, sifting, grouping.with(settings), serving, notes);
     }
 
     /** The recipe after one more entry about groups. */
     public Recipe after(GroupEntry entry) {
-        return new Recipe(gathering, folding, sifting, grouping.after(entry), serving);
+        return new Recipe(gathering, folding, sifting, grouping.after(entry), serving, notes);
     }
 
     /** Whether it says the same in the same order: of two decisions on one keyword the later holds. */

@@ -16,6 +16,7 @@ import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Notes;
 import smorgas.core.recipe.Rule;
 import smorgas.core.text.Tidy;
 
@@ -107,6 +108,7 @@ final class Finder {
                         .filter(view -> has(view.getKey()))
                         .map(view -> new Found(view.getKey(), "", base + "sift" + SiftQuery.urlOf(view.getValue())))
                         .toList());
+        add("Notes", notes(board));
         add(
                 "Baskets",
                 snapshot.baskets().stream()
@@ -144,8 +146,7 @@ final class Finder {
                 .map(keyword -> new Found(
                         board.keywords().text(keyword),
                         searches(searches, keyword) < 0 ? "" : Show.count(searches(searches, keyword)),
-                        base + "sift?q=" + Show.encoded(board.keywords().text(keyword)) + "&story="
-                                + Show.encoded(Tidy.of(board.keywords().text(keyword)))))
+                        story(board.keywords().text(keyword))))
                 .toList();
     }
 
@@ -172,9 +173,41 @@ final class Finder {
                 .mapToObj(group -> new Found(
                         groups.name(group),
                         Show.count(groups.keywords(group), "keyword", "keywords"),
-                        base + "group?view=list&group="
-                                + Show.encoded(groups.grouping().key(group))))
+                        opening(groups.grouping().key(group))))
                 .toList();
+    }
+
+    /** What is written beside keywords, groups and baskets. */
+    private List<Found> notes(Board board) {
+        Notes notes = board.recipe().notes();
+        List<Found> found = new ArrayList<>();
+        notes.keywords().entrySet().stream()
+                .filter(note -> has(note.getValue()))
+                .flatMap(note -> board.keywords().find(note.getKey()).stream()
+                        .map(keyword -> new Found(
+                                note.getValue(),
+                                board.keywords().text(keyword),
+                                story(board.keywords().text(keyword)))))
+                .distinct()
+                .forEach(found::add);
+        notes.groups().entrySet().stream()
+                .filter(note -> has(note.getValue()))
+                .map(note -> new Found(note.getValue(), note.getKey(), opening(note.getKey())))
+                .forEach(found::add);
+        snapshot.baskets().stream()
+                .filter(basket -> has(basket.info().note()))
+                .map(basket ->
+                        new Found(basket.info().note(), basket.info().name(), base + "gather?basket=" + basket.id()))
+                .forEach(found::add);
+        return found;
+    }
+
+    private String story(String keyword) {
+        return base + "sift?q=" + Show.encoded(keyword) + "&story=" + Show.encoded(Tidy.of(keyword));
+    }
+
+    private String opening(String group) {
+        return base + "group?view=list&group=" + Show.encoded(group);
     }
 
     private Found rule(Rule rule) {

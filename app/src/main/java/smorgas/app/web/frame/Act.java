@@ -2,10 +2,12 @@ package smorgas.app.web.frame;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.function.Function;
 import org.springframework.web.servlet.support.RequestContextUtils;
 import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
@@ -80,6 +82,15 @@ public final class Act {
     public String back(Outcome outcome, Map<String, String> asking) {
         tell(outcome);
         return "redirect:" + asking(page(), asking);
+    }
+
+    /** What the page that asked has in its address under this name; empty if nothing, or if there is no such page. */
+    public String asked(String name) {
+        String value = UriComponentsBuilder.fromUriString(page())
+                .build()
+                .getQueryParams()
+                .getFirst(name);
+        return value == null ? "" : UriUtils.decode(value.replace("+", " "), StandardCharsets.UTF_8);
     }
 
     /**

@@ -40,6 +40,7 @@ final class GroupViews {
             String kind,
             String keywords,
             String kept,
+            String undecided,
             String searches,
             String bid,
             String tightness,
@@ -92,7 +93,7 @@ final class GroupViews {
         Explained.Figures before = adopted.figures();
         Explained.Figures now = shown.figures();
         List<FigureView> views = new ArrayList<>();
-        add(views, "groups", Show.count(now.groups()), Show.count(before.groups()));
+        add(views, now.groups() == 1 ? "group" : "groups", Show.count(now.groups()), Show.count(before.groups()));
         add(
                 views,
                 "of keywords grouped",
@@ -163,6 +164,7 @@ final class GroupViews {
                                 heading("Group", "name", false),
                                 heading("Keywords", "keywords", true),
                                 heading("Kept", "kept", true),
+                                heading("Undecided", "undecided", true),
                                 heading("Searches", "searches", true),
                                 heading("Bid", "bid", true),
                                 heading("Tightness", "tightness", true))));
@@ -189,6 +191,7 @@ final class GroupViews {
                     case "kept" ->
                         Comparator.<Integer>comparingInt(group -> kept[group])
                                 .thenComparingLong(group -> (down ? 1 : -1) * groups.searches(group));
+                    case "undecided" -> Comparator.comparingInt(group -> groups.keywords(group) - kept[group]);
                     case "bid" ->
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
@@ -209,6 +212,7 @@ final class GroupViews {
                 kind(group),
                 Show.count(groups.keywords(group)),
                 Show.count(kept[group]),
+                Show.count(groups.keywords(group) - kept[group]),
                 Show.count(groups.searches(group)),
                 Show.money(groups.bid(group)),
                 grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
@@ -262,6 +266,7 @@ final class GroupViews {
                     group ? url(node.group()) : "",
                     group ? kind(node.group()) : "a broader theme",
                     Show.count(node.keywords()),
+                    "",
                     "",
                     Show.count(node.searches()),
                     "",

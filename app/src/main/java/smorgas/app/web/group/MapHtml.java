@@ -16,7 +16,7 @@ final class MapHtml {
     static final int HEIGHT = 408;
 
     /** About how wide a character of a label is. */
-    private static final double CHARACTER = 5.7;
+    private static final double CHARACTER = 6.1;
 
     /** A name of more lines is left out. */
     private static final int MOST_LINES = 3;
@@ -58,7 +58,7 @@ final class MapHtml {
     private void area(GroupMap.Area area, boolean first) {
         if (area.smaller() > 0) {
             String many = Show.count(area.smaller()) + " smaller ones";
-            link(area.place(), "broader-area", query.with("view", "list"), many, "in the list", first, true, "");
+            link(area.place(), "broader-area", "", query.with("view", "list"), many, "in the list", first, true, "");
             return;
         }
         ThemeTree.Node node = area.leftovers() ? null : groups.tree().node(area.node());
@@ -67,6 +67,7 @@ final class MapHtml {
             link(
                     area.place(),
                     "area leftover-area",
+                    "",
                     query.left(),
                     "Leftovers, in no group",
                     facts,
@@ -78,6 +79,7 @@ final class MapHtml {
             link(
                     area.place(),
                     "broader-area",
+                    "",
                     url,
                     node.text(),
                     facts(node.keywords(), node.searches()) + ", look into it",
@@ -90,6 +92,7 @@ final class MapHtml {
             link(
                     area.place(),
                     "area tint-step-" + tint.step(group) + (group == opened ? " opened-area" : ""),
+                    groups.grouping().key(group),
                     query.opening(groups.grouping().key(group)),
                     groups.name(group),
                     facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
@@ -109,8 +112,20 @@ final class MapHtml {
     }
 
     private void link(
-            Rect place, String kind, String url, String name, String facts, boolean first, boolean named, String size) {
-        html.raw("<a href=\"")
+            Rect place,
+            String kind,
+            String key,
+            String url,
+            String name,
+            String facts,
+            boolean first,
+            boolean named,
+            String size) {
+        html.raw("<a ");
+        if (!key.isEmpty()) {
+            html.raw("data-group=\"").text(key).raw("\" ");
+        }
+        html.raw("href=\"")
                 .text(url)
                 .raw("\" class=\"")
                 .raw(kind)

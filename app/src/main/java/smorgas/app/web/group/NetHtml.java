@@ -32,7 +32,9 @@ final class NetHtml {
         for (int i = 0; i < at.length; i++) {
             NetOfWords.Word word = net.words().get(i);
             double radius = 3 + 13 * Math.sqrt(word.keywords() / largest);
-            html.raw("<a class=\"net-word\" tabindex=\"")
+            html.raw("<a class=\"net-word\" data-word=\"")
+                    .text(word.text())
+                    .raw("\" tabindex=\"")
                     .raw(i == 0 ? "0" : "-1")
                     .raw("\" href=\"")
                     .text(query.with("view", "candidates", "q", word.text(), "page", ""))

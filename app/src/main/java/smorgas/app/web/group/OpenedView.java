@@ -61,9 +61,7 @@ final class OpenedView {
             String members,
             String theme,
             String name,
-            List<String> names,
             String kind,
-            List<String> themeWords,
             String memberCount,
             String memberSearches,
             String memberBid,
@@ -95,6 +93,9 @@ final class OpenedView {
                 .limit(GroupViews.PAGE)
                 .mapToObj(keyword -> member(group, keyword))
                 .toList();
+        if (is) {
+            model.addAttribute("menu", GroupMenu.of(board, group, query, base));
+        }
         hand(group, is ? grouping.key(group) : "", model);
         Shown.in(
                 model,
@@ -102,9 +103,7 @@ final class OpenedView {
                         MemberHtml.of(members, base),
                         is ? grouping.key(group) : "",
                         is ? groups.name(group) : "",
-                        is ? groups.explained().names(group) : List.of(),
                         is ? views.kind(group) : "",
-                        is ? grouping.theme(group) : List.of(),
                         Show.count(inOrder.length, "keyword", "keywords"),
                         Show.count(is ? groups.searches(group) : groups.leftoverSearches()),
                         is ? Show.money(groups.bid(group)) : "",
@@ -140,13 +139,7 @@ final class OpenedView {
     }
 
     /** What a hand has decided of a group. */
-    record Decided(
-            boolean locked,
-            boolean made,
-            boolean split,
-            List<String> joinedFrom,
-            List<String> barred,
-            List<String> alsoHere) {}
+    record Decided(List<String> joinedFrom, List<String> barred, List<String> alsoHere) {}
 
     /** What a hand has decided of the opened group. */
     private void hand(int group, String key, Model model) {
@@ -154,9 +147,6 @@ final class OpenedView {
         Shown.in(
                 model,
                 new Decided(
-                        pins.locked().containsKey(key),
-                        pins.made().contains(key),
-                        pins.split().containsKey(key),
                         pins.joined().entrySet().stream()
                                 .filter(join -> join.getValue().equals(key))
                                 .map(Map.Entry::getKey)

@@ -2,6 +2,7 @@ package smorgas.app.web.group;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -31,7 +32,7 @@ class PinActs {
     }
 
     /**
-     * What is on the tray goes into the group of this name, which is made if there is none; or is in it beside its own
+     * A keyword, or what is on the tray, goes into the group of this name, which is made if there is none; or is in it beside its own
      * group, or never in it.
      */
     @PostMapping("/projects/{id}/tray/group")
@@ -39,8 +40,10 @@ class PinActs {
             Act act,
             @RequestParam String intoGroup,
             @RequestParam(defaultValue = "into") String way,
+            @RequestParam(defaultValue = "") String keyword,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
-        List<String> texts = trays.texts(act.id(), tab);
+        boolean one = !Tidy.of(keyword).isEmpty();
+        List<String> texts = one ? List.of(Tidy.of(keyword)) : trays.texts(act.id(), tab);
         if (texts.isEmpty() || Tidy.of(intoGroup).isEmpty()) {
             String why = texts.isEmpty() ? "Nothing is picked." : "Say the name of the group.";
             return act.back(new Outcome.NoChange(why));
@@ -58,7 +61,7 @@ class PinActs {
             case "never" -> new GroupPin.KeywordsBarred(texts, also, group, true);
             default -> new GroupPin.KeywordsPlaced(texts, also, group);
         });
-        if (outcome instanceof Outcome.Done) {
+        if (!one && outcome instanceof Outcome.Done) {
             trays.clear(act.id(), tab);
         }
         return act.back(outcome);
@@ -105,7 +108,10 @@ class PinActs {
         if (from.isEmpty()) {
             return act.back(new Outcome.NoChange("Tick two groups, or one and say into which it goes."));
         }
-        return act.done(recipe -> new GroupPin.GroupsJoined(from, into));
+        Outcome outcome = act.make(recipe -> new GroupPin.GroupsJoined(from, into));
+        // The page stays where it was, but that a group which is no more cannot be opened: the one it went into is.
+        boolean gone = outcome instanceof Outcome.Done && from.contains(act.asked("group"));
+        return act.back(outcome, gone ? GroupQuery.toOpen(into) : Map.of());
     }
 
     /** Groups that were joined are apart again. */

@@ -15,24 +15,32 @@ final class Tint {
 
     /** What can be told. */
     enum By {
-        TIGHTNESS("tightness", "more colour is tighter"),
-        BID("bid", "more colour is dearer"),
-        STANDING("standing", "greener is more of it Kept");
+        TIGHTNESS("tightness", "loose", "tight"),
+        BID("bid", "cheap", "dear"),
+        STANDING("standing", "none Kept", "all Kept");
 
         private final String label;
-        private final String legend;
+        private final String little;
+        private final String much;
 
-        By(String label, String legend) {
+        By(String label, String little, String much) {
             this.label = label;
-            this.legend = legend;
+            this.little = little;
+            this.much = much;
         }
 
         public String label() {
             return label;
         }
 
-        public String legend() {
-            return legend;
+        /** What the lightest step says. */
+        public String little() {
+            return little;
+        }
+
+        /** What the darkest step says. */
+        public String much() {
+            return much;
         }
 
         static By of(String name) {

@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.recipe.Condition;
@@ -14,17 +15,26 @@ import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Along;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
+import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
+import smorgas.core.sift.WordCounts;
+import smorgas.core.text.Words;
 
 /**
  * What one can do with a word or phrase, with what each would change before it is done.
  *
  * @param counts keywords with the word, and how they stand
  * @param muted whether the word is muted in Group
+ * @param phrases the commonest in which it stands with one word more
  */
-record Offer(String word, String counts, List<Act> acts, boolean muted) {
+record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phrase> phrases) {
 
     private static final int SAMPLES = 4;
+
+    private static final int PHRASES = 6;
+
+    /** A phrase and in how many keywords it is. */
+    record Phrase(String text, String count) {}
 
     /**
      * A rule that could be made.
@@ -41,7 +51,31 @@ record Offer(String word, String counts, List<Act> acts, boolean muted) {
                 word,
                 counts(board.matcher().match(condition), board),
                 acts(board, board.matcher(), condition),
-                board.recipe().grouping().settings().muted().contains(word));
+                board.recipe().grouping().settings().muted().contains(word),
+                phrases(word, board));
+    }
+
+    /** "near me" is asked for as often as "near": what stands around a word leads on to the phrase. */
+    private static List<Phrase> phrases(String word, Board board) {
+        int length = Words.of(word).size() + 1;
+        if (length > Phrases.LONGEST) {
+            return List.of();
+        }
+        WordCounts.Asked asked = new WordCounts.Asked(
+                length, length, WordCounts.By.COUNT, word, WordCounts.Little.SHOWN, true, 4 * PHRASES);
+        return WordCounts.of(
+                        board.keywords().withWord(word),
+                        board.phrases(),
+                        board.keywords(),
+                        board.standings(),
+                        Set.of(),
+                        asked)
+                .words()
+                .stream()
+                .filter(found -> found.count() > 1 && (" " + found.word() + " ").contains(" " + word + " "))
+                .limit(PHRASES)
+                .map(found -> new Phrase(found.word(), Show.count(found.count())))
+                .toList();
     }
 
     /** Dropping and keeping what fulfils a condition. */

@@ -13,6 +13,7 @@ import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
@@ -52,7 +53,7 @@ class RuleActs {
         return act.back(outcome);
     }
 
-    /** What is to be done with some words at once: a rule that drops, keeps or tags, or they are muted, or put on a list. */
+    /** What is to be done with some words at once: a rule that drops, keeps, tags or makes a group, or they are muted, or put on a list. */
     @PostMapping("/projects/{id}/rules/words")
     String wordsRule(
             Act act,
@@ -79,6 +80,9 @@ class RuleActs {
                                 ? new Outcome.NoChange("Name the tag first.")
                                 : add(act, condition, new Rule.Tags(newTag.strip()));
                     case "mute" -> act.make(recipe -> new GroupEntry.WordsMuted(ticked, true));
+                    case "group" ->
+                        act.make(recipe -> new GroupEntry.GroupRuleSet(
+                                new GroupRule(recipe.grouping().nextRule(), ticked.getFirst(), condition, false)));
                     case "list" -> putOn(list, ticked, act.project().language());
                     default -> throw new Refusal("no such act: " + what);
                 };

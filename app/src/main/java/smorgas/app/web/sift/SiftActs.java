@@ -69,6 +69,12 @@ class SiftActs {
         return "sift/judged :: judged";
     }
 
+    /** One keyword is judged from wherever its menu was called. */
+    @PostMapping("/projects/{id}/judge/keyword")
+    String judgeKeyword(Act act, @RequestParam String keyword, @RequestParam Standing to) {
+        return act.back(judge(act, List.of(Tidy.of(keyword)), to));
+    }
+
     /** All on the tray are judged, with one entry. */
     @PostMapping("/projects/{id}/judge/tray")
     String judgeTray(Act act, @RequestParam Standing to, @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {

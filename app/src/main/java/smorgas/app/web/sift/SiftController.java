@@ -86,7 +86,7 @@ class SiftController {
         SiftTable table = new SiftTable(snapshot, query, baskets);
         rows(table, query, table.page(), model);
         WordCounts.Found words = WordsPanel.found(board, table.found(), query);
-        offer(offer, board, model);
+        model.addAttribute("offer", Tidy.of(offer));
         Shown.in(
                 model,
                 new SiftPage(
@@ -145,19 +145,6 @@ class SiftController {
                         table.upto() < table.pages() && room
                                 ? query.urlOfPage(table.upto() + 1) + "&first=" + first
                                 : ""));
-    }
-
-    /** What can be done with all keywords of a word. */
-    record Offered(@Nullable Offer offer, List<String> lists) {}
-
-    private void offer(String word, Board board, Model model) {
-        Shown.in(
-                model,
-                new Offered(
-                        word.isBlank() ? null : Offer.of(Tidy.of(word), board),
-                        word.isBlank()
-                                ? List.of()
-                                : pantry.all().stream().map(WordList::name).toList()));
     }
 
     /** Likely kinds of words. */

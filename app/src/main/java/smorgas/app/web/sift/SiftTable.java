@@ -8,10 +8,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.app.store.Baskets;
 import smorgas.app.web.show.Show;
@@ -25,8 +23,8 @@ import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Standing;
+import smorgas.core.sift.Because;
 import smorgas.core.sift.Reason;
 import smorgas.core.text.Words;
 
@@ -62,6 +60,7 @@ final class SiftTable {
     private final Map<String, Integer> tints = new HashMap<>();
     private final @Nullable FigureColumn searches;
     private final double most;
+    private final Because because;
 
     SiftTable(Snapshot snapshot, SiftQuery query, Baskets store) {
         this.snapshot = snapshot;
@@ -74,6 +73,7 @@ final class SiftTable {
         this.columns = Column.shown(snapshot);
         this.searches = keywords.figure(Figure.SEARCHES).orElse(null);
         this.most = most();
+        this.because = new Because(keywords, board.recipe().sifting().lists());
         int tint = 0;
         for (Lines basket : keywords.baskets()) {
             tints.put(basket.name(), tint++ % 8 + 1);
@@ -172,44 +172,16 @@ final class SiftTable {
                 Words.pieces(text),
                 standing.name().toLowerCase(Locale.ROOT),
                 standing.label(),
-                board.standings().reason(keyword).sentence(),
+                because.sentence(board.standings().reason(keyword), keyword),
                 standing == Standing.DROPPED ? did(keyword) : Set.of(),
                 columns.stream().map(column -> cell(column, keyword, cells)).toList());
     }
 
     /** The words of a dropped keyword for which the rule has dropped it, as they are written in it. */
     private Set<String> did(int keyword) {
-        if (!(board.standings().reason(keyword) instanceof Reason.ByRule by)) {
-            return Set.of();
-        }
-        Set<String> asked = by.rule()
-                .when()
-                .all()
-                .flatMap(part -> switch (part) {
-                    case Condition.HasWord has -> Stream.of(has.word());
-                    case Condition.HasAnyWord any -> any.words().stream();
-                    case Condition.Worded worded -> Stream.of(worded.words());
-                    case Condition.OnList on ->
-                        Optional.ofNullable(board.recipe().sifting().lists().get(on.list()))
-                                .map(list -> list.words().stream())
-                                .orElse(Stream.of());
-                    default -> Stream.<String>of();
-                })
-                .filter(phrase -> board.keywords().withWord(phrase).get(keyword))
-                .flatMap(phrase -> Words.of(phrase).stream())
-                .collect(Collectors.toSet());
-        return Words.of(keywords.text(keyword)).stream()
-                .filter(word -> asked.contains(word) || asked.stream().anyMatch(one -> sameWord(one, word)))
-                .collect(Collectors.toSet());
-    }
-
-    /** Whether two words are one as the project folds them. */
-    private boolean sameWord(String one, String other) {
-        return keywords.folded()
-                .find(one)
-                .filter(found -> found.length == 1)
-                .map(found -> keywords.folded().surfaces(found[0]).contains(other))
-                .orElse(false);
+        return board.standings().reason(keyword) instanceof Reason.ByRule by
+                ? because.written(because.phrases(by.rule(), keyword), keyword)
+                : Set.of();
     }
 
     private Cell cell(Column column, int keyword, ListCells cells) {

@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
@@ -17,11 +18,19 @@ import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Method;
 import smorgas.core.serve.Plan;
+import smorgas.core.sift.Because;
 import smorgas.core.sift.Reason;
 import smorgas.core.text.Tidy;
 
 /** Everything that is known of one keyword: from which lines, why it stands as it does, where it went. */
-record Story(String keyword, String standing, boolean byHand, List<Source> sources, String group, String served) {
+record Story(
+        String keyword,
+        String standing,
+        boolean byHand,
+        List<Source> sources,
+        String group,
+        String served,
+        String note) {
 
     private static final int SOURCES = 60;
 
@@ -53,11 +62,13 @@ record Story(String keyword, String standing, boolean byHand, List<Source> sourc
         return new Story(
                 keywords.text(keyword),
                 board.standings().of(keyword).label() + ", "
-                        + board.standings().reason(keyword).sentence(),
+                        + new Because(keywords, board.recipe().sifting().lists())
+                                .sentence(board.standings().reason(keyword), keyword),
                 board.standings().reason(keyword) instanceof Reason.ByHand,
                 sources,
                 group(keyword, board),
-                served(keyword, board));
+                served(keyword, board),
+                board.facts().exported(Computed.NOTE, keyword));
     }
 
     private static String figures(Keywords keywords, Keywords.Occurrence occurrence) {

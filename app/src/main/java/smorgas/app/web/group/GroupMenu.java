@@ -1,0 +1,63 @@
+package smorgas.app.web.group;
+
+import java.util.List;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.Method;
+
+/**
+ * What can be done with a group, called from the list, the map, the plan or where it is opened.
+ *
+ * @param names that it could have, beside the one it has
+ * @param words of its theme, which can be muted
+ * @param removable whether its theme can be kept from coming back
+ * @param anewUrl where it is seen grouped anew; empty where groups are not settled
+ */
+record GroupMenu(
+        String key,
+        String name,
+        String figures,
+        List<String> names,
+        List<String> words,
+        boolean locked,
+        boolean made,
+        boolean split,
+        boolean removable,
+        String note,
+        String openUrl,
+        String partsUrl,
+        String anewUrl) {
+
+    /**
+     * Of a group.
+     *
+     * @param query of the page from which it is called
+     * @param base of the project's addresses
+     */
+    static GroupMenu of(Board board, int group, GroupQuery query, String base) {
+        Groups groups = board.groups();
+        Grouping grouping = groups.grouping();
+        String key = grouping.key(group);
+        GroupPins pins = board.recipe().grouping().pins();
+        String page = base + "/group";
+        return new GroupMenu(
+                key,
+                groups.name(group),
+                Show.count(groups.keywords(group), "keyword", "keywords") + " \u00B7 "
+                        + Show.count(groups.searches(group)) + " searches",
+                groups.explained().names(group),
+                grouping.theme(group),
+                pins.locked().containsKey(key),
+                pins.made().contains(key),
+                pins.split().containsKey(key),
+                !(grouping.settings().method() instanceof Method.ByLikeness)
+                        && !grouping.theme(group).isEmpty(),
+                board.recipe().notes().groups().getOrDefault(key, ""),
+                page + query.opening(key),
+                page + query.opening(key) + "parts=true",
+                pins.settled().isEmpty() || !query.dials().isEmpty() ? "" : page + query.anew("group " + key));
+    }
+}
