@@ -3,8 +3,10 @@ package smorgas.app.web.group;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
@@ -41,6 +43,7 @@ final class GroupViews {
             String keywords,
             String kept,
             String undecided,
+            String dropped,
             String searches,
             String bid,
             String tightness,
@@ -65,6 +68,10 @@ final class GroupViews {
     /** How many keywords of each group are kept. */
     private final int[] kept;
 
+    private final BitSet dropped;
+    /** How many dropped keywords have the words of each group's theme, as far as it was asked for. */
+    private final Map<Integer, Integer> droppedOf = new HashMap<>();
+
     /**
      * Of a board.
      *
@@ -76,12 +83,63 @@ final class GroupViews {
         this.grouping = groups.grouping();
         this.query = query;
         this.kept = new int[grouping.size()];
+        this.dropped = board.standings().with(Standing.DROPPED);
         BitSet all = board.standings().with(Standing.KEPT);
         for (int keyword = all.nextSetBit(0); keyword >= 0; keyword = all.nextSetBit(keyword + 1)) {
             if (grouping.groupOf(keyword) >= 0) {
                 kept[grouping.groupOf(keyword)]++;
             }
         }
+    }
+
+    /** How many dropped keywords have all words of the group's theme; they are in no group. */
+    private int dropped(int group) {
+        return droppedOf.computeIfAbsent(group, this::countDropped);
+    }
+
+    private int countDropped(int group) {
+        List<String> theme = grouping.theme(group);
+        if (theme.isEmpty() || dropped.isEmpty()) {
+            return 0;
+        }
+        BitSet with = (BitSet) dropped.clone();
+        theme.forEach(word -> with.and(board.keywords().withWord(word)));
+        return with.cardinality();
+    }
+
+    /** A filter of the list by how what is in the groups stands. */
+    enum Only {
+        ALL("", "All"),
+        UNKEPT("unkept", "nothing Kept"),
+        KEPT("kept", "some Kept"),
+        UNDECIDED("undecided", "some Undecided"),
+        DROPPED("dropped", "some Dropped");
+
+        private final String key;
+        private final String label;
+
+        Only(String key, String label) {
+            this.key = key;
+            this.label = label;
+        }
+
+        public String key() {
+            return key;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    private boolean asked(int group) {
+        return switch (query.value("only")) {
+            case "unkept" -> kept[group] == 0;
+            case "kept" -> kept[group] > 0;
+            case "undecided" -> kept[group] < groups.keywords(group);
+            case "dropped" -> dropped(group) > 0;
+            default -> true;
+        };
     }
 
     String url(int group) {
@@ -135,7 +193,7 @@ final class GroupViews {
     record Heading(String label, String url, String sorted, boolean number) {}
 
     /** Groups with the heads to sort them by. */
-    record Listed(List<GroupView> groups, int hidden, List<Heading> groupHeadings) {}
+    record Listed(List<GroupView> groups, int hidden, List<Heading> groupHeadings, Only[] onlys) {}
 
     /** The list of groups in the order asked for, of those with these words in their name. */
     void list(String q, int opened, Model model) {
@@ -147,8 +205,9 @@ final class GroupViews {
         List<GroupView> views = new ArrayList<>();
         int matching = 0;
         for (int group : order) {
-            if (groups.name(group).toLowerCase(Locale.ROOT).contains(q)
-                    || grouping.key(group).contains(q)) {
+            boolean called = groups.name(group).toLowerCase(Locale.ROOT).contains(q)
+                    || grouping.key(group).contains(q);
+            if (called && asked(group)) {
                 matching++;
                 if (views.size() < PAGE || group == opened) {
                     views.add(view(group, largest, 1, opened));
@@ -165,9 +224,11 @@ final class GroupViews {
                                 heading("Keywords", "keywords", true),
                                 heading("Kept", "kept", true),
                                 heading("Undecided", "undecided", true),
+                                heading("Dropped", "dropped", true),
                                 heading("Searches", "searches", true),
                                 heading("Bid", "bid", true),
-                                heading("Tightness", "tightness", true))));
+                                heading("Tightness", "tightness", true)),
+                        Only.values()));
     }
 
     private Heading heading(String label, String name, boolean number) {
@@ -192,6 +253,7 @@ final class GroupViews {
                         Comparator.<Integer>comparingInt(group -> kept[group])
                                 .thenComparingLong(group -> (down ? 1 : -1) * groups.searches(group));
                     case "undecided" -> Comparator.comparingInt(group -> groups.keywords(group) - kept[group]);
+                    case "dropped" -> Comparator.comparingInt(this::dropped);
                     case "bid" ->
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
@@ -213,6 +275,7 @@ final class GroupViews {
                 Show.count(groups.keywords(group)),
                 Show.count(kept[group]),
                 Show.count(groups.keywords(group) - kept[group]),
+                Show.count(dropped(group)),
                 Show.count(groups.searches(group)),
                 Show.money(groups.bid(group)),
                 grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
@@ -266,6 +329,7 @@ final class GroupViews {
                     group ? url(node.group()) : "",
                     group ? kind(node.group()) : "a broader theme",
                     Show.count(node.keywords()),
+                    "",
                     "",
                     "",
                     Show.count(node.searches()),

@@ -84,6 +84,16 @@ public final class Show {
     }
 
     private static String part(long parts, long scale) {
-        return scale == 1 ? count(parts) : Csv.amount(parts, scale);
+        return scale == 1 ? count(parts) : grouped(Csv.amount(parts, scale));
+    }
+
+    /** The amount with commas between its thousands, as counts have them. */
+    private static String grouped(String amount) {
+        int point = amount.indexOf('.') < 0 ? amount.length() : amount.indexOf('.');
+        StringBuilder grouped = new StringBuilder(amount);
+        for (int at = point - 3; at > (amount.startsWith("-") ? 1 : 0); at -= 3) {
+            grouped.insert(at, ',');
+        }
+        return grouped.toString();
     }
 }

@@ -18,8 +18,9 @@ import smorgas.core.column.Figure;
  *
  * @param name tells it apart in URLs and in the recipe
  * @param label its heading
+ * @param roomy whether it is shown in wide windows only
  */
-record Column(String name, String label, Shows shows) {
+record Column(String name, String label, Shows shows, boolean roomy) {
 
     /** Before the name of a column of lists that is read as no figure. */
     static final String OTHER = "other:";
@@ -34,7 +35,16 @@ record Column(String name, String label, Shows shows) {
     record OfLists(String header) implements Shows {}
 
     private static Column of(Fact fact) {
-        return new Column(fact.key(), fact.label(), new OfFact(fact));
+        return new Column(fact.key(), fact.label(), new OfFact(fact), false);
+    }
+
+    /** A column of lists that is read as no figure. */
+    static Column ofLists(String header) {
+        return new Column(OTHER + header, header, new OfLists(header), false);
+    }
+
+    private Column inRoomyWindows() {
+        return new Column(name, label, shows, true);
     }
 
     /** Whether the table can be sorted by it. */
@@ -69,18 +79,26 @@ record Column(String name, String label, Shows shows) {
                 }
             }
         }
-        headers.forEach(header -> columns.add(new Column(OTHER + header, header, new OfLists(header))));
+        headers.forEach(header -> columns.add(ofLists(header)));
         return columns;
     }
 
-    /** Those that are shown: the chosen ones that there are, or the first choice if none were chosen. */
+    /**
+     * Those that are shown: the chosen ones that there are; if none were chosen the first choice, and where a window has
+     * room for them the other figures that lists tell.
+     */
     static List<Column> shown(Snapshot snapshot) {
         List<Column> all = all(snapshot);
         List<String> chosen = snapshot.board().recipe().sifting().columns();
         if (chosen.isEmpty()) {
-            return all.stream()
-                    .filter(column -> shownFirst(column, snapshot.board()))
-                    .toList();
+            List<Column> first = new ArrayList<>(all);
+            first.removeIf(column -> !shownFirst(column, snapshot.board()));
+            all.stream()
+                    .filter(column -> column.shows() instanceof OfFact of && of.fact() instanceof Figure)
+                    .filter(column -> !first.contains(column))
+                    .map(Column::inRoomyWindows)
+                    .forEach(first::add);
+            return first;
         }
         return chosen.stream()
                 .map(name -> find(name, all))

@@ -46,7 +46,7 @@ final class Ranks {
         Optional<Fact> fact = Fact.find(name);
         if (fact.isEmpty()) {
             String header = name.substring(Column.OTHER.length());
-            Column column = new Column(name, header, new Column.OfLists(header));
+            Column column = Column.ofLists(header);
             ListCells cells = ListCells.of(snapshot, found.stream().toArray(), List.of(column), store);
             return byText(board, found, keyword -> cells.texts(keyword, header));
         }

@@ -45,15 +45,17 @@ final class RowHtml {
             html.text(piece.text()).raw(piece.word() ? "</span>" : "");
         }
         html.raw("</span></td>");
-        row.cells().forEach(this::cell);
+        for (int i = 0; i < row.cells().size(); i++) {
+            cell(row.cells().get(i), i >= row.roomy());
+        }
         html.raw("</tr>");
     }
 
-    private void cell(Cell cell) {
+    private void cell(Cell cell, boolean roomy) {
         switch (cell) {
             case Cell.Text told -> {
                 if (told.number()) {
-                    html.raw("<td class=\"number\">");
+                    html.raw(roomy ? "<td class=\"number roomy\">" : "<td class=\"number\">");
                 } else {
                     // A long one is cut off where the column ends.
                     html.raw("<td class=\"told\" title=\"");

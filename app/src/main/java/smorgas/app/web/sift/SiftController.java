@@ -94,7 +94,10 @@ class SiftController {
                         table.heading("keyword", "Keyword"),
                         table.headings(),
                         Column.all(snapshot),
-                        Column.shown(snapshot).stream().map(Column::name).toList(),
+                        Column.shown(snapshot).stream()
+                                .filter(column -> !column.roomy())
+                                .map(Column::name)
+                                .toList(),
                         table.page(),
                         Show.count(table.found().cardinality()),
                         table.found().cardinality(),

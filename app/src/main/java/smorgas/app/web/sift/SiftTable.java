@@ -36,9 +36,9 @@ final class SiftTable {
     static final int MOST_PAGES = 5;
 
     /** A column's heading, and how the table is sorted by it: 0 not at all, 1 first, 2 and more where that leaves equals. */
-    record Heading(String name, String label, String url, String sorted, int level, boolean number) {}
+    record Heading(String name, String label, String url, String sorted, int level, boolean number, boolean roomy) {}
 
-    /** A row; its number counts from the top of the whole list. */
+    /** A row; its number counts from the top of the whole list; cells from {@code roomy} on are for wide windows. */
     record Row(
             int number,
             String text,
@@ -47,7 +47,8 @@ final class SiftTable {
             String label,
             String reason,
             Set<String> did,
-            List<Cell> cells) {}
+            List<Cell> cells,
+            int roomy) {}
 
     private final Snapshot snapshot;
     private final Board board;
@@ -174,7 +175,8 @@ final class SiftTable {
                 standing.label(),
                 because.sentence(board.standings().reason(keyword), keyword),
                 standing == Standing.DROPPED ? did(keyword) : Set.of(),
-                columns.stream().map(column -> cell(column, keyword, cells)).toList());
+                columns.stream().map(column -> cell(column, keyword, cells)).toList(),
+                (int) columns.stream().filter(column -> !column.roomy()).count());
     }
 
     /** The words of a dropped keyword for which the rule has dropped it, as they are written in it. */
@@ -218,24 +220,25 @@ final class SiftTable {
     /** The headings of the columns shown. */
     List<Heading> headings() {
         return columns.stream()
-                .map(column -> heading(column.name(), column.label(), column.sortable(), column.number()))
+                .map(column ->
+                        heading(column.name(), column.label(), column.sortable(), column.number(), column.roomy()))
                 .toList();
     }
 
     /** The heading of the standing or of the keyword. */
     Heading heading(String name, String label) {
-        return heading(name, label, true, false);
+        return heading(name, label, true, false, false);
     }
 
-    private Heading heading(String name, String label, boolean sortable, boolean number) {
+    private Heading heading(String name, String label, boolean sortable, boolean number, boolean roomy) {
         List<SiftQuery.Sort> sorts = query.sorts();
         for (int level = 0; level < sorts.size(); level++) {
             if (sorts.get(level).name().equals(name)) {
                 String sorted = sorts.get(level).desc() ? "descending" : "ascending";
-                return new Heading(name, label, query.urlSorted(name), sorted, level + 1, number);
+                return new Heading(name, label, query.urlSorted(name), sorted, level + 1, number, roomy);
             }
         }
-        return new Heading(name, label, sortable ? query.urlSorted(name) : "", "none", 0, number);
+        return new Heading(name, label, sortable ? query.urlSorted(name) : "", "none", 0, number, roomy);
     }
 
     /** Known searches of what is on view, in words; empty if no basket tells any. */

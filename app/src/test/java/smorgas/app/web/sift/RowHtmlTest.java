@@ -30,7 +30,8 @@ class RowHtmlTest {
                         new Cell.Trend("0,1 60,14", "Jan " + hostile),
                         new Cell.Trend("", ""),
                         new Cell.Baskets(List.of(new Cell.Dot(3, hostile), new Cell.Dot(4, "b"))),
-                        new Cell.Tags(List.of(hostile, "t"))));
+                        new Cell.Tags(List.of(hostile, "t"))),
+                7);
     }
 
     private static Element parsed(String html) {
