@@ -291,5 +291,23 @@
     // Who went into the words while the answer was on its way is still there.
     if (index >= 0 && into >= 0) intoWord(into + 1);
   });
-  document.addEventListener("DOMContentLoaded", () => show(0, false));
+  // Whole columns only: those at the end that do not fit are left out and counted where columns are chosen.
+  const fit = () => {
+    const place = document.getElementById("table-place");
+    if (!place || !table()) return;
+    const all = table().tHead.rows[0].cells.length;
+    let shown = all;
+    delete place.dataset.fit;
+    while (shown > 4 && place.scrollWidth > place.clientWidth + 1) place.dataset.fit = --shown;
+    const roomy = [...table().tHead.rows[0].cells].filter((cell) => getComputedStyle(cell).display === "none").length;
+    const told = document.getElementById("unfit");
+    if (told) told.textContent = shown < all ? ` +${roomy}` : "";
+  };
+  document.addEventListener("htmx:afterSettle", fit);
+  document.addEventListener("toggle", (event) => event.target.matches?.(".edge") && fit(), true);
+  addEventListener("resize", fit);
+  document.addEventListener("DOMContentLoaded", () => {
+    show(0, false);
+    fit();
+  });
 })();
