@@ -27,6 +27,7 @@ class RoomsTest {
             // Fold's input is Gather's result, and so on down the one direction; never the other way.
             Map.entry("core.fold", Set.of("core.text", "core.column", "core.recipe", "core.gather")),
             Map.entry("core.sift", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
+            Map.entry("core.value", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
             // Within Group: engines know nothing of hands and results, and what reads a result is known by nobody in
             // it.
             Map.entry("core.group.engine", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
@@ -62,6 +63,7 @@ class RoomsTest {
                             "core.gather",
                             "core.fold",
                             "core.sift",
+                            "core.value",
                             "core.group",
                             "core.group.engine",
                             "core.group.hand",

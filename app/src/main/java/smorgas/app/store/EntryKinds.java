@@ -14,6 +14,7 @@ import smorgas.core.recipe.NoteEntry;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.ValueEntry;
 
 /**
  * How entries are persisted: each kind has a name of its own, so that classes may be renamed and moved, and the number of
@@ -78,6 +79,7 @@ final class EntryKinds {
             new Kind("group-locked", 1, GroupPin.GroupLocked.class),
             new Kind("barred", 1, GroupPin.KeywordsBarred.class),
             new Kind("also-in", 1, GroupPin.KeywordsAlsoIn.class),
+            new Kind("intent-said", 1, ValueEntry.IntentSaid.class),
             new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
             new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));

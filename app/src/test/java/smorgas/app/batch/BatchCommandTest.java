@@ -144,7 +144,7 @@ class BatchCommandTest {
                         "searches",
                         "cpc",
                         "baskets")
-                .contains("low bid", "position")
+                .contains("low bid", "position", "intent")
                 .doesNotHaveDuplicates();
         assertThat(summary.path("grouped").intValue()
                         + summary.path("leftovers").intValue())
@@ -198,7 +198,8 @@ class BatchCommandTest {
                         "spellings",
                         "searches",
                         "cpc",
-                        "baskets");
+                        "baskets",
+                        "intent");
         assertThat(keywords.get(1).getFields())
                 .containsExactly(
                         "hive stand",
@@ -209,7 +210,8 @@ class BatchCommandTest {
                         "hive stand | Hive  stand",
                         "1000-10000",
                         "0.75",
-                        "list.csv");
+                        "list.csv",
+                        "commercial");
         assertThat(keywords.get(2).getFields().subList(0, 4))
                 .containsExactly("free hive", "Dropped", "rule 1: Drop keywords with the word \"free\"", "");
         assertThat(csv("plan.csv").getLast().getFields())

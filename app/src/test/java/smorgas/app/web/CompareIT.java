@@ -41,7 +41,7 @@ class CompareIT {
         Matcher part = Pattern.compile("class=\"part-" + name + "\".*?</section>", Pattern.DOTALL)
                 .matcher(page);
         assertThat(part.find()).as(page).isTrue();
-        Matcher items = Pattern.compile("<li>([^<]*)</li>").matcher(part.group());
+        Matcher items = Pattern.compile("<li[^>]*>([^<]*)</li>").matcher(part.group());
         StringBuilder texts = new StringBuilder();
         while (items.find()) {
             texts.append(texts.isEmpty() ? "" : ", ").append(items.group(1));

@@ -162,6 +162,28 @@ class MenuIT extends ProjectInBrowser {
     }
 
     @Test
+    void whatAKeywordIsForIsToldWithItsReasonPutRightAndUndone() {
+        visit("sift?story=bee+smoker+for+sale");
+        assertThat(page.locator("#story")).containsText("Transactional: it has \"for sale\".");
+        call(row("bee smoker").locator(".keyword"));
+        assertThat(menu()).containsText("Commercial: nothing in it says more.");
+        menu().getByText("informational", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(page.locator("#message")).containsText("Said that \"bee smoker\" is informational");
+        visit("sift?story=bee+smoker");
+        assertThat(page.locator("#story")).containsText("Informational: by hand; commercial is seen in it too.");
+        button("Undo").click();
+        assertThat(page.locator("#story")).containsText("Commercial: nothing in it says more.");
+        // What is picked, at once; the group tells its mix.
+        row("honey jar uk").locator(".pick input").check();
+        row("buy honey jar").locator(".pick input").check();
+        page.getByLabel("Intent of what is picked").selectOption("LOCAL");
+        assertThat(page.locator("#message")).containsText("Said that 2 keywords are local");
+        visit("group?view=list&group=buy+honey+jar");
+        assertThat(page.locator(".opened-group")).containsText("3 local");
+    }
+
+    @Test
     void aRuleTellsWhatItWouldDoWhileOneTypes() {
         visit("rules/build");
         page.locator("#value-0").click();

@@ -17,6 +17,7 @@ import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
+import smorgas.core.value.Intents;
 
 /**
  * Everything that follows from some baskets and a recipe. Each stage is computed when it is first asked for, once, and is
@@ -123,6 +124,11 @@ public final class Board {
     /** How the baskets overlap, worked out now if it is not yet. */
     public Overlap overlap() {
         return get(Stages.OVERLAP);
+    }
+
+    /** What each keyword is for. */
+    public Intents intents() {
+        return stages.get(Stages.INTENTS);
     }
 
     /** The words and phrases of the keywords. */

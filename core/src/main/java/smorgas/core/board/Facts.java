@@ -8,6 +8,8 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.Intent;
 import smorgas.core.serve.Csv;
 
 /** What each {@link Fact} is for the keywords of a board. What an act makes old is worked out when it is asked for. */
@@ -26,9 +28,18 @@ public final class Facts {
         return switch (fact) {
             case Figure figure -> keywords.figure(figure).isPresent();
             case Computed.TAGS -> !board.standings().tags().all().isEmpty();
+            // What is written for a project or recipe of an older time stays as it was.
+            case Computed.INTENT -> board.recipe().folding().edition().atLeast(Edition.FIFTH);
             case Computed.NOTE -> !board.recipe().notes().keywords().isEmpty();
             case Computed other -> true;
         };
+    }
+
+    /** Those that a table for reading has a column of: all, but that what came later has one only where it tells anything. */
+    public List<Fact> exported() {
+        return Fact.all(Fact.Use.EXPORT).stream()
+                .filter(fact -> fact != Computed.INTENT && fact != Computed.NOTE || any(fact))
+                .toList();
     }
 
     /**
@@ -57,6 +68,8 @@ public final class Facts {
             case Computed.REASON -> List.of(board.standings().reason(keyword).sentence());
             case Computed.BASKETS -> keywords.basketNames(keyword);
             case Computed.TAGS -> board.standings().tags().of(keyword);
+            case Computed.INTENT ->
+                board.intents().seen(keyword).stream().map(Intent::label).toList();
             case Computed.NOTE -> board.recipe().notes().of(keywords.tidyTexts(keyword));
             case Computed.GROUP -> group(keyword);
             case Computed other -> throw new IllegalArgumentException("no texts: " + other);

@@ -34,6 +34,7 @@ import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
 import smorgas.core.text.Words;
+import smorgas.core.value.Intents;
 
 /**
  * The stages of the flow and their values for one board. A stage is one declaration: the stages it is made of, what of the
@@ -104,6 +105,16 @@ final class Stages {
             List.of(MATCHER),
             (one, other) -> one.sifting().judgesAs(other.sifting()),
             made -> judged(made.get(MATCHER), made.recipe().sifting()));
+
+    static final Declared<Intents> INTENTS = declare(
+            List.of(KEYWORDS),
+            (one, other) -> one.valuing().equals(other.valuing())
+                    && one.sifting().lists().equals(other.sifting().lists()),
+            made -> Intents.of(
+                    made.get(KEYWORDS),
+                    made.recipe().folding().language(),
+                    made.recipe().sifting().lists(),
+                    made.recipe().valuing()));
 
     /** What was found of likeness is remembered there, as long as the keywords are the same. */
     static final Declared<Grown> GROWN = declare(List.of(KEYWORDS), made -> new Grown());

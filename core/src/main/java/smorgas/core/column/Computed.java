@@ -14,6 +14,8 @@ public enum Computed implements Fact {
     /** The names of the baskets that have it; as a number, how many they are. */
     BASKETS("Baskets", false, Since.FOLDED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT, Use.COUNT),
     TAGS("Tags", false, Since.JUDGED, true, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
+    /** What it is for: the leading intent, then others that are seen in it. */
+    INTENT("Intent", false, Since.JUDGED, true, Use.COLUMN, Use.SORT, Use.EXPORT),
     /** What a hand has written down beside it. */
     NOTE("Note", false, Since.JUDGED, true, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** As ad platforms count them: what stands between spaces. */

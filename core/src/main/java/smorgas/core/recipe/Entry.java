@@ -12,7 +12,7 @@ import smorgas.core.text.Refusal;
  * store's affair.
  */
 public sealed interface Entry
-        permits BasketEntry, FoldEntry, SiftEntry, GroupEntry, ServeEntry, NoteEntry, RecipeTaken {
+        permits BasketEntry, FoldEntry, SiftEntry, GroupEntry, ServeEntry, ValueEntry, NoteEntry, RecipeTaken {
 
     /**
      * What the act touches, as keys of which two acts share one if and only if the later could surprise the earlier: two

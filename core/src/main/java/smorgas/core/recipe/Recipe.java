@@ -11,10 +11,17 @@ import java.util.List;
  * @param sifting pins, rules, tags, word lists, views
  * @param grouping how groups form, and what a hand decided of them
  * @param serving what leaves
+ * @param valuing what keywords are for and may bring
  * @param notes what was written down; nothing is computed from it
  */
 public record Recipe(
-        Gathering gathering, Folding folding, Sifting sifting, GroupDecisions grouping, Serving serving, Notes notes) {
+        Gathering gathering,
+        Folding folding,
+        Sifting sifting,
+        GroupDecisions grouping,
+        Serving serving,
+        Valuing valuing,
+        Notes notes) {
 
     /** The recipe of a project in which nothing was decided. */
     public static Recipe empty(String language) {
@@ -41,6 +48,7 @@ public record Recipe(
         List<SiftEntry> sifted = new ArrayList<>();
         List<GroupEntry> grouped = new ArrayList<>();
         Serving serving = Serving.standard();
+        List<ValueEntry> valued = new ArrayList<>();
         List<NoteEntry> noted = new ArrayList<>();
         for (Entry entry : RecipeTaken.inForce(entries)) {
             switch (entry) {
@@ -49,6 +57,7 @@ public record Recipe(
                 case SiftEntry e -> sifted.add(e);
                 case GroupEntry e -> grouped.add(e);
                 case ServeEntry e -> serving = serving.after(e);
+                case ValueEntry e -> valued.add(e);
                 case NoteEntry e -> noted.add(e);
                 case RecipeTaken taken ->
                     throw new IllegalStateException("its entries stand in its place: " + taken.name());
@@ -60,6 +69,7 @@ public record Recipe(
                 Sifting.EMPTY.after(sifted),
                 GroupDecisions.standard(language, folding.edition()).after(grouped),
                 serving,
+                Valuing.NONE.after(valued),
                 Notes.NONE.after(noted));
     }
 
@@ -72,16 +82,19 @@ public record Recipe(
 
     /** The recipe with other group settings, to look at before they are chosen. */
     public Recipe withGroups(GroupSettings settings) {
-        return new Recipe(gathering, folding, sifting, grouping.with(settings), serving, notes);
+        return new Recipe(gathering, folding, sifting, grouping.with(settings), serving, valuing, notes);
     }
 
     /** The recipe after one more entry about groups. */
     public Recipe after(GroupEntry entry) {
-        return new Recipe(gathering, folding, sifting, grouping.after(entry), serving, notes);
+        return new Recipe(gathering, folding, sifting, grouping.after(entry), serving, valuing, notes);
     }
 
     /** Whether it says the same in the same order: of two decisions on one keyword the later holds. */
     public boolean sameAs(Recipe other) {
-        return equals(other) && sifting.sameAs(other.sifting) && grouping.sameAs(other.grouping);
+        return equals(other)
+                && sifting.sameAs(other.sifting)
+                && grouping.sameAs(other.grouping)
+                && valuing.sameAs(other.valuing);
     }
 }

@@ -28,6 +28,10 @@ public record WordList(String name, String language, Kind kind, int version, Lis
         PLACES("places"),
         BRANDS("brands"),
         NEGATIVES("negatives"),
+        INFORMATIONAL("words of those who want to know"),
+        COMMERCIAL("words of those who compare"),
+        TRANSACTIONAL("words of those who buy now"),
+        LOCAL("words of those who look nearby"),
         SAME_MEANING("words of the same meaning, those of a line with commas between them"),
         OTHER("other words");
 

@@ -6,6 +6,7 @@ import smorgas.app.web.show.Show;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Intent;
 
 /**
  * The tray as it is shown.
@@ -26,6 +27,11 @@ public record TrayView(long project, List<String> texts, String picked, String s
             }
         }
         return new TrayView(project, texts, Show.count(texts.size(), "keyword", "keywords"), Show.count(twice / 2));
+    }
+
+    /** What could be said of them. */
+    public Intent[] intents() {
+        return Intent.values();
     }
 
     public int count() {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
@@ -18,6 +19,7 @@ import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeMarks;
 import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.Intent;
 
 /** The opened group, or the leftovers: figures, what holds it together, members, neighbours, what a hand decided of it. */
 final class OpenedView {
@@ -72,6 +74,7 @@ final class OpenedView {
             String broader,
             String before,
             String after,
+            String intents,
             int page,
             int pages) {}
 
@@ -134,8 +137,19 @@ final class OpenedView {
                         is ? String.join(" › ", groups.tree().above(group)) : "",
                         query.with("page", String.valueOf(shown - 1)),
                         query.with("page", String.valueOf(shown + 1)),
+                        intents(inOrder),
                         shown,
                         pages));
+    }
+
+    /** How many of the keywords are for what, the commonest first; empty if it is known of none. */
+    private String intents(int[] some) {
+        BitSet all = new BitSet();
+        Arrays.stream(some).forEach(all::set);
+        return board.intents().mix(all).entrySet().stream()
+                .sorted(Map.Entry.<Intent, Integer>comparingByValue().reversed())
+                .map(one -> Show.count(one.getValue()) + " " + one.getKey().label())
+                .collect(Collectors.joining(", "));
     }
 
     /** What a hand has decided of a group. */

@@ -85,7 +85,7 @@ record Column(String name, String label, Shows shows, boolean roomy) {
 
     /**
      * Those that are shown: the chosen ones that there are; if none were chosen the first choice, and where a window has
-     * room for them the other figures that lists tell.
+     * room for them the other figures that lists tell, and intent.
      */
     static List<Column> shown(Snapshot snapshot) {
         List<Column> all = all(snapshot);
@@ -94,7 +94,8 @@ record Column(String name, String label, Shows shows, boolean roomy) {
             List<Column> first = new ArrayList<>(all);
             first.removeIf(column -> !shownFirst(column, snapshot.board()));
             all.stream()
-                    .filter(column -> column.shows() instanceof OfFact of && of.fact() instanceof Figure)
+                    .filter(column -> column.shows() instanceof OfFact of
+                            && (of.fact() instanceof Figure || of.fact() == Computed.INTENT))
                     .filter(column -> !first.contains(column))
                     .map(Column::inRoomyWindows)
                     .forEach(first::add);

@@ -5,9 +5,11 @@ import java.util.List;
 import java.util.SequencedMap;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.ValueEntry;
 
 /** Makes entries of what a hand decides of keywords: each names all tidy texts, so that it finds its keyword later too. */
 final class Hands {
@@ -52,6 +54,13 @@ final class Hands {
         return named.leads().isEmpty()
                 ? new SiftEntry.Tagged(texts, List.of(), tag, on)
                 : new SiftEntry.Tagged(named.leads(), named.also(), tag, on);
+    }
+
+    /** What these keywords are for, or that their words say it again. */
+    static Entry intended(Keywords keywords, List<String> texts, Intent intent, boolean on) {
+        Named named = new Named(new ArrayList<>(), new ArrayList<>());
+        texts.forEach(text -> add(text, spellings(text, keywords), named));
+        return new ValueEntry.IntentSaid(named.leads(), named.also(), intent, on);
     }
 
     private static List<String> spellings(String text, Keywords keywords) {

@@ -13,8 +13,8 @@ public final class KeywordCsv {
 
     /** Writes these keywords in this order, and closes. */
     public static void write(Board board, int[] keywords, Csv csv) {
-        List<Fact> columns = Fact.all(Fact.Use.EXPORT);
         Facts facts = board.facts();
+        List<Fact> columns = facts.exported();
         try (csv) {
             csv.row(columns.stream().map(Fact::label).toArray(String[]::new));
             for (int keyword : keywords) {

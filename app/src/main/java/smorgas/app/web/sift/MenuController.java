@@ -17,6 +17,7 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Computed;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Because;
 import smorgas.core.sift.Reason;
@@ -75,11 +76,12 @@ class MenuController {
             boolean byHand,
             List<String> words,
             String group,
+            String intent,
             String note,
             String storyUrl) {}
 
     /** The menu and what its fields propose. */
-    record KeywordMenu(OfKeyword menu, List<String> tags) {}
+    record KeywordMenu(OfKeyword menu, List<String> tags, Intent[] intents) {}
 
     @GetMapping("/projects/{id}/menu/keyword")
     String keyword(@PathVariable long id, @RequestParam String of, Model model) {
@@ -105,9 +107,11 @@ class MenuController {
                                 reason instanceof Reason.ByHand,
                                 Words.of(text).stream().distinct().toList(),
                                 board.groupsKnown() ? board.facts().exported(Computed.GROUP, keyword) : "group",
+                                Story.intent(keyword, board),
                                 board.facts().exported(Computed.NOTE, keyword),
                                 "/projects/" + id + "/sift?q=" + Show.encoded(text) + "&story=" + Show.encoded(text)),
-                        board.standings().tags().all()));
+                        board.standings().tags().all(),
+                        Intent.values()));
         return "menu/keyword :: menu";
     }
 }

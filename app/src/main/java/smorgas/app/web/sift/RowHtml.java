@@ -58,7 +58,7 @@ final class RowHtml {
                     html.raw(roomy ? "<td class=\"number roomy\">" : "<td class=\"number\">");
                 } else {
                     // A long one is cut off where the column ends.
-                    html.raw("<td class=\"told\" title=\"");
+                    html.raw(roomy ? "<td class=\"told roomy\" title=\"" : "<td class=\"told\" title=\"");
                     html.text(told.text()).raw("\">");
                 }
                 html.text(told.text());

@@ -20,6 +20,7 @@ import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Reason;
@@ -190,6 +191,24 @@ class SiftActs {
                 };
         Keywords keywords = act.snapshot().board().keywords();
         Outcome outcome = act.make(recipe -> Hands.tagged(recipe, keywords, texts, newTag.strip(), on));
+        return act.back(outcome);
+    }
+
+    /** What one keyword, or all on the tray, are for; or that is left to their words again. */
+    @PostMapping("/projects/{id}/intent")
+    String intent(
+            Act act,
+            @RequestParam(defaultValue = "") String keyword,
+            @RequestParam(defaultValue = "COMMERCIAL") Intent intent,
+            @RequestParam(defaultValue = "true") boolean on,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
+        boolean one = !Tidy.of(keyword).isEmpty();
+        List<String> texts = one ? List.of(Tidy.of(keyword)) : trays.texts(act.id(), tab);
+        Keywords keywords = act.snapshot().board().keywords();
+        Outcome outcome = act.make(recipe -> Hands.intended(keywords, texts, intent, on));
+        if (!one && outcome instanceof Outcome.Done) {
+            trays.clear(act.id(), tab);
+        }
         return act.back(outcome);
     }
 

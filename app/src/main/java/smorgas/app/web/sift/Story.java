@@ -16,6 +16,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
 import smorgas.core.serve.Plan;
 import smorgas.core.sift.Because;
@@ -30,6 +31,7 @@ record Story(
         List<Source> sources,
         String group,
         String served,
+        String intent,
         String note) {
 
     private static final int SOURCES = 60;
@@ -68,7 +70,20 @@ record Story(
                 sources,
                 group(keyword, board),
                 served(keyword, board),
+                intent(keyword, board),
                 board.facts().exported(Computed.NOTE, keyword));
+    }
+
+    /** What it is for and why, what else is seen in it; empty if nothing is known. */
+    static String intent(int keyword, Board board) {
+        List<Intent> seen = board.intents().seen(keyword);
+        if (seen.isEmpty()) {
+            return "";
+        }
+        String others = seen.stream().skip(1).map(Intent::label).collect(Collectors.joining(", "));
+        String lead = seen.getFirst().label();
+        return Character.toUpperCase(lead.charAt(0)) + lead.substring(1) + ": "
+                + board.intents().reason(keyword) + (others.isEmpty() ? "." : "; " + others + " is seen in it too.");
     }
 
     private static String figures(Keywords keywords, Keywords.Occurrence occurrence) {

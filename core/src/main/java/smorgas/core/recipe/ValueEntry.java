@@ -1,0 +1,43 @@
+package smorgas.core.recipe;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import smorgas.core.text.Refusal;
+
+/** An entry about what keywords are for and may bring; it changes no standing and no group. */
+public sealed interface ValueEntry extends Entry {
+
+    /**
+     * A pin: a hand said what these keywords are for, or left that to their words again.
+     *
+     * @param texts lead spellings, tidy; at least one
+     * @param also the tidy texts of their other spellings
+     * @param on false to leave it to the words again, whatever the intent
+     */
+    record IntentSaid(List<String> texts, List<String> also, Intent intent, boolean on) implements ValueEntry {
+        public IntentSaid {
+            texts = List.copyOf(texts);
+            also = List.copyOf(also);
+            if (texts.isEmpty()) {
+                throw new Refusal("Nothing was picked of which an intent could be said");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            Set<String> keys = new LinkedHashSet<>();
+            texts.forEach(text -> keys.add("intent:" + text));
+            also.forEach(text -> keys.add("intent:" + text));
+            return keys;
+        }
+
+        @Override
+        public String sentence() {
+            String what = texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : Entry.count(texts.size(), "keyword");
+            return !on
+                    ? "Left the intent of " + what + " to the words"
+                    : "Said that " + what + (texts.size() == 1 ? " is " : " are ") + intent.label();
+        }
+    }
+}

@@ -1,0 +1,64 @@
+package smorgas.core.value;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import smorgas.core.recipe.Intent;
+
+/**
+ * What a word, a phrase or a form of keywords says of what they are for.
+ *
+ * @param strength from 1 to 100; the strongest cue of a keyword leads
+ * @param words tidy; {@link #SIZE} and {@link #ELSE} stand for forms
+ * @param atStart whether it says so only where a keyword begins with it
+ */
+record Cue(Intent intent, int strength, String words, boolean atStart) {
+
+    /** A number with its unit, such as 60m or 10x8. */
+    static final String SIZE = "{size}";
+
+    /** Whatever a keyword is: what says nothing of itself. */
+    static final String ELSE = "{else}";
+
+    private static final Pattern LINE = Pattern.compile("([a-z]+) (\\d{1,3}): (.+)");
+
+    private static final Map<String, List<Cue>> SHIPPED = new ConcurrentHashMap<>();
+
+    /** Those that ship for a language; none where there is no list for it. */
+    static List<Cue> shipped(String language) {
+        return language.matches("[a-z]{2}") ? SHIPPED.computeIfAbsent(language, Cue::read) : List.of();
+    }
+
+    private static List<Cue> read(String language) {
+        try (InputStream in = Cue.class.getResourceAsStream("intent-" + language + ".txt")) {
+            return in == null ? List.of() : parse(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static List<Cue> parse(String text) {
+        List<Cue> cues = new ArrayList<>();
+        for (String line : text.lines().filter(one -> !one.startsWith("#")).toList()) {
+            Matcher parts = LINE.matcher(line);
+            if (!parts.matches()) {
+                throw new IllegalStateException("no cue: " + line);
+            }
+            Intent intent = Intent.valueOf(parts.group(1).toUpperCase(Locale.ROOT));
+            int strength = Integer.parseInt(parts.group(2));
+            for (String words : parts.group(3).split(",")) {
+                boolean atStart = words.strip().startsWith("^");
+                cues.add(new Cue(intent, strength, words.strip().substring(atStart ? 1 : 0), atStart));
+            }
+        }
+        return List.copyOf(cues);
+    }
+}

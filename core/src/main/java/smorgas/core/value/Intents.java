@@ -1,0 +1,189 @@
+package smorgas.core.value;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.fold.FoldedWords;
+import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.Valuing;
+import smorgas.core.recipe.WordList;
+
+/**
+ * What each keyword is for, and why. Several intents can be seen in one keyword; the one with the strongest cue leads, and a
+ * hand's word beats all. Cues are words of shipped lists and of word lists that the project has taken (brands, places and
+ * those of an intent), and sizes. Common practice; no formula of a publication.
+ */
+public final class Intents {
+
+    /** How strong a word is that a project's own list names. */
+    private static final int OF_A_LIST = 88;
+
+    private static final int OF_A_BRAND = 95;
+    private static final int OF_A_PLACE = 60;
+
+    private static final Pattern SIZE = Pattern.compile(
+            "\\d+([.,]\\d+)?\\s?(mm|cm|m|km|ft|in|inch|kg|g|mg|l|ml|oz|lb|w|kw|v|ah|gb|tb|qm)\\b|\\d+\\s?x\\s?\\d+",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final byte UNKNOWN = -1;
+
+    private final Keywords keywords;
+    private final List<Cue> cues;
+    /** Of each keyword the number of the leading intent, or {@link #UNKNOWN}. */
+    private final byte[] lead;
+
+    private final byte[] strength;
+    /** Of each keyword a bit for every intent that is seen in it. */
+    private final byte[] seen;
+    /** Of each keyword the cue that leads; -1 for a hand or none. */
+    private final short[] by;
+
+    private Intents(Keywords keywords, List<Cue> cues) {
+        this.keywords = keywords;
+        this.cues = cues;
+        int size = keywords.size();
+        this.lead = new byte[size];
+        java.util.Arrays.fill(lead, UNKNOWN);
+        this.strength = new byte[size];
+        this.seen = new byte[size];
+        this.by = new short[size];
+        java.util.Arrays.fill(by, (short) -1);
+    }
+
+    /**
+     * Of the keywords of a project.
+     *
+     * @param language without a shipped list only lists and hands say something
+     * @param lists the word lists that the project has taken, by name
+     */
+    public static Intents of(Keywords keywords, String language, Map<String, WordList> lists, Valuing valuing) {
+        List<Cue> cues = new ArrayList<>(Cue.shipped(language));
+        lists.values().forEach(list -> ofList(list).ifPresent(cue -> list.words()
+                .forEach(word -> cues.add(new Cue(cue.intent(), cue.strength(), word, false)))));
+        Intents intents = new Intents(keywords, cues);
+        for (int cue = 0; cue < Math.min(cues.size(), Short.MAX_VALUE); cue++) {
+            intents.apply(cue);
+        }
+        intents.hands(valuing);
+        return intents;
+    }
+
+    /** What the words of a list say; empty if nothing. */
+    private static Optional<Cue> ofList(WordList list) {
+        return switch (list.kind()) {
+            case BRANDS -> Optional.of(new Cue(Intent.NAVIGATIONAL, OF_A_BRAND, "", false));
+            case PLACES -> Optional.of(new Cue(Intent.LOCAL, OF_A_PLACE, "", false));
+            case INFORMATIONAL -> Optional.of(new Cue(Intent.INFORMATIONAL, OF_A_LIST, "", false));
+            case COMMERCIAL -> Optional.of(new Cue(Intent.COMMERCIAL, OF_A_LIST, "", false));
+            case TRANSACTIONAL -> Optional.of(new Cue(Intent.TRANSACTIONAL, OF_A_LIST, "", false));
+            case LOCAL -> Optional.of(new Cue(Intent.LOCAL, OF_A_LIST, "", false));
+            default -> Optional.empty();
+        };
+    }
+
+    private void apply(int number) {
+        Cue cue = cues.get(number);
+        BitSet with =
+                switch (cue.words()) {
+                    case Cue.SIZE -> sized();
+                    case Cue.ELSE -> all();
+                    default -> named(cue);
+                };
+        with.stream().forEach(keyword -> {
+            if (!cue.words().equals(Cue.ELSE) || seen[keyword] == 0) {
+                seen[keyword] |= (byte) (1 << cue.intent().ordinal());
+            }
+            if (cue.strength() > strength[keyword]) {
+                strength[keyword] = (byte) cue.strength();
+                lead[keyword] = (byte) cue.intent().ordinal();
+                by[keyword] = (short) number;
+            }
+        });
+    }
+
+    private BitSet named(Cue cue) {
+        FoldedWords folded = keywords.folded();
+        Optional<int[]> phrase = folded.find(cue.words());
+        if (phrase.isEmpty()) {
+            return new BitSet();
+        }
+        BitSet with = folded.together(phrase.get());
+        if (cue.atStart()) {
+            for (int keyword = with.nextSetBit(0); keyword >= 0; keyword = with.nextSetBit(keyword + 1)) {
+                if (!folded.at(keyword, 0, phrase.get())) {
+                    with.clear(keyword);
+                }
+            }
+        }
+        return with;
+    }
+
+    private BitSet all() {
+        BitSet all = new BitSet();
+        all.set(0, keywords.size());
+        return all;
+    }
+
+    private BitSet sized() {
+        BitSet sized = new BitSet();
+        for (int keyword = 0; keyword < keywords.size(); keyword++) {
+            String text = keywords.text(keyword);
+            if (text.chars().anyMatch(c -> c >= '0' && c <= '9')
+                    && SIZE.matcher(text).find()) {
+                sized.set(keyword);
+            }
+        }
+        return sized;
+    }
+
+    private void hands(Valuing valuing) {
+        valuing.intents().forEach((text, intent) -> keywords.find(text).ifPresent(keyword -> {
+            lead[keyword] = (byte) intent.ordinal();
+            seen[keyword] |= (byte) (1 << intent.ordinal());
+            by[keyword] = -1;
+        }));
+    }
+
+    /** What leads in a keyword; empty where nothing says anything. */
+    public Optional<Intent> lead(int keyword) {
+        return lead[keyword] == UNKNOWN ? Optional.empty() : Optional.of(Intent.values()[lead[keyword]]);
+    }
+
+    /** All that are seen in a keyword, the leading one first. */
+    public List<Intent> seen(int keyword) {
+        List<Intent> all = new ArrayList<>(lead(keyword).stream().toList());
+        Stream.of(Intent.values())
+                .filter(intent -> (seen[keyword] & 1 << intent.ordinal()) != 0 && !all.contains(intent))
+                .forEach(all::add);
+        return all;
+    }
+
+    /** Why the leading one leads, without a full stop; empty where none does. */
+    public String reason(int keyword) {
+        if (lead[keyword] == UNKNOWN) {
+            return "";
+        }
+        @Nullable Cue cue = by[keyword] < 0 ? null : cues.get(by[keyword]);
+        return cue == null
+                ? "by hand"
+                : switch (cue.words()) {
+                    case Cue.SIZE -> "it names a size";
+                    case Cue.ELSE -> "nothing in it says more";
+                    default -> (cue.atStart() ? "it begins with \"" : "it has \"") + cue.words() + "\"";
+                };
+    }
+
+    /** How many of some keywords each intent leads in. */
+    public Map<Intent, Integer> mix(BitSet some) {
+        Map<Intent, Integer> mix = new EnumMap<>(Intent.class);
+        some.stream().forEach(keyword -> lead(keyword).ifPresent(intent -> mix.merge(intent, 1, Integer::sum)));
+        return mix;
+    }
+}

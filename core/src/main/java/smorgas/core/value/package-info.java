@@ -1,0 +1,5 @@
+/** What keywords are for and may bring; nothing here changes a standing or a group. */
+@NullMarked
+package smorgas.core.value;
+
+import org.jspecify.annotations.NullMarked;
