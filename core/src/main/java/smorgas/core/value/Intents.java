@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Intent;
@@ -28,9 +29,14 @@ public final class Intents {
     private static final int OF_A_BRAND = 95;
     private static final int OF_A_PLACE = 60;
 
-    private static final Pattern SIZE = Pattern.compile(
-            "\\d+([.,]\\d+)?\\s?(mm|cm|m|km|ft|in|inch|kg|g|mg|l|ml|oz|lb|w|kw|v|ah|gb|tb|qm)\\b|\\d+\\s?x\\s?\\d+",
-            Pattern.CASE_INSENSITIVE);
+    private static final String UNITS = "(mm|cm|m|km|ft|in|inch|kg|g|mg|l|ml|oz|lb|w|kw|v|ah|gb|tb|qm)";
+
+    private static final Pattern NUMBER = Pattern.compile("\\d+([.,]\\d+)?");
+    private static final Pattern UNIT = Pattern.compile(UNITS, Pattern.CASE_INSENSITIVE);
+
+    /** A number with its unit in one word, such as 60m or 10x8. */
+    private static final Pattern SIZE =
+            Pattern.compile("\\d+([.,]\\d+)?" + UNITS + "|\\d+x\\d+", Pattern.CASE_INSENSITIVE);
 
     private static final byte UNKNOWN = -1;
 
@@ -96,16 +102,18 @@ public final class Intents {
                     case Cue.ELSE -> all();
                     default -> named(cue);
                 };
-        with.stream().forEach(keyword -> {
-            if (!cue.words().equals(Cue.ELSE) || seen[keyword] == 0) {
-                seen[keyword] |= (byte) (1 << cue.intent().ordinal());
+        boolean anything = cue.words().equals(Cue.ELSE);
+        byte bit = (byte) (1 << cue.intent().ordinal());
+        for (int keyword = with.nextSetBit(0); keyword >= 0; keyword = with.nextSetBit(keyword + 1)) {
+            if (!anything || seen[keyword] == 0) {
+                seen[keyword] |= bit;
             }
             if (cue.strength() > strength[keyword]) {
                 strength[keyword] = (byte) cue.strength();
                 lead[keyword] = (byte) cue.intent().ordinal();
                 by[keyword] = (short) number;
             }
-        });
+        }
     }
 
     private BitSet named(Cue cue) {
@@ -131,16 +139,32 @@ public final class Intents {
         return all;
     }
 
+    /** Looked for in the distinct words: texts are many more. */
     private BitSet sized() {
+        BitSet sizes = vocabulary(SIZE);
+        BitSet numbers = vocabulary(NUMBER);
+        BitSet units = vocabulary(UNIT);
+        RaggedInts words = keywords.words();
         BitSet sized = new BitSet();
         for (int keyword = 0; keyword < keywords.size(); keyword++) {
-            String text = keywords.text(keyword);
-            if (text.chars().anyMatch(c -> c >= '0' && c <= '9')
-                    && SIZE.matcher(text).find()) {
-                sized.set(keyword);
+            for (int i = 0; i < words.length(keyword); i++) {
+                int word = words.get(keyword, i);
+                boolean apart =
+                        numbers.get(word) && i + 1 < words.length(keyword) && units.get(words.get(keyword, i + 1));
+                if (apart || sizes.get(word)) {
+                    sized.set(keyword);
+                }
             }
         }
         return sized;
+    }
+
+    private BitSet vocabulary(Pattern pattern) {
+        BitSet found = new BitSet();
+        for (int word = 0; word < keywords.vocabulary().size(); word++) {
+            found.set(word, pattern.matcher(keywords.vocabulary().text(word)).matches());
+        }
+        return found;
     }
 
     private void hands(Valuing valuing) {

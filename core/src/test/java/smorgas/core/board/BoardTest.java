@@ -286,7 +286,7 @@ class BoardTest {
     }
 
     @Test
-    void aKeywordGivenBackStandsAsTheRulesSayAndWhatIsInAnotherOrderIsNoRepetition() {
+    void aKeywordGivenBackStandsAsTheRulesSayAndAnotherOrderIsAnotherDecision() {
         Entry keep = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
         Entry rule = drop(1, "stand");
         assertThat(board(List.of(rule, keep)).standings().of(find(board(List.of(rule, keep)), "hive stand")))
