@@ -80,6 +80,7 @@ final class EntryKinds {
             new Kind("barred", 1, GroupPin.KeywordsBarred.class),
             new Kind("also-in", 1, GroupPin.KeywordsAlsoIn.class),
             new Kind("intent-said", 1, ValueEntry.IntentSaid.class),
+            new Kind("intent-worded", 1, ValueEntry.IntentWorded.class),
             new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
             new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));

@@ -108,7 +108,7 @@ final class Stages {
 
     static final Declared<Intents> INTENTS = declare(
             List.of(KEYWORDS),
-            (one, other) -> one.valuing().equals(other.valuing())
+            (one, other) -> one.valuing().sameAs(other.valuing())
                     && one.sifting().lists().equals(other.sifting().lists()),
             made -> Intents.of(
                     made.get(KEYWORDS),

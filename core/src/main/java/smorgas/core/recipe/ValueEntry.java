@@ -40,4 +40,31 @@ public sealed interface ValueEntry extends Entry {
                     : "Said that " + what + (texts.size() == 1 ? " is " : " are ") + intent.label();
         }
     }
+
+    /**
+     * What every keyword with a word or phrase is for was said, or left to all its words again; it holds for lists that come
+     * later too. What a hand says of one keyword is stronger.
+     *
+     * @param word tidy
+     * @param on false to leave it to the words again, whatever the intent
+     */
+    record IntentWorded(String word, Intent intent, boolean on) implements ValueEntry {
+        public IntentWorded {
+            if (word.isBlank()) {
+                throw new Refusal("Say with which word");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("intent word:" + word);
+        }
+
+        @Override
+        public String sentence() {
+            return on
+                    ? "Said that keywords with \"" + word + "\" are " + intent.label()
+                    : "Left the intent of keywords with \"" + word + "\" to their words";
+        }
+    }
 }

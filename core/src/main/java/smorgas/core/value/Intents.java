@@ -23,6 +23,9 @@ import smorgas.core.recipe.WordList;
  */
 public final class Intents {
 
+    /** How strong a word is of which a hand has said so. */
+    private static final int SAID = 100;
+
     /** How strong a word is that a project's own list names. */
     private static final int OF_A_LIST = 88;
 
@@ -73,6 +76,8 @@ public final class Intents {
         List<Cue> cues = new ArrayList<>(Cue.shipped(language));
         lists.values().forEach(list -> ofList(list).ifPresent(cue -> list.words()
                 .forEach(word -> cues.add(new Cue(cue.intent(), cue.strength(), word, false)))));
+        // Of two words of which something was said the later one leads.
+        valuing.words().reversed().forEach((word, intent) -> cues.add(new Cue(intent, SAID, word, false)));
         Intents intents = new Intents(keywords, cues);
         for (int cue = 0; cue < Math.min(cues.size(), Short.MAX_VALUE); cue++) {
             intents.apply(cue);
@@ -200,7 +205,10 @@ public final class Intents {
                 : switch (cue.words()) {
                     case Cue.SIZE -> "it names a size";
                     case Cue.ELSE -> "nothing in it says more";
-                    default -> (cue.atStart() ? "it begins with \"" : "it has \"") + cue.words() + "\"";
+                    default ->
+                        cue.strength() == SAID
+                                ? "a hand said so of all with \"" + cue.words() + "\""
+                                : (cue.atStart() ? "it begins with \"" : "it has \"") + cue.words() + "\"";
                 };
     }
 

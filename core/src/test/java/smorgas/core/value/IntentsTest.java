@@ -67,6 +67,17 @@ class IntentsTest {
         assertThat(lead(board, "hives")).isEqualTo(Intent.LOCAL);
         assertThat(board.intents().reason(board.keywords().find("hives").orElseThrow()))
                 .isEqualTo("by hand");
+        Board worded = board(
+                "buy hulvane hive\nbee hives\nhives\n",
+                "en",
+                new ValueEntry.IntentWorded("hive", Intent.INFORMATIONAL, true),
+                new ValueEntry.IntentWorded("hulvane hive", Intent.NAVIGATIONAL, true),
+                hand);
+        assertThat(lead(worded, "buy hulvane hive")).isEqualTo(Intent.NAVIGATIONAL);
+        assertThat(lead(worded, "bee hives")).isEqualTo(Intent.INFORMATIONAL);
+        assertThat(worded.intents().reason(worded.keywords().find("bee hives").orElseThrow()))
+                .isEqualTo("a hand said so of all with \"hive\"");
+        assertThat(lead(worded, "hives")).isEqualTo(Intent.LOCAL);
         Board again = board(
                 "hives\n",
                 "en",

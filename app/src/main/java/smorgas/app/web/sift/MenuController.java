@@ -3,6 +3,7 @@ package smorgas.app.web.sift;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,9 +41,10 @@ class MenuController {
     /**
      * What can be done with a word.
      *
+     * @param intent what a hand said of all with it; empty if nothing
      * @param showUrl where its keywords are shown, within what is on view where it was called in the table
      */
-    record OfWord(Offer menu, String showUrl, List<String> lists, List<String> tags) {}
+    record OfWord(Offer menu, String showUrl, String intent, Intent[] intents, List<String> lists, List<String> tags) {}
 
     @GetMapping("/projects/{id}/menu/word")
     String word(
@@ -59,6 +61,14 @@ class MenuController {
                 new OfWord(
                         Offer.of(word, snapshot.board()),
                         "/projects/" + id + "/sift" + SiftQuery.of(parameters).urlWithWord(word),
+                        Optional.ofNullable(snapshot.board()
+                                        .recipe()
+                                        .valuing()
+                                        .words()
+                                        .get(word))
+                                .map(Intent::label)
+                                .orElse(""),
+                        Intent.values(),
                         pantry.all().stream().map(WordList::name).toList(),
                         snapshot.board().standings().tags().all()));
         return "menu/word :: menu";

@@ -23,6 +23,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.ValueEntry;
 import smorgas.core.sift.Reason;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.Trim;
@@ -210,6 +211,16 @@ class SiftActs {
             trays.clear(act.id(), tab);
         }
         return act.back(outcome);
+    }
+
+    /** What all keywords with a word are for, those of later lists too; or that is left to their words again. */
+    @PostMapping("/projects/{id}/intent/word")
+    String intentOfWord(
+            Act act,
+            @RequestParam String word,
+            @RequestParam(defaultValue = "COMMERCIAL") Intent intent,
+            @RequestParam(defaultValue = "true") boolean on) {
+        return act.done(recipe -> new ValueEntry.IntentWorded(Tidy.of(word), intent, on));
     }
 
     /** All that match are picked up. */
