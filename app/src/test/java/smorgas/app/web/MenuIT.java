@@ -63,8 +63,10 @@ class MenuIT extends ProjectInBrowser {
         return page.locator(".keyword-row[data-k='" + keyword + "']");
     }
 
-    @Test
-    void aKeywordAndAWordHaveTheSameMenuOnEveryPage() {
+    @ParameterizedTest
+    @ValueSource(ints = {1024, 1280})
+    void aKeywordAndAWordHaveTheSameMenuOnEveryPage(int width) {
+        page.setViewportSize(width, 800);
         visit("sift");
         call(row("bee smoker").locator(".keyword"));
         List<String> inSift = acts();
@@ -137,8 +139,10 @@ class MenuIT extends ProjectInBrowser {
         Browsers.settle(page);
     }
 
-    @Test
-    void byKeysAloneAKeywordIsNotedAndTheNoteIsFoundAndLeaves() throws IOException {
+    @ParameterizedTest
+    @ValueSource(ints = {1024, 1280})
+    void byKeysAloneAKeywordIsNotedAndTheNoteIsFoundAndLeaves(int width) throws IOException {
+        page.setViewportSize(width, 800);
         visit("sift");
         page.locator("#table-place").focus();
         Browsers.keys(page, "Home", ".");
