@@ -1,6 +1,11 @@
 package smorgas.core.board;
 
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
@@ -17,6 +22,7 @@ public final class Facts {
 
     private final Board board;
     private final Keywords keywords;
+    private @Nullable Map<Integer, Set<String>> notes;
 
     Facts(Board board) {
         this.board = board;
@@ -70,11 +76,23 @@ public final class Facts {
             case Computed.TAGS -> board.standings().tags().of(keyword);
             case Computed.INTENT ->
                 board.intents().seen(keyword).stream().map(Intent::label).toList();
-            case Computed.NOTE -> board.recipe().notes().of(keywords.tidyTexts(keyword));
+            case Computed.NOTE -> List.copyOf(notes().getOrDefault(keyword, Set.of()));
             case Computed.GROUP -> group(keyword);
             case Computed other -> throw new IllegalArgumentException("no texts: " + other);
             case Figure figure -> throw new IllegalArgumentException("no texts: " + figure);
         };
+    }
+
+    /** By keyword, what was written beside it; several were folded into one, and no note is lost. */
+    private Map<Integer, Set<String>> notes() {
+        if (notes == null) {
+            Map<Integer, Set<String>> found = new HashMap<>();
+            board.recipe().notes().keywords().forEach((text, note) -> keywords.meant(text)
+                    .ifPresent(keyword -> found.computeIfAbsent(keyword, none -> new LinkedHashSet<>())
+                            .add(note)));
+            notes = found;
+        }
+        return notes;
     }
 
     private List<String> group(int keyword) {

@@ -9,7 +9,7 @@ import java.util.TreeMap;
 /**
  * What was written down beside keywords and groups. What is written of a basket is part of its {@link BasketInfo}.
  *
- * @param keywords by tidy text; every spelling of a keyword has its note
+ * @param keywords by tidy text; each spelling that the keyword had then has its note
  * @param groups by the group's key
  */
 public record Notes(SortedMap<String, String> keywords, SortedMap<String, String> groups) {
@@ -44,16 +44,5 @@ public record Notes(SortedMap<String, String> keywords, SortedMap<String, String
         } else {
             notes.put(of, note);
         }
-    }
-
-    /** The notes on a keyword of these tidy texts, each once: several were folded into one, and none is lost. */
-    public List<String> of(List<String> tidyTexts) {
-        return keywords.isEmpty()
-                ? List.of()
-                : tidyTexts.stream()
-                        .filter(keywords::containsKey)
-                        .map(keywords::get)
-                        .distinct()
-                        .toList();
     }
 }

@@ -17,16 +17,24 @@ import smorgas.core.recipe.Intent;
  * What a word, a phrase or a form of keywords says of what they are for.
  *
  * @param strength from 1 to 100; the strongest cue of a keyword leads
- * @param words tidy; {@link #SIZE} and {@link #ELSE} stand for forms
- * @param atStart whether it says so only where a keyword begins with it
+ * @param form what a keyword must have of it
+ * @param words tidy; empty where the form needs none
  */
-record Cue(Intent intent, int strength, String words, boolean atStart) {
+record Cue(Intent intent, int strength, Form form, String words) {
 
-    /** A number with its unit, such as 60m or 10x8. */
-    static final String SIZE = "{size}";
-
-    /** Whatever a keyword is: what says nothing of itself. */
-    static final String ELSE = "{else}";
+    /** What of a cue stands in a keyword. */
+    enum Form {
+        /** Its words, anywhere. */
+        HAS,
+        /** Its words, where the keyword begins. */
+        BEGINS,
+        /** Its words, of which a hand has said so. */
+        SAID,
+        /** A number with its unit, such as 60m or 10x8. */
+        SIZE,
+        /** Whatever a keyword is: what says nothing of itself. */
+        ELSE
+    }
 
     private static final Pattern LINE = Pattern.compile("([a-z]+) (\\d{1,3}): (.+)");
 
@@ -55,10 +63,21 @@ record Cue(Intent intent, int strength, String words, boolean atStart) {
             Intent intent = Intent.valueOf(parts.group(1).toUpperCase(Locale.ROOT));
             int strength = Integer.parseInt(parts.group(2));
             for (String words : parts.group(3).split(",")) {
-                boolean atStart = words.strip().startsWith("^");
-                cues.add(new Cue(intent, strength, words.strip().substring(atStart ? 1 : 0), atStart));
+                cues.add(of(intent, strength, words.strip()));
             }
         }
         return List.copyOf(cues);
+    }
+
+    /** As shipped files write it; what people type is never read so. */
+    private static Cue of(Intent intent, int strength, String written) {
+        return switch (written) {
+            case "{size}" -> new Cue(intent, strength, Form.SIZE, "");
+            case "{else}" -> new Cue(intent, strength, Form.ELSE, "");
+            default ->
+                written.startsWith("^")
+                        ? new Cue(intent, strength, Form.BEGINS, written.substring(1))
+                        : new Cue(intent, strength, Form.HAS, written);
+        };
     }
 }

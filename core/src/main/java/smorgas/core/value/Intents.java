@@ -52,7 +52,7 @@ public final class Intents {
     /** Of each keyword a bit for every intent that is seen in it. */
     private final byte[] seen;
     /** Of each keyword the cue that leads; -1 for a hand or none. */
-    private final short[] by;
+    private final int[] by;
 
     private Intents(Keywords keywords, List<Cue> cues) {
         this.keywords = keywords;
@@ -62,8 +62,8 @@ public final class Intents {
         java.util.Arrays.fill(lead, UNKNOWN);
         this.strength = new byte[size];
         this.seen = new byte[size];
-        this.by = new short[size];
-        java.util.Arrays.fill(by, (short) -1);
+        this.by = new int[size];
+        java.util.Arrays.fill(by, -1);
     }
 
     /**
@@ -75,11 +75,11 @@ public final class Intents {
     public static Intents of(Keywords keywords, String language, Map<String, WordList> lists, Valuing valuing) {
         List<Cue> cues = new ArrayList<>(Cue.shipped(language));
         lists.values().forEach(list -> ofList(list).ifPresent(cue -> list.words()
-                .forEach(word -> cues.add(new Cue(cue.intent(), cue.strength(), word, false)))));
+                .forEach(word -> cues.add(new Cue(cue.intent(), cue.strength(), Cue.Form.HAS, word)))));
         // Of two words of which something was said the later one leads.
-        valuing.words().reversed().forEach((word, intent) -> cues.add(new Cue(intent, SAID, word, false)));
+        valuing.words().reversed().forEach((word, intent) -> cues.add(new Cue(intent, SAID, Cue.Form.SAID, word)));
         Intents intents = new Intents(keywords, cues);
-        for (int cue = 0; cue < Math.min(cues.size(), Short.MAX_VALUE); cue++) {
+        for (int cue = 0; cue < cues.size(); cue++) {
             intents.apply(cue);
         }
         intents.hands(valuing);
@@ -89,12 +89,12 @@ public final class Intents {
     /** What the words of a list say; empty if nothing. */
     private static Optional<Cue> ofList(WordList list) {
         return switch (list.kind()) {
-            case BRANDS -> Optional.of(new Cue(Intent.NAVIGATIONAL, OF_A_BRAND, "", false));
-            case PLACES -> Optional.of(new Cue(Intent.LOCAL, OF_A_PLACE, "", false));
-            case INFORMATIONAL -> Optional.of(new Cue(Intent.INFORMATIONAL, OF_A_LIST, "", false));
-            case COMMERCIAL -> Optional.of(new Cue(Intent.COMMERCIAL, OF_A_LIST, "", false));
-            case TRANSACTIONAL -> Optional.of(new Cue(Intent.TRANSACTIONAL, OF_A_LIST, "", false));
-            case LOCAL -> Optional.of(new Cue(Intent.LOCAL, OF_A_LIST, "", false));
+            case BRANDS -> Optional.of(new Cue(Intent.NAVIGATIONAL, OF_A_BRAND, Cue.Form.HAS, ""));
+            case PLACES -> Optional.of(new Cue(Intent.LOCAL, OF_A_PLACE, Cue.Form.HAS, ""));
+            case INFORMATIONAL -> Optional.of(new Cue(Intent.INFORMATIONAL, OF_A_LIST, Cue.Form.HAS, ""));
+            case COMMERCIAL -> Optional.of(new Cue(Intent.COMMERCIAL, OF_A_LIST, Cue.Form.HAS, ""));
+            case TRANSACTIONAL -> Optional.of(new Cue(Intent.TRANSACTIONAL, OF_A_LIST, Cue.Form.HAS, ""));
+            case LOCAL -> Optional.of(new Cue(Intent.LOCAL, OF_A_LIST, Cue.Form.HAS, ""));
             default -> Optional.empty();
         };
     }
@@ -102,12 +102,12 @@ public final class Intents {
     private void apply(int number) {
         Cue cue = cues.get(number);
         BitSet with =
-                switch (cue.words()) {
-                    case Cue.SIZE -> sized();
-                    case Cue.ELSE -> all();
-                    default -> named(cue);
+                switch (cue.form()) {
+                    case SIZE -> sized();
+                    case ELSE -> all();
+                    case HAS, BEGINS, SAID -> named(cue);
                 };
-        boolean anything = cue.words().equals(Cue.ELSE);
+        boolean anything = cue.form() == Cue.Form.ELSE;
         byte bit = (byte) (1 << cue.intent().ordinal());
         for (int keyword = with.nextSetBit(0); keyword >= 0; keyword = with.nextSetBit(keyword + 1)) {
             if (!anything || seen[keyword] == 0) {
@@ -116,7 +116,7 @@ public final class Intents {
             if (cue.strength() > strength[keyword]) {
                 strength[keyword] = (byte) cue.strength();
                 lead[keyword] = (byte) cue.intent().ordinal();
-                by[keyword] = (short) number;
+                by[keyword] = number;
             }
         }
     }
@@ -128,7 +128,7 @@ public final class Intents {
             return new BitSet();
         }
         BitSet with = folded.together(phrase.get());
-        if (cue.atStart()) {
+        if (cue.form() == Cue.Form.BEGINS) {
             for (int keyword = with.nextSetBit(0); keyword >= 0; keyword = with.nextSetBit(keyword + 1)) {
                 if (!folded.at(keyword, 0, phrase.get())) {
                     with.clear(keyword);
@@ -173,7 +173,7 @@ public final class Intents {
     }
 
     private void hands(Valuing valuing) {
-        valuing.intents().forEach((text, intent) -> keywords.find(text).ifPresent(keyword -> {
+        valuing.intents().forEach((text, intent) -> keywords.meant(text).ifPresent(keyword -> {
             lead[keyword] = (byte) intent.ordinal();
             seen[keyword] |= (byte) (1 << intent.ordinal());
             by[keyword] = -1;
@@ -202,13 +202,12 @@ public final class Intents {
         @Nullable Cue cue = by[keyword] < 0 ? null : cues.get(by[keyword]);
         return cue == null
                 ? "by hand"
-                : switch (cue.words()) {
-                    case Cue.SIZE -> "it names a size";
-                    case Cue.ELSE -> "nothing in it says more";
-                    default ->
-                        cue.strength() == SAID
-                                ? "a hand said so of all with \"" + cue.words() + "\""
-                                : (cue.atStart() ? "it begins with \"" : "it has \"") + cue.words() + "\"";
+                : switch (cue.form()) {
+                    case SIZE -> "it names a size";
+                    case ELSE -> "nothing in it says more";
+                    case SAID -> "a hand said so of all with \"" + cue.words() + "\"";
+                    case BEGINS -> "it begins with \"" + cue.words() + "\"";
+                    case HAS -> "it has \"" + cue.words() + "\"";
                 };
     }
 

@@ -42,6 +42,13 @@ class NotesTest {
     }
 
     @Test
+    void aNoteOfLastMonthIsFoundWhereOnlyThePluralCameThisMonth() {
+        Board next = Board.of(
+                List.of(TestLists.lines(1, "bee hives\nwax\n")), Recipe.of(List.of(ONE), "en", Edition.NEWEST));
+        assertThat(noted(next, "bee hives")).isEqualTo("ask the shop");
+    }
+
+    @Test
     void anEmptyNoteTakesItAwayAndTheLastOneStands() {
         Entry none = new NoteEntry.KeywordNoted("bee hive", List.of(), " ");
         assertThat(noted(board(ONE, none), "bee hive")).isEmpty();

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -55,7 +56,8 @@ class IntentsTest {
     void listsOfTheProjectAndHandsSayMoreThanShippedWords() {
         WordList brands = new WordList("ours", "", WordList.Kind.BRANDS, 1, List.of("hulvane"));
         WordList local = new WordList("here", "", WordList.Kind.LOCAL, 1, List.of("taster day"));
-        Entry hand = new ValueEntry.IntentSaid(List.of("hive"), List.of("hives"), Intent.LOCAL, true);
+        // Said of last month's list, which had the singular only.
+        Entry hand = new ValueEntry.IntentSaid(List.of("hive"), List.of(), Intent.LOCAL, true);
         Board board = board(
                 "buy hulvane hive\nbee taster day\nhives\n",
                 "en",
@@ -79,11 +81,25 @@ class IntentsTest {
                 .isEqualTo("a hand said so of all with \"hive\"");
         assertThat(lead(worded, "hives")).isEqualTo(Intent.LOCAL);
         Board again = board(
-                "hives\n",
-                "en",
-                hand,
-                new ValueEntry.IntentSaid(List.of("hive"), List.of("hives"), Intent.LOCAL, false));
+                "hives\n", "en", hand, new ValueEntry.IntentSaid(List.of("hive"), List.of(), Intent.LOCAL, false));
         assertThat(lead(again, "hives")).isEqualTo(Intent.COMMERCIAL);
+    }
+
+    @Test
+    void whatPeopleTypeIsNeverReadAsAFormAndListsOfAnyLengthLeaveHandsTheirSay() {
+        List<String> many =
+                IntStream.range(0, 40_000).mapToObj(i -> "maker" + i).toList();
+        Board board = board(
+                "smoker\nhive tool\n",
+                "en",
+                new SiftEntry.ListTaken(new WordList("odd", "", WordList.Kind.LOCAL, 1, List.of("{else}"))),
+                new SiftEntry.ListTaken(new WordList("many", "", WordList.Kind.BRANDS, 1, many)),
+                new ValueEntry.IntentWorded("{size}", Intent.LOCAL, true),
+                new ValueEntry.IntentWorded("tool", Intent.INFORMATIONAL, true));
+        assertThat(lead(board, "smoker")).isEqualTo(Intent.COMMERCIAL);
+        assertThat(lead(board, "hive tool")).isEqualTo(Intent.INFORMATIONAL);
+        assertThat(board.intents().seen(board.keywords().find("hive tool").orElseThrow()))
+                .doesNotContain(Intent.LOCAL);
     }
 
     @Test

@@ -183,7 +183,7 @@ final class Finder {
         List<Found> found = new ArrayList<>();
         notes.keywords().entrySet().stream()
                 .filter(note -> has(note.getValue()))
-                .flatMap(note -> board.keywords().find(note.getKey()).stream()
+                .flatMap(note -> board.keywords().meant(note.getKey()).stream()
                         .map(keyword -> new Found(
                                 note.getValue(),
                                 board.keywords().text(keyword),

@@ -12,6 +12,8 @@ import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
+import smorgas.core.board.Facts;
+import smorgas.core.column.Computed;
 import smorgas.core.recipe.NoteEntry;
 import smorgas.core.serve.Csv;
 import smorgas.core.text.Tidy;
@@ -53,8 +55,9 @@ class NoteController {
                     .forEach(basket -> csv.row(
                             "basket", basket.info().name(), basket.info().note()));
             Board board = snapshot.board();
+            Facts facts = board.facts();
             for (int keyword = 0; keyword < board.keywords().size(); keyword++) {
-                for (String note : board.recipe().notes().of(board.keywords().tidyTexts(keyword))) {
+                for (String note : facts.texts(Computed.NOTE, keyword)) {
                     csv.row("keyword", board.keywords().text(keyword), note);
                 }
             }
