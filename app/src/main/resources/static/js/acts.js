@@ -243,7 +243,7 @@
         box.checked = event.target.checked;
       });
   });
-  // Words and rules stay open or folded to their edge, as one left them.
+  // Words, worth and rules stay open or folded to their edge, as one left them.
   document.addEventListener(
     "toggle",
     (event) => {
@@ -254,8 +254,9 @@
   );
   const edges = () => {
     document.querySelectorAll(".edge").forEach((panel) => {
-      const first = panel.id === "rules" && innerWidth < 1440 ? "shut" : "open";
-      panel.open = (localStorage.getItem(`smorgas-${panel.id}`) || first) === "open";
+      const shut = panel.id === "worth" || (panel.id === "rules" && innerWidth < 1440);
+      const kept = localStorage.getItem(`smorgas-${panel.id}`) || (shut ? "shut" : "open");
+      panel.open = "open" in panel.dataset || kept === "open";
     });
   };
   document.addEventListener("DOMContentLoaded", edges);

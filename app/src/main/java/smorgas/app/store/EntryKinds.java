@@ -81,6 +81,8 @@ final class EntryKinds {
             new Kind("also-in", 1, GroupPin.KeywordsAlsoIn.class),
             new Kind("intent-said", 1, ValueEntry.IntentSaid.class),
             new Kind("intent-worded", 1, ValueEntry.IntentWorded.class),
+            new Kind("assumptions", 1, ValueEntry.AssumptionsSet.class),
+            new Kind("click-table", 1, ValueEntry.ClickTableSet.class),
             new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
             new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));

@@ -11,6 +11,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Valuing;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.sift.Matcher;
@@ -18,6 +19,7 @@ import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
 import smorgas.core.value.Intents;
+import smorgas.core.value.Worth;
 
 /**
  * Everything that follows from some baskets and a recipe. Each stage is computed when it is first asked for, once, and is
@@ -128,7 +130,17 @@ public final class Board {
 
     /** What each keyword is for. */
     public Intents intents() {
-        return stages.get(Stages.INTENTS);
+        return get(Stages.INTENTS);
+    }
+
+    /** What each keyword may bring by the project's assumptions. */
+    public Worth worth() {
+        return get(Stages.WORTH);
+    }
+
+    /** What each keyword may bring if something else were assumed. */
+    public Worth worthIf(Valuing valuing) {
+        return Stages.worth(keywords(), standings(), this::groups, valuing);
     }
 
     /** The words and phrases of the keywords. */

@@ -16,6 +16,7 @@ import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Intent;
 import smorgas.core.serve.Csv;
+import smorgas.core.value.Worth;
 
 /** What each {@link Fact} is for the keywords of a board. What an act makes old is worked out when it is asked for. */
 public final class Facts {
@@ -36,15 +37,25 @@ public final class Facts {
             case Computed.TAGS -> !board.standings().tags().all().isEmpty();
             // What is written for a project or recipe of an older time stays as it was.
             case Computed.INTENT -> board.recipe().folding().edition().atLeast(Edition.FIFTH);
+            case Computed.EXPECTED_CLICKS,
+                    Computed.EXPECTED_CONVERSIONS,
+                    Computed.EXPECTED_COST,
+                    Computed.WORTH,
+                    Computed.RETURN -> board.recipe().valuing().assumes();
             case Computed.NOTE -> !board.recipe().notes().keywords().isEmpty();
             case Computed other -> true;
         };
     }
 
-    /** Those that a table for reading has a column of: all, but that what came later has one only where it tells anything. */
+    /** What a table for reading always has a column of, if only an empty one. */
+    private static final Set<Computed> EVER =
+            Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Computed.BASKETS, Computed.TAGS);
+
+    /** Those that a table for reading has a column of: what came later has one only where it tells anything. */
     public List<Fact> exported() {
         return Fact.all(Fact.Use.EXPORT).stream()
-                .filter(fact -> fact != Computed.INTENT && fact != Computed.NOTE || any(fact))
+                .filter(fact ->
+                        fact instanceof Figure || fact instanceof Computed one && EVER.contains(one) || any(fact))
                 .toList();
     }
 
@@ -54,7 +65,15 @@ public final class Facts {
      * @throws IllegalArgumentException if it is none
      */
     public Numbers numbers(Fact fact) {
-        return fact == Computed.TIGHTNESS ? Numbers.of(this::tightness) : keywords.numbers(fact);
+        return switch (fact) {
+            case Computed.TIGHTNESS -> Numbers.of(this::tightness);
+            case Computed.EXPECTED_CLICKS -> board.worth().numbers(Worth.Part.CLICKS);
+            case Computed.EXPECTED_CONVERSIONS -> board.worth().numbers(Worth.Part.CONVERSIONS);
+            case Computed.EXPECTED_COST -> board.worth().numbers(Worth.Part.COST);
+            case Computed.WORTH -> board.worth().numbers(Worth.Part.VALUE);
+            case Computed.RETURN -> board.worth().numbers(Worth.Part.RETURN);
+            default -> keywords.numbers(fact);
+        };
     }
 
     private long tightness(int keyword) {

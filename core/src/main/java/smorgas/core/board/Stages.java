@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.fold.FoldReport;
@@ -24,6 +25,7 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Sifting;
+import smorgas.core.recipe.Valuing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCount;
@@ -35,6 +37,7 @@ import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
 import smorgas.core.text.Words;
 import smorgas.core.value.Intents;
+import smorgas.core.value.Worth;
 
 /**
  * The stages of the flow and their values for one board. A stage is one declaration: the stages it is made of, what of the
@@ -108,7 +111,7 @@ final class Stages {
 
     static final Declared<Intents> INTENTS = declare(
             List.of(KEYWORDS),
-            (one, other) -> one.valuing().sameAs(other.valuing())
+            (one, other) -> one.valuing().intentsAs(other.valuing())
                     && one.sifting().lists().equals(other.sifting().lists()),
             made -> Intents.of(
                     made.get(KEYWORDS),
@@ -123,6 +126,23 @@ final class Stages {
             List.of(KEYWORDS, MATCHER, STANDINGS, GROWN),
             (one, other) -> one.grouping().groupsAs(other.grouping()),
             Stages::groups);
+
+    /** The groups are asked for only where something is assumed of one. */
+    static final Declared<Worth> WORTH = declare(
+            List.of(KEYWORDS, STANDINGS, GROUPS),
+            (one, other) -> one.valuing().worthAs(other.valuing()),
+            made -> worth(made, made.recipe().valuing()));
+
+    private static Worth worth(Made made, Valuing valuing) {
+        return worth(made.get(KEYWORDS), made.get(STANDINGS), () -> made.get(GROUPS), valuing);
+    }
+
+    static Worth worth(Keywords keywords, Standings standings, Supplier<Groups> groups, Valuing valuing) {
+        return Worth.of(keywords, valuing, standings.tags()::with, key -> {
+            int group = groups.get().find(key);
+            return group < 0 ? new int[0] : groups.get().grouping().members().row(group);
+        });
+    }
 
     static final Declared<Plan> PLAN = declare(
             List.of(KEYWORDS, STANDINGS, GROUPS),

@@ -16,6 +16,14 @@ public enum Computed implements Fact {
     TAGS("Tags", false, Since.JUDGED, true, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** What it is for: the leading intent, then others that are seen in it. */
     INTENT("Intent", false, Since.JUDGED, true, Use.COLUMN, Use.SORT, Use.EXPORT),
+    /** Clicks a month by the researcher's assumptions. */
+    EXPECTED_CLICKS("Expected clicks", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
+    EXPECTED_CONVERSIONS("Expected conversions", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
+    EXPECTED_COST("Expected cost", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
+    /** What it may bring in a month, in the project's currency. */
+    WORTH("Worth", 100, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
+    /** The worth less the expected cost. */
+    RETURN("Return", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
     /** What a hand has written down beside it. */
     NOTE("Note", false, Since.JUDGED, true, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** As ad platforms count them: what stands between spaces. */
@@ -33,13 +41,24 @@ public enum Computed implements Fact {
 
     private final String label;
     private final boolean number;
+    private final long scale;
     private final Since since;
     private final boolean rises;
     private final Set<Use> uses;
 
     Computed(String label, boolean number, Since since, boolean rises, Use... uses) {
+        this(label, number, 1, since, rises, uses);
+    }
+
+    /** A number in parts of one. */
+    Computed(String label, long scale, Since since, boolean rises, Use... uses) {
+        this(label, true, scale, since, rises, uses);
+    }
+
+    Computed(String label, boolean number, long scale, Since since, boolean rises, Use... uses) {
         this.label = label;
         this.number = number;
+        this.scale = scale;
         this.since = since;
         this.rises = rises;
         this.uses = Set.of(uses);
@@ -55,10 +74,9 @@ public enum Computed implements Fact {
         return number;
     }
 
-    /** Whole ones. */
     @Override
     public long scale() {
-        return 1;
+        return scale;
     }
 
     @Override

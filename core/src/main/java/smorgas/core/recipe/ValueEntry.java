@@ -67,4 +67,47 @@ public sealed interface ValueEntry extends Entry {
                     : "Left the intent of keywords with \"" + word + "\" to their words";
         }
     }
+
+    /**
+     * What is assumed of what keywords may bring was said.
+     *
+     * @param tag of whose keywords; empty for those of the group, or of all
+     * @param group the key of the group of whose keywords; empty for those of the tag, or of all
+     * @param assumptions empty to assume nothing of its own
+     */
+    record AssumptionsSet(String tag, String group, Assumptions assumptions) implements ValueEntry {
+        public AssumptionsSet {
+            if (!tag.isEmpty() && !group.isEmpty()) {
+                throw new Refusal("Assume it of a tag or of a group");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("assumptions:" + tag + "\n" + group);
+        }
+
+        @Override
+        public String sentence() {
+            String what = !tag.isEmpty()
+                    ? " of the tag \"" + tag + "\""
+                    : !group.isEmpty() ? " of the group \"" + group + "\"" : "";
+            return !assumptions.says()
+                    ? "Took the assumptions" + what + " away"
+                    : "Set the assumptions" + what + " about worth";
+        }
+    }
+
+    /** How many clicks each place draws was said. */
+    record ClickTableSet(ClickTable table) implements ValueEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("click table");
+        }
+
+        @Override
+        public String sentence() {
+            return "Took clicks by place from \"" + table.name() + "\"";
+        }
+    }
 }

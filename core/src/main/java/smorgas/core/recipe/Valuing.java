@@ -11,43 +11,97 @@ import java.util.stream.Stream;
  *
  * @param intents by tidy text, what a hand said; the latest decision comes last
  * @param words by word or phrase, what a hand said of all keywords with it; the latest decision comes last
+ * @param assumptions what is assumed of all keywords
+ * @param byTag what is assumed otherwise of those with a tag; of a keyword with several the latest holds
+ * @param byGroup what is assumed otherwise of those in a group, by its key; stronger than what is of its tags
+ * @param clicks how many clicks each place draws
  */
-public record Valuing(SequencedMap<String, Intent> intents, SequencedMap<String, Intent> words) {
+public record Valuing(
+        SequencedMap<String, Intent> intents,
+        SequencedMap<String, Intent> words,
+        Assumptions assumptions,
+        SequencedMap<String, Assumptions> byTag,
+        SequencedMap<String, Assumptions> byGroup,
+        ClickTable clicks) {
 
     /** Nothing decided. */
-    public static final Valuing NONE = new Valuing(new LinkedHashMap<>(), new LinkedHashMap<>());
+    public static final Valuing NONE = new Valuing(
+            new LinkedHashMap<>(),
+            new LinkedHashMap<>(),
+            Assumptions.NONE,
+            new LinkedHashMap<>(),
+            new LinkedHashMap<>(),
+            ClickTable.USUAL);
 
     public Valuing {
         intents = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(intents));
         words = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(words));
+        byTag = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(byTag));
+        byGroup = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(byGroup));
     }
 
     /** After some entries, in order. */
-    Valuing after(List<ValueEntry> entries) {
+    public Valuing after(List<ValueEntry> entries) {
         SequencedMap<String, Intent> said = new LinkedHashMap<>(intents);
         SequencedMap<String, Intent> worded = new LinkedHashMap<>(words);
+        SequencedMap<String, Assumptions> tags = new LinkedHashMap<>(byTag);
+        SequencedMap<String, Assumptions> groups = new LinkedHashMap<>(byGroup);
+        Assumptions all = assumptions;
+        ClickTable table = clicks;
         for (ValueEntry entry : entries) {
             switch (entry) {
                 case ValueEntry.IntentSaid one ->
                     Stream.concat(one.texts().stream(), one.also().stream())
                             .forEach(text -> put(said, text, one.intent(), one.on()));
                 case ValueEntry.IntentWorded one -> put(worded, one.word(), one.intent(), one.on());
+                case ValueEntry.AssumptionsSet one -> {
+                    boolean some = one.assumptions().says();
+                    if (!one.tag().isEmpty()) {
+                        put(tags, one.tag(), one.assumptions(), some);
+                    } else if (!one.group().isEmpty()) {
+                        put(groups, one.group(), one.assumptions(), some);
+                    } else {
+                        all = one.assumptions();
+                    }
+                }
+                case ValueEntry.ClickTableSet one -> table = one.table();
             }
         }
-        return new Valuing(said, worded);
+        return new Valuing(said, worded, all, tags, groups, table);
     }
 
-    private static void put(SequencedMap<String, Intent> map, String key, Intent intent, boolean on) {
+    private static <T> void put(SequencedMap<String, T> map, String key, T value, boolean on) {
         if (on) {
-            map.putLast(key, intent);
+            map.putLast(key, value);
         } else {
             map.remove(key);
         }
     }
 
-    /** Whether it says the same in the same order: of two decisions on one keyword the later holds. */
+    /** Whether anything is assumed of what keywords may bring. */
+    public boolean assumes() {
+        return assumptions.says() || !byTag.isEmpty() || !byGroup.isEmpty();
+    }
+
+    /** Whether it says the same of intents, in the same order: of two decisions on one keyword the later holds. */
+    public boolean intentsAs(Valuing other) {
+        return same(intents, other.intents) && same(words, other.words);
+    }
+
+    /** Whether it assumes the same of what keywords may bring. */
+    public boolean worthAs(Valuing other) {
+        return assumptions.equals(other.assumptions)
+                && same(byTag, other.byTag)
+                && same(byGroup, other.byGroup)
+                && clicks.equals(other.clicks);
+    }
+
+    /** Whether it says the same in the same order. */
     public boolean sameAs(Valuing other) {
-        return List.copyOf(intents.entrySet()).equals(List.copyOf(other.intents.entrySet()))
-                && List.copyOf(words.entrySet()).equals(List.copyOf(other.words.entrySet()));
+        return equals(other) && intentsAs(other) && worthAs(other);
+    }
+
+    private static <T> boolean same(SequencedMap<String, T> one, SequencedMap<String, T> other) {
+        return List.copyOf(one.entrySet()).equals(List.copyOf(other.entrySet()));
     }
 }

@@ -255,7 +255,7 @@ class GroupController {
     }
 
     /** The map. */
-    record Mapped(String map, List<GroupViews.Part> trail, Tint.By[] tints, Tint.By tint) {}
+    record Mapped(String map, List<GroupViews.Part> trail, Tint.By[] tints, Tint.By tint, boolean worths) {}
 
     private static void map(Board board, GroupQuery query, int shown, Model model) {
         ThemeTree tree = board.groups().tree();
@@ -271,7 +271,8 @@ class GroupController {
                         MapHtml.of(board, query, node, shown),
                         trail,
                         Tint.By.values(),
-                        Tint.By.of(query.value("tint"))));
+                        Tint.By.of(query.value("tint")),
+                        board.recipe().valuing().assumes()));
     }
 
     /** The names of groups that can be typed, for a field that asks for one. */

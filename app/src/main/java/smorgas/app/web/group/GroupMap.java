@@ -8,8 +8,8 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 
 /**
- * Groups as areas within their broader themes, and the leftovers as one area. An area is as large as its searches or
- * its keywords; one without searches has a hundredth of what an even share would be, so that it can still be seen. A map has at most {@value #MOST_AREAS} areas: where
+ * Groups as areas within their broader themes, and the leftovers as one area. An area is as large as its searches,
+ * its keywords or its worth; one without has a hundredth of what an even share would be, so that it can still be seen. A map has at most {@value #MOST_AREAS} areas: where
  * there would be more, the smallest are one area together, and small broader themes are not divided; one looks into them.
  */
 final class GroupMap {
@@ -41,28 +41,26 @@ final class GroupMap {
 
     private final Groups groups;
     private final ThemeTree tree;
-    private final boolean bySearches;
+    private final AreaSize size;
     private final double least;
     private final List<Area> areas = new ArrayList<>();
 
-    private GroupMap(Groups groups, boolean bySearches) {
+    private GroupMap(Groups groups, AreaSize size) {
         this.groups = groups;
         this.tree = groups.tree();
-        this.bySearches = bySearches;
+        this.size = size;
         double all = 0;
         for (int group = 0; group < groups.grouping().size(); group++) {
-            all += bySearches ? groups.searches(group) : groups.keywords(group);
+            all += size.group().applyAsDouble(group);
         }
         this.least = Math.max(1e-9, all / Math.max(1, groups.grouping().size()) / 100);
     }
 
     /**
      * The areas under a node of the tree, a broader one always before what is in it; -1 asks for all and the leftovers.
-     *
-     * @param bySearches whether searches make the size, not keywords
      */
-    public static List<Area> of(Groups groups, int node, boolean bySearches, double width, double height) {
-        GroupMap map = new GroupMap(groups, bySearches);
+    public static List<Area> of(Groups groups, int node, AreaSize size, double width, double height) {
+        GroupMap map = new GroupMap(groups, size);
         Rect whole = new Rect(0, 0, width, height);
         map.lay(node >= 0 ? map.inside(node) : map.tops(), whole, MOST_AREAS);
         return map.areas;
@@ -80,7 +78,7 @@ final class GroupMap {
         tree.under(-1).forEach(node -> parts.add(part(node)));
         int leftovers = groups.grouping().leftovers();
         if (leftovers > 0) {
-            parts.add(new Part(-1, false, weight(groups.leftoverSearches(), leftovers), 0));
+            parts.add(new Part(-1, false, weight(size.leftovers()), 0));
         }
         return parts;
     }
@@ -90,18 +88,17 @@ final class GroupMap {
         tree.under(node).forEach(under -> parts.add(part(under)));
         int group = tree.node(node).group();
         if (group >= 0) {
-            parts.add(new Part(node, true, weight(groups.searches(group), groups.keywords(group)), 0));
+            parts.add(new Part(node, true, weight(size.group().applyAsDouble(group)), 0));
         }
         return parts;
     }
 
     private Part part(int node) {
-        return new Part(
-                node, false, weight(tree.node(node).searches(), tree.node(node).keywords()), 0);
+        return new Part(node, false, weight(size.node().applyAsDouble(node)), 0);
     }
 
-    private double weight(double searches, double keywords) {
-        return Math.max(least, bySearches ? searches : keywords);
+    private double weight(double large) {
+        return Math.max(least, large);
     }
 
     /** The largest parts, as many as there may be, and the others as one. */

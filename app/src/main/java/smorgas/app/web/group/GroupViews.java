@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
@@ -45,6 +46,7 @@ final class GroupViews {
             String undecided,
             String dropped,
             String searches,
+            String worth,
             String bid,
             String tightness,
             int bar,
@@ -67,6 +69,8 @@ final class GroupViews {
     private final GroupQuery query;
     /** How many keywords of each group are kept. */
     private final int[] kept;
+
+    private double @Nullable [] worth;
 
     private final BitSet dropped;
     /** How many dropped keywords have the words of each group's theme, as far as it was asked for. */
@@ -193,7 +197,7 @@ final class GroupViews {
     record Heading(String label, String url, String sorted, boolean number) {}
 
     /** Groups with the heads to sort them by. */
-    record Listed(List<GroupView> groups, int hidden, List<Heading> groupHeadings, Only[] onlys) {}
+    record Listed(List<GroupView> groups, int hidden, List<Heading> groupHeadings, boolean worths, Only[] onlys) {}
 
     /** The list of groups in the order asked for, of those with these words in their name. */
     void list(String q, int opened, Model model) {
@@ -214,21 +218,35 @@ final class GroupViews {
                 }
             }
         }
-        Shown.in(
-                model,
-                new Listed(
-                        views,
-                        matching - views.size(),
-                        List.of(
-                                heading("Group", "name", false),
-                                heading("Keywords", "keywords", true),
-                                heading("Kept", "kept", true),
-                                heading("Undecided", "undecided", true),
-                                heading("Dropped", "dropped", true),
-                                heading("Searches", "searches", true),
-                                heading("Bid", "bid", true),
-                                heading("Tightness", "tightness", true)),
-                        Only.values()));
+        Shown.in(model, new Listed(views, matching - views.size(), headings(), worths(), Only.values()));
+    }
+
+    private List<Heading> headings() {
+        List<Heading> headings = new ArrayList<>(List.of(
+                heading("Group", "name", false),
+                heading("Keywords", "keywords", true),
+                heading("Kept", "kept", true),
+                heading("Undecided", "undecided", true),
+                heading("Dropped", "dropped", true),
+                heading("Searches", "searches", true),
+                heading("Bid", "bid", true),
+                heading("Tightness", "tightness", true)));
+        if (worths()) {
+            headings.add(6, heading("Worth", "worth", true));
+        }
+        return headings;
+    }
+
+    private boolean worths() {
+        return board.recipe().valuing().assumes();
+    }
+
+    /** What each group may bring in a month, in hundredths of the currency. */
+    private double[] worth() {
+        if (worth == null) {
+            worth = AreaSize.worth(board);
+        }
+        return worth;
     }
 
     private Heading heading(String label, String name, boolean number) {
@@ -254,6 +272,7 @@ final class GroupViews {
                                 .thenComparingLong(group -> (down ? 1 : -1) * groups.searches(group));
                     case "undecided" -> Comparator.comparingInt(group -> groups.keywords(group) - kept[group]);
                     case "dropped" -> Comparator.comparingInt(this::dropped);
+                    case "worth" -> Comparator.comparingDouble(group -> worth()[group]);
                     case "bid" ->
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
@@ -277,6 +296,7 @@ final class GroupViews {
                 Show.count(groups.keywords(group) - kept[group]),
                 Show.count(dropped(group)),
                 Show.count(groups.searches(group)),
+                worths() ? Show.whole(worth()[group], worth()[group]) : "",
                 Show.money(groups.bid(group)),
                 grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
                 Math.round(1_000f * groups.keywords(group) / largest),
@@ -333,6 +353,7 @@ final class GroupViews {
                     "",
                     "",
                     Show.count(node.searches()),
+                    "",
                     "",
                     group && !grouping.theme(node.group()).isEmpty()
                             ? Show.percent(grouping.meanTightness(node.group()))

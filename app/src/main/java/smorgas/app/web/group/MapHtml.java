@@ -27,9 +27,11 @@ final class MapHtml {
     private final GroupQuery query;
     private final Tint tint;
     private final int opened;
+    private final AreaSize size;
     private final Html html;
 
-    private MapHtml(Board board, GroupQuery query, int opened, int areas) {
+    private MapHtml(Board board, GroupQuery query, int opened, AreaSize size, int areas) {
+        this.size = size;
         this.groups = board.groups();
         this.query = query;
         this.tint = new Tint(board, Tint.By.of(query.value("tint")));
@@ -44,9 +46,14 @@ final class MapHtml {
      * @param opened the group that is opened, or -1
      */
     static String of(Board board, GroupQuery query, int node, int opened) {
-        List<GroupMap.Area> areas =
-                GroupMap.of(board.groups(), node, !query.value("by").equals("keywords"), WIDTH, HEIGHT);
-        MapHtml map = new MapHtml(board, query, opened, areas.size());
+        AreaSize size =
+                switch (query.value("by")) {
+                    case "keywords" -> AreaSize.byKeywords(board.groups());
+                    case "worth" -> AreaSize.byWorth(board);
+                    default -> AreaSize.bySearches(board.groups());
+                };
+        List<GroupMap.Area> areas = GroupMap.of(board.groups(), node, size, WIDTH, HEIGHT);
+        MapHtml map = new MapHtml(board, query, opened, size, areas.size());
         boolean first = true;
         for (GroupMap.Area area : areas) {
             map.area(area, first);
@@ -73,7 +80,7 @@ final class MapHtml {
                     facts,
                     first,
                     true,
-                    size(groups.grouping().leftovers(), groups.leftoverSearches()));
+                    size(size.leftovers()));
         } else if (area.group() < 0) {
             String url = query.with("zoom", node.text(), "page", "");
             link(
@@ -98,13 +105,13 @@ final class MapHtml {
                     facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
                     first,
                     true,
-                    size(groups.keywords(group), groups.searches(group)));
+                    size(size.group().applyAsDouble(group)));
         }
     }
 
     /** What the area is as large as. */
-    private String size(long keywords, long searches) {
-        return Show.count(query.value("by").equals("keywords") ? keywords : searches);
+    private String size(double large) {
+        return query.value("by").equals("worth") ? Show.whole(large, large) : Show.count((long) large);
     }
 
     private static String facts(long keywords, long searches) {

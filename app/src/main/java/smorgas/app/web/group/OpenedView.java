@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.ui.Model;
+import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
@@ -75,6 +76,8 @@ final class OpenedView {
             String before,
             String after,
             String intents,
+            Expected expected,
+            String assume,
             int page,
             int pages) {}
 
@@ -138,6 +141,8 @@ final class OpenedView {
                         query.with("page", String.valueOf(shown - 1)),
                         query.with("page", String.valueOf(shown + 1)),
                         intents(inOrder),
+                        Expected.of(board.worth().sum(inOrder)),
+                        is ? base + "/sift?assume=" + Show.encoded("group:" + grouping.key(group)) : "",
                         shown,
                         pages));
     }

@@ -2,6 +2,7 @@ package smorgas.app.web.serve;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.BitSet;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -17,10 +18,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureReader;
@@ -64,6 +67,7 @@ class ServeController {
             long more,
             String adGroups,
             String keywords,
+            Expected expected,
             List<Plan.Negative> negatives,
             List<Plan.Conflict> conflicts,
             List<Plan.HeldBack> heldBack,
@@ -93,6 +97,7 @@ class ServeController {
                         Math.max(0, plan.count().rows() - PREVIEW),
                         Show.count(plan.count().adGroups(), "ad group", "ad groups"),
                         Show.count(plan.count().keywords(), "keyword", "keywords"),
+                        expected(snapshot.board(), plan),
                         plan.negatives().toList(),
                         plan.conflicts(),
                         plan.heldBack().stream().limit(PREVIEW).toList(),
@@ -105,6 +110,18 @@ class ServeController {
                         DEPTHS));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
+    }
+
+    /** What everything that is served may bring together; a keyword in two ad groups counts once. */
+    private static Expected expected(Board board, Plan plan) {
+        BitSet served = new BitSet();
+        if (board.recipe().valuing().assumes()) {
+            plan.campaigns().stream()
+                    .flatMap(campaign -> campaign.adGroups().stream())
+                    .flatMap(group -> group.keywords().stream())
+                    .forEach(keyword -> board.keywords().find(keyword.keyword()).ifPresent(served::set));
+        }
+        return Expected.of(board.worth().sum(served));
     }
 
     @PostMapping("/projects/{id}/serve")

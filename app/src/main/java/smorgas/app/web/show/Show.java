@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -73,9 +74,22 @@ public final class Show {
             return word(numbers.high(row));
         }
         long scale = fact.scale();
-        String low = part(numbers.low(row), scale);
-        String high = part(numbers.high(row), scale);
+        boolean worked = fact instanceof Computed && scale > 1;
+        String low = worked ? hundredths(numbers.low(row)) : part(numbers.low(row), scale);
+        String high = worked ? hundredths(numbers.high(row)) : part(numbers.high(row), scale);
         return low.equals(high) ? low : low + "\u2013" + high;
+    }
+
+    /** An amount in hundredths: with both decimals below a hundred, where they tell something. */
+    public static String hundredths(double parts) {
+        return String.format(Locale.ENGLISH, Math.abs(parts) < 10_000 ? "%,.2f" : "%,.0f", parts / 100);
+    }
+
+    /** An amount in hundredths without decimals, from low to high where they differ. */
+    public static String whole(double low, double high) {
+        String from = String.format(Locale.ENGLISH, "%,.0f", low / 100);
+        String to = String.format(Locale.ENGLISH, "%,.0f", high / 100);
+        return from.equals(to) ? from : from + "\u2013" + to;
     }
 
     /** The word that stood in the list; see {@link Figure#COMPETITION} for the ranges. */

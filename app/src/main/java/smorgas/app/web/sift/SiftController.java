@@ -69,6 +69,7 @@ class SiftController {
             RulesPanel panel,
             List<ViewLink> usualViews,
             String sortedBy,
+            WorthPanel worth,
             @Nullable Story story) {}
 
     /** A view that is one click away. */
@@ -80,6 +81,7 @@ class SiftController {
             @ModelAttribute("query") SiftQuery query,
             @RequestParam(defaultValue = "") String offer,
             @RequestParam(defaultValue = "") String story,
+            @RequestParam(defaultValue = "") String assume,
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
@@ -115,6 +117,7 @@ class SiftController {
                                         view.shows().sentence()))
                                 .toList(),
                         table.sortedBy(),
+                        WorthPanel.of(board, assume, table.found()),
                         Story.of(Tidy.of(story), board, line -> others(line, snapshot))
                                 .orElse(null)));
         frames.frame(model, id, snapshot, Step.SIFT);

@@ -32,6 +32,7 @@ record Story(
         String group,
         String served,
         String intent,
+        String worth,
         String note) {
 
     private static final int SOURCES = 60;
@@ -71,6 +72,7 @@ record Story(
                 group(keyword, board),
                 served(keyword, board),
                 intent(keyword, board),
+                WorthPanel.how(board, keyword),
                 board.facts().exported(Computed.NOTE, keyword));
     }
 

@@ -61,7 +61,7 @@ class LayoutsTest {
 
     @Test
     void everyGroupHasAnAreaOfItsShareAndLiesWithinItsBroaderTheme() {
-        List<GroupMap.Area> areas = GroupMap.of(GROUPS, -1, false, 800, 400);
+        List<GroupMap.Area> areas = GroupMap.of(GROUPS, -1, AreaSize.byKeywords(GROUPS), 800, 400);
         assertThat(areas.stream().filter(area -> area.group() >= 0).map(GroupMap.Area::group))
                 .containsExactlyInAnyOrderElementsOf(
                         IntStream.range(0, GROUPS.grouping().size()).boxed().toList());
@@ -89,14 +89,16 @@ class LayoutsTest {
                 .sum();
         assertThat(top).isCloseTo(800 * 400, within(1.0));
         int node = GROUPS.tree().under(-1).getFirst();
-        assertThat(GroupMap.of(GROUPS, node, true, 800, 400)).isNotEmpty().noneMatch(GroupMap.Area::leftovers);
+        assertThat(GroupMap.of(GROUPS, node, AreaSize.bySearches(GROUPS), 800, 400))
+                .isNotEmpty()
+                .noneMatch(GroupMap.Area::leftovers);
     }
 
     @Test
     void ofVeryManyGroupsTheMapShowsTheLargestAndTheOthersTogether() {
         Groups groups = groups(2_500, 2_500, 4);
         assertThat(groups.grouping().size()).isGreaterThan(GroupMap.MOST_AREAS);
-        List<GroupMap.Area> areas = GroupMap.of(groups, -1, true, 800, 400);
+        List<GroupMap.Area> areas = GroupMap.of(groups, -1, AreaSize.bySearches(groups), 800, 400);
         assertThat(areas).hasSizeBetween(600, GroupMap.MOST_AREAS);
         assertThat(areas.stream()
                         .filter(area -> area.node() < 0

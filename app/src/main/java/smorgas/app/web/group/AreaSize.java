@@ -1,0 +1,58 @@
+package smorgas.app.web.group;
+
+import java.util.function.IntToDoubleFunction;
+import smorgas.core.board.Board;
+import smorgas.core.column.Numbers;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeTree;
+import smorgas.core.value.Worth;
+
+/** What areas of the map are as large as. */
+record AreaSize(IntToDoubleFunction group, IntToDoubleFunction node, double leftovers) {
+
+    static AreaSize bySearches(Groups groups) {
+        return new AreaSize(groups::searches, node -> groups.tree().node(node).searches(), groups.leftoverSearches());
+    }
+
+    static AreaSize byKeywords(Groups groups) {
+        return new AreaSize(
+                groups::keywords,
+                node -> groups.tree().node(node).keywords(),
+                groups.grouping().leftovers());
+    }
+
+    /** By what they may bring. */
+    static AreaSize byWorth(Board board) {
+        double[] worth = worth(board);
+        ThemeTree tree = board.groups().tree();
+        double[] ofNode = new double[tree.size()];
+        tree.under(-1).forEach(top -> fill(tree, top, worth, ofNode));
+        int leftovers = worth.length - 1;
+        return new AreaSize(group -> worth[group], node -> ofNode[node], worth[leftovers]);
+    }
+
+    private static double fill(ThemeTree tree, int node, double[] worth, double[] ofNode) {
+        int group = tree.node(node).group();
+        double sum = group >= 0 ? worth[group] : 0;
+        for (int under : tree.under(node)) {
+            sum += fill(tree, under, worth, ofNode);
+        }
+        ofNode[node] = sum;
+        return sum;
+    }
+
+    /** What each group may bring in a month, and behind them what the leftovers may, in hundredths of the currency. */
+    static double[] worth(Board board) {
+        Grouping grouping = board.groups().grouping();
+        Numbers values = board.worth().numbers(Worth.Part.VALUE);
+        double[] sums = new double[grouping.size() + 1];
+        for (int keyword = 0; keyword < board.keywords().size(); keyword++) {
+            int group = grouping.groupOf(keyword);
+            if (group != Grouping.OUTSIDE && values.known(keyword)) {
+                sums[group == Grouping.LEFTOVER ? grouping.size() : group] += values.twiceMiddle(keyword) / 2.0;
+            }
+        }
+        return sums;
+    }
+}
