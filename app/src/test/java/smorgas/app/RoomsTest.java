@@ -52,6 +52,7 @@ class RoomsTest {
                             "core.recipe",
                             "core.fold",
                             "core.sift",
+                            "core.value",
                             "core.group",
                             "core.group.read")),
             Map.entry(

@@ -58,6 +58,8 @@ final class EntryKinds {
             new Kind("columns", 1, SiftEntry.ColumnsChosen.class),
             new Kind("rule-moved", 1, SiftEntry.RuleMoved.class),
             new Kind("negative", 1, ServeEntry.NegativeSettled.class),
+            new Kind("negatives-said", 1, ServeEntry.NegativesSaid.class),
+            new Kind("kept-apart", 1, ServeEntry.GroupsKeptApart.class),
             new Kind("plan-settings", 1, ServeEntry.PlanSettingsChosen.class),
             new Kind("words-muted", 1, GroupEntry.WordsMuted.class),
             new Kind("words-same", 1, GroupEntry.WordsSame.class),

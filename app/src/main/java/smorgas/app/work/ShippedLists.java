@@ -39,6 +39,9 @@ class ShippedLists implements InitializingBean {
                     pantry.ship(new WordList(name, language, kind, 1, List.copyOf(words)));
                 }
             });
+            WordLists.starterNegatives(language)
+                    .forEach((name, words) -> pantry.ship(
+                            new WordList(name + " (" + language + ")", language, WordList.Kind.NEGATIVES, 1, words)));
         }
     }
 }

@@ -1,7 +1,9 @@
 package smorgas.core.board;
 
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import smorgas.core.fold.FoldReport;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
@@ -12,13 +14,17 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Valuing;
+import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCount;
+import smorgas.core.serve.Planner;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
+import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
+import smorgas.core.value.SearchWords;
 import smorgas.core.value.Worth;
 
 /**
@@ -191,6 +197,28 @@ public final class Board {
     /** Whether {@link #groups()} would answer at once. */
     public boolean groupsKnown() {
         return stages.known(Stages.GROUPS);
+    }
+
+    /** The keywords as ad platforms read them, to find what negatives block. */
+    public SearchWords searchWords() {
+        return get(Stages.SEARCH_WORDS);
+    }
+
+    /** The ad groups of the plan with what each serves. */
+    public List<Planner.ServedGroup> served() {
+        return get(Stages.SERVED);
+    }
+
+    /** What could be a negative of the plan, worked out whenever it is asked for. */
+    public NegativeProposals negatives() {
+        BitSet all = new BitSet();
+        served().forEach(group -> IntStream.of(group.keywords()).forEach(all::set));
+        return new NegativeProposals(keywords(), searchWords(), standings(), recipe, all);
+    }
+
+    /** The negatives that would keep the ad groups apart, by the numbers of {@link #served()}. */
+    public List<Apart.Steer> apart() {
+        return get(Stages.APART);
     }
 
     /** The plan, made now if it is not yet. */

@@ -12,6 +12,8 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Numbers;
 import smorgas.core.fold.FoldReport;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
@@ -36,7 +38,9 @@ import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
 import smorgas.core.text.Words;
+import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
+import smorgas.core.value.SearchWords;
 import smorgas.core.value.Worth;
 
 /**
@@ -144,15 +148,51 @@ final class Stages {
         });
     }
 
-    static final Declared<Plan> PLAN = declare(
+    static final Declared<SearchWords> SEARCH_WORDS = declare(List.of(KEYWORDS), made -> {
+        Keywords keywords = made.get(KEYWORDS);
+        return SearchWords.of(keywords.size(), keywords::text);
+    });
+
+    /** The ad groups with what each serves. */
+    static final Declared<List<Planner.ServedGroup>> SERVED = declare(
             List.of(KEYWORDS, STANDINGS, GROUPS),
-            same(Recipe::serving),
-            made -> Planner.plan(made.get(KEYWORDS), made.get(STANDINGS), made.get(GROUPS), made.recipe()));
+            same(recipe -> recipe.serving().plan()),
+            made -> Planner.served(made.get(KEYWORDS), made.get(STANDINGS), made.get(GROUPS), made.recipe()));
+
+    /** What would keep the ad groups apart. */
+    static final Declared<List<Apart.Steer>> APART = declare(
+            List.of(KEYWORDS, SEARCH_WORDS, SERVED),
+            same(recipe -> recipe.serving().plan().matchTypes()),
+            made -> apart(made.get(KEYWORDS), made.get(SEARCH_WORDS), made.get(SERVED), made.recipe()));
+
+    private static List<Apart.Steer> apart(
+            Keywords keywords, SearchWords words, List<Planner.ServedGroup> served, Recipe recipe) {
+        Numbers searches = keywords.numbers(Figure.SEARCHES);
+        return Apart.of(
+                words,
+                served.stream().map(Planner.ServedGroup::keywords).toArray(int[][]::new),
+                recipe.serving().plan().matchTypes(),
+                recipe.folding().littleWords(),
+                keyword -> searches.known(keyword) ? searches.twiceMiddle(keyword) / 2.0 : 0);
+    }
+
+    static final Declared<Plan> PLAN = declare(
+            List.of(KEYWORDS, STANDINGS, GROUPS, SEARCH_WORDS, APART),
+            (one, other) -> one.serving().equals(other.serving())
+                    && List.copyOf(one.serving().said().entrySet())
+                            .equals(List.copyOf(other.serving().said().entrySet())),
+            made -> Planner.plan(
+                    made.get(KEYWORDS),
+                    made.get(STANDINGS),
+                    made.get(GROUPS),
+                    made.recipe(),
+                    () -> made.get(SEARCH_WORDS),
+                    () -> made.get(APART)));
 
     /** How much the plan holds, without its rows. */
     static final Declared<PlanCount> COUNT = declare(
             List.of(KEYWORDS, STANDINGS, GROUPS),
-            same(Recipe::serving),
+            same(recipe -> recipe.serving().plan()),
             made -> Planner.count(made.get(KEYWORDS), made.get(STANDINGS), made.get(GROUPS), made.recipe()));
 
     private static Standings judged(Matcher matcher, Sifting sifting) {

@@ -1,6 +1,14 @@
 package smorgas.core.recipe;
 
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.text.Characters;
+import smorgas.core.text.Formulas;
+import smorgas.core.text.Refusal;
 
 /** An entry about what leaves. */
 public sealed interface ServeEntry extends Entry {
@@ -20,6 +28,98 @@ public sealed interface ServeEntry extends Entry {
             return leaves
                     ? "Serves the negative \"" + word + "\" whatever it blocks"
                     : "Holds the negative \"" + word + "\" back where it blocks what is served";
+        }
+    }
+
+    /** What a hand says of a negative. */
+    enum Say {
+        /** It leaves in this match type. */
+        BROAD(MatchType.BROAD),
+        PHRASE(MatchType.PHRASE),
+        EXACT(MatchType.EXACT),
+        /** It never leaves. */
+        NEVER(null),
+        /** A hand says nothing: it leaves if a rule drops it. */
+        NOTHING(null);
+
+        private final @Nullable MatchType type;
+
+        Say(@Nullable MatchType type) {
+            this.type = type;
+        }
+
+        /** The match type in which it leaves; empty if it does not, or if nothing is said. */
+        public Optional<MatchType> type() {
+            return Optional.ofNullable(type);
+        }
+    }
+
+    /**
+     * A negative, and what a hand says of it.
+     *
+     * @param text a word or phrase, tidy
+     * @param group the key of the group in which it is one; empty for the whole campaign
+     */
+    record Said(String text, String group, Say say) {
+        public Said {
+            if (text.isBlank()) {
+                throw new Refusal("Say which word is a negative");
+            }
+            Formulas.refuse("negative", text);
+            if (Characters.count(text) > 80 || text.split(" ").length > 10) {
+                throw new Refusal("\"" + text.substring(0, Math.min(30, text.length()))
+                        + "\" is too long: a negative has at most 80 characters and 10 words");
+            }
+        }
+
+        private String sentence() {
+            String what = " the negative \"" + text + "\"" + (group.isEmpty() ? "" : " in \"" + group + "\"");
+            return switch (say) {
+                case BROAD, PHRASE, EXACT -> "Serves" + what + ", " + say.name().toLowerCase(Locale.ENGLISH);
+                case NEVER -> "Never serves" + what;
+                case NOTHING -> "Left" + what + " to the rules";
+            };
+        }
+    }
+
+    /**
+     * A hand said of negatives how they leave, or that they do not.
+     *
+     * @param negatives at least one
+     */
+    record NegativesSaid(List<Said> negatives) implements ServeEntry {
+        public NegativesSaid {
+            negatives = List.copyOf(negatives);
+            if (negatives.isEmpty()) {
+                throw new Refusal("Say which words are negatives");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return negatives.stream()
+                    .map(one -> "negative:" + one.text() + "\n" + one.group())
+                    .collect(Collectors.toSet());
+        }
+
+        @Override
+        public String sentence() {
+            return negatives.size() == 1
+                    ? negatives.getFirst().sentence()
+                    : "Said how " + Entry.count(negatives.size(), "negative") + " leave";
+        }
+    }
+
+    /** Whether the negatives that keep groups apart leave with the plan, all of them as they are found. */
+    record GroupsKeptApart(boolean on) implements ServeEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("kept apart");
+        }
+
+        @Override
+        public String sentence() {
+            return on ? "Keeps groups apart by negatives" : "Keeps groups apart only by the negatives taken";
         }
     }
 

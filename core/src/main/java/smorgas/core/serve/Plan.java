@@ -51,11 +51,24 @@ public record Plan(
      * @param keywords the most searched first
      * @param page the landing page; empty if none is known
      * @param ads what is shown for them; empty if none is known
+     * @param negatives words that must never trigger an ad of it
      */
-    public record AdGroup(String name, long bidMicros, List<Served> keywords, Optional<String> page, List<Ad> ads) {
+    public record AdGroup(
+            String name,
+            long bidMicros,
+            List<Served> keywords,
+            Optional<String> page,
+            List<Ad> ads,
+            List<Negative> negatives) {
         public AdGroup {
             keywords = List.copyOf(keywords);
             ads = List.copyOf(ads);
+            negatives = List.copyOf(negatives);
+        }
+
+        /** The same with these negatives. */
+        AdGroup with(List<Negative> others) {
+            return new AdGroup(name, bidMicros, keywords, page, ads, others);
         }
 
         /** The bid as it is written: with a decimal point; empty for none. */
@@ -110,15 +123,42 @@ public record Plan(
         return campaigns.stream().flatMap(campaign -> campaign.negatives().stream());
     }
 
+    /** The negatives of ad groups. */
+    public long adGroupNegatives() {
+        return campaigns.stream()
+                .flatMap(campaign -> campaign.adGroups().stream())
+                .mapToLong(group -> group.negatives().size())
+                .sum();
+    }
+
     /**
      * A negative that would block keywords of the plan.
      *
      * @param word as the rule names it
+     * @param type how close a search must come to it
+     * @param group the key of the group in which it is one; empty for the campaign
      * @param blocks how many keywords it would block
-     * @param sample one of them
+     * @param samples some of them
      * @param leaves whether somebody has said that it is meant; else it is held back
+     * @param narrower a narrower match type in which it would block none
      */
-    public record Conflict(String word, int blocks, String sample, boolean leaves) {}
+    public record Conflict(
+            String word,
+            MatchType type,
+            String group,
+            int blocks,
+            List<String> samples,
+            boolean leaves,
+            Optional<MatchType> narrower) {
+        public Conflict {
+            samples = List.copyOf(samples);
+        }
+
+        /** One of those that it would block. */
+        public String sample() {
+            return samples.getFirst();
+        }
+    }
 
     /** A keyword that is left out, and why, as the end of the sentence "it ...". */
     public record HeldBack(String keyword, String why) {}

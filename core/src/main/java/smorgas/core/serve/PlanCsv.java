@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 
 /**
@@ -46,14 +47,22 @@ public final class PlanCsv implements PlanFormat {
                             row.maxCpc(),
                             row.page()));
             for (Plan.Campaign campaign : plan.campaigns()) {
-                for (Plan.Negative negative : campaign.negatives()) {
-                    // A negative phrase blocks every search with the phrase in it.
-                    String type = "Negative " + negative.matchType().label().toLowerCase(Locale.ENGLISH);
-                    record(out, pages, campaign.name(), "", negative.keyword(), type, "", "");
+                for (Plan.AdGroup group : campaign.adGroups()) {
+                    negatives(out, pages, campaign.name(), group.name(), group.negatives());
                 }
+                negatives(out, pages, campaign.name(), "", campaign.negatives());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void negatives(
+            CsvWriter out, boolean pages, String campaign, String group, List<Plan.Negative> negatives) {
+        for (Plan.Negative negative : negatives) {
+            // A negative phrase blocks every search with the phrase in it.
+            String type = "Negative " + negative.matchType().label().toLowerCase(Locale.ENGLISH);
+            record(out, pages, campaign, group, negative.keyword(), type, "", "");
         }
     }
 

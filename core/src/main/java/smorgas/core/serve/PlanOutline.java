@@ -44,17 +44,27 @@ final class PlanOutline implements PlanFormat {
                     for (Plan.Served served : group.keywords()) {
                         to.write("    " + served.keyword() + " \u00B7 " + types(served) + "\n");
                     }
+                    for (Plan.Negative negative : group.negatives()) {
+                        to.write("    never: " + written(negative) + "\n");
+                    }
                 }
                 if (!campaign.negatives().isEmpty()) {
                     to.write("\n  Never shown for searches with\n");
                     for (Plan.Negative negative : campaign.negatives()) {
-                        to.write("    " + negative.keyword() + "\n");
+                        to.write("    " + written(negative) + "\n");
                     }
                 }
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** A phrase as it stands, others with how close a search must come. */
+    private static String written(Plan.Negative negative) {
+        return negative.matchType() == MatchType.PHRASE
+                ? negative.keyword()
+                : negative.keyword() + " \u00B7 " + negative.matchType().label().toLowerCase(java.util.Locale.ENGLISH);
     }
 
     private static String types(Plan.Served served) {

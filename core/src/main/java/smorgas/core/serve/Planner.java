@@ -10,13 +10,11 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SequencedMap;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -25,17 +23,18 @@ import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.Serving;
 import smorgas.core.recipe.Standing;
-import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Standings;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.value.Apart;
+import smorgas.core.value.SearchWords;
 
 /** Makes the ad plan of a board. */
 public final class Planner {
@@ -61,7 +60,10 @@ public final class Planner {
     private final List<Plan.HeldBack> heldBack = new ArrayList<>();
     private final BitSet served = new BitSet();
     private final Set<String> names = new HashSet<>();
-    private final SequencedMap<String, Plan.Conflict> conflicts = new LinkedHashMap<>();
+    /** Of each ad group the keys of its groups, and what it serves. */
+    private final List<List<String>> keys = new ArrayList<>();
+
+    private final List<int[]> serves = new ArrayList<>();
     private int adGroupCount;
     /** Whether only their number is wanted. */
     private boolean counting;
@@ -79,9 +81,34 @@ public final class Planner {
     }
 
     /** The plan: ad groups in the order of the groups, keywords by searches, each in every match type chosen. */
-    public static Plan plan(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
-        return new Planner(keywords, standings, groups, recipe).run();
+    public static Plan plan(
+            Keywords keywords,
+            Standings standings,
+            Groups groups,
+            Recipe recipe,
+            Supplier<SearchWords> words,
+            Supplier<List<Apart.Steer>> apart) {
+        return new Planner(keywords, standings, groups, recipe).run(words, apart);
     }
+
+    /** The ad groups with what each serves, in the order of the plan. */
+    public static List<ServedGroup> served(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
+        Planner planner = new Planner(keywords, standings, groups, recipe);
+        planner.fill();
+        List<ServedGroup> served = new ArrayList<>();
+        for (int i = 0; i < planner.adGroups.size(); i++) {
+            served.add(new ServedGroup(planner.adGroups.get(i).name(), planner.keys.get(i), planner.serves.get(i)));
+        }
+        return served;
+    }
+
+    /**
+     * An ad group.
+     *
+     * @param keys of the groups in it; none of the leftovers
+     * @param keywords the numbers of what it serves
+     */
+    public record ServedGroup(String name, List<String> keys, int[] keywords) {}
 
     /** How much the plan holds, without its rows. */
     public static PlanCount count(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
@@ -91,16 +118,36 @@ public final class Planner {
         return planner.counted();
     }
 
-    private Plan run() {
+    private Plan run(Supplier<SearchWords> words, Supplier<List<Apart.Steer>> apart) {
         fill();
-        Set<String> negatives = negatives();
-        Plan.Campaign campaign = new Plan.Campaign(
-                settings.campaign(),
-                adGroups,
-                negatives.stream()
-                        .map(word -> new Plan.Negative(word, MatchType.PHRASE))
-                        .toList());
-        return new Plan(List.of(campaign), counted(), List.copyOf(conflicts.values()), heldBack, notes());
+        Negatives negatives = new Negatives(keywords, words, recipe, served);
+        Plan.Campaign campaign =
+                new Plan.Campaign(settings.campaign(), withNegatives(negatives, apart), negatives.ofCampaign());
+        return new Plan(List.of(campaign), counted(), negatives.conflicts(), heldBack, notes());
+    }
+
+    /** The ad groups with the negatives that a hand has given them, and those that keep them apart if all are to. */
+    private List<Plan.AdGroup> withNegatives(Negatives negatives, Supplier<List<Apart.Steer>> apart) {
+        List<List<Plan.Negative>> own = new ArrayList<>();
+        for (int i = 0; i < adGroups.size(); i++) {
+            own.add(negatives.ofGroups(keys.get(i), serves.get(i)));
+        }
+        if (recipe.serving().apart()) {
+            for (Apart.Steer steer : apart.get()) {
+                Plan.Negative negative = new Plan.Negative(steer.negative(), steer.type());
+                boolean refused = keys.get(steer.from()).stream()
+                        .anyMatch(key -> recipe.serving().said().get(new Serving.Place(steer.negative(), key))
+                                == ServeEntry.Say.NEVER);
+                if (!refused && !own.get(steer.from()).contains(negative)) {
+                    own.get(steer.from()).add(negative);
+                }
+            }
+        }
+        List<Plan.AdGroup> all = new ArrayList<>();
+        for (int i = 0; i < adGroups.size(); i++) {
+            all.add(adGroups.get(i).with(own.get(i)));
+        }
+        return all;
     }
 
     private PlanCount counted() {
@@ -111,7 +158,7 @@ public final class Planner {
         Grouping grouping = groups.grouping();
         if (settings.depth() == 0) {
             for (int group : groups.order()) {
-                adGroup(name(group), withAlso(group));
+                adGroup(name(group), List.of(grouping.key(group)), withAlso(group));
             }
         } else {
             broader(groups.tree());
@@ -123,13 +170,18 @@ public final class Planner {
                     left.add(keyword);
                 }
             }
-            adGroup(free(named(Grouper.REST)), left.toIntArray());
+            adGroup(free(named(Grouper.REST)), List.of(), left.toIntArray());
         }
     }
 
     /** An ad group for each theme at the chosen depth, most searched first, of all groups in it. */
     private void broader(ThemeTree tree) {
         Map<Integer, IntArrayList> members = new HashMap<>();
+        Map<Integer, List<String>> within = new HashMap<>();
+        for (int group : groups.order()) {
+            within.computeIfAbsent(tree.at(group, settings.depth()), node -> new ArrayList<>())
+                    .add(groups.grouping().key(group));
+        }
         for (int group = 0; group < groups.grouping().size(); group++) {
             IntArrayList under = members.computeIfAbsent(tree.at(group, settings.depth()), node -> new IntArrayList());
             under.addElements(under.size(), withAlso(group));
@@ -140,6 +192,7 @@ public final class Planner {
                         .thenComparing(node -> tree.node(node).text()))
                 .forEach(node -> adGroup(
                         name(tree.node(node)),
+                        within.get(node),
                         members.get(node).intStream().distinct().toArray()));
     }
 
@@ -179,14 +232,14 @@ public final class Planner {
         return free;
     }
 
-    private void adGroup(String name, int[] members) {
+    private void adGroup(String name, List<String> within, int[] members) {
         Optional<FigureColumn> searches = keywords.figure(Figure.SEARCHES);
         int[] sorted = members.clone();
         if (!counting) {
             sort(sorted, searches);
         }
-        List<Plan.Served> serves = new ArrayList<>();
-        int any = 0;
+        List<Plan.Served> rows = new ArrayList<>();
+        IntArrayList any = new IntArrayList();
         Optional<String> nameFault = nameFault(name);
         for (int keyword : sorted) {
             if (settings.keptOnly() && standings.of(keyword) != Standing.KEPT) {
@@ -195,21 +248,23 @@ public final class Planner {
             String text = keywords.text(keyword);
             Optional<String> why = nameFault.or(() -> fault(keyword, text));
             if (why.isEmpty()) {
-                any++;
+                any.add(keyword);
                 served.set(keyword);
                 rowCount += matchTypes.size();
             }
             if (!counting) {
                 why.ifPresentOrElse(
                         fault -> heldBack.add(new Plan.HeldBack(text, fault)),
-                        () -> serves.add(new Plan.Served(text, matchTypes)));
+                        () -> rows.add(new Plan.Served(text, matchTypes)));
             }
         }
-        if (any > 0) {
+        if (!any.isEmpty()) {
             adGroupCount++;
             if (!counting) {
                 adGroups.add(new Plan.AdGroup(
-                        name, settings.bidMicros(), serves, inherited.page(sorted), inherited.ads(sorted)));
+                        name, settings.bidMicros(), rows, inherited.page(sorted), inherited.ads(sorted), List.of()));
+                keys.add(within);
+                serves.add(any.toIntArray());
             }
         }
     }
@@ -249,70 +304,6 @@ public final class Planner {
             }
         }
         return Optional.empty();
-    }
-
-    /**
-     * The words that rules drop, each as the keywords write it: platforms match negatives to the letter (common practice).
-     * What would block a keyword of this plan is held back until somebody says that it is meant.
-     */
-    private Set<String> negatives() {
-        Set<String> words = new LinkedHashSet<>();
-        for (Rule rule : recipe.sifting().rules()) {
-            if (rule.standing().orElse(Standing.KEPT) == Standing.DROPPED) {
-                dropped(rule.when()).forEach(word -> words.addAll(unblocking(word)));
-            }
-        }
-        words.removeIf(Formulas::runs);
-        return words;
-    }
-
-    private List<String> dropped(Condition when) {
-        return switch (when) {
-            case Condition.HasWord has -> List.of(has.word());
-            case Condition.HasAnyWord any -> any.words();
-            case Condition.OnList on ->
-                Optional.ofNullable(recipe.sifting().lists().get(on.list()))
-                        .map(WordList::words)
-                        .orElse(List.of());
-            default -> List.of();
-        };
-    }
-
-    /** The ways in which a word is written, if it may leave; else it becomes a conflict. */
-    private List<String> unblocking(String word) {
-        List<String> written = written(word);
-        BitSet blocked = new BitSet();
-        written.forEach(one -> blocked.or(blockedBy(one)));
-        if (blocked.isEmpty()) {
-            return written;
-        }
-        boolean leaves = recipe.serving().negatives().contains(word);
-        conflicts.put(
-                word, new Plan.Conflict(word, blocked.cardinality(), keywords.text(blocked.nextSetBit(0)), leaves));
-        return leaves ? written : List.of();
-    }
-
-    /** The keywords served that a negative would block: those with its words next to each other, as they are written. */
-    private BitSet blockedBy(String word) {
-        BitSet blocked = keywords.withWord(word.split(" ")[0]);
-        blocked.and(served);
-        BitSet holding = new BitSet();
-        blocked.stream()
-                .filter(keyword -> (" " + keywords.text(keyword) + " ").contains(" " + word + " "))
-                .forEach(holding::set);
-        return holding;
-    }
-
-    private List<String> written(String word) {
-        List<String> written = new ArrayList<>(List.of(word));
-        keywords.folded()
-                .find(word)
-                .filter(found -> found.length == 1)
-                .ifPresent(found -> keywords.folded().surfaces(found[0]).stream()
-                        .filter(surface -> !surface.equals(word))
-                        .sorted()
-                        .forEach(written::add));
-        return written;
     }
 
     private List<String> notes() {

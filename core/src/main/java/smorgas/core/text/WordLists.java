@@ -7,8 +7,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SequencedMap;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -46,6 +48,19 @@ public final class WordLists {
     /** Words that ask for a price ("cheap", "cost"); empty without a list. */
     public static SortedSet<String> priceWords(String language) {
         return tidy("price-", language);
+    }
+
+    /** Words for which most shops want no ads, by the name of what they have in common; empty without a list. */
+    public static SequencedMap<String, List<String>> starterNegatives(String language) {
+        SequencedMap<String, List<String>> lists = new LinkedHashMap<>();
+        for (String line : lines("negatives-" + language + ".txt")) {
+            if (line.startsWith("[")) {
+                lists.putLast(line.substring(1, line.length() - 1), new ArrayList<>());
+            } else {
+                lists.lastEntry().getValue().add(Tidy.of(line));
+            }
+        }
+        return lists;
     }
 
     /** Words that a dictionary of the language knows, in all their forms; empty without one. */

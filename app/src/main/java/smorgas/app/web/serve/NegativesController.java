@@ -1,0 +1,303 @@
+package smorgas.app.web.serve;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.store.Pantry;
+import smorgas.app.web.frame.Act;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Outcome;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Numbers;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.Serving;
+import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
+import smorgas.core.serve.NegativeProposals;
+import smorgas.core.serve.NegativeProposals.Proposal;
+import smorgas.core.serve.Planner;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Tidy;
+import smorgas.core.value.Apart;
+
+/** Negatives of the plan: what could be one and what each would block, starter lists, and what keeps groups apart. */
+@Controller
+class NegativesController {
+
+    /** Ad groups whose negatives are shown; all of them can be taken. */
+    private static final int GROUPS = 60;
+
+    private static final int SHOWN = 4;
+
+    private final Frames frames;
+    private final Pantry pantry;
+
+    NegativesController(Frames frames, Pantry pantry) {
+        this.frames = frames;
+        this.pantry = pantry;
+    }
+
+    /** A negative that parts groups, the ad groups to which it steers searches, and some of these. */
+    record SteerView(String negative, String type, String searches, String steered, String samples, boolean taken) {}
+
+    /**
+     * An ad group that others' searches would trigger.
+     *
+     * @param key of its first group; empty of the leftovers, whose negatives leave by the rule only
+     */
+    record ApartView(String name, String key, String told, List<SteerView> steers) {}
+
+    /** A starter list that the project has not taken, with the words that do something here. */
+    record Starter(String name, List<Proposal> words) {}
+
+    /** The negatives. */
+    record NegativesPage(
+            List<Proposal> proposals,
+            String leaving,
+            List<Starter> starters,
+            List<ApartView> parts,
+            int moreParts,
+            String apartTold,
+            boolean apart,
+            boolean exactOnly,
+            List<MatchType> types,
+            List<String> groupNames) {}
+
+    @GetMapping("/projects/{id}/negatives")
+    String page(@PathVariable long id, Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Board board = snapshot.board();
+        NegativeProposals negatives = board.negatives();
+        List<ApartView> parts = parts(board);
+        long found = board.apart().size();
+        var types = board.recipe().serving().plan().matchTypes();
+        Shown.in(
+                model,
+                new NegativesPage(
+                        negatives.all().stream()
+                                // What is to be mended comes first.
+                                .sorted(Comparator.comparing(one -> one.state() != NegativeProposals.State.HELD_BACK))
+                                .toList(),
+                        Show.count(board.plan().negatives().count(), "negative", "negatives") + " of the campaign, "
+                                + Show.count(board.plan().adGroupNegatives()) + " of ad groups",
+                        starters(board, negatives),
+                        parts.stream().limit(GROUPS).toList(),
+                        Math.max(0, parts.size() - GROUPS),
+                        Show.count(found, "negative", "negatives") + " in "
+                                + Show.count(parts.size(), "ad group", "ad groups"),
+                        board.recipe().serving().apart(),
+                        !types.contains(MatchType.BROAD) && !types.contains(MatchType.PHRASE),
+                        List.of(MatchType.values()),
+                        board.served().stream()
+                                .filter(group -> !group.keys().isEmpty())
+                                .map(Planner.ServedGroup::name)
+                                .toList()));
+        frames.frame(model, id, snapshot, Step.SERVE);
+        return "serve/negatives";
+    }
+
+    private List<Starter> starters(Board board, NegativeProposals negatives) {
+        String language = board.recipe().folding().language();
+        return pantry.all().stream()
+                .filter(list -> list.kind() == WordList.Kind.NEGATIVES)
+                .filter(list -> list.language().isEmpty() || list.language().equals(language))
+                .filter(list -> !board.recipe().sifting().lists().containsKey(list.name()))
+                .map(list -> new Starter(list.name(), negatives.ofList(list)))
+                .toList();
+    }
+
+    private static List<ApartView> parts(Board board) {
+        List<Planner.ServedGroup> served = board.served();
+        Map<Integer, String> groupOf = new LinkedHashMap<>();
+        served.forEach(group ->
+                Arrays.stream(group.keywords()).forEach(keyword -> groupOf.putIfAbsent(keyword, group.name())));
+        Numbers searches = board.keywords().numbers(Figure.SEARCHES);
+        Map<Integer, List<Apart.Steer>> byGroup = new LinkedHashMap<>();
+        board.apart().forEach(steer -> byGroup.computeIfAbsent(steer.from(), none -> new ArrayList<>())
+                .add(steer));
+        record Weighed(ApartView view, long searches) {}
+        return byGroup.entrySet().stream()
+                .map(entry -> {
+                    Planner.ServedGroup group = served.get(entry.getKey());
+                    String key = group.keys().isEmpty() ? "" : group.keys().getFirst();
+                    List<SteerView> steers = new ArrayList<>();
+                    long all = 0;
+                    int count = 0;
+                    for (Apart.Steer steer : entry.getValue()) {
+                        long sum = steer.searches().stream()
+                                        .filter(searches::known)
+                                        .mapToLong(searches::twiceMiddle)
+                                        .sum()
+                                / 2;
+                        all += sum;
+                        count += steer.searches().size();
+                        steers.add(new SteerView(
+                                steer.negative(),
+                                steer.type().label(),
+                                Show.count(sum),
+                                steered(steer.searches().stream().map(groupOf::get)),
+                                steered(steer.searches().stream().map(board.keywords()::text)),
+                                board.recipe().serving().said().containsKey(new Serving.Place(steer.negative(), key))));
+                    }
+                    String told = Show.count(steers.size(), "negative", "negatives") + " would steer "
+                            + Show.count(count, "keyword", "keywords") + " with " + Show.count(all) + " searches";
+                    return new Weighed(new ApartView(group.name(), key, told, steers), all);
+                })
+                .sorted(Comparator.comparingLong(Weighed::searches).reversed())
+                .map(Weighed::view)
+                .toList();
+    }
+
+    private static String steered(Stream<String> all) {
+        List<String> distinct = all.distinct().toList();
+        int more = distinct.size() - SHOWN;
+        return String.join(", ", distinct.subList(0, Math.min(SHOWN, distinct.size())))
+                + (more > 0 ? " and " + Show.count(more) + " more" : "");
+    }
+
+    /** What a negative would do. */
+    record Tried(@Nullable Proposal tried, String in, String fault) {}
+
+    /** What a negative that somebody writes would take and block, before it is one. */
+    @GetMapping("/projects/{id}/negatives/try")
+    String tryOut(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String negative,
+            @RequestParam(defaultValue = "PHRASE") MatchType type,
+            @RequestParam(defaultValue = "") String in,
+            Model model) {
+        Board board = frames.open(id).snapshot().board();
+        String text = Tidy.of(negative);
+        Optional<Planner.ServedGroup> group = named(board, in);
+        if (text.isEmpty() || !in.isBlank() && group.isEmpty()) {
+            Shown.in(model, new Tried(null, in, text.isEmpty() ? "" : "There is no ad group \"" + in.strip() + "\"."));
+        } else {
+            Shown.in(
+                    model,
+                    new Tried(
+                            board.negatives()
+                                    .tried(
+                                            text,
+                                            type,
+                                            key(group),
+                                            group.map(one -> Arrays.stream(one.keywords())
+                                                            .boxed()
+                                                            .toList())
+                                                    .orElse(List.of())),
+                            group.map(Planner.ServedGroup::name).orElse(""),
+                            ""));
+        }
+        model.addAttribute("base", "/projects/" + id);
+        return "serve/negatives :: tried";
+    }
+
+    private static Optional<Planner.ServedGroup> named(Board board, String name) {
+        return board.served().stream()
+                .filter(group -> group.name().equalsIgnoreCase(name.strip()))
+                .filter(group -> !group.keys().isEmpty())
+                .findFirst();
+    }
+
+    private static String key(Optional<Planner.ServedGroup> group) {
+        return group.map(one -> one.keys().getFirst()).orElse("");
+    }
+
+    /** A negative that was tried becomes one, of the campaign or of the ad group of a name. */
+    @PostMapping("/projects/{id}/negatives/add")
+    String add(
+            Act act,
+            @RequestParam String negative,
+            @RequestParam MatchType type,
+            @RequestParam(defaultValue = "") String in) {
+        Optional<Planner.ServedGroup> group = named(act.snapshot().board(), in);
+        if (!in.isBlank() && group.isEmpty()) {
+            return act.back(new Outcome.NoChange("There is no ad group \"" + in.strip() + "\"."));
+        }
+        String key = key(group);
+        return act.done(recipe -> said(List.of(negative), key, ServeEntry.Say.valueOf(type.name())));
+    }
+
+    /** Some negatives leave in a match type, or never, or as the rules say. */
+    @PostMapping("/projects/{id}/negatives")
+    String say(
+            Act act,
+            @RequestParam(defaultValue = "") List<String> text,
+            @RequestParam(defaultValue = "") String group,
+            @RequestParam ServeEntry.Say say) {
+        return text.isEmpty()
+                ? act.back(new Outcome.NoChange("No negative is ticked."))
+                : act.done(recipe -> said(text, group, say));
+    }
+
+    private static ServeEntry said(List<String> texts, String group, ServeEntry.Say say) {
+        return new ServeEntry.NegativesSaid(texts.stream()
+                .map(text -> new ServeEntry.Said(Tidy.of(text), group, say))
+                .toList());
+    }
+
+    /** The keywords that a negative would block are dropped. */
+    @PostMapping("/projects/{id}/negatives/drop")
+    String drop(Act act, @RequestParam String negative, @RequestParam MatchType type) {
+        Board board = act.snapshot().board();
+        List<String> blocked = board.negatives().blocked(Tidy.of(negative), type);
+        return blocked.isEmpty()
+                ? act.back(new Outcome.NoChange("It blocks nothing that is served any more."))
+                : act.done(recipe ->
+                        new SiftEntry.Judged(blocked, board.keywords().otherSpellings(blocked), Standing.DROPPED));
+    }
+
+    /** A starter list of the pantry is taken, and its words that block nothing here leave as phrases. */
+    @PostMapping("/projects/{id}/negatives/list")
+    String take(Act act, @RequestParam String list) {
+        WordList newest = pantry.find(list).orElseThrow(() -> new Refusal("The pantry has no list \"" + list + "\""));
+        return act.done(recipe -> new SiftEntry.ListTaken(newest));
+    }
+
+    /**
+     * The negatives that keep an ad group apart from others are taken.
+     *
+     * @param key of its group; empty for those of all ad groups
+     */
+    @PostMapping("/projects/{id}/negatives/apart")
+    String apart(Act act, @RequestParam(defaultValue = "") String key) {
+        Board board = act.snapshot().board();
+        List<ServeEntry.Said> all = new ArrayList<>();
+        for (Apart.Steer steer : board.apart()) {
+            List<String> keys = board.served().get(steer.from()).keys();
+            if (!keys.isEmpty() && (key.isEmpty() || keys.contains(key))) {
+                all.add(new ServeEntry.Said(
+                        steer.negative(),
+                        keys.getFirst(),
+                        ServeEntry.Say.valueOf(steer.type().name())));
+            }
+        }
+        return all.isEmpty()
+                ? act.back(new Outcome.NoChange("No search would trigger its neighbour."))
+                : act.done(recipe -> new ServeEntry.NegativesSaid(all));
+    }
+
+    /** Whether all that keeps groups apart leaves, as it is found whenever the plan is made. */
+    @PostMapping("/projects/{id}/negatives/rule")
+    String rule(Act act, @RequestParam boolean on) {
+        return act.done(recipe -> new ServeEntry.GroupsKeptApart(on));
+    }
+}

@@ -1,0 +1,167 @@
+package smorgas.core.serve;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SequencedMap;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
+import smorgas.core.text.Formulas;
+import smorgas.core.value.SearchWords;
+
+/**
+ * The negatives of a plan: words that rules drop, as phrases, and what a hand said of these and others. Platforms match
+ * negatives to the letter (common practice), so each leaves as the keywords write it. What would block a keyword of the plan
+ * is held back until somebody says that it is meant.
+ */
+final class Negatives {
+
+    private static final int SAMPLES = 20;
+
+    private final Keywords keywords;
+    private final Supplier<SearchWords> words;
+    private final Recipe recipe;
+    private final BitSet served;
+    private final List<Plan.Conflict> conflicts = new ArrayList<>();
+
+    /**
+     * Of a plan.
+     *
+     * @param words of all keywords; asked only if there are negatives
+     * @param served the keywords that the plan serves
+     */
+    Negatives(Keywords keywords, Supplier<SearchWords> words, Recipe recipe, BitSet served) {
+        this.keywords = keywords;
+        this.words = words;
+        this.recipe = recipe;
+        this.served = served;
+    }
+
+    /** What was held back, or leaves though it blocks, as far as was asked for negatives. */
+    List<Plan.Conflict> conflicts() {
+        return List.copyOf(conflicts);
+    }
+
+    /** Those of the campaign. */
+    List<Plan.Negative> ofCampaign() {
+        SequencedMap<String, MatchType> wanted = new LinkedHashMap<>();
+        ruled(recipe).forEach(word -> wanted.put(word, MatchType.PHRASE));
+        said("", wanted);
+        List<Plan.Negative> leaving = new ArrayList<>();
+        wanted.forEach((word, type) -> leaving.addAll(unblocking(word, type, "", served)));
+        leaving.removeIf(negative -> Formulas.runs(negative.keyword()));
+        return leaving.stream().distinct().toList();
+    }
+
+    /** Those of an ad group that a hand has given it. */
+    List<Plan.Negative> ofGroups(Collection<String> keys, int[] keywordsOf) {
+        List<Plan.Negative> leaving = new ArrayList<>();
+        if (!recipe.serving().said().isEmpty()) {
+            BitSet own = new BitSet();
+            for (int keyword : keywordsOf) {
+                own.set(keyword);
+            }
+            for (String key : keys) {
+                SequencedMap<String, MatchType> wanted = new LinkedHashMap<>();
+                said(key, wanted);
+                wanted.forEach((word, type) -> leaving.addAll(unblocking(word, type, key, own)));
+            }
+        }
+        return leaving;
+    }
+
+    private void said(String group, Map<String, MatchType> wanted) {
+        recipe.serving().said().forEach((place, say) -> {
+            if (place.group().equals(group)) {
+                say.type().ifPresentOrElse(type -> wanted.put(place.text(), type), () -> wanted.remove(place.text()));
+            }
+        });
+    }
+
+    /** The words that rules drop, each once. */
+    static List<String> ruled(Recipe recipe) {
+        return recipe.sifting().rules().stream()
+                .filter(rule -> rule.standing().orElse(Standing.KEPT) == Standing.DROPPED)
+                .flatMap(rule -> dropped(rule, recipe))
+                .distinct()
+                .toList();
+    }
+
+    /** The words for which a rule drops keywords; none if it does so for something else. */
+    static Stream<String> dropped(Rule rule, Recipe recipe) {
+        return switch (rule.when()) {
+            case Condition.HasWord has -> Stream.of(has.word());
+            case Condition.HasAnyWord any -> any.words().stream();
+            case Condition.OnList on ->
+                Optional.ofNullable(recipe.sifting().lists().get(on.list())).stream()
+                        .map(WordList::words)
+                        .flatMap(List::stream);
+            default -> Stream.of();
+        };
+    }
+
+    /** The ways in which a word is written, if it may leave; else it becomes a conflict. */
+    private List<Plan.Negative> unblocking(String word, MatchType type, String group, BitSet among) {
+        List<Plan.Negative> negatives = written(word, type, group).stream()
+                .map(one -> new Plan.Negative(one, type))
+                .toList();
+        BitSet blocked = blocked(word, type, group, among);
+        if (blocked.isEmpty()) {
+            return negatives;
+        }
+        boolean leaves = recipe.serving().negatives().contains(word);
+        conflicts.add(new Plan.Conflict(
+                word,
+                type,
+                group,
+                blocked.cardinality(),
+                blocked.stream().limit(SAMPLES).mapToObj(keywords::text).toList(),
+                leaves,
+                narrower(word, type, group, among)));
+        return leaves ? negatives : List.of();
+    }
+
+    /** The keywords among some that a negative would block, in each way in which it is written. */
+    BitSet blocked(String word, MatchType type, String group, BitSet among) {
+        BitSet blocked = new BitSet();
+        written(word, type, group).forEach(one -> blocked.or(words.get().blocked(one, type)));
+        blocked.and(among);
+        return blocked;
+    }
+
+    /** The widest of the narrower match types in which it would block none of them. */
+    Optional<MatchType> narrower(String word, MatchType type, String group, BitSet among) {
+        return Stream.of(MatchType.values())
+                .filter(other -> other.compareTo(type) > 0)
+                // One word is the same in broad and in phrase.
+                .filter(other -> blocked(word, other, group, among).isEmpty())
+                .findFirst();
+    }
+
+    /** A word of the campaign leaves in every form that keywords have; a whole search, and what parts groups, as it stands. */
+    private List<String> written(String word, MatchType type, String group) {
+        List<String> written = new ArrayList<>(List.of(word));
+        if (type == MatchType.EXACT || !group.isEmpty()) {
+            return written;
+        }
+        keywords.folded()
+                .find(word)
+                .filter(found -> found.length == 1)
+                .ifPresent(found -> keywords.folded().surfaces(found[0]).stream()
+                        .filter(surface -> !surface.equals(word))
+                        .sorted()
+                        .forEach(written::add));
+        return written;
+    }
+}
