@@ -27,7 +27,7 @@ class RoomsTest {
             // Fold's input is Gather's result, and so on down the one direction; never the other way.
             Map.entry("core.fold", Set.of("core.text", "core.column", "core.recipe", "core.gather")),
             Map.entry("core.sift", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
-            Map.entry("core.value", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
+            Map.entry("core.value", Set.of("core.text", "core.column", "core.recipe", "core.gather", "core.fold")),
             // Within Group: engines know nothing of hands and results, and what reads a result is known by nobody in
             // it.
             Map.entry("core.group.engine", Set.of("core.text", "core.column", "core.recipe", "core.fold")),

@@ -85,6 +85,7 @@ final class EntryKinds {
             new Kind("intent-worded", 1, ValueEntry.IntentWorded.class),
             new Kind("assumptions", 1, ValueEntry.AssumptionsSet.class),
             new Kind("click-table", 1, ValueEntry.ClickTableSet.class),
+            new Kind("feedback-settings", 1, ValueEntry.FeedbackSet.class),
             new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
             new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));

@@ -110,4 +110,18 @@ public sealed interface ValueEntry extends Entry {
             return "Took clicks by place from \"" + table.name() + "\"";
         }
     }
+
+    /** How reports are read was said. */
+    record FeedbackSet(FeedbackSettings settings) implements ValueEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("feedback");
+        }
+
+        @Override
+        public String sentence() {
+            return "Judges terms of reports after " + Entry.count(settings.clicks(), "click") + ", reports "
+                    + (settings.added() ? "added up" : "one at a time");
+        }
+    }
 }

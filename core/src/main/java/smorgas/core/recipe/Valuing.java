@@ -15,6 +15,7 @@ import java.util.stream.Stream;
  * @param byTag what is assumed otherwise of those with a tag; of a keyword with several the latest holds
  * @param byGroup what is assumed otherwise of those in a group, by its key; stronger than what is of its tags
  * @param clicks how many clicks each place draws
+ * @param feedback how reports are read
  */
 public record Valuing(
         SequencedMap<String, Intent> intents,
@@ -22,7 +23,8 @@ public record Valuing(
         Assumptions assumptions,
         SequencedMap<String, Assumptions> byTag,
         SequencedMap<String, Assumptions> byGroup,
-        ClickTable clicks) {
+        ClickTable clicks,
+        FeedbackSettings feedback) {
 
     /** Nothing decided. */
     public static final Valuing NONE = new Valuing(
@@ -31,7 +33,8 @@ public record Valuing(
             Assumptions.NONE,
             new LinkedHashMap<>(),
             new LinkedHashMap<>(),
-            ClickTable.USUAL);
+            ClickTable.USUAL,
+            FeedbackSettings.STANDARD);
 
     public Valuing {
         intents = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(intents));
@@ -48,6 +51,7 @@ public record Valuing(
         SequencedMap<String, Assumptions> groups = new LinkedHashMap<>(byGroup);
         Assumptions all = assumptions;
         ClickTable table = clicks;
+        FeedbackSettings reports = feedback;
         for (ValueEntry entry : entries) {
             switch (entry) {
                 case ValueEntry.IntentSaid one ->
@@ -65,9 +69,10 @@ public record Valuing(
                     }
                 }
                 case ValueEntry.ClickTableSet one -> table = one.table();
+                case ValueEntry.FeedbackSet one -> reports = one.settings();
             }
         }
-        return new Valuing(said, worded, all, tags, groups, table);
+        return new Valuing(said, worded, all, tags, groups, table, reports);
     }
 
     private static <T> void put(SequencedMap<String, T> map, String key, T value, boolean on) {

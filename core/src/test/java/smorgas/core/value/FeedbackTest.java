@@ -1,0 +1,142 @@
+package smorgas.core.value;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import smorgas.core.board.Board;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.FeedbackSettings;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.Standing;
+
+class FeedbackTest {
+
+    private static Lines report(long number, String text, String currency, String market, String gathered) {
+        Lines lines = TestLists.lines(number, "report " + number, text.getBytes(StandardCharsets.UTF_8));
+        return lines.described(new BasketInfo(
+                        lines.name(), BasketInfo.Kind.SEARCH_TERMS, "", "", market, currency, gathered, ""))
+                .bringing(false);
+    }
+
+    private static final String FIRST = "search term,clicks,impressions,cost,conversions\n"
+            + "bee hive,80,1000,40.00,4\nBee Hives,20,200,10.00,0\ncheap bee hive kit,30,300,12.00,2\n"
+            + "bee hive hair,90,900,45.00,0\nhoney jobs,60,100,6.00,0\nmead,5,50,1.00,1\n";
+
+    private static final String SECOND = "search term,clicks,impressions,cost,conversions\n"
+            + "bee hive,100,1000,60.00,6\nhive hair clip,20,200,10.00,0\nhoney jobs,50,100,5.00,0\n";
+
+    private static Feedback.Found found(FeedbackSettings settings, Lines... reports) {
+        List<Lines> all =
+                new java.util.ArrayList<>(List.of(TestLists.lines(1, "bee hive\nsmoker\nhoney\nhoney jobs\n")));
+        all.addAll(List.of(reports));
+        Board board = Board.of(
+                all,
+                Recipe.of(
+                        List.of(
+                                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("jobs"), Standing.DROPPED)),
+                                new SiftEntry.Judged(List.of("honey"), Standing.KEPT),
+                                new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of(), "hives")),
+                        "en"));
+        return Feedback.of(
+                board.keywords(),
+                board.standings().remaining(),
+                board.standings().with(Standing.KEPT),
+                board.groups().grouping()::groupOf,
+                settings,
+                "GBP",
+                "United Kingdom",
+                Set.of("for"));
+    }
+
+    private static Feedback.Term term(Feedback.Found found, String text) {
+        return found.terms().stream()
+                .filter(term -> term.text().equals(text))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The sums were counted by hand. */
+    @Test
+    void termsHitKeywordsAndWhatNeverConvertsIsProposedAsANegative() {
+        Feedback.Found found = found(
+                FeedbackSettings.STANDARD,
+                report(2, FIRST, "GBP", "", "2026-10-05"),
+                report(3, SECOND, "", "United Kingdom", "2026-10-12"));
+        assertThat(term(found, "bee hive").figures())
+                .isEqualTo(new Feedback.Figures(180, 2_000, 100_000_000, 1_000, true));
+        assertThat(term(found, "bee hive").hit()).isEqualTo(Feedback.Hit.EXACT);
+        assertThat(term(found, "bee hives").hit()).isEqualTo(Feedback.Hit.CLOSE);
+        assertThat(term(found, "cheap bee hive kit").hit()).isEqualTo(Feedback.Hit.PHRASE);
+        assertThat(term(found, "honey jobs").hit()).isEqualTo(Feedback.Hit.DROPPED);
+        assertThat(term(found, "mead").hit()).isEqualTo(Feedback.Hit.NONE);
+        assertThat(found.wastes())
+                .as("hair and jobs have 110 clicks in two terms each; honey is kept")
+                .extracting(Feedback.Waste::text)
+                .containsExactly("hair", "jobs");
+        assertThat(found.fresh()).extracting(Feedback.Term::text).containsExactly("cheap bee hive kit", "mead");
+        assertThat(found.groups()).singleElement().satisfies(group -> {
+            assertThat(group.terms())
+                    .as("exact, close and the two that hold it")
+                    .isEqualTo(4);
+            assertThat(group.figures().clicks()).isEqualTo(320);
+            assertThat(group.wasted()).isFalse();
+        });
+        assertThat(found.weeks())
+                .extracting(week -> week.name() + " " + week.figures().clicks())
+                .containsExactly("2026-10-05, report 2 285", "2026-10-12, report 3 170");
+        assertThat(found.told()).isEmpty();
+    }
+
+    @Test
+    void theNewestTellsWhereReportsOverlapAndAFewClicksProveNothing() {
+        Feedback.Found newest = found(
+                new FeedbackSettings(100, false),
+                report(3, SECOND, "GBP", "", "2026-10-12"),
+                report(2, FIRST, "GBP", "", "2026-10-05"));
+        assertThat(term(newest, "bee hive").figures().clicks()).isEqualTo(100);
+        assertThat(newest.wastes())
+                .as("hair has 90 and 20 in two terms")
+                .extracting(Feedback.Waste::text)
+                .containsExactly("hair");
+        assertThat(found(new FeedbackSettings(1_000, true), report(2, FIRST, "GBP", "", ""))
+                        .wastes())
+                .isEmpty();
+    }
+
+    @Test
+    void weeksComeOfTheDaysAndWhatCannotBeComparedIsLeftOutWithALine() {
+        Lines dated = report(
+                2,
+                "search term,date,clicks,cost,conversions\nbee hive,2026-11-02,10,1,0\nbee hive,2026-11-08,5,1,1\n"
+                        + "bee hive,2026-11-09,7,1,0\n",
+                "GBP",
+                "",
+                "");
+        assertThat(found(FeedbackSettings.STANDARD, dated).weeks())
+                .extracting(week -> week.name() + " " + week.figures().clicks())
+                .containsExactly("2026-11-02 15", "2026-11-09 7");
+        Feedback.Found others = found(
+                FeedbackSettings.STANDARD,
+                report(2, FIRST, "USD", "", ""),
+                report(3, FIRST, "GBP", "Germany", ""),
+                report(4, "search term,impressions\nbee hive,5\n", "GBP", "", ""),
+                report(5, "search term,clicks\nsmoker,500\n", "GBP", "", ""));
+        assertThat(others.told())
+                .hasSize(4)
+                .anyMatch(line -> line.startsWith("report 2 is in USD and the project in GBP"))
+                .anyMatch(line -> line.startsWith("report 3 is of Germany"))
+                .anyMatch(line -> line.startsWith("report 4 has no column of clicks"))
+                .anyMatch(line -> line.startsWith("report 5 has no conversions"));
+        assertThat(others.terms()).hasSize(1);
+        assertThat(others.wastes()).as("unknown is not none").isEmpty();
+    }
+}
