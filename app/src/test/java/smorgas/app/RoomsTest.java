@@ -125,7 +125,7 @@ class RoomsTest {
                                 : "");
     }
 
-    /** A month is a value and asks no clock. */
+    /** A month and a day are values; nobody asks which is now. */
     @Test
     void theCoreKnowsNeitherWebNorSqlNorClockNorLog() {
         List<String> violations = new ArrayList<>();
@@ -134,11 +134,14 @@ class RoomsTest {
                 for (Dependency dependency : from.getDirectDependenciesFromSelf()) {
                     String to = dependency.getTargetClass().getName();
                     if (to.matches(
-                            "(org\\.springframework|java\\.sql|javax\\.(?!xml)|jakarta|org\\.jooq|org\\.slf4j|java\\.time(?!\\.(YearMonth|DateTimeException))"
+                            "(org\\.springframework|java\\.sql|javax\\.(?!xml)|jakarta|org\\.jooq|org\\.slf4j|java\\.time(?!\\.(YearMonth|LocalDate|DayOfWeek|temporal\\.|format\\.|DateTimeException))"
                                     + "|java\\.util\\.logging|java\\.net|java\\.nio\\.file|tools\\.jackson\\.databind)\\b.*")) {
                         violations.add(dependency.getDescription());
                     }
                 }
+                from.getMethodCallsFromSelf().stream()
+                        .filter(call -> call.getName().equals("now"))
+                        .forEach(call -> violations.add(call.getDescription()));
             }
         }
         assertThat(violations).isEmpty();
