@@ -243,7 +243,7 @@
         box.checked = event.target.checked;
       });
   });
-  // Words, worth and rules stay open or folded to their edge, as one left them.
+  // Words, worth, promise and rules stay open or folded to their edge, as one left them.
   document.addEventListener(
     "toggle",
     (event) => {
@@ -254,7 +254,7 @@
   );
   const edges = () => {
     document.querySelectorAll(".edge").forEach((panel) => {
-      const shut = panel.id === "worth" || (panel.id === "rules" && innerWidth < 1440);
+      const shut = ["worth", "promise"].includes(panel.id) || (panel.id === "rules" && innerWidth < 1440);
       const kept = localStorage.getItem(`smorgas-${panel.id}`) || (shut ? "shut" : "open");
       panel.open = "open" in panel.dataset || kept === "open";
     });

@@ -86,6 +86,7 @@ final class EntryKinds {
             new Kind("assumptions", 1, ValueEntry.AssumptionsSet.class),
             new Kind("click-table", 1, ValueEntry.ClickTableSet.class),
             new Kind("feedback-settings", 1, ValueEntry.FeedbackSet.class),
+            new Kind("promise", 1, ValueEntry.PromiseSet.class),
             new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
             new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));

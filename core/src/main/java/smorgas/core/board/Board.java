@@ -12,6 +12,7 @@ import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Valuing;
 import smorgas.core.serve.NegativeProposals;
@@ -24,6 +25,7 @@ import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
 import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
+import smorgas.core.value.Promise;
 import smorgas.core.value.SearchWords;
 import smorgas.core.value.Worth;
 
@@ -147,6 +149,16 @@ public final class Board {
     /** What each keyword may bring if something else were assumed. */
     public Worth worthIf(Valuing valuing) {
         return Stages.worth(keywords(), standings(), this::groups, valuing);
+    }
+
+    /** What each keyword promises by the project's weights. */
+    public Promise promise() {
+        return get(Stages.PROMISE);
+    }
+
+    /** What each keyword would promise by other weights. */
+    public Promise promiseIf(PromiseSettings settings) {
+        return Promise.of(keywords(), intents(), settings, standings().remaining());
     }
 
     /** The words and phrases of the keywords. */

@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
@@ -42,6 +43,8 @@ public final class Facts {
                     Computed.EXPECTED_COST,
                     Computed.WORTH,
                     Computed.RETURN -> board.recipe().valuing().assumes();
+            case Computed.PROMISE, Computed.PROMISE_SCORE ->
+                board.recipe().valuing().promise().asks();
             case Computed.NOTE -> !board.recipe().notes().keywords().isEmpty();
             case Computed other -> true;
         };
@@ -72,6 +75,7 @@ public final class Facts {
             case Computed.EXPECTED_COST -> board.worth().numbers(Worth.Part.COST);
             case Computed.WORTH -> board.worth().numbers(Worth.Part.VALUE);
             case Computed.RETURN -> board.worth().numbers(Worth.Part.RETURN);
+            case Computed.PROMISE_SCORE -> board.promise().scores();
             default -> keywords.numbers(fact);
         };
     }
@@ -95,6 +99,10 @@ public final class Facts {
             case Computed.TAGS -> board.standings().tags().of(keyword);
             case Computed.INTENT ->
                 board.intents().seen(keyword).stream().map(Intent::label).toList();
+            case Computed.PROMISE ->
+                Stream.of(board.promise().named(keyword))
+                        .filter(name -> !name.isEmpty())
+                        .toList();
             case Computed.NOTE -> List.copyOf(notes().getOrDefault(keyword, Set.of()));
             case Computed.GROUP -> group(keyword);
             case Computed other -> throw new IllegalArgumentException("no texts: " + other);

@@ -40,6 +40,7 @@ import smorgas.core.sift.UsualViews;
 import smorgas.core.text.Words;
 import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
+import smorgas.core.value.Promise;
 import smorgas.core.value.SearchWords;
 import smorgas.core.value.Worth;
 
@@ -147,6 +148,15 @@ final class Stages {
             return group < 0 ? new int[0] : groups.get().grouping().members().row(group);
         });
     }
+
+    static final Declared<Promise> PROMISE = declare(
+            List.of(KEYWORDS, INTENTS, STANDINGS),
+            same(recipe -> recipe.valuing().promise()),
+            made -> Promise.of(
+                    made.get(KEYWORDS),
+                    made.get(INTENTS),
+                    made.recipe().valuing().promise(),
+                    made.get(STANDINGS).remaining()));
 
     static final Declared<SearchWords> SEARCH_WORDS = declare(List.of(KEYWORDS), made -> {
         Keywords keywords = made.get(KEYWORDS);

@@ -24,6 +24,10 @@ public enum Computed implements Fact {
     WORTH("Worth", 100, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** The worth less the expected cost. */
     RETURN("Return", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
+    /** The class of its promise, by the researcher's own weights. */
+    PROMISE("Promise", false, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
+    /** From 0 to 100. */
+    PROMISE_SCORE("Promise score", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
     /** What a hand has written down beside it. */
     NOTE("Note", false, Since.JUDGED, true, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** As ad platforms count them: what stands between spaces. */

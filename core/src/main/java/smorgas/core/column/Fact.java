@@ -87,7 +87,7 @@ public sealed interface Fact permits Figure, Computed {
                 .findFirst();
     }
 
-    /** Keyword, standing and reason before the figures, the rest behind them; trend and worth beside searches. */
+    /** Keyword, standing and reason before the figures, the rest behind them; trend, worth and promise beside searches. */
     final class Order {
         private static final List<Fact> ALL = inOrder();
 
@@ -96,7 +96,7 @@ public sealed interface Fact permits Figure, Computed {
         private static List<Fact> inOrder() {
             List<Fact> all = new ArrayList<>(List.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON));
             all.addAll(Arrays.asList(Figure.values()));
-            all.addAll(all.indexOf(Figure.SEARCHES) + 1, List.of(Computed.TREND, Computed.WORTH));
+            all.addAll(all.indexOf(Figure.SEARCHES) + 1, List.of(Computed.TREND, Computed.WORTH, Computed.PROMISE));
             Arrays.stream(Computed.values()).filter(fact -> !all.contains(fact)).forEach(all::add);
             return List.copyOf(all);
         }

@@ -124,4 +124,20 @@ public sealed interface ValueEntry extends Entry {
                     + (settings.added() ? "added up" : "one at a time");
         }
     }
+
+    /** How promise is judged was said; with no weights there is no verdict. */
+    record PromiseSet(PromiseSettings settings) implements ValueEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("promise");
+        }
+
+        @Override
+        public String sentence() {
+            return settings.asks()
+                    ? "Judges promise by " + Entry.count(settings.weights().size(), "weight") + " in "
+                            + settings.classes().size() + (settings.classes().size() == 1 ? " class" : " classes")
+                    : "Judges no promise";
+        }
+    }
 }

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
  * @param byGroup what is assumed otherwise of those in a group, by its key; stronger than what is of its tags
  * @param clicks how many clicks each place draws
  * @param feedback how reports are read
+ * @param promise how promise is judged
  */
 public record Valuing(
         SequencedMap<String, Intent> intents,
@@ -24,7 +25,8 @@ public record Valuing(
         SequencedMap<String, Assumptions> byTag,
         SequencedMap<String, Assumptions> byGroup,
         ClickTable clicks,
-        FeedbackSettings feedback) {
+        FeedbackSettings feedback,
+        PromiseSettings promise) {
 
     /** Nothing decided. */
     public static final Valuing NONE = new Valuing(
@@ -34,7 +36,8 @@ public record Valuing(
             new LinkedHashMap<>(),
             new LinkedHashMap<>(),
             ClickTable.USUAL,
-            FeedbackSettings.STANDARD);
+            FeedbackSettings.STANDARD,
+            PromiseSettings.NONE);
 
     public Valuing {
         intents = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(intents));
@@ -52,6 +55,7 @@ public record Valuing(
         Assumptions all = assumptions;
         ClickTable table = clicks;
         FeedbackSettings reports = feedback;
+        PromiseSettings judged = promise;
         for (ValueEntry entry : entries) {
             switch (entry) {
                 case ValueEntry.IntentSaid one ->
@@ -70,9 +74,10 @@ public record Valuing(
                 }
                 case ValueEntry.ClickTableSet one -> table = one.table();
                 case ValueEntry.FeedbackSet one -> reports = one.settings();
+                case ValueEntry.PromiseSet one -> judged = one.settings();
             }
         }
-        return new Valuing(said, worded, all, tags, groups, table, reports);
+        return new Valuing(said, worded, all, tags, groups, table, reports, judged);
     }
 
     private static <T> void put(SequencedMap<String, T> map, String key, T value, boolean on) {

@@ -57,6 +57,9 @@ final class Ranks {
                 yield ranks;
             }
             case Computed.GROUP -> byGroup(board);
+            // The best class last of the rising, those of one class by what they score.
+            case Computed.PROMISE ->
+                byNumber(board.promise().scores(), board.keywords().size());
             case Fact other ->
                 other.number()
                         ? byNumber(

@@ -70,6 +70,7 @@ class SiftController {
             List<ViewLink> usualViews,
             String sortedBy,
             WorthPanel worth,
+            PromisePanel promise,
             @Nullable Story story) {}
 
     /** A view that is one click away. */
@@ -118,6 +119,7 @@ class SiftController {
                                 .toList(),
                         table.sortedBy(),
                         WorthPanel.of(board, assume, table.found()),
+                        PromisePanel.of(board, table.found()),
                         Story.of(Tidy.of(story), board, line -> others(line, snapshot))
                                 .orElse(null)));
         frames.frame(model, id, snapshot, Step.SIFT);

@@ -33,6 +33,7 @@ record Story(
         String served,
         String intent,
         String worth,
+        String promise,
         String note) {
 
     private static final int SOURCES = 60;
@@ -73,6 +74,7 @@ record Story(
                 served(keyword, board),
                 intent(keyword, board),
                 WorthPanel.how(board, keyword),
+                PromisePanel.how(board, keyword),
                 board.facts().exported(Computed.NOTE, keyword));
     }
 

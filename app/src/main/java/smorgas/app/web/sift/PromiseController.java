@@ -1,0 +1,103 @@
+package smorgas.app.web.sift;
+
+import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.web.frame.Act;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Shown;
+import smorgas.core.board.Board;
+import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.PromiseSettings;
+import smorgas.core.recipe.ValueEntry;
+import smorgas.core.text.Refusal;
+
+/** How promise is judged: told before it is set, and set. */
+@Controller
+class PromiseController {
+
+    private final Frames frames;
+
+    PromiseController(Frames frames) {
+        this.frames = frames;
+    }
+
+    @ModelAttribute("query")
+    SiftQuery query(@RequestParam Map<String, String> parameters) {
+        return SiftQuery.of(parameters);
+    }
+
+    /** What the weights in the form come to. */
+    record Preview(List<PromisePanel.Count> counts, String fault) {}
+
+    /** What the weights that stand in the form would come to for what is on view. */
+    @GetMapping("/projects/{id}/promise/preview")
+    String preview(
+            @PathVariable long id,
+            @ModelAttribute("query") SiftQuery query,
+            @RequestParam Map<String, String> form,
+            Model model) {
+        Board board = frames.open(id).snapshot().board();
+        BitSet view = board.matcher().match(query.condition(), board.standings());
+        try {
+            PromiseSettings settings = settings(form);
+            Shown.in(
+                    model,
+                    new Preview(
+                            settings.asks()
+                                    ? PromisePanel.counts(board, board.promiseIf(settings), settings, view)
+                                    : List.of(),
+                            ""));
+        } catch (Refusal refused) {
+            Shown.in(model, new Preview(List.of(), String.valueOf(refused.getMessage())));
+        }
+        return "sift/promise :: counts";
+    }
+
+    /** The weights are set: those of the form, a preset's, or none. */
+    @PostMapping("/projects/{id}/promise")
+    String weigh(Act act, @RequestParam(defaultValue = "") String preset, @RequestParam Map<String, String> form) {
+        return act.done(recipe -> new ValueEntry.PromiseSet(
+                switch (preset) {
+                    case "ads" -> PromiseSettings.FOR_ADS;
+                    case "pages" -> PromiseSettings.FOR_PAGES;
+                    case "none" -> PromiseSettings.NONE;
+                    default -> settings(form);
+                }));
+    }
+
+    private static PromiseSettings settings(Map<String, String> form) {
+        Map<PromiseSettings.Factor, Integer> weights = new EnumMap<>(PromiseSettings.Factor.class);
+        for (PromiseSettings.Factor factor : PromiseSettings.Factor.values()) {
+            put(weights, factor, factor.label(), form.getOrDefault("w-" + factor.name(), ""));
+        }
+        Map<Intent, Integer> intents = new EnumMap<>(Intent.class);
+        for (Intent intent : Intent.values()) {
+            put(intents, intent, intent.label(), form.getOrDefault("i-" + intent.name(), ""));
+        }
+        return new PromiseSettings(
+                weights,
+                intents,
+                PromiseSettings.words(form.getOrDefault("points", "")),
+                PromiseSettings.classes(form.getOrDefault("classes", "")));
+    }
+
+    private static <K> void put(Map<K, Integer> numbers, K key, String label, String text) {
+        String number = text.strip().replace('\u2212', '-');
+        if (!number.isEmpty()) {
+            if (!number.matches("[+-]?\\d{1,3}")) {
+                throw new Refusal("\"" + text.strip() + "\" is no weight of \"" + label
+                        + "\"; write a whole number such as 40 or -15");
+            }
+            numbers.put(key, Integer.parseInt(number));
+        }
+    }
+}

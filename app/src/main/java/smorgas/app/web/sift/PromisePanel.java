@@ -1,0 +1,127 @@
+package smorgas.app.web.sift;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Numbers;
+import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.PromiseSettings;
+import smorgas.core.value.Promise;
+
+/**
+ * The weights of promise, and what they come to for what is on view.
+ *
+ * @param weights of each factor as it was written
+ * @param intents the points of each intent
+ * @param words as {@link PromiseSettings#words} reads them
+ * @param classes as {@link PromiseSettings#classes} reads them
+ * @param counts how many keywords on view are in each class; none if nothing is weighed
+ */
+record PromisePanel(
+        List<Field> weights, List<Field> intents, String words, String classes, List<Count> counts, boolean asks) {
+
+    /** A number that can be written. */
+    record Field(String name, String label, String value) {}
+
+    /** A class with what is in it, and some of the best of them. */
+    record Count(String name, String keywords, String share, String samples) {}
+
+    private static final int SAMPLES = 3;
+
+    /** The panel of a board. */
+    static PromisePanel of(Board board, BitSet view) {
+        PromiseSettings settings = board.recipe().valuing().promise();
+        return new PromisePanel(
+                Stream.of(PromiseSettings.Factor.values())
+                        .map(factor -> new Field(factor.name(), factor.label(), written(settings.weights(), factor)))
+                        .toList(),
+                Stream.of(Intent.values())
+                        .map(intent -> new Field(intent.name(), intent.label(), written(settings.intents(), intent)))
+                        .toList(),
+                settings.words().entrySet().stream()
+                        .map(word -> word.getKey() + ", " + word.getValue())
+                        .collect(Collectors.joining("\n")),
+                settings.classes().stream()
+                        .map(one -> one.name() + ", " + one.share())
+                        .collect(Collectors.joining("\n")),
+                settings.asks() ? counts(board, board.promise(), settings, view) : List.of(),
+                settings.asks());
+    }
+
+    private static <K> String written(Map<K, Integer> numbers, K key) {
+        return numbers.containsKey(key) ? String.valueOf(numbers.get(key)) : "";
+    }
+
+    /** What is on view, by class. */
+    static List<Count> counts(Board board, Promise promise, PromiseSettings settings, BitSet view) {
+        int[] counts = promise.counts(view);
+        Numbers scores = promise.scores();
+        List<Integer> best = view.stream()
+                .filter(scores::known)
+                .boxed()
+                .sorted((a, b) -> Long.compare(scores.low(b), scores.low(a)))
+                .toList();
+        List<Count> told = new ArrayList<>();
+        for (int i = 0; i < counts.length; i++) {
+            boolean named = i < settings.classes().size();
+            String name = named ? settings.classes().get(i).name() : "unknown";
+            if (named || counts[i] > 0) {
+                told.add(new Count(
+                        name,
+                        Show.count(counts[i]),
+                        Show.percent(counts[i] / (double) Math.max(1, view.cardinality())),
+                        best.stream()
+                                .filter(keyword -> promise.named(keyword).equals(name))
+                                .limit(SAMPLES)
+                                .map(board.keywords()::text)
+                                .collect(Collectors.joining(", "))));
+            }
+        }
+        return told;
+    }
+
+    /** How the promise of a keyword comes about, as a sentence; empty if nothing is weighed. */
+    static String how(Board board, int keyword) {
+        PromiseSettings settings = board.recipe().valuing().promise();
+        if (!settings.asks()) {
+            return "";
+        }
+        Promise promise = board.promise();
+        String unknown = promise.unknown(keyword).stream()
+                .map(factor -> factor.label().toLowerCase(java.util.Locale.ENGLISH))
+                .collect(Collectors.joining(", "));
+        String left = unknown.isEmpty() ? "" : " Unknown, so neither good nor bad: " + unknown + ".";
+        if (promise.score(keyword).isEmpty()) {
+            return "Promise: none can be told, for nothing that is weighed is known.";
+        }
+        String by = promise.said(keyword).stream()
+                .map(said -> said(board, said, keyword))
+                .collect(Collectors.joining("; "));
+        return "Promise: " + promise.named(keyword) + ", "
+                + Math.round(100 * promise.score(keyword).getAsDouble()) + " of 100. " + by + "." + left;
+    }
+
+    private static String said(Board board, Promise.Said said, int keyword) {
+        String value = Show.percent(said.value());
+        String what =
+                switch (said.factor()) {
+                    case SEARCHES ->
+                        Show.number(Figure.SEARCHES, board.facts().numbers(Figure.SEARCHES), keyword)
+                                + " searches, more than " + value + " have";
+                    case BID -> "a bid higher than " + value + " have";
+                    case COMPETITION -> "competition " + value;
+                    case DIFFICULTY -> "difficulty " + value;
+                    case INTENT ->
+                        board.intents().lead(keyword).map(Intent::label).orElse("") + ", " + value
+                                + " as good as can be";
+                    case WORDS -> "its words, " + value + " as good as can be";
+                };
+        return what + " (weight " + said.weight() + ")";
+    }
+}
