@@ -1,6 +1,7 @@
 package smorgas.app.demo;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
@@ -12,9 +13,12 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Table;
 import smorgas.core.group.read.Anew;
+import smorgas.core.recipe.Assumed;
+import smorgas.core.recipe.Assumptions;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
@@ -26,7 +30,9 @@ import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.Span;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.WordList;
 
 /** Makes the demo project in an empty data folder: its lists in, a morning's decisions made, before the first page is served. */
@@ -147,6 +153,7 @@ public class DemoProject implements SmartInitializingSingleton {
         GroupPin.GroupsSettled standing =
                 Anew.standing(project.snapshot().board().groups());
         done(project.act(project.snapshot().version(), recipe -> standing));
+        done(project.act(project.snapshot().version(), recipe -> new ValueEntry.AssumptionsSet("", "", assumed())));
         done(project.act(
                 project.snapshot().version(),
                 recipe -> new ServeEntry.PlanSettingsChosen(new PlanSettings(
@@ -158,6 +165,16 @@ public class DemoProject implements SmartInitializingSingleton {
                         450_000,
                         false,
                         false))));
+    }
+
+    /** What a shop of this kind would assume: an order in forty clicks, and what is left of one. */
+    private static Assumptions assumed() {
+        return new Assumptions(
+                Map.of(
+                        Assumed.PLACE, new Span(1, 3),
+                        Assumed.CONVERSION_RATE, Span.of(250),
+                        Assumed.VALUE, Span.of(22_000_000)),
+                CostBy.CPC_OR_BIDS);
     }
 
     private static long basket(OpenProject project, String name) {

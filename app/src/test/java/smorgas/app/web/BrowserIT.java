@@ -47,7 +47,10 @@ class BrowserIT {
             "/projects/1/group?view=candidates&q=hive&candidate=hive+kit&parts=true",
             "/projects/1/group?view=compare&smallest=40",
             "/projects/1/group?smallest=9&shortest=1&longest=3&tightness=0&muted=bee&stop=for",
+            "/projects/1/sift?assume=tag:question&sort=-worth",
             "/projects/1/serve",
+            "/projects/1/negatives",
+            "/projects/1/feedback",
             "/projects/1/history",
             "/projects/1/keys",
             "/no/such/page");

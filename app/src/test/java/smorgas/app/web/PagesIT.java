@@ -25,7 +25,10 @@ class PagesIT {
             "fold",
             "sift",
             "group",
+            "sift?assume=all",
             "serve",
+            "negatives",
+            "feedback",
             "history",
             "keys",
             "sift?offer=bee&story=bee+hive");

@@ -42,7 +42,6 @@ class ScreenshotsIT {
 
     private static final List<View> VIEWS = List.of(
             new View("gather", "/projects/1/gather"),
-            new View("overlap", "/projects/1/gather#h-overlap"),
             new View("compare", "/projects/1/compare?left=basket:4&right=basket:5"),
             new View("fold", "/projects/1/fold"),
             new View("sift", "/projects/1/sift"),
@@ -57,8 +56,10 @@ class ScreenshotsIT {
             new View("group-doubts", "/projects/1/group?view=doubts"),
             new View("group-same", "/projects/1/group?view=same"),
             new View("group-candidates", "/projects/1/group?view=candidates"),
-            new View("group-alternatives", "/projects/1/group?view=compare"),
+            new View("worth", "/projects/1/sift?sort=-worth&assume=all"),
             new View("serve", "/projects/1/serve"),
+            new View("negatives", "/projects/1/negatives"),
+            new View("feedback", "/projects/1/feedback"),
             new View("history", "/projects/1/history"),
             new View("help", "/projects/1/sift", ColorScheme.LIGHT, "?"));
 

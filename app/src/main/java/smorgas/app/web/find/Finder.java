@@ -61,6 +61,12 @@ final class Finder {
             new Act("Look at the leftovers", "ungrouped rest", "group?leftovers=true"),
             new Act("See the groups grouped anew", "regroup recluster", "group?anew=all"),
             new Act("Mute words", "head word ignore", "group"),
+            new Act(
+                    "What keywords may bring",
+                    "worth value assumptions conversion rate clicks revenue return",
+                    "sift?assume=all"),
+            new Act("Look after negatives", "negative keywords block exclude starter lists keep apart", "negatives"),
+            new Act("Feedback of reports", "search terms report conversions cost waste", "feedback"),
             new Act("Download the plan", "export bulk ad groups csv serve match types bid campaign", "serve"),
             new Act("Download the recipe", "settings export next month", "history"),
             new Act("History of acts", "undo redo log", "history"),
