@@ -21,6 +21,7 @@ public final class Bench {
                         "flips",
                         "sifting",
                         "sifting-large",
+                        "values",
                         "dials",
                         "grouping",
                         "experts",
@@ -58,6 +59,7 @@ public final class Bench {
                     Served.sifting(script, folder, 10_000, 60);
                     Served.sifting(script, folder, 100_000, 40);
                 }
+                case "values" -> Values.run(100_000);
                 case "sifting-large" -> Served.sifting(script, folder, 1_000_000, 8);
                 case "dials" -> {
                     Served.dials(script, folder, 10_000, 40);
@@ -82,7 +84,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, values, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

@@ -1,7 +1,6 @@
 package smorgas.core.value;
 
-import it.unimi.dsi.fastutil.ints.Int2DoubleOpenHashMap;
-import it.unimi.dsi.fastutil.ints.Int2ObjectRBTreeMap;
+import it.unimi.dsi.fastutil.ints.Int2ObjectOpenHashMap;
 import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import it.unimi.dsi.fastutil.ints.IntOpenHashSet;
@@ -9,10 +8,13 @@ import it.unimi.dsi.fastutil.longs.Long2ObjectOpenHashMap;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
+import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
+import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.MatchType;
 
@@ -26,6 +28,8 @@ public final class Apart {
 
     /** Longer searches than this have too many sets of words to look up; runs of their words are looked up all the same. */
     private static final int MOST_WORDS = 8;
+
+    private static final int FEW_GROUPS = 16;
 
     /**
      * A negative that steers searches.
@@ -43,30 +47,37 @@ public final class Apart {
     private final SearchWords words;
     private final RaggedInts rows;
     private final int[][] members;
-    private final IntToDoubleFunction weight;
+    private final double[] weights;
     private final boolean[] little;
     /** By the words of a keyword, in their order for phrases and rising for sets, the keywords with these. */
     private final Long2ObjectOpenHashMap<IntArrayList> phrases = new Long2ObjectOpenHashMap<>();
 
     private final Long2ObjectOpenHashMap<IntArrayList> sets = new Long2ObjectOpenHashMap<>();
     private final IntArrayList[] groupsOf;
+    /** The words of each keyword in their order, and rising, each once. */
+    private final int[][] ordered;
+
+    private final int[][] risen;
 
     private Apart(SearchWords words, int[][] members, Collection<String> little, IntToDoubleFunction weight) {
         this.words = words;
         this.rows = words.rows();
         this.members = members;
-        this.weight = weight;
+        this.weights = new double[rows.size()];
         this.little = new boolean[words.count()];
         for (int word = 0; word < this.little.length; word++) {
             this.little[word] = little.contains(words.text(word));
         }
         this.groupsOf = new IntArrayList[rows.size()];
+        this.ordered = new int[rows.size()][];
+        this.risen = new int[rows.size()][];
         for (int group = 0; group < members.length; group++) {
             for (int keyword : members[group]) {
                 if (groupsOf[keyword] == null) {
                     groupsOf[keyword] = new IntArrayList(1);
                 }
                 groupsOf[keyword].add(group);
+                weights[keyword] = weight.applyAsDouble(keyword);
             }
         }
     }
@@ -98,28 +109,37 @@ public final class Apart {
             if (groupsOf[keyword] != null) {
                 int[] row = rows.row(keyword);
                 put(phrases, hash(row, 0, row.length), keyword);
+                ordered[keyword] = row;
                 if (broad) {
                     int[] set = set(row);
                     put(sets, hash(set, 0, set.length), keyword);
+                    risen[keyword] = set;
                 }
             }
         }
-        Int2ObjectRBTreeMap<IntOpenHashSet> triggered = new Int2ObjectRBTreeMap<>();
+        IntArrayList[] triggered = new IntArrayList[members.length];
         IntOpenHashSet found = new IntOpenHashSet();
         for (int search = 0; search < groupsOf.length; search++) {
             if (groupsOf[search] != null) {
                 found.clear();
                 triggers(search, broad, found);
                 for (int group : found) {
-                    triggered
-                            .computeIfAbsent(group, none -> new IntOpenHashSet())
-                            .add(search);
+                    if (triggered[group] == null) {
+                        triggered[group] = new IntArrayList();
+                    }
+                    triggered[group].add(search);
                 }
             }
         }
-        List<Steer> steers = new ArrayList<>();
-        triggered.forEach((group, searches) -> cover(group, searches.toIntArray(), steers));
-        return steers;
+        List<List<Steer>> ofGroup = new ArrayList<>(Collections.nCopies(members.length, List.of()));
+        Cores.run(members.length, FEW_GROUPS, (from, to) -> {
+            for (int group = from; group < to; group++) {
+                if (triggered[group] != null) {
+                    ofGroup.set(group, cover(group, triggered[group].toIntArray()));
+                }
+            }
+        });
+        return ofGroup.stream().flatMap(List::stream).toList();
     }
 
     private static int[] set(int[] row) {
@@ -141,38 +161,43 @@ public final class Apart {
 
     /** The groups, but its own, that a search would trigger. */
     private void triggers(int search, boolean broad, IntOpenHashSet found) {
-        int[] row = rows.row(search);
+        int[] row = ordered[search];
         for (int from = 0; from < row.length; from++) {
             for (int to = from + 1; to <= row.length; to++) {
                 if (to - from < row.length) {
-                    int[] part = Arrays.copyOfRange(row, from, to);
-                    hits(phrases, part, search, found);
+                    hits(phrases, ordered, row, from, to, search, found);
                 }
             }
         }
-        int[] distinct = set(row);
-        if (broad && distinct.length <= MOST_WORDS) {
+        if (broad && risen[search].length <= MOST_WORDS) {
+            int[] distinct = risen[search];
+            int[] part = new int[distinct.length];
             for (int chosen = 1; chosen < 1 << distinct.length; chosen++) {
-                int[] part = new int[Integer.bitCount(chosen)];
-                int at = 0;
+                int size = 0;
                 for (int i = 0; i < distinct.length; i++) {
                     if ((chosen & 1 << i) != 0) {
-                        part[at++] = distinct[i];
+                        part[size++] = distinct[i];
                     }
                 }
-                hits(sets, part, search, found);
+                hits(sets, risen, part, 0, size, search, found);
             }
         }
     }
 
-    private void hits(Long2ObjectOpenHashMap<IntArrayList> map, int[] part, int search, IntOpenHashSet found) {
-        IntArrayList keywords = map.get(hash(part, 0, part.length));
-        if (keywords == null) {
-            return;
-        }
-        for (int keyword : keywords) {
-            int[] row = map == sets ? set(rows.row(keyword)) : rows.row(keyword);
-            if (keyword != search && Arrays.equals(row, part)) {
+    /** The groups of the keywords that have just these words. */
+    private void hits(
+            Long2ObjectOpenHashMap<IntArrayList> map,
+            int[][] keys,
+            int[] words,
+            int from,
+            int to,
+            int search,
+            IntOpenHashSet found) {
+        IntArrayList keywords = map.get(hash(words, from, to));
+        for (int i = 0; keywords != null && i < keywords.size(); i++) {
+            int keyword = keywords.getInt(i);
+            int[] key = keys[keyword];
+            if (keyword != search && Arrays.equals(key, 0, key.length, words, from, to)) {
                 for (int group : groupsOf[keyword]) {
                     if (!groupsOf[search].contains(group)) {
                         found.add(group);
@@ -182,52 +207,77 @@ public final class Apart {
         }
     }
 
-    /** Words that none of the group has, those that steer most first; what no word steers is its own negative. */
-    private void cover(int group, int[] searches, List<Steer> steers) {
+    /**
+     * Words that none of the group has, those that steer most first; what no word steers is its own negative. What a word
+     * would add only falls while others are taken, so one is weighed anew only when it comes first (lazy greedy, as
+     * textbooks have it for such functions).
+     */
+    private List<Steer> cover(int group, int[] searches) {
         IntOpenHashSet own = new IntOpenHashSet();
         for (int keyword : members[group]) {
             rows.forEach(keyword, own::add);
         }
         IntArrays.quickSort(searches, (a, b) -> {
-            int byWeight = Double.compare(weight.applyAsDouble(b), weight.applyAsDouble(a));
+            int byWeight = Double.compare(weights[b], weights[a]);
             return byWeight != 0 ? byWeight : Integer.compare(a, b);
         });
-        List<Integer> left = new ArrayList<>(IntStream.of(searches).boxed().toList());
-        while (!left.isEmpty()) {
-            int word = heaviest(left, own);
-            if (word < 0) {
-                left.forEach(search -> steers.add(
-                        new Steer(group, String.join(" ", words.words(search)), MatchType.EXACT, List.of(search))));
-                return;
-            }
-            List<Integer> with =
-                    left.stream().filter(search -> has(search, word)).toList();
-            left.removeAll(Set.copyOf(with));
-            steers.add(new Steer(group, words.text(word), MatchType.PHRASE, with));
-        }
-    }
-
-    /** Of equal ones the first by the alphabet; -1 if every word of every search is one of the group's, or says nothing. */
-    private int heaviest(List<Integer> searches, IntOpenHashSet own) {
-        Int2DoubleOpenHashMap weights = new Int2DoubleOpenHashMap();
+        Int2ObjectOpenHashMap<IntArrayList> having = new Int2ObjectOpenHashMap<>();
         for (int search : searches) {
-            for (int word : IntStream.of(rows.row(search)).distinct().toArray()) {
+            rows.forEach(search, word -> {
                 if (!own.contains(word) && !little[word]) {
-                    weights.addTo(word, 1 + weight.applyAsDouble(search));
+                    IntArrayList list = having.computeIfAbsent(word, none -> new IntArrayList(2));
+                    if (list.isEmpty() || list.getInt(list.size() - 1) != search) {
+                        list.add(search);
+                    }
                 }
+            });
+        }
+        IntOpenHashSet left = new IntOpenHashSet(searches);
+        PriorityQueue<Candidate> candidates = new PriorityQueue<>();
+        having.forEach((word, list) -> candidates.add(candidate(word, list, left)));
+        List<Steer> steers = new ArrayList<>();
+        while (!candidates.isEmpty()) {
+            Candidate first = candidates.poll();
+            Candidate now = candidate(first.word(), first.searches(), left);
+            if (now.weight() < first.weight()) {
+                if (now.weight() > 0) {
+                    candidates.add(now);
+                }
+            } else {
+                List<Integer> with = now.searches().intStream().boxed().toList();
+                with.forEach(search -> left.remove((int) search));
+                steers.add(new Steer(group, words.text(first.word()), MatchType.PHRASE, with));
             }
         }
-        int best = -1;
-        for (int word : weights.keySet()) {
-            double difference = best < 0 ? 1 : weights.get(word) - weights.get(best);
-            if (difference > 0 || difference == 0 && words.text(word).compareTo(words.text(best)) < 0) {
-                best = word;
+        for (int search : searches) {
+            if (left.contains(search)) {
+                steers.add(new Steer(group, String.join(" ", words.words(search)), MatchType.EXACT, List.of(search)));
             }
         }
-        return best;
+        return steers;
     }
 
-    private boolean has(int search, int word) {
-        return IntStream.of(rows.row(search)).anyMatch(one -> one == word);
+    /** A word with the searches that it would steer and that no other does yet. */
+    private record Candidate(int word, String text, IntArrayList searches, double weight)
+            implements Comparable<Candidate> {
+        /** The heaviest first, of equal ones by the alphabet. */
+        @Override
+        public int compareTo(Candidate other) {
+            int byWeight = Double.compare(other.weight, weight);
+            return byWeight != 0 ? byWeight : text.compareTo(other.text);
+        }
+    }
+
+    private Candidate candidate(int word, IntArrayList searches, IntOpenHashSet left) {
+        IntArrayList with = new IntArrayList(searches.size());
+        double weight = 0;
+        for (int i = 0; i < searches.size(); i++) {
+            int search = searches.getInt(i);
+            if (left.contains(search)) {
+                with.add(search);
+                weight += 1 + weights[search];
+            }
+        }
+        return new Candidate(word, words.text(word), with, weight);
     }
 }
