@@ -21,6 +21,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.board.Board;
 import smorgas.core.board.Facts;
+import smorgas.core.board.FeedbackCsv;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Fact;
@@ -45,6 +46,8 @@ import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.text.Tidy;
+import smorgas.core.value.Feedback;
+import smorgas.core.value.Worth;
 import smorgas.meaning.model.MeaningModel;
 
 /** One run over some files. */
@@ -264,7 +267,13 @@ final class BatchRun {
                 writeKeywords(board, csv);
             }
             try (Csv csv = new Csv(writer(out, "groups.csv"))) {
-                writeGroups(board.groups(), csv);
+                writeGroups(board, csv);
+            }
+            Feedback.Found found = feedback(board);
+            if (!found.terms().isEmpty()) {
+                try (Csv csv = new Csv(writer(out, "feedback.csv"))) {
+                    FeedbackCsv.write(board, found, csv);
+                }
             }
             for (PlanFormat format : PlanFormat.ALL) {
                 format.write(board.plan(), writer(out, format.file()));
@@ -310,17 +319,46 @@ final class BatchRun {
         }
     }
 
-    private static void writeGroups(Groups groups, Csv csv) {
-        csv.row("group", "theme phrase", "keywords", "searches", "tightness", "broader themes");
+    /** What reports among the lists tell; of which currency and market they are is not known here. */
+    private static Feedback.Found feedback(Board board) {
+        return Feedback.of(
+                board.keywords(),
+                board.standings().remaining(),
+                board.standings().with(Standing.KEPT),
+                board.groups().grouping()::groupOf,
+                board.recipe().valuing().feedback(),
+                "",
+                "",
+                board.recipe().folding().littleWords());
+    }
+
+    /** With what each may bring if anything is assumed. */
+    private static void writeGroups(Board board, Csv csv) {
+        Groups groups = board.groups();
+        boolean worth = board.recipe().valuing().assumes();
+        List<String> header = new ArrayList<>(
+                List.of("group", "theme phrase", "keywords", "searches", "tightness", "broader themes"));
+        if (worth) {
+            header.add("worth");
+        }
+        csv.row(header.toArray(String[]::new));
         ThemeTree tree = groups.tree();
         for (int group : groups.order()) {
-            csv.row(
+            List<String> cells = new ArrayList<>(List.of(
                     groups.name(group),
                     String.join(" ", groups.grouping().theme(group)),
                     String.valueOf(groups.keywords(group)),
                     String.valueOf(groups.searches(group)),
                     decimals(groups.grouping().meanTightness(group)),
-                    String.join(LIST, tree.above(group)));
+                    String.join(LIST, tree.above(group))));
+            if (worth) {
+                Worth.Total sum = board.worth()
+                        .sum(groups.grouping().members().row(group))
+                        .parts()
+                        .get(Worth.Part.VALUE);
+                cells.add(sum == null ? "" : Csv.amount(Math.round(sum.middle()), 100));
+            }
+            csv.row(cells.toArray(String[]::new));
         }
     }
 

@@ -146,6 +146,11 @@ public final class Board {
         return get(Stages.WORTH);
     }
 
+    /** What all that is not dropped may bring together. */
+    public Worth.Sum worthLeft() {
+        return get(Stages.WORTH_LEFT);
+    }
+
     /** What each keyword may bring if something else were assumed. */
     public Worth worthIf(Valuing valuing) {
         return Stages.worth(keywords(), standings(), this::groups, valuing);

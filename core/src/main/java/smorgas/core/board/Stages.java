@@ -149,6 +149,11 @@ final class Stages {
         });
     }
 
+    /** What all that is not dropped may bring; nothing if nothing is assumed. */
+    static final Declared<Worth.Sum> WORTH_LEFT =
+            declare(List.of(WORTH, STANDINGS), same(recipe -> recipe.valuing().assumes()), made -> made.get(WORTH)
+                    .sum(made.recipe().valuing().assumes() ? made.get(STANDINGS).remaining() : new BitSet()));
+
     static final Declared<Promise> PROMISE = declare(
             List.of(KEYWORDS, INTENTS, STANDINGS),
             same(recipe -> recipe.valuing().promise()),

@@ -156,7 +156,7 @@ public final class Feedback {
      * @param alive the keywords that are not dropped
      * @param kept those that are kept; a word that one of them has makes no negative by itself
      * @param groupOf the group of each; negative for none
-     * @param currency the project's; a report of another is left out, and so is one of another market
+     * @param currency the project's, or empty if it is not known; a report of another is left out, and so is one of another market
      * @param little words that say nothing and make no negative
      */
     public static Found of(
@@ -191,7 +191,9 @@ public final class Feedback {
 
     private static Optional<String> leftOut(Lines report, String currency, String market) {
         BasketInfo info = report.info();
-        if (!info.currency().isEmpty() && !info.currency().equalsIgnoreCase(currency)) {
+        if (!info.currency().isEmpty()
+                && !currency.isEmpty()
+                && !info.currency().equalsIgnoreCase(currency)) {
             return Optional.of(report.name() + " is in " + info.currency() + " and the project in " + currency
                     + ": it is left out, for its cost cannot be compared");
         }

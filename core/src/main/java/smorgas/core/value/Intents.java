@@ -211,6 +211,15 @@ public final class Intents {
                 };
     }
 
+    /** The keywords in which an intent leads. */
+    public BitSet with(Intent intent) {
+        BitSet with = new BitSet(lead.length);
+        for (int keyword = 0; keyword < lead.length; keyword++) {
+            with.set(keyword, lead[keyword] == intent.ordinal());
+        }
+        return with;
+    }
+
     /** How many of some keywords each intent leads in. */
     public Map<Intent, Integer> mix(BitSet some) {
         Map<Intent, Integer> mix = new EnumMap<>(Intent.class);

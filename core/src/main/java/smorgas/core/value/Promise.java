@@ -183,6 +183,15 @@ public final class Promise {
                 : settings.classes().get(classes[keyword]).name();
     }
 
+    /** The keywords of the class of a name; none if there is no such class. */
+    public BitSet with(String name) {
+        BitSet with = new BitSet(classes.length);
+        for (int keyword = 0; keyword < classes.length; keyword++) {
+            with.set(keyword, named(keyword).equals(name));
+        }
+        return with;
+    }
+
     /** How many of some keywords are in each class, in their order, behind them those without a score. */
     public int[] counts(BitSet some) {
         int[] counts = new int[settings.classes().size() + 1];

@@ -3,6 +3,7 @@ package smorgas.app.web.band;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
@@ -212,9 +213,15 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                         ribbon(SERVE, TOP, thick, END, TOP, thick),
                         "served",
                         Show.count(board.planCount().rows(), "plan row", "plan rows") + " for "
-                                + Show.count(served, "keyword", "keywords"),
+                                + Show.count(served, "keyword", "keywords") + worth(),
                         base + "/serve"));
             }
+        }
+
+        /** What everything that is left may bring, if anything is assumed. */
+        private String worth() {
+            String told = Expected.of(board.worthLeft()).brief();
+            return told.isEmpty() ? "" : "; all that is left: " + told + " a month";
         }
 
         /** What leaves the flow: a ribbon that bends down and ends at its count. */

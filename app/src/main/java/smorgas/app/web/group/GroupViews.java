@@ -18,6 +18,7 @@ import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Standing;
 
 /** What the Group page shows of a result, be it adopted or a preview. */
@@ -49,6 +50,7 @@ final class GroupViews {
             String worth,
             String bid,
             String tightness,
+            String intent,
             int bar,
             int depth,
             boolean opened) {}
@@ -230,7 +232,8 @@ final class GroupViews {
                 heading("Dropped", "dropped", true),
                 heading("Searches", "searches", true),
                 heading("Bid", "bid", true),
-                heading("Tightness", "tightness", true)));
+                heading("Tightness", "tightness", true),
+                heading("Intent", "intent", false)));
         if (worths()) {
             headings.add(6, heading("Worth", "worth", true));
         }
@@ -275,6 +278,7 @@ final class GroupViews {
                     case "worth" -> Comparator.comparingDouble(group -> worth()[group]);
                     case "bid" ->
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
+                    case "intent" -> Comparator.comparing(this::intent);
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
                     default -> Comparator.comparingLong(groups::searches);
                 };
@@ -299,9 +303,24 @@ final class GroupViews {
                 worths() ? Show.whole(worth()[group], worth()[group]) : "",
                 Show.money(groups.bid(group)),
                 grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
+                intent(group),
                 Math.round(1_000f * groups.keywords(group) / largest),
                 depth,
                 group == opened);
+    }
+
+    /** What most of its keywords are for, with their share unless it is of all. */
+    private String intent(int group) {
+        BitSet members = new BitSet();
+        java.util.Arrays.stream(grouping.members().row(group)).forEach(members::set);
+        return board.intents().mix(members).entrySet().stream()
+                .max(Map.Entry.<Intent, Integer>comparingByValue()
+                        .thenComparing(entry -> -entry.getKey().ordinal()))
+                .map(most -> most.getKey().label()
+                        + (most.getValue() == members.cardinality()
+                                ? ""
+                                : " " + Show.percent(most.getValue() / (double) members.cardinality())))
+                .orElse("");
     }
 
     String kind(int group) {
@@ -358,6 +377,7 @@ final class GroupViews {
                     group && !grouping.theme(node.group()).isEmpty()
                             ? Show.percent(grouping.meanTightness(node.group()))
                             : "",
+                    "",
                     Math.round(1_000f * node.keywords() / largest),
                     Math.min(5, node.depth()),
                     group && node.group() == opened));

@@ -21,6 +21,7 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.core.board.Board;
+import smorgas.core.board.FeedbackCsv;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureReader;
@@ -278,23 +279,10 @@ class FeedbackController {
     @GetMapping("/projects/{id}/feedback.csv")
     void download(@PathVariable long id, HttpServletResponse response) throws IOException {
         OpenProject project = frames.open(id);
-        Board board = project.snapshot().board();
         response.setContentType("text/csv;charset=UTF-8");
         response.setHeader("Content-Disposition", "attachment; filename=\"feedback.csv\"");
         try (Csv csv = new Csv(response.getWriter())) {
-            csv.row("Term", "Clicks", "Impressions", "Cost", "Conversions", "Hit", "Keyword", "Group");
-            for (Feedback.Term term : found(project).terms()) {
-                Row row = row(term, board);
-                csv.row(
-                        term.text(),
-                        String.valueOf(term.figures().clicks()),
-                        String.valueOf(term.figures().impressions()),
-                        Csv.amount(term.figures().cost(), Figure.COST.scale()),
-                        row.conversions(),
-                        row.hit(),
-                        row.keyword(),
-                        row.group());
-            }
+            FeedbackCsv.write(project.snapshot().board(), found(project), csv);
         }
     }
 }

@@ -3,6 +3,7 @@ package smorgas.app.web.serve;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +45,11 @@ import smorgas.core.value.Apart;
 class NegativesController {
 
     /** Ad groups whose negatives are shown; all of them can be taken. */
-    private static final int GROUPS = 60;
+    private static final int GROUPS = 30;
+
+    private static final int STEERS = 20;
+    /** Names that can be picked; every other can be typed. */
+    private static final int NAMES = 300;
 
     private static final int SHOWN = 4;
 
@@ -63,8 +68,9 @@ class NegativesController {
      * An ad group that others' searches would trigger.
      *
      * @param key of its first group; empty of the leftovers, whose negatives leave by the rule only
+     * @param more how many further negatives it would get
      */
-    record ApartView(String name, String key, String told, List<SteerView> steers) {}
+    record ApartView(String name, String key, String told, List<SteerView> steers, int more) {}
 
     /** A starter list that the project has not taken, with the words that do something here. */
     record Starter(String name, List<Proposal> words) {}
@@ -87,7 +93,7 @@ class NegativesController {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
         NegativeProposals negatives = board.negatives();
-        List<ApartView> parts = parts(board);
+        List<List<Apart.Steer>> all = byWeight(board);
         long found = board.apart().size();
         var types = board.recipe().serving().plan().matchTypes();
         Shown.in(
@@ -100,16 +106,17 @@ class NegativesController {
                         Show.count(board.plan().negatives().count(), "negative", "negatives") + " of the campaign, "
                                 + Show.count(board.plan().adGroupNegatives()) + " of ad groups",
                         starters(board, negatives),
-                        parts.stream().limit(GROUPS).toList(),
-                        Math.max(0, parts.size() - GROUPS),
+                        parts(board, all),
+                        Math.max(0, all.size() - GROUPS),
                         Show.count(found, "negative", "negatives") + " in "
-                                + Show.count(parts.size(), "ad group", "ad groups"),
+                                + Show.count(all.size(), "ad group", "ad groups"),
                         board.recipe().serving().apart(),
                         !types.contains(MatchType.BROAD) && !types.contains(MatchType.PHRASE),
                         List.of(MatchType.values()),
                         board.served().stream()
                                 .filter(group -> !group.keys().isEmpty())
                                 .map(Planner.ServedGroup::name)
+                                .limit(NAMES)
                                 .toList()));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/negatives";
@@ -125,46 +132,64 @@ class NegativesController {
                 .toList();
     }
 
-    private static List<ApartView> parts(Board board) {
-        List<Planner.ServedGroup> served = board.served();
-        Map<Integer, String> groupOf = new LinkedHashMap<>();
-        served.forEach(group ->
-                Arrays.stream(group.keywords()).forEach(keyword -> groupOf.putIfAbsent(keyword, group.name())));
-        Numbers searches = board.keywords().numbers(Figure.SEARCHES);
+    /** What keeps each ad group apart, of those that would take most searches from others first. */
+    private static List<List<Apart.Steer>> byWeight(Board board) {
         Map<Integer, List<Apart.Steer>> byGroup = new LinkedHashMap<>();
         board.apart().forEach(steer -> byGroup.computeIfAbsent(steer.from(), none -> new ArrayList<>())
                 .add(steer));
-        record Weighed(ApartView view, long searches) {}
+        Numbers searches = board.keywords().numbers(Figure.SEARCHES);
+        Map<Integer, Long> weights = new HashMap<>();
+        byGroup.forEach((group, steers) -> weights.put(
+                group, steers.stream().mapToLong(steer -> sum(steer, searches)).sum()));
         return byGroup.entrySet().stream()
-                .map(entry -> {
-                    Planner.ServedGroup group = served.get(entry.getKey());
-                    String key = group.keys().isEmpty() ? "" : group.keys().getFirst();
-                    List<SteerView> steers = new ArrayList<>();
-                    long all = 0;
-                    int count = 0;
-                    for (Apart.Steer steer : entry.getValue()) {
-                        long sum = steer.searches().stream()
-                                        .filter(searches::known)
-                                        .mapToLong(searches::twiceMiddle)
-                                        .sum()
-                                / 2;
-                        all += sum;
-                        count += steer.searches().size();
-                        steers.add(new SteerView(
+                .sorted(Comparator.comparingLong(entry -> -weights.get(entry.getKey())))
+                .map(Map.Entry::getValue)
+                .toList();
+    }
+
+    /** The known searches that it steers. */
+    private static long sum(Apart.Steer steer, Numbers searches) {
+        return steer.searches().stream()
+                        .filter(searches::known)
+                        .mapToLong(searches::twiceMiddle)
+                        .sum()
+                / 2;
+    }
+
+    private static List<ApartView> parts(Board board, List<List<Apart.Steer>> all) {
+        List<Planner.ServedGroup> served = board.served();
+        Map<Integer, String> groupOf = new HashMap<>();
+        served.forEach(group ->
+                Arrays.stream(group.keywords()).forEach(keyword -> groupOf.putIfAbsent(keyword, group.name())));
+        return all.stream()
+                .limit(GROUPS)
+                .map(steers -> part(board, served.get(steers.getFirst().from()), steers, groupOf))
+                .toList();
+    }
+
+    private static ApartView part(
+            Board board, Planner.ServedGroup group, List<Apart.Steer> steers, Map<Integer, String> groupOf) {
+        String key = group.keys().isEmpty() ? "" : group.keys().getFirst();
+        Numbers searches = board.keywords().numbers(Figure.SEARCHES);
+        Map<Serving.Place, ServeEntry.Say> said = board.recipe().serving().said();
+        long all = steers.stream().mapToLong(steer -> sum(steer, searches)).sum();
+        int count = steers.stream().mapToInt(steer -> steer.searches().size()).sum();
+        return new ApartView(
+                group.name(),
+                key,
+                Show.count(steers.size(), "negative", "negatives") + " would steer "
+                        + Show.count(count, "keyword", "keywords") + " with " + Show.count(all) + " searches",
+                steers.stream()
+                        .limit(STEERS)
+                        .map(steer -> new SteerView(
                                 steer.negative(),
                                 steer.type().label(),
-                                Show.count(sum),
+                                Show.count(sum(steer, searches)),
                                 steered(steer.searches().stream().map(groupOf::get)),
                                 steered(steer.searches().stream().map(board.keywords()::text)),
-                                board.recipe().serving().said().containsKey(new Serving.Place(steer.negative(), key))));
-                    }
-                    String told = Show.count(steers.size(), "negative", "negatives") + " would steer "
-                            + Show.count(count, "keyword", "keywords") + " with " + Show.count(all) + " searches";
-                    return new Weighed(new ApartView(group.name(), key, told, steers), all);
-                })
-                .sorted(Comparator.comparingLong(Weighed::searches).reversed())
-                .map(Weighed::view)
-                .toList();
+                                said.containsKey(new Serving.Place(steer.negative(), key))))
+                        .toList(),
+                Math.max(0, steers.size() - STEERS));
     }
 
     private static String steered(Stream<String> all) {

@@ -2,6 +2,7 @@ package smorgas.app.web.serve;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.EnumSet;
 import java.util.List;
@@ -98,7 +99,7 @@ class ServeController {
                         Math.max(0, plan.count().rows() - PREVIEW),
                         Show.count(plan.count().adGroups(), "ad group", "ad groups"),
                         Show.count(plan.count().keywords(), "keyword", "keywords"),
-                        expected(snapshot.board(), plan),
+                        expected(snapshot.board()),
                         plan.negatives().toList(),
                         plan.adGroupNegatives(),
                         plan.conflicts(),
@@ -115,14 +116,9 @@ class ServeController {
     }
 
     /** What everything that is served may bring together; a keyword in two ad groups counts once. */
-    private static Expected expected(Board board, Plan plan) {
+    private static Expected expected(Board board) {
         BitSet served = new BitSet();
-        if (board.recipe().valuing().assumes()) {
-            plan.campaigns().stream()
-                    .flatMap(campaign -> campaign.adGroups().stream())
-                    .flatMap(group -> group.keywords().stream())
-                    .forEach(keyword -> board.keywords().find(keyword.keyword()).ifPresent(served::set));
-        }
+        board.served().forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
         return Expected.of(board.worth().sum(served));
     }
 

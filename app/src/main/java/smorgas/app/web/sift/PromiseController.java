@@ -36,7 +36,7 @@ class PromiseController {
     }
 
     /** What the weights in the form come to. */
-    record Preview(List<PromisePanel.Count> counts, String fault) {}
+    record Preview(List<PromisePanel.Count> counts, String fault, boolean saved) {}
 
     /** What the weights that stand in the form would come to for what is on view. */
     @GetMapping("/projects/{id}/promise/preview")
@@ -46,7 +46,7 @@ class PromiseController {
             @RequestParam Map<String, String> form,
             Model model) {
         Board board = frames.open(id).snapshot().board();
-        BitSet view = board.matcher().match(query.condition(), board.standings());
+        BitSet view = query.found(board);
         try {
             PromiseSettings settings = settings(form);
             Shown.in(
@@ -55,9 +55,10 @@ class PromiseController {
                             settings.asks()
                                     ? PromisePanel.counts(board, board.promiseIf(settings), settings, view)
                                     : List.of(),
-                            ""));
+                            "",
+                            false));
         } catch (Refusal refused) {
-            Shown.in(model, new Preview(List.of(), String.valueOf(refused.getMessage())));
+            Shown.in(model, new Preview(List.of(), String.valueOf(refused.getMessage()), false));
         }
         return "sift/promise :: counts";
     }

@@ -46,6 +46,7 @@ class RuleActs {
     /** A rule for what is on view. */
     @PostMapping("/projects/{id}/rules/view")
     String viewRule(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Standing to) {
+        query.requireCondition();
         Condition condition = query.ruleCondition();
         Outcome outcome = condition.equals(new Condition.AllOf(List.of()))
                 ? new Outcome.NoChange("A rule for all keywords says nothing: narrow what is on view first.")

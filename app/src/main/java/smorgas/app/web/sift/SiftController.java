@@ -25,6 +25,7 @@ import smorgas.core.column.ColumnRole;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Csv;
 import smorgas.core.sift.WordCounts;
@@ -68,6 +69,7 @@ class SiftController {
             String wordRows,
             RulesPanel panel,
             List<ViewLink> usualViews,
+            List<Intent> intents,
             String sortedBy,
             WorthPanel worth,
             PromisePanel promise,
@@ -117,6 +119,7 @@ class SiftController {
                                         SiftQuery.urlOf(view.shows()),
                                         view.shows().sentence()))
                                 .toList(),
+                        List.of(Intent.values()),
                         table.sortedBy(),
                         WorthPanel.of(board, assume, table.found()),
                         PromisePanel.of(board, table.found()),
@@ -162,7 +165,7 @@ class SiftController {
     @GetMapping("/projects/{id}/sift/families")
     String families(@PathVariable long id, @ModelAttribute("query") SiftQuery query, Model model) {
         Board board = frames.open(id).snapshot().board();
-        var view = board.matcher().match(query.condition(), board.standings());
+        var view = query.found(board);
         Shown.in(
                 model,
                 new Families(

@@ -1,6 +1,7 @@
 package smorgas.app.web.sift;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -8,8 +9,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import smorgas.app.store.Json;
 import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Fact;
@@ -17,6 +20,7 @@ import smorgas.core.column.Figure;
 import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.WordCounts;
@@ -28,7 +32,7 @@ public final class SiftQuery {
 
     /**
      * What can be asked, in the order of the URL: a text anywhere (q), a word or phrase, a basket's name, a tag, a
-     * standing, searches at least, any condition as JSON (where), the columns sorted by, the first page and the last one
+     * standing, what it is for, the class of its promise, searches at least, any condition as JSON (where), the columns sorted by, the first page and the last one
      * shown; then the words list: a text in them, their lengths, their order, where little words are left out, whether
      * judged ones are shown, how many.
      */
@@ -38,6 +42,8 @@ public final class SiftQuery {
             "basket",
             "tag",
             "standing",
+            "intent",
+            "promise",
             "least",
             "where",
             "sort",
@@ -110,7 +116,32 @@ public final class SiftQuery {
         return (int) Math.clamp(number("upto", page(), 1_000_000), page(), page() + SiftTable.MOST_PAGES - 1L);
     }
 
-    /** The condition that all keywords on view fulfil. */
+    /** The keywords on view. */
+    BitSet found(Board board) {
+        BitSet found = board.matcher().match(condition(), board.standings());
+        intent().ifPresent(intent -> found.and(board.intents().with(intent)));
+        if (!get("promise").isEmpty()) {
+            found.and(board.promise().with(get("promise")));
+        }
+        return found;
+    }
+
+    /** What the leading intent is to be. */
+    Optional<Intent> intent() {
+        return Stream.of(Intent.values())
+                .filter(intent -> intent.name().equalsIgnoreCase(get("intent")))
+                .findFirst();
+    }
+
+    /** Refuses to go on where what is on view follows from what no rule and no view can ask. */
+    void requireCondition() {
+        if (intent().isPresent() || !get("promise").isEmpty()) {
+            throw new Refusal("Intent and promise follow from rules, so none can ask for them: take those pieces away"
+                    + " first, or judge or tag what is on view");
+        }
+    }
+
+    /** The condition that all keywords on view fulfil, but for intent and promise. */
     Condition condition() {
         return new Condition.AllOf(List.copyOf(conditions().values()));
     }
@@ -236,6 +267,10 @@ public final class SiftQuery {
                     };
             removable.add(new Part(words, urlWith(name, "")));
         });
+        intent().ifPresent(intent -> removable.add(new Part(intent.label(), urlWith("intent", ""))));
+        if (!get("promise").isEmpty()) {
+            removable.add(new Part("promise: " + get("promise"), urlWith("promise", "")));
+        }
         return removable;
     }
 

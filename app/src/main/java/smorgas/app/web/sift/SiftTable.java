@@ -70,7 +70,7 @@ final class SiftTable {
         this.facts = board.facts();
         this.query = query;
         this.store = store;
-        this.found = board.matcher().match(query.condition(), board.standings());
+        this.found = query.found(board);
         this.columns = Column.shown(snapshot);
         this.searches = keywords.figure(Figure.SEARCHES).orElse(null);
         this.most = most();

@@ -55,7 +55,7 @@ class WorthController {
             Model model) {
         OpenProject project = frames.open(id);
         Board board = project.snapshot().board();
-        BitSet view = board.matcher().match(query.condition(), board.standings());
+        BitSet view = query.found(board);
         Expected now = Expected.of(board.worth().sum(view));
         try {
             Worth would = board.worthIf(board.recipe().valuing().after(List.of(entry(form, decimals(project)))));

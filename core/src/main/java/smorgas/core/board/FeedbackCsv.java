@@ -1,0 +1,28 @@
+package smorgas.core.board;
+
+import smorgas.core.column.Figure;
+import smorgas.core.serve.Csv;
+import smorgas.core.value.Feedback;
+
+/** Writes what reports tell of each term, as a table for reading. */
+public final class FeedbackCsv {
+
+    private FeedbackCsv() {}
+
+    /** Writes a row a term, that which cost most first; what is unknown stays empty. */
+    public static void write(Board board, Feedback.Found found, Csv csv) {
+        csv.row("Term", "Clicks", "Impressions", "Cost", "Conversions", "Hit", "Keyword", "Group");
+        for (Feedback.Term term : found.terms()) {
+            Feedback.Figures figures = term.figures();
+            csv.row(
+                    term.text(),
+                    String.valueOf(figures.clicks()),
+                    String.valueOf(figures.impressions()),
+                    Csv.amount(figures.cost(), Figure.COST.scale()),
+                    figures.judged() ? Csv.amount(figures.conversions(), Figure.CONVERSIONS.scale()) : "",
+                    term.hit().label(),
+                    term.keyword() < 0 ? "" : board.keywords().text(term.keyword()),
+                    term.group() < 0 ? "" : board.groups().name(term.group()));
+        }
+    }
+}
