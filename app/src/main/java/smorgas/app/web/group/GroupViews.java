@@ -50,7 +50,7 @@ final class GroupViews {
             String worth,
             String bid,
             String tightness,
-            String intent,
+            Part intent,
             int bar,
             int depth,
             boolean opened) {}
@@ -278,7 +278,7 @@ final class GroupViews {
                     case "worth" -> Comparator.comparingDouble(group -> worth()[group]);
                     case "bid" ->
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
-                    case "intent" -> Comparator.comparing(this::intent);
+                    case "intent" -> Comparator.comparing(group -> intent(group).text());
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
                     default -> Comparator.comparingLong(groups::searches);
                 };
@@ -309,18 +309,18 @@ final class GroupViews {
                 group == opened);
     }
 
-    /** What most of its keywords are for, with their share unless it is of all. */
-    private String intent(int group) {
+    /** What most of its keywords are for, and the share of these. */
+    private Part intent(int group) {
         BitSet members = new BitSet();
         java.util.Arrays.stream(grouping.members().row(group)).forEach(members::set);
         return board.intents().mix(members).entrySet().stream()
                 .max(Map.Entry.<Intent, Integer>comparingByValue()
                         .thenComparing(entry -> -entry.getKey().ordinal()))
-                .map(most -> most.getKey().label()
-                        + (most.getValue() == members.cardinality()
-                                ? ""
-                                : " " + Show.percent(most.getValue() / (double) members.cardinality())))
-                .orElse("");
+                .map(most -> new Part(
+                        most.getKey().label(),
+                        Show.percent(most.getValue() / (double) members.cardinality()) + " of its keywords",
+                        ""))
+                .orElse(new Part("", "", ""));
     }
 
     String kind(int group) {
@@ -377,7 +377,7 @@ final class GroupViews {
                     group && !grouping.theme(node.group()).isEmpty()
                             ? Show.percent(grouping.meanTightness(node.group()))
                             : "",
-                    "",
+                    new Part("", "", ""),
                     Math.round(1_000f * node.keywords() / largest),
                     Math.min(5, node.depth()),
                     group && node.group() == opened));
