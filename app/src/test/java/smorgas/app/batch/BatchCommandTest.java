@@ -244,4 +244,38 @@ class BatchCommandTest {
         assertThat(run("--in", list, "--out", file("a-file", ""))).isEqualTo(2);
         assertThat(printed.size()).isZero();
     }
+
+    @Test
+    void whatIsAssumedAndWhatReportsTellIsWrittenToo() throws IOException {
+        Path list = file(
+                "list.csv", "keyword,searches,cpc\nbee hive,18100,0.5\nbee hive kit,100,0.5\nbee hive stand,200,\n");
+        Path report =
+                file("search terms.csv", "search term,clicks,impressions,cost,conversions\nbee hive,20,200,9.50,1\n");
+        Path recipe = file("recipe.json", """
+                {"recipe": 1, "language": "en", "entries": [
+                  {"kind": "edition", "format": 1, "body": {"edition": "FIFTH"}},
+                  {"kind": "assumptions", "format": 1, "body": {"tag": "", "group": "", "assumptions": {"figures": {
+                    "CLICK_SHARE": {"low": 3000, "high": 3000}, "CONVERSION_RATE": {"low": 500, "high": 500},
+                    "VALUE": {"low": 200000000, "high": 200000000}}, "cost": "CPC_OR_BIDS"}}},
+                  {"kind": "promise", "format": 1, "body": {"settings": {"weights": {"SEARCHES": 10}, "intents": {},
+                    "words": {}, "classes": [{"name": "top", "share": 40}, {"name": "rest", "share": 60}]}}},
+                  {"kind": "negatives-said", "format": 1, "body": {"negatives": [
+                    {"text": "jobs", "group": "", "say": "EXACT"}]}}]}
+                """);
+        assertThat(run("--in", list, "--in", report, "--out", out(), "--recipe", recipe))
+                .isZero();
+        List<CsvRecord> keywords = csv("keywords.csv");
+        int worth = keywords.getFirst().getFields().indexOf("worth");
+        int promise = keywords.getFirst().getFields().indexOf("promise");
+        CsvRecord hive = keywords.stream()
+                .filter(row -> row.getField(0).equals("bee hive"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(hive.getField(worth)).isEqualTo("54300");
+        assertThat(hive.getField(promise)).isEqualTo("top");
+        assertThat(csv("groups.csv").getFirst().getFields()).endsWith("worth");
+        assertThat(csv("feedback.csv")).hasSize(2).last().satisfies(row -> assertThat(row.getField(3))
+                .isEqualTo("9.50"));
+        assertThat(Files.readString(out().resolve("plan.csv"))).contains(",,jobs,Negative exact,");
+    }
 }

@@ -332,7 +332,7 @@ public final class Feedback {
         }
         Map<String, Figures> wasted = new LinkedHashMap<>(byWord);
         wasted.values().removeIf(figures -> !figures.wasted(settings));
-        wasted.keySet().removeIf(word -> words(word).stream().anyMatch(one -> one >= 0 && keptWords.get(one)));
+        wasted.keySet().removeIf(one -> words(one).stream().anyMatch(known -> known >= 0 && keptWords.get(known)));
         List<Waste> wastes = new ArrayList<>();
         wasted.forEach((word, figures) -> wastes.add(new Waste(word, MatchType.PHRASE, figures, -1)));
         wastes.sort(Comparator.<Waste>comparingLong(waste -> -waste.figures().cost())

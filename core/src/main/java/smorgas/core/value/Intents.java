@@ -7,8 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
@@ -32,6 +35,9 @@ public final class Intents {
     private static final int OF_A_BRAND = 95;
     private static final int OF_A_PLACE = 60;
 
+    /** From here on an index of competition is high (common practice). */
+    private static final int MUCH_COMPETITION = 67;
+
     private static final String UNITS = "(mm|cm|m|km|ft|in|inch|kg|g|mg|l|ml|oz|lb|w|kw|v|ah|gb|tb|qm)";
 
     private static final Pattern NUMBER = Pattern.compile("\\d+([.,]\\d+)?");
@@ -53,6 +59,8 @@ public final class Intents {
     private final byte[] seen;
     /** Of each keyword the cue that leads; -1 for a hand or none. */
     private final int[] by;
+    /** Those for which others bid high. */
+    private final BitSet bidFor = new BitSet();
 
     private Intents(Keywords keywords, List<Cue> cues) {
         this.keywords = keywords;
@@ -82,6 +90,7 @@ public final class Intents {
         for (int cue = 0; cue < cues.size(); cue++) {
             intents.apply(cue);
         }
+        intents.dear();
         intents.hands(valuing);
         return intents;
     }
@@ -170,6 +179,44 @@ public final class Intents {
             found.set(word, pattern.matcher(keywords.vocabulary().text(word)).matches());
         }
         return found;
+    }
+
+    /**
+     * Where many bid, and more than for most, somebody earns by it: it is seen as transactional too. It never leads, for no
+     * list labelled by judgement has told yet how far to trust it.
+     */
+    private void dear() {
+        Optional<FigureColumn> bids = keywords.figure(Figure.HIGH_BID).or(() -> keywords.figure(Figure.CPC));
+        Optional<FigureColumn> competition = keywords.figure(Figure.COMPETITION);
+        if (bids.isEmpty() || competition.isEmpty()) {
+            return;
+        }
+        FigureColumn bid = bids.get();
+        long[] known = IntStream.range(0, keywords.size())
+                .filter(bid::known)
+                .mapToLong(bid::twiceMiddle)
+                .sorted()
+                .toArray();
+        if (known.length == 0) {
+            return;
+        }
+        // Where most have one bid, it is not high.
+        long dear =
+                Math.max(known[Math.min(known.length - 1, (known.length * 4 + 4) / 5)], known[known.length / 2] + 1);
+        byte bit = (byte) (1 << Intent.TRANSACTIONAL.ordinal());
+        for (int keyword = 0; keyword < keywords.size(); keyword++) {
+            boolean sought =
+                    competition.get().known(keyword) && competition.get().twiceMiddle(keyword) >= 2 * MUCH_COMPETITION;
+            if (sought && bid.known(keyword) && bid.twiceMiddle(keyword) >= dear) {
+                seen[keyword] |= bit;
+                bidFor.set(keyword);
+            }
+        }
+    }
+
+    /** Whether it is seen as transactional since others bid high for it. */
+    public boolean dear(int keyword) {
+        return bidFor.get(keyword);
     }
 
     private void hands(Valuing valuing) {

@@ -86,7 +86,7 @@ public final class Promise {
             }
             case WORDS -> {
                 double[] points = new double[keywords.size()];
-                settings.words().forEach((word, added) -> keywords.withWord(word).stream()
+                settings.words().forEach((named, added) -> keywords.withWord(named).stream()
                         .forEach(keyword -> points[keyword] += added));
                 for (int keyword = 0; keyword < points.length; keyword++) {
                     points[keyword] = HALF + Math.clamp(points[keyword], -100, 100) / 200;

@@ -10,11 +10,15 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Assumed;
+import smorgas.core.recipe.Assumptions;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
@@ -22,12 +26,17 @@ import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.Span;
 import smorgas.core.recipe.SplitBy;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.WordList;
 
 /** Drawn acts, done, undone and done again: what a board shows depends on nothing but its baskets and recipe. */
@@ -83,7 +92,7 @@ class RandomRecipesTest {
                         .rules()
                         .get(random.nextInt(recipe.sifting().rules().size()))
                         .number();
-        return switch (random.nextInt(20)) {
+        return switch (random.nextInt(27)) {
             case 0, 1 -> new SiftEntry.Judged(some, Standing.values()[random.nextInt(3)]);
             case 2, 3 ->
                 new SiftEntry.RuleAdded(new Rule(
@@ -117,8 +126,33 @@ class RandomRecipesTest {
             case 16 -> new GroupPin.GroupLocked(theme(board, random), some, random.nextBoolean());
             case 17 -> new GroupPin.KeywordsBarred(some, List.of(), theme(board, random), random.nextBoolean());
             case 18 -> new GroupPin.KeywordsAlsoIn(some, List.of(), theme(board, random), random.nextBoolean());
+            case 19 -> new ValueEntry.AssumptionsSet("", "", assumed(random));
+            case 20 -> new ValueEntry.AssumptionsSet("t" + random.nextInt(2), "", assumed(random));
+            case 21 -> new ValueEntry.AssumptionsSet("", theme(board, random), assumed(random));
+            case 22 ->
+                new ValueEntry.IntentWorded(
+                        word(random), Intent.values()[random.nextInt(Intent.values().length)], random.nextBoolean());
+            case 23 ->
+                new ValueEntry.PromiseSet(random.nextBoolean() ? PromiseSettings.FOR_ADS : PromiseSettings.FOR_PAGES);
+            case 24 ->
+                new ServeEntry.NegativesSaid(List.of(new ServeEntry.Said(
+                        word(random),
+                        random.nextBoolean() ? "" : theme(board, random),
+                        ServeEntry.Say.values()[random.nextInt(5)])));
+            case 25 -> new ServeEntry.GroupsKeptApart(random.nextBoolean());
             default -> new FoldEntry.FoldKindSwitched(FoldKind.values()[random.nextInt(5)], random.nextBoolean());
         };
+    }
+
+    private static Assumptions assumed(Random random) {
+        Map<Assumed, Span> figures = new TreeMap<>();
+        for (Assumed one : Assumed.values()) {
+            if (random.nextInt(3) > 0) {
+                long low = 1 + random.nextInt(5);
+                figures.put(one, new Span(low, low + random.nextInt(5)));
+            }
+        }
+        return new Assumptions(figures, CostBy.values()[random.nextInt(CostBy.values().length)]);
     }
 
     /** The key of a group that is there, or of one that is not. */
@@ -129,7 +163,7 @@ class RandomRecipesTest {
                 : board.groups().grouping().key(random.nextInt(groups));
     }
 
-    /** Everything that pages show of sifting and grouping, by lead spelling. */
+    /** Everything that pages show of sifting, grouping and values, by lead spelling. */
     private static Map<String, String> shown(Board board) {
         Map<String, String> shown = new TreeMap<>();
         for (int k = 0; k < board.keywords().size(); k++) {
@@ -138,8 +172,13 @@ class RandomRecipesTest {
                     board.keywords().text(k),
                     board.standings().of(k) + ", " + board.standings().reason(k).sentence() + ", "
                             + board.standings().tags().of(k) + ", "
-                            + (group < 0 ? group : board.groups().name(group)));
+                            + (group < 0 ? group : board.groups().name(group)) + ", "
+                            + board.intents().seen(k) + ", " + board.promise().named(k) + ", "
+                            + board.facts().exported(Computed.EXPECTED_CLICKS, k) + ", "
+                            + board.facts().exported(Computed.WORTH, k));
         }
+        shown.put("left", String.valueOf(board.worthLeft()));
+        shown.put("apart", String.valueOf(board.apart()));
         shown.put("plan", String.valueOf(board.plan().hashCode()));
         return shown;
     }

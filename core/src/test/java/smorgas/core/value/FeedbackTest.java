@@ -3,8 +3,13 @@ package smorgas.core.value;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Collections;
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
@@ -12,6 +17,8 @@ import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.FeedbackSettings;
+import smorgas.core.recipe.FoldEntry;
+import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
@@ -35,8 +42,7 @@ class FeedbackTest {
             + "bee hive,100,1000,60.00,6\nhive hair clip,20,200,10.00,0\nhoney jobs,50,100,5.00,0\n";
 
     private static Feedback.Found found(FeedbackSettings settings, Lines... reports) {
-        List<Lines> all =
-                new java.util.ArrayList<>(List.of(TestLists.lines(1, "bee hive\nsmoker\nhoney\nhoney jobs\n")));
+        List<Lines> all = new ArrayList<>(List.of(TestLists.lines(1, "bee hive\nsmoker\nhoney\nhoney jobs\n")));
         all.addAll(List.of(reports));
         Board board = Board.of(
                 all,
@@ -138,5 +144,58 @@ class FeedbackTest {
                 .anyMatch(line -> line.startsWith("report 5 has no conversions"));
         assertThat(others.terms()).hasSize(1);
         assertThat(others.wastes()).as("unknown is not none").isEmpty();
+    }
+
+    /** By looking through all keywords, one after the other: the longest that stands in the term word by word. */
+    private static String slow(List<String> keywords, String term) {
+        return keywords.stream()
+                .filter(keyword -> (" " + term + " ").contains(" " + keyword + " "))
+                .map(keyword -> keyword.split(" ").length)
+                .max(Integer::compare)
+                .map(String::valueOf)
+                .orElse("none");
+    }
+
+    @Test
+    void drawnTermsHitTheLongestKeywordThatStandsInThem() {
+        Random random = new Random(9);
+        List<String> words = List.of("oak", "elm", "fir", "ash", "yew", "hazel");
+        List<String> keywords = drawn(random, words, 40, 3);
+        List<String> terms = drawn(random, words, 120, 6);
+        StringBuilder report = new StringBuilder("search term,clicks,cost,conversions\n");
+        terms.forEach(term -> report.append(term).append(",1,0.10,0\n"));
+        Lines evidence = report(2, report.toString(), "", "", "");
+        Board board = Board.of(
+                List.of(TestLists.lines(1, String.join("\n", keywords)), evidence),
+                Recipe.of(List.of(new FoldEntry.FoldKindSwitched(FoldKind.ORDER, false)), "en"));
+        Feedback.Found found = Feedback.of(
+                board.keywords(),
+                board.standings().remaining(),
+                new BitSet(),
+                keyword -> -1,
+                FeedbackSettings.STANDARD,
+                "",
+                "",
+                Set.of());
+        assertThat(found.terms()).hasSameSizeAs(terms);
+        for (Feedback.Term term : found.terms()) {
+            String length = term.keyword() < 0
+                    ? "none"
+                    : String.valueOf(board.keywords().text(term.keyword()).split(" ").length);
+            assertThat(length).as(term.text()).isEqualTo(slow(keywords, term.text()));
+            assertThat(term.hit() == Feedback.Hit.EXACT).as(term.text()).isEqualTo(keywords.contains(term.text()));
+        }
+    }
+
+    private static List<String> drawn(Random random, List<String> words, int count, int longest) {
+        // No word twice in one: a project folds these.
+        return IntStream.range(0, count)
+                .mapToObj(i -> {
+                    List<String> shuffled = new ArrayList<>(words);
+                    Collections.shuffle(shuffled, random);
+                    return String.join(" ", shuffled.subList(0, 1 + random.nextInt(longest)));
+                })
+                .distinct()
+                .toList();
     }
 }

@@ -2,15 +2,20 @@ package smorgas.core.value;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Decimals;
+import smorgas.core.column.Numbers;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
@@ -151,6 +156,77 @@ class WorthTest {
         for (ClickTable shipped : ClickTable.SHIPPED) {
             assertThat(ClickTable.of(shipped.name(), shipped.text(), Decimals.of("en")))
                     .isEqualTo(shipped);
+        }
+    }
+
+    /** The formula written out in exact decimals, for a plain figure of each. */
+    private static BigDecimal slow(long searches, long share, long rate, long customers, long value) {
+        return BigDecimal.valueOf(searches)
+                .multiply(BigDecimal.valueOf(share, 4))
+                .multiply(BigDecimal.valueOf(rate, 4))
+                .multiply(BigDecimal.valueOf(customers, 4))
+                .multiply(BigDecimal.valueOf(value, 6));
+    }
+
+    @Test
+    void drawnFiguresGiveWhatTheFormulaGivesAndTheEndsHoldTheMiddle() {
+        Random random = new Random(17);
+        for (int round = 0; round < 40; round++) {
+            long[] low = {
+                random.nextInt(10_001), random.nextInt(10_001), random.nextInt(10_001), random.nextInt(900) * ONE
+            };
+            long[] high = new long[low.length];
+            for (int i = 0; i < low.length; i++) {
+                long most = i == 3 ? 1_000 * ONE : 10_000;
+                high[i] = low[i] + (long) (random.nextDouble() * (most - low[i]));
+            }
+            Assumed[] what = {Assumed.CLICK_SHARE, Assumed.CONVERSION_RATE, Assumed.CUSTOMER_SHARE, Assumed.VALUE};
+            Map<Assumed, Span> figures = new HashMap<>();
+            for (int i = 0; i < what.length; i++) {
+                figures.put(what[i], new Span(low[i], high[i]));
+            }
+            StringBuilder list = new StringBuilder("keyword,searches,cpc\n");
+            long[] searches = new long[30];
+            for (int i = 0; i < searches.length; i++) {
+                searches[i] = random.nextInt(200_000);
+                list.append("word")
+                        .append((char) ('a' + i % 26))
+                        .append(i)
+                        .append(',')
+                        .append(searches[i])
+                        .append(",0.3\n");
+            }
+            Board board = Board.of(
+                    List.of(TestLists.lines(1, list.toString())),
+                    Recipe.of(List.of(of("", "", new Assumptions(figures, CostBy.CPC_OR_BIDS))), "en"));
+            Numbers worth = board.worth().numbers(Worth.Part.VALUE);
+            Numbers returns = board.worth().numbers(Worth.Part.RETURN);
+            BigDecimal all = BigDecimal.ZERO;
+            for (int i = 0; i < searches.length; i++) {
+                int keyword = board.keywords()
+                        .find("word" + (char) ('a' + i % 26) + i)
+                        .orElseThrow();
+                BigDecimal least = slow(searches[i], low[0], low[1], low[2], low[3]);
+                BigDecimal most = slow(searches[i], high[0], high[1], high[2], high[3]);
+                assertThat(BigDecimal.valueOf(worth.low(keyword), 2))
+                        .isCloseTo(least, within(new BigDecimal("0.0051")));
+                assertThat(BigDecimal.valueOf(worth.high(keyword), 2))
+                        .isCloseTo(most, within(new BigDecimal("0.0051")));
+                assertThat(worth.twiceMiddle(keyword))
+                        .isBetween(2 * worth.low(keyword) - 1, 2 * worth.high(keyword) + 1);
+                assertThat(returns.twiceMiddle(keyword))
+                        .isBetween(2 * returns.low(keyword) - 1, 2 * returns.high(keyword) + 1);
+                all = all.add(least);
+            }
+            BitSet every = new BitSet();
+            every.set(0, board.keywords().size());
+            assertThat(BigDecimal.valueOf(board.worth()
+                                    .sum(every)
+                                    .parts()
+                                    .get(Worth.Part.VALUE)
+                                    .low()
+                            / 100))
+                    .isCloseTo(all, within(new BigDecimal("0.01")));
         }
     }
 }

@@ -224,12 +224,16 @@ class FeedbackController {
     /** After how many clicks a term is judged, and how several reports are read. */
     @PostMapping("/projects/{id}/feedback")
     String settings(Act act, @RequestParam String clicks, @RequestParam boolean added) {
-        FigureReader reader = new FigureReader(Decimals.of(act.project().language()));
-        if (reader.read(clicks, Figure.CLICKS) != FigureReader.Outcome.READ) {
-            throw new Refusal("\"" + clicks.strip() + "\" is no number of clicks; write 100");
+        return act.done(recipe -> new ValueEntry.FeedbackSet(
+                new FeedbackSettings(clicks(clicks, act.project().language()), added)));
+    }
+
+    private static int clicks(String written, String language) {
+        FigureReader reader = new FigureReader(Decimals.of(language));
+        if (reader.read(written, Figure.CLICKS) != FigureReader.Outcome.READ) {
+            throw new Refusal("\"" + written.strip() + "\" is no number of clicks; write 100");
         }
-        int number = (int) Math.min(reader.low(), Integer.MAX_VALUE);
-        return act.done(recipe -> new ValueEntry.FeedbackSet(new FeedbackSettings(number, added)));
+        return (int) Math.min(reader.low(), Integer.MAX_VALUE);
     }
 
     /** Terms and words that never converted become negatives of the campaign. */

@@ -89,9 +89,11 @@ class NegativesController {
             List<String> groupNames) {}
 
     @GetMapping("/projects/{id}/negatives")
-    String page(@PathVariable long id, Model model) {
+    String page(@PathVariable long id, @RequestParam(defaultValue = "") String negative, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
+        model.addAttribute("negative", Tidy.of(negative));
+        Shown.in(model, tried(board, Tidy.of(negative), MatchType.PHRASE, ""));
         NegativeProposals negatives = board.negatives();
         List<List<Apart.Steer>> all = byWeight(board);
         long found = board.apart().size();
@@ -210,29 +212,24 @@ class NegativesController {
             @RequestParam(defaultValue = "PHRASE") MatchType type,
             @RequestParam(defaultValue = "") String in,
             Model model) {
-        Board board = frames.open(id).snapshot().board();
-        String text = Tidy.of(negative);
-        Optional<Planner.ServedGroup> group = named(board, in);
-        if (text.isEmpty() || !in.isBlank() && group.isEmpty()) {
-            Shown.in(model, new Tried(null, in, text.isEmpty() ? "" : "There is no ad group \"" + in.strip() + "\"."));
-        } else {
-            Shown.in(
-                    model,
-                    new Tried(
-                            board.negatives()
-                                    .tried(
-                                            text,
-                                            type,
-                                            key(group),
-                                            group.map(one -> Arrays.stream(one.keywords())
-                                                            .boxed()
-                                                            .toList())
-                                                    .orElse(List.of())),
-                            group.map(Planner.ServedGroup::name).orElse(""),
-                            ""));
-        }
-        model.addAttribute("base", "/projects/" + id);
+        Shown.in(model, tried(frames.open(id).snapshot().board(), Tidy.of(negative), type, in));
         return "serve/negatives :: tried";
+    }
+
+    private static Tried tried(Board board, String text, MatchType type, String in) {
+        Optional<Planner.ServedGroup> group = named(board, in);
+        if (text.isEmpty()) {
+            return new Tried(null, in, "");
+        }
+        if (!in.isBlank() && group.isEmpty()) {
+            return new Tried(null, in, "There is no ad group \"" + in.strip() + "\".");
+        }
+        List<Integer> keywords =
+                group.map(one -> Arrays.stream(one.keywords()).boxed().toList()).orElse(List.of());
+        return new Tried(
+                board.negatives().tried(text, type, key(group), keywords),
+                group.map(Planner.ServedGroup::name).orElse(""),
+                "");
     }
 
     private static Optional<Planner.ServedGroup> named(Board board, String name) {
@@ -293,8 +290,8 @@ class NegativesController {
     /** A starter list of the pantry is taken, and its words that block nothing here leave as phrases. */
     @PostMapping("/projects/{id}/negatives/list")
     String take(Act act, @RequestParam String list) {
-        WordList newest = pantry.find(list).orElseThrow(() -> new Refusal("The pantry has no list \"" + list + "\""));
-        return act.done(recipe -> new SiftEntry.ListTaken(newest));
+        return act.done(recipe -> new SiftEntry.ListTaken(
+                pantry.find(list).orElseThrow(() -> new Refusal("The pantry has no list \"" + list + "\""))));
     }
 
     /**

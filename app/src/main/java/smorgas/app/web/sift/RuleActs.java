@@ -3,6 +3,7 @@ package smorgas.app.web.sift;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -46,7 +47,10 @@ class RuleActs {
     /** A rule for what is on view. */
     @PostMapping("/projects/{id}/rules/view")
     String viewRule(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Standing to) {
-        query.requireCondition();
+        Optional<String> why = query.noRule();
+        if (why.isPresent()) {
+            return act.back(new Outcome.NoChange(why.get()));
+        }
         Condition condition = query.ruleCondition();
         Outcome outcome = condition.equals(new Condition.AllOf(List.of()))
                 ? new Outcome.NoChange("A rule for all keywords says nothing: narrow what is on view first.")

@@ -133,12 +133,12 @@ public final class SiftQuery {
                 .findFirst();
     }
 
-    /** Refuses to go on where what is on view follows from what no rule and no view can ask. */
-    void requireCondition() {
-        if (intent().isPresent() || !get("promise").isEmpty()) {
-            throw new Refusal("Intent and promise follow from rules, so none can ask for them: take those pieces away"
-                    + " first, or judge or tag what is on view");
-        }
+    /** Why no rule can be made of what is on view; empty if one can. */
+    Optional<String> noRule() {
+        return intent().isPresent() || !get("promise").isEmpty()
+                ? Optional.of("Intent and promise follow from rules, so none can ask for them: take those pieces away"
+                        + " first, or judge or tag what is on view.")
+                : Optional.empty();
     }
 
     /** The condition that all keywords on view fulfil, but for intent and promise. */

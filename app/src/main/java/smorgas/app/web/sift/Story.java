@@ -87,7 +87,8 @@ record Story(
         String others = seen.stream().skip(1).map(Intent::label).collect(Collectors.joining(", "));
         String lead = seen.getFirst().label();
         return Character.toUpperCase(lead.charAt(0)) + lead.substring(1) + ": "
-                + board.intents().reason(keyword) + (others.isEmpty() ? "." : "; " + others + " is seen in it too.");
+                + board.intents().reason(keyword) + (others.isEmpty() ? "." : "; " + others + " is seen in it too.")
+                + (board.intents().dear(keyword) ? " Many bid for it, and more than for most." : "");
     }
 
     private static String figures(Keywords keywords, Keywords.Occurrence occurrence) {

@@ -4,6 +4,7 @@ import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -108,7 +109,10 @@ class WorthController {
             }
         }
         String of = form.getOrDefault("of", "");
-        CostBy cost = CostBy.valueOf(form.getOrDefault("cost", CostBy.AS_ELSEWHERE.name()));
+        CostBy cost = Stream.of(CostBy.values())
+                .filter(one -> one.name().equals(form.get("cost")))
+                .findFirst()
+                .orElse(CostBy.AS_ELSEWHERE);
         return new ValueEntry.AssumptionsSet(WorthPanel.tag(of), WorthPanel.group(of), new Assumptions(figures, cost));
     }
 }
