@@ -90,7 +90,8 @@ final class Sifting {
                 new Condition.NoneOf(List.of(new Condition.HasText("zz")))));
     }
 
-    private static void fill(Connection db, Keywords keywords) throws SQLException {
+    /** The keywords with searches and CPC, as a table of the peer. */
+    static void fill(Connection db, Keywords keywords) throws SQLException {
         try (Statement statement = db.createStatement()) {
             statement.execute("create table keyword (text varchar, searches bigint, cpc bigint)");
         }

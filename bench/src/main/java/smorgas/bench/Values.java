@@ -6,7 +6,6 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.LinkedHashMap;
@@ -16,8 +15,6 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
-import org.duckdb.DuckDBAppender;
-import org.duckdb.DuckDBConnection;
 import smorgas.core.board.Orders;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -152,7 +149,7 @@ final class Values {
             return Orders.byRank(IntStream.range(0, rank.length).toArray(), rank, true);
         });
         try (Connection db = DriverManager.getConnection("jdbc:duckdb:")) {
-            fill(db, keywords);
+            Sifting.fill(db, keywords);
             long[] core = new long[ROUNDS];
             long[] peer = new long[ROUNDS];
             for (int round = -WARM_UP; round < ROUNDS; round++) {
@@ -186,21 +183,6 @@ final class Values {
             view.set(keyword, searches.low(keyword) >= least);
         }
         return view;
-    }
-
-    private static void fill(Connection db, Keywords keywords) throws SQLException {
-        try (Statement statement = db.createStatement()) {
-            statement.execute("create table keyword (text varchar, searches bigint, cpc bigint)");
-        }
-        try (DuckDBAppender rows = db.unwrap(DuckDBConnection.class).createAppender("main", "keyword")) {
-            for (int k = 0; k < keywords.size(); k++) {
-                rows.beginRow();
-                rows.append(keywords.text(k));
-                rows.append(keywords.figure(Figure.SEARCHES).orElseThrow().low(k));
-                rows.append(keywords.figure(Figure.CPC).orElseThrow().low(k));
-                rows.endRow();
-            }
-        }
     }
 
     private static double summed(Connection db, int share, int least) throws SQLException {

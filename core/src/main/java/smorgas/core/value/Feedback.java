@@ -185,6 +185,10 @@ public final class Feedback {
                 }
             }
         }
+        if (reports.isEmpty()) {
+            // All keywords are looked up below, and there is nothing to look for.
+            return new Found(List.of(), List.of(), List.of(), List.of(), List.of(), told);
+        }
         reports.sort(Comparator.comparing(lines -> lines.info().gathered()));
         return new Feedback(keywords, alive, kept, groupOf, settings).found(reports, told, little);
     }

@@ -182,8 +182,8 @@ public final class Intents {
     }
 
     /**
-     * Where many bid, and more than for most, somebody earns by it: it is seen as transactional too. It never leads, for no
-     * list labelled by judgement has told yet how far to trust it.
+     * Where many bid, and more than for most, somebody earns by it. It is told and counts for nothing: no list labelled by
+     * judgement has said yet how far to trust it, and what was written for a project before stays as it was.
      */
     private void dear() {
         Optional<FigureColumn> bids = keywords.figure(Figure.HIGH_BID).or(() -> keywords.figure(Figure.CPC));
@@ -203,18 +203,16 @@ public final class Intents {
         // Where most have one bid, it is not high.
         long dear =
                 Math.max(known[Math.min(known.length - 1, (known.length * 4 + 4) / 5)], known[known.length / 2] + 1);
-        byte bit = (byte) (1 << Intent.TRANSACTIONAL.ordinal());
         for (int keyword = 0; keyword < keywords.size(); keyword++) {
             boolean sought =
                     competition.get().known(keyword) && competition.get().twiceMiddle(keyword) >= 2 * MUCH_COMPETITION;
             if (sought && bid.known(keyword) && bid.twiceMiddle(keyword) >= dear) {
-                seen[keyword] |= bit;
                 bidFor.set(keyword);
             }
         }
     }
 
-    /** Whether it is seen as transactional since others bid high for it. */
+    /** Whether many bid for it, and more than for most: a sign that people buy by it. */
     public boolean dear(int keyword) {
         return bidFor.get(keyword);
     }

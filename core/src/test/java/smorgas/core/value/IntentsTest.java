@@ -53,14 +53,14 @@ class IntentsTest {
     }
 
     @Test
-    void whereManyBidHighItIsSeenAsTransactionalAndDoesNotLead() {
+    void whereManyBidHighThatIsToldAndChangesNoIntent() {
         Board board = board(
                 "keyword,competition,high bid\nsmoker,90,4.00\nhive,90,0.20\nveil,10,5.00\nhow to smoke,high,4.50\n"
                         + "one,5,0.1\ntwo,5,0.1\nthree,5,0.1\nfour,5,0.1\nfive,5,0.1\nsix,5,0.1\nseven,5,0.1\neight,5,0.1\n"
                         + "nine,5,0.1\nten,5,0.1\neleven,5,0.1\ntwelve,5,0.1\n",
                 "en");
         int smoker = board.keywords().find("smoker").orElseThrow();
-        assertThat(board.intents().seen(smoker)).containsExactly(Intent.COMMERCIAL, Intent.TRANSACTIONAL);
+        assertThat(board.intents().seen(smoker)).containsExactly(Intent.COMMERCIAL);
         assertThat(board.intents().dear(smoker)).isTrue();
         assertThat(lead(board, "how to smoke")).isEqualTo(Intent.INFORMATIONAL);
         assertThat(board.intents().dear(board.keywords().find("how to smoke").orElseThrow()))

@@ -62,11 +62,6 @@ record PromisePanel(
     static List<Count> counts(Board board, Promise promise, PromiseSettings settings, BitSet view) {
         int[] counts = promise.counts(view);
         Numbers scores = promise.scores();
-        List<Integer> best = view.stream()
-                .filter(scores::known)
-                .boxed()
-                .sorted((a, b) -> Long.compare(scores.low(b), scores.low(a)))
-                .toList();
         List<Count> told = new ArrayList<>();
         for (int i = 0; i < counts.length; i++) {
             boolean named = i < settings.classes().size();
@@ -76,14 +71,31 @@ record PromisePanel(
                         name,
                         Show.count(counts[i]),
                         Show.percent(counts[i] / (double) Math.max(1, view.cardinality())),
-                        best.stream()
-                                .filter(keyword -> promise.named(keyword).equals(name))
-                                .limit(SAMPLES)
+                        best(promise.with(name), view, scores).stream()
                                 .map(board.keywords()::text)
                                 .collect(Collectors.joining(", "))));
             }
         }
         return told;
+    }
+
+    /** The few of a class on view that score highest, without sorting them all. */
+    private static List<Integer> best(BitSet ofClass, BitSet view, Numbers scores) {
+        ofClass.and(view);
+        List<Integer> best = new ArrayList<>();
+        for (int keyword = ofClass.nextSetBit(0); keyword >= 0; keyword = ofClass.nextSetBit(keyword + 1)) {
+            int place = best.size();
+            while (place > 0 && scores.low(best.get(place - 1)) < scores.low(keyword)) {
+                place--;
+            }
+            if (place < SAMPLES) {
+                best.add(place, keyword);
+                if (best.size() > SAMPLES) {
+                    best.removeLast();
+                }
+            }
+        }
+        return best;
     }
 
     /** How the promise of a keyword comes about, as a sentence; empty if nothing is weighed. */

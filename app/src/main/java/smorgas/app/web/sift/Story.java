@@ -88,7 +88,9 @@ record Story(
         String lead = seen.getFirst().label();
         return Character.toUpperCase(lead.charAt(0)) + lead.substring(1) + ": "
                 + board.intents().reason(keyword) + (others.isEmpty() ? "." : "; " + others + " is seen in it too.")
-                + (board.intents().dear(keyword) ? " Many bid for it, and more than for most." : "");
+                + (board.intents().dear(keyword)
+                        ? " Many bid for it, and more than for most, so people may buy by it."
+                        : "");
     }
 
     private static String figures(Keywords keywords, Keywords.Occurrence occurrence) {

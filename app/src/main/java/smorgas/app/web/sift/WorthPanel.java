@@ -82,7 +82,7 @@ record WorthPanel(
                                 ClickTable.SHIPPED.stream())
                         .toList(),
                 targets(board, valuing, of),
-                Expected.of(board.worth().sum(view)),
+                Expected.of(board.worth().sum(valuing.assumes() ? view : new BitSet())),
                 !asked.isEmpty());
     }
 
