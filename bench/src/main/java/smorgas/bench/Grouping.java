@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
@@ -93,7 +94,8 @@ final class Grouping {
                         standard.stopWords(),
                         standard.stopAt(),
                         standard.muted(),
-                        SameHere.NOTHING));
+                        SameHere.NOTHING,
+                        Set.of()));
     }
 
     /** All keywords, as any engine is asked for them. */

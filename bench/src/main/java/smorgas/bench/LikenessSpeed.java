@@ -68,6 +68,7 @@ final class LikenessSpeed {
                                 all,
                                 java.util.Map.of(),
                                 "en",
+                                keyword -> java.util.Optional.empty(),
                                 java.util.List.of(),
                                 Hand.NONE,
                                 Edition.NEWEST,

@@ -50,7 +50,8 @@ public class Stages {
     private List<Lines> baskets = List.of();
     private Keywords keywords = Folder.fold(List.of());
     private Phrases phrases = new Phrases(keywords);
-    private Standings standings = Judge.judge(new Matcher(keywords), Map.of(), Map.of(), List.of());
+    private Standings standings =
+            Judge.judge(new Matcher(keywords), intent -> new BitSet(), Map.of(), Map.of(), List.of());
 
     @Setup
     public void make() {
@@ -84,7 +85,7 @@ public class Stages {
                     keywords.vocabulary().text(i * 7 % keywords.vocabulary().size());
             rules.add(new Rule(i + 1, new Condition.HasWord(word), Standing.DROPPED));
         }
-        return Judge.judge(new Matcher(keywords), Map.of(), Map.of(), rules);
+        return Judge.judge(new Matcher(keywords), intent -> new BitSet(), Map.of(), Map.of(), rules);
     }
 
     @Benchmark

@@ -25,12 +25,14 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
 import smorgas.core.recipe.CostBy;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Span;
 import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.Valuing;
+import smorgas.core.sift.Matcher;
 import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
 import smorgas.core.value.Promise;
@@ -58,8 +60,12 @@ final class Values {
         worth(keywords);
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Intents intents = Intents.of(keywords, "en", Map.of(), Valuing.NONE);
-        measured("all intents", round -> Intents.of(keywords, "en", Map.of(), Valuing.NONE));
+        Intents intents =
+                Intents.of(keywords, "en", Edition.NEWEST, Map.of(), Valuing.NONE, new Matcher(keywords)::match);
+        measured(
+                "all intents",
+                round -> Intents.of(
+                        keywords, "en", Edition.NEWEST, Map.of(), Valuing.NONE, new Matcher(keywords)::match));
         measured(
                 "promise by other weights",
                 round -> Promise.of(

@@ -10,9 +10,12 @@ final class OldBodies {
 
     /** The body in today's format; the same if it is in it. */
     static JsonNode brought(String kind, int format, JsonNode body) {
-        if ((kind.equals("group-settings") || kind.equals("alternative"))
+        boolean adopted = kind.equals("groups-adopted");
+        if ((kind.equals("group-settings") || kind.equals("alternative") || adopted)
                 && body.path("settings") instanceof ObjectNode settings) {
-            if (format == 1) {
+            // What was adopted came with the third format of settings.
+            int of = adopted ? format + 2 : format;
+            if (of == 1) {
                 // The method of grouping and what belongs to it stood among the settings.
                 ObjectNode method = settings.objectNode().put("by", "themes");
                 for (String field : new String[] {"passes", "rank"}) {
@@ -23,7 +26,7 @@ final class OldBodies {
                 }
                 settings.set("method", method);
             }
-            if (format <= 2) {
+            if (of <= 2) {
                 // No words were said to mean the same.
                 ObjectNode same = settings.putObject("same");
                 same.putArray("sets");
@@ -33,6 +36,10 @@ final class OldBodies {
                         && method.path("by").stringValue("").equals("likeness")) {
                     method.put("compared", 100_000);
                 }
+            }
+            if (of <= 3) {
+                // No intents were kept apart.
+                settings.putArray("intentsApart");
             }
         }
         if (format == 1 && kind.equals("groups-settled") && body instanceof ObjectNode settled) {

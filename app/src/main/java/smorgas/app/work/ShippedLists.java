@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import smorgas.app.store.Pantry;
 import smorgas.core.recipe.WordList;
 import smorgas.core.text.WordLists;
+import smorgas.core.value.Intents;
 
 /** Puts the word lists that ship with the application into the pantry; what was changed or taken away there stays so. */
 @Component
@@ -32,16 +33,17 @@ class ShippedLists implements InitializingBean {
                     WordList.Kind.QUESTION_OPENERS, WordLists.questionOpeners(language),
                     WordList.Kind.BUYING, WordLists.buyingWords(language),
                     WordList.Kind.PRICE, WordLists.priceWords(language)));
-            lists.forEach((kind, words) -> {
-                if (!words.isEmpty()) {
-                    String label = kind.label();
-                    String name = Character.toUpperCase(label.charAt(0)) + label.substring(1) + " (" + language + ")";
-                    pantry.ship(new WordList(name, language, kind, 1, List.copyOf(words)));
-                }
-            });
+            lists.forEach((kind, words) -> ship(kind, language, List.copyOf(words)));
+            Intents.shipped(language).forEach((kind, words) -> ship(kind, language, words));
             WordLists.starterNegatives(language)
                     .forEach((name, words) -> pantry.ship(
                             new WordList(name + " (" + language + ")", language, WordList.Kind.NEGATIVES, 1, words)));
+        }
+    }
+
+    private void ship(WordList.Kind kind, String language, List<String> words) {
+        if (!words.isEmpty()) {
+            pantry.ship(new WordList(kind.shippedName(language), language, kind, 1, words));
         }
     }
 }

@@ -167,7 +167,19 @@ class ValuePagesIT {
         assertThat(csv("/sift.csv?intent=NAVIGATIONAL")).hasSize(1);
         assertThat(visitor.post(base + "/rules/view?promise=top", form("promise", "top", "to", "KEPT"))
                         .body())
-                .contains("Intent and promise follow from rules");
+                .contains("promise or are worth follows from rules");
+        String saved = visitor.post(
+                        base + "/rules/build",
+                        form(
+                                "how", "ALL", "part", "0", "kind", "promise", "value", "top", "act", "view", "view",
+                                "best"))
+                .body();
+        assertThat(saved).contains(">best</a");
+        assertThat(visitor.post(
+                                base + "/rules/build",
+                                form("how", "ALL", "part", "0", "kind", "promise", "value", "top", "act", "drop"))
+                        .body())
+                .contains("A rule cannot ask how a keyword stands, what it promises");
         for (String classes : List.of("top 20", "top, 20", "a, 50\na, 50", "")) {
             assertThat(visitor.post(base + "/promise", form("w-SEARCHES", "1", "classes", classes))
                             .body())
@@ -177,6 +189,28 @@ class ValuePagesIT {
         assertThat(row("/sift.csv", "bee hive")).containsEntry("Promise", "top");
         visitor.post(base + "/promise", form("preset", "none"));
         assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Promise");
+    }
+
+    /** By a condition, and taken back where it is listed; groups keep apart what was said. */
+    @Test
+    void anIntentIsSaidOfAllThatFulfilAConditionAndRulesAndGroupsAskForIt() {
+        String[] jars = {"how", "ALL", "part", "0", "kind", "word", "value", "jars", "act", "intent", "intent", "LOCAL"
+        };
+        assertThat(visitor.post(base + "/rules/build", form(jars)).body()).contains("Intents said", "are local");
+        assertThat(row("/sift.csv", "honey jars with lid").get("Intent")).startsWith("local");
+        visitor.post(
+                base + "/rules/build",
+                form("how", "ALL", "part", "0", "kind", "intent", "value", "LOCAL", "act", "drop"));
+        assertThat(row("/sift.csv", "honey jars with lid").get("Standing")).isEqualTo("Dropped");
+        String where = "{\"is\":\"has-word\",\"word\":\"jars\"}";
+        visitor.post(base + "/intent/rule/remove", form("where", where));
+        assertThat(row("/sift.csv", "honey jars with lid"))
+                .as("a rule follows what is said")
+                .doesNotContainEntry("Standing", "Dropped");
+        String preview = visitor.get(base + "/group?dials=1&intentApart=NAVIGATIONAL&intentApart=LOCAL")
+                .body();
+        assertThat(preview).contains("A preview").contains("value=\"LOCAL\" checked");
+        assertThat(visitor.get(base + "/group?dials=1&intentApart=NONE").body()).contains("There is no choice");
     }
 
     @ParameterizedTest

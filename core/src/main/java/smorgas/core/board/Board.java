@@ -12,6 +12,7 @@ import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Valuing;
@@ -19,6 +20,7 @@ import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.Planner;
+import smorgas.core.sift.Beyond;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
@@ -189,6 +191,21 @@ public final class Board {
     /** Runs conditions over the keywords. */
     public Matcher matcher() {
         return get(Stages.MATCHER);
+    }
+
+    /** The keywords that fulfil a condition, which may ask for anything. */
+    public BitSet match(Condition condition) {
+        return matcher().match(condition, beyond());
+    }
+
+    /** What can be asked of the keywords beyond what they are; each is worked out when it is asked for. */
+    public Beyond beyond() {
+        return new Beyond(
+                standing -> standings().with(standing),
+                tag -> standings().tags().with(tag),
+                intent -> intents().with(intent),
+                name -> promise().with(name),
+                fact -> facts().numbers(fact));
     }
 
     /** The orders in which tables can show the keywords. */

@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
@@ -15,21 +16,31 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.sift.Beyond;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Standings;
 import smorgas.core.text.Tidy;
+import smorgas.core.value.Intents;
 
 /** Brings together what groups are found from. */
 final class GroupStage {
 
     private GroupStage() {}
 
-    static Groups group(Matcher matcher, Standings standings, Recipe recipe, MeaningVectors meaning, Grown grown) {
+    static Groups group(
+            Matcher matcher,
+            Standings standings,
+            Recipe recipe,
+            Supplier<Intents> intents,
+            MeaningVectors meaning,
+            Grown grown) {
         Keywords keywords = matcher.keywords();
         Map<Figure, FigureColumn> figures = new EnumMap<>(Figure.class);
         for (Figure figure : List.of(Figure.SEARCHES, Figure.CLICKS, Figure.CONVERSIONS)) {
             keywords.figure(figure).ifPresent(column -> figures.put(figure, column));
         }
+        Beyond beyond =
+                Beyond.ofRules(standings.tags()::with, intent -> intents.get().with(intent));
         Grouping grouping = Grouper.group(
                 new Grouper.Input(
                         keywords.folded(),
@@ -37,9 +48,10 @@ final class GroupStage {
                         standings.remaining(),
                         figures,
                         recipe.folding().language(),
+                        keyword -> intents.get().lead(keyword),
                         recipe.grouping().rules().stream()
                                 .map(rule -> new Taking(
-                                        rule.key(), matcher.match(rule.when(), standings), rule.leftoversOnly()))
+                                        rule.key(), matcher.match(rule.when(), beyond), rule.leftoversOnly()))
                                 .toList(),
                         Hand.of(recipe.grouping().pins(), keywords),
                         recipe.folding().edition(),

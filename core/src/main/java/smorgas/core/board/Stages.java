@@ -9,8 +9,10 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
@@ -56,9 +58,21 @@ final class Stages {
      * A stage.
      *
      * @param from the stages it is made of; it can ask for no others
+     * @param also those that it is made of under some recipes only
      * @param same whether it comes out the same under another recipe, those it is made of being the same
      */
-    record Declared<T>(List<Declared<?>> from, BiPredicate<Recipe, Recipe> same, Function<Made, T> made) {
+    record Declared<T>(
+            List<Declared<?>> from,
+            Map<Declared<?>, Predicate<Recipe>> also,
+            BiPredicate<Recipe, Recipe> same,
+            Function<Made, T> made) {
+
+        /** The stages it is made of under a recipe. */
+        List<Declared<?>> from(Recipe recipe) {
+            return Stream.concat(from.stream(), also.keySet().stream().filter(stage -> also.get(stage)
+                            .test(recipe)))
+                    .toList();
+        }
 
         /** Each is itself only. */
         @Override
@@ -109,26 +123,39 @@ final class Stages {
             same(recipe -> recipe.sifting().lists()),
             made -> new Matcher(made.get(KEYWORDS), made.recipe().sifting().lists()));
 
-    static final Declared<Standings> STANDINGS = declare(
-            List.of(MATCHER),
-            (one, other) -> one.sifting().judgesAs(other.sifting()),
-            made -> judged(made.get(MATCHER), made.recipe().sifting()));
-
     static final Declared<Intents> INTENTS = declare(
-            List.of(KEYWORDS),
+            List.of(KEYWORDS, MATCHER),
             (one, other) -> one.valuing().intentsAs(other.valuing())
                     && one.sifting().lists().equals(other.sifting().lists()),
             made -> Intents.of(
                     made.get(KEYWORDS),
                     made.recipe().folding().language(),
+                    made.recipe().folding().edition(),
                     made.recipe().sifting().lists(),
-                    made.recipe().valuing()));
+                    made.recipe().valuing(),
+                    made.get(MATCHER)::match));
+
+    /** What keywords are for counts only where a rule asks it, so that saying it elsewhere judges nothing anew. */
+    static final Declared<Standings> STANDINGS = declare(
+            List.of(MATCHER),
+            Map.of(INTENTS, recipe -> recipe.sifting().asksForIntent()),
+            (one, other) -> one.sifting().judgesAs(other.sifting()),
+            made -> {
+                Sifting sifting = made.recipe().sifting();
+                return Judge.judge(
+                        made.get(MATCHER),
+                        intent -> made.get(INTENTS).with(intent),
+                        sifting.pins(),
+                        sifting.tags(),
+                        sifting.rules());
+            });
 
     /** What was found of likeness is remembered there, as long as the keywords are the same. */
     static final Declared<Grown> GROWN = declare(List.of(KEYWORDS), made -> new Grown());
 
     static final Declared<Groups> GROUPS = declare(
             List.of(KEYWORDS, MATCHER, STANDINGS, GROWN),
+            Map.of(INTENTS, recipe -> recipe.grouping().asksForIntent()),
             (one, other) -> one.grouping().groupsAs(other.grouping()),
             Stages::groups);
 
@@ -210,17 +237,21 @@ final class Stages {
             same(recipe -> recipe.serving().plan()),
             made -> Planner.count(made.get(KEYWORDS), made.get(STANDINGS), made.get(GROUPS), made.recipe()));
 
-    private static Standings judged(Matcher matcher, Sifting sifting) {
-        return Judge.judge(matcher, sifting.pins(), sifting.tags(), sifting.rules());
-    }
-
     private static <T> Declared<T> declare(List<Declared<?>> from, Function<Made, T> made) {
         return declare(from, (one, other) -> true, made);
     }
 
     private static <T> Declared<T> declare(
             List<Declared<?>> from, BiPredicate<Recipe, Recipe> same, Function<Made, T> made) {
-        Declared<T> stage = new Declared<>(List.copyOf(from), same, made);
+        return declare(from, Map.of(), same, made);
+    }
+
+    private static <T> Declared<T> declare(
+            List<Declared<?>> from,
+            Map<Declared<?>, Predicate<Recipe>> also,
+            BiPredicate<Recipe, Recipe> same,
+            Function<Made, T> made) {
+        Declared<T> stage = new Declared<>(List.copyOf(from), Map.copyOf(also), same, made);
         ALL.add(stage);
         return stage;
     }
@@ -255,6 +286,7 @@ final class Stages {
             return keywords == others
                     && remaining.equals(left)
                     && other.grouping().groupsAs(recipe.grouping())
+                    && (!other.grouping().asksForIntent() || other.valuing().intentsAs(recipe.valuing()))
                     && other.sifting().lists().equals(recipe.sifting().lists())
                     && !other.grouping().asksForTags()
                     && other.folding().edition() == recipe.folding().edition();
@@ -303,7 +335,7 @@ final class Stages {
         Map<Declared<?>, Stage<?>> values = new IdentityHashMap<>();
         Map<Declared<?>, Stage<?>> anew = new IdentityHashMap<>();
         for (Declared<?> stage : ALL) {
-            boolean stands = stage.from().stream().noneMatch(anew::containsKey);
+            boolean stands = stage.from(recipe).stream().noneMatch(anew::containsKey);
             Stage<?> old = stands ? before.apply(stage) : null;
             if (old == null) {
                 // Groups of other keywords can never hold again, and would keep these in memory.
@@ -324,7 +356,7 @@ final class Stages {
             @Nullable KnownGroups earlier,
             MeaningVectors meaning) {
         Map<Declared<?>, Stage<?>> from = new IdentityHashMap<>();
-        stage.from().forEach(one -> from.put(one, Objects.requireNonNull(values.get(one))));
+        stage.from(recipe).forEach(one -> from.put(one, Objects.requireNonNull(values.get(one))));
         Made made = new Made(stage.from().isEmpty() ? baskets : List.of(), recipe, from, earlier, meaning);
         return new Stage<>(() -> stage.made().apply(made));
     }
@@ -348,7 +380,13 @@ final class Stages {
         KnownGroups earlier = made.earlier();
         return earlier != null && earlier.hold(made.get(KEYWORDS), judged.remaining(), made.recipe())
                 ? earlier.groups()
-                : GroupStage.group(made.get(MATCHER), judged, made.recipe(), made.meaning(), made.get(GROWN));
+                : GroupStage.group(
+                        made.get(MATCHER),
+                        judged,
+                        made.recipe(),
+                        () -> made.get(INTENTS),
+                        made.meaning(),
+                        made.get(GROWN));
     }
 
     /** Words that lists of brands have. */

@@ -17,17 +17,17 @@ public enum Computed implements Fact {
     /** What it is for: the leading intent, then others that are seen in it. */
     INTENT("Intent", false, Since.JUDGED, true, Use.COLUMN, Use.SORT, Use.EXPORT),
     /** Clicks a month by the researcher's assumptions. */
-    EXPECTED_CLICKS("Expected clicks", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
-    EXPECTED_CONVERSIONS("Expected conversions", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
-    EXPECTED_COST("Expected cost", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
+    EXPECTED_CLICKS("Expected clicks", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
+    EXPECTED_CONVERSIONS("Expected conversions", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
+    EXPECTED_COST("Expected cost", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
     /** What it may bring in a month, in the project's currency. */
-    WORTH("Worth", 100, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
+    WORTH("Worth", 100, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT, Use.VIEW),
     /** The worth less the expected cost. */
-    RETURN("Return", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
+    RETURN("Return", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
     /** The class of its promise, by the researcher's own weights. */
     PROMISE("Promise", false, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** From 0 to 100. */
-    PROMISE_SCORE("Promise score", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT),
+    PROMISE_SCORE("Promise score", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
     /** What a hand has written down beside it. */
     NOTE("Note", false, Since.JUDGED, true, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** As ad platforms count them: what stands between spaces. */

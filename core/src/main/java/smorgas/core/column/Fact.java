@@ -24,7 +24,9 @@ public sealed interface Fact permits Figure, Computed {
         /** As a column of the table of keywords that is written for reading. */
         EXPORT,
         /** As a number of things that a condition bounds. */
-        COUNT
+        COUNT,
+        /** As a number that follows from what was decided, which a view may bound and a rule may not. */
+        VIEW
     }
 
     /** The step that it follows from; what follows from acts is no part of an order that is worked out once. */

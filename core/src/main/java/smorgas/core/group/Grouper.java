@@ -32,6 +32,7 @@ import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
 
 /**
@@ -54,6 +55,9 @@ public final class Grouper {
     private final HandKeys keys;
 
     private final double[] weights;
+    /** By group that the engine found, which of the intents that are kept apart its keywords are for. */
+    private final Map<Integer, Optional<Intent>> intentOf = new HashMap<>();
+
     private Optional<Nearness.Measure> measured = Optional.empty();
     private Supplier<Dial> dial = () -> Dial.NONE;
 
@@ -65,6 +69,7 @@ public final class Grouper {
      * @param scope the keywords to be grouped
      * @param figures by which themes may be ranked; those that no basket has are missing
      * @param language ISO 639-1; decides further forms of words
+     * @param intents of every keyword, what it is for; asked only if intents are kept apart
      * @param rules the groups that rules make, those of the highest priority first
      * @param hand what a hand decided
      * @param edition whose rules hold
@@ -77,6 +82,7 @@ public final class Grouper {
             BitSet scope,
             Map<Figure, FigureColumn> figures,
             String language,
+            IntFunction<Optional<Intent>> intents,
             List<Taking> rules,
             Hand hand,
             Edition edition,
@@ -104,6 +110,7 @@ public final class Grouper {
                     scope,
                     figures,
                     language,
+                    keyword -> Optional.empty(),
                     rules,
                     hand,
                     Edition.NEWEST,
@@ -173,13 +180,21 @@ public final class Grouper {
             case APART -> {
                 // They stay what they are.
             }
-            case SEATED -> new Seats(draft, hand, input.edition(), weights).seat(left, settings.seatedFrom(), measured);
+            case SEATED ->
+                new Seats(draft, hand, input.edition(), weights, (keyword, group) -> mayJoin(settings, keyword, group))
+                        .seat(left, settings.seatedFrom(), measured);
             case ONE_GROUP ->
                 left.stream()
                         .forEach(keyword -> draft.put(
                                 keyword, draft.number(REST, Grouping.Kind.LEFTOVERS, new int[0]), Grouping.By.REST));
         }
         return result(settings);
+    }
+
+    /** Rules and hands may mix what the engine keeps apart. */
+    private boolean mayJoin(GroupSettings settings, int keyword, int group) {
+        Optional<Intent> intent = apart(settings, keyword);
+        return intentOf.getOrDefault(group, intent).equals(intent);
     }
 
     private Question.Barred barred() {
@@ -289,8 +304,28 @@ public final class Grouper {
         }
     }
 
+    /** What the engine finds; intents that are kept apart are asked for one by one, all others together. */
     private void find(GroupSettings settings, BitSet left) {
-        int[] scope = left.stream().toArray();
+        find(settings, left, Optional.empty());
+        if (hand.settled().isEmpty()) {
+            settings.intentsApart().forEach(intent -> find(settings, left, Optional.of(intent)));
+        }
+    }
+
+    /** Which of the intents that are kept apart a keyword is for; empty for all others. */
+    private Optional<Intent> apart(GroupSettings settings, int keyword) {
+        return settings.intentsApart().isEmpty()
+                ? Optional.empty()
+                : input.intents().apply(keyword).filter(settings.intentsApart()::contains);
+    }
+
+    private void find(GroupSettings settings, BitSet left, Optional<Intent> intent) {
+        int[] scope = left.stream()
+                .filter(keyword -> apart(settings, keyword).equals(intent))
+                .toArray();
+        if (scope.length == 0 && intent.isPresent()) {
+            return;
+        }
         Question question = new Question(
                 words,
                 input.texts(),
@@ -305,13 +340,20 @@ public final class Grouper {
         // Settled groups stay what they are, and none forms beside them.
         Engine.Found found =
                 hand.settled().isEmpty() ? Engine.of(settings).find(question) : Engine.measuring(settings, question);
-        System.arraycopy(found.weights(), 0, weights, 0, weights.length);
-        measured = found.measure();
-        dial = found.dial();
+        Arrays.setAll(weights, word -> Math.max(weights[word], found.weights()[word]));
+        if (intent.isEmpty()) {
+            measured = found.measure();
+        }
+        Supplier<Dial> others = dial;
+        dial = () -> others.get().and(found.dial().get());
         String[] named = keys.of(found, scope, input.texts());
         int[] numbered = new int[named.length];
         for (int group = 0; group < numbered.length; group++) {
-            numbered[group] = draft.number(named[group], Grouping.Kind.THEME, found.themes()[group]);
+            // A theme that others have too goes by its intent beside it.
+            boolean taken = intent.isPresent() && draft.find(named[group]) != null;
+            String key = taken ? named[group] + " " + intent.get().label() : named[group];
+            numbered[group] = draft.number(key, Grouping.Kind.THEME, found.themes()[group]);
+            intentOf.put(numbered[group], intent);
         }
         for (int i = 0; i < scope.length && hand.settled().isEmpty(); i++) {
             if (found.group()[i] >= 0) {

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiPredicate;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.ThemeWords;
@@ -17,12 +18,19 @@ final class Seats {
     private final Hand hand;
     private final Edition edition;
     private final double[] weights;
+    private final BiPredicate<Integer, Integer> mayJoin;
 
-    Seats(Draft draft, Hand hand, Edition edition, double[] weights) {
+    /**
+     * Seats for what is left of a draft.
+     *
+     * @param mayJoin whether a keyword may join a group as far as the settings go
+     */
+    Seats(Draft draft, Hand hand, Edition edition, double[] weights, BiPredicate<Integer, Integer> mayJoin) {
         this.draft = draft;
         this.hand = hand;
         this.edition = edition;
         this.weights = weights;
+        this.mayJoin = mayJoin;
     }
 
     /**
@@ -46,7 +54,8 @@ final class Seats {
             nearness.forEach(keyword, group -> {
                 String key = draft.made().get(group).key();
                 double near = nearness.of(keyword, group);
-                boolean may = !hand.bars(keyword, key) && !hand.locked().containsKey(key);
+                boolean may =
+                        !hand.bars(keyword, key) && !hand.locked().containsKey(key) && mayJoin.test(keyword, group);
                 boolean nearer = near > most[0] || near == most[0] && into[keyword] < 0;
                 if (may && nearer) {
                     most[0] = near;
@@ -89,6 +98,7 @@ final class Seats {
                     String key = made.get(group).key();
                     boolean may = !hand.bars(keyword, key)
                             && !hand.locked().containsKey(key)
+                            && mayJoin.test(keyword, group)
                             && !(edition.atLeast(Edition.SECOND)
                                     && hand.joined().containsKey(key));
                     if (may && (best < 0 || nearer(group, best, shared, whole))) {

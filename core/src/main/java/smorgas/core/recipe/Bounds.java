@@ -41,6 +41,13 @@ public record Bounds(@Nullable Long least, @Nullable Long most) {
         return (least == null || twice >= 2 * least) && (most == null || twice <= 2 * most);
     }
 
+    /** So many times as far out. */
+    public Bounds times(long factor) {
+        return new Bounds(
+                least == null ? null : Math.multiplyExact(least, factor),
+                most == null ? null : Math.multiplyExact(most, factor));
+    }
+
     public boolean hold(long number) {
         return (least == null || number >= least) && (most == null || number <= most);
     }

@@ -279,6 +279,50 @@ public sealed interface Condition {
         }
     }
 
+    /** What the keyword is for, above all, is this. */
+    record Intended(Intent intent) implements Condition {
+        @Override
+        public String sentence() {
+            return "that are " + intent.label();
+        }
+    }
+
+    /** The class of the keyword's promise has this name. For views only, for shares are taken of what rules leave. */
+    record Promised(String name) implements Condition {
+        @Override
+        public Stream<String> texts() {
+            return Stream.of(name);
+        }
+
+        @Override
+        public String sentence() {
+            return "of the promise \"" + name + "\"";
+        }
+    }
+
+    /**
+     * What is worked out of the keyword by the researcher's assumptions is known, and its middle lies between the bounds. For
+     * views only, for it may be assumed of tags and groups.
+     *
+     * @param what see {@link Fact.Use#VIEW}
+     * @param bounds in whole units
+     */
+    record Valued(Computed what, Bounds bounds) implements Condition {
+        public Valued {
+            if (!what.isFor(Fact.Use.VIEW)) {
+                throw new Refusal("Of " + what.word() + " there is no number to ask for");
+            }
+        }
+
+        @Override
+        public String sentence() {
+            return bounds.open()
+                    ? "of which the " + what.word() + " is known"
+                    : "with " + what.word() + " of "
+                            + bounds.told(number -> String.format(Locale.ENGLISH, "%,d", number), "", "");
+        }
+    }
+
     /** All of the parts hold; with no parts it holds always. */
     record AllOf(List<Condition> parts) implements Condition {
         public AllOf {
@@ -353,6 +397,21 @@ public sealed interface Condition {
     /** Whether it asks for a standing anywhere in it, which no rule may. */
     default boolean asksForStanding() {
         return asks(part -> part instanceof Stands);
+    }
+
+    /** Whether it asks anywhere in it for what follows from rules, which none of these may. */
+    default boolean followsFromRules() {
+        return asks(part -> part instanceof Stands || part instanceof Promised || part instanceof Valued);
+    }
+
+    /** Whether it asks for what keywords are for anywhere in it. */
+    default boolean asksForIntent() {
+        return asks(part -> part instanceof Intended);
+    }
+
+    /** Whether it asks anywhere in it for something that was decided or worked out of a keyword. */
+    default boolean asksBeyond() {
+        return followsFromRules() || asksForTag() || asksForIntent();
     }
 
     /** Whether it asks for a tag anywhere in it. */

@@ -57,7 +57,9 @@ public record ConditionKind<C extends Condition>(
         BASKET,
         TAG,
         SCRIPT,
-        STANDING
+        STANDING,
+        INTENT,
+        PROMISE
     }
 
     /**
@@ -206,6 +208,31 @@ public record ConditionKind<C extends Condition>(
                             "stands as (for views only)",
                             Asks.STANDING,
                             name -> new Condition.Stands(named(Standing.values(), name)))),
+            kind(
+                    "intended",
+                    Condition.Intended.class,
+                    is -> text("intent", is.intent().name()),
+                    asking(
+                            "intent",
+                            Heading.PLACES,
+                            "has the intent",
+                            Asks.INTENT,
+                            name -> new Condition.Intended(named(Intent.values(), name)))),
+            kind(
+                    "promised",
+                    Condition.Promised.class,
+                    promised -> text("promise", promised.name()),
+                    asking(
+                            "promise",
+                            Heading.PLACES,
+                            "has the promise (for views only)",
+                            Asks.PROMISE,
+                            Condition.Promised::new)),
+            kind(
+                    "valued",
+                    Condition.Valued.class,
+                    valued -> Optional.of(new Filled("valued:" + valued.what().key(), "", valued.bounds())),
+                    valued()),
             kind("all-of", Condition.AllOf.class, all -> Optional.empty()),
             kind("any-of", Condition.AnyOf.class, any -> Optional.empty()),
             kind("none-of", Condition.NoneOf.class, none -> Optional.empty()));
@@ -248,6 +275,19 @@ public record ConditionKind<C extends Condition>(
                 .toArray(Form[]::new);
     }
 
+    private static Form[] valued() {
+        return Fact.all(Fact.Use.VIEW).stream()
+                .map(Computed.class::cast)
+                .map(fact -> new Form(
+                        "valued:" + fact.key(),
+                        Heading.FIGURES,
+                        fact.word() + " (for views only)",
+                        Asks.NUMBERS,
+                        null,
+                        (text, bounds) -> new Condition.Valued(fact, bounds)))
+                .toArray(Form[]::new);
+    }
+
     private static Form[] figures(
             String before, String behind, Asks asks, Function<Figure, BiFunction<String, Bounds, Condition>> made) {
         return Arrays.stream(Figure.values())
@@ -284,8 +324,9 @@ public record ConditionKind<C extends Condition>(
             ALL.stream()
                     .flatMap(kind -> kind.forms().stream())
                     .filter(form -> form.heading() == heading)
-                    .sorted(java.util.Comparator.comparingInt(
-                            form -> form.figure() == null ? -1 : form.figure().ordinal()))
+                    .sorted(java.util.Comparator.comparingInt(form -> form.figure() == null
+                            ? Integer.MAX_VALUE
+                            : form.figure().ordinal()))
                     .forEach(forms::add);
         }
         return forms;

@@ -155,6 +155,12 @@ public record GroupDecisions(
         return settings.equals(other.settings) && rules.equals(other.rules) && pins.sameAs(other.pins);
     }
 
+    /** Whether it counts what keywords are for. */
+    public boolean asksForIntent() {
+        return !settings.intentsApart().isEmpty()
+                || rules.stream().anyMatch(rule -> rule.when().asksForIntent());
+    }
+
     /** Whether some group is made by a rule that asks for tags, which judging may change. */
     public boolean asksForTags() {
         return rules.stream().anyMatch(rule -> rule.when().asksForTag());

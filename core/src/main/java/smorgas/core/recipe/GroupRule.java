@@ -25,8 +25,8 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
         Rule.checkNumber(number);
         checkName(name);
         checkName(Tidy.of(name));
-        if (when.asksForStanding()) {
-            throw new Refusal("A rule cannot ask for a standing: " + when.sentence());
+        if (when.followsFromRules()) {
+            throw new Refusal("A rule cannot ask for what follows from rules: keywords " + when.sentence());
         }
     }
 

@@ -21,6 +21,7 @@ import smorgas.core.text.WordLists;
  * @param stopAt where a theme may have none of them; a theme in any order may have none at all if this is not empty
  * @param muted tidy words that are in no theme and have no weight
  * @param same words that count as one
+ * @param intentsApart intents whose keywords are in no group with those of others; what a rule or a hand places goes where it says
  */
 public record GroupSettings(
         Method method,
@@ -30,7 +31,8 @@ public record GroupSettings(
         SortedSet<String> stopWords,
         Set<StopAt> stopAt,
         SortedSet<String> muted,
-        SameHere same) {
+        SameHere same,
+        Set<Intent> intentsApart) {
 
     /** What becomes of keywords that no theme takes. */
     public enum Leftovers {
@@ -76,6 +78,7 @@ public record GroupSettings(
         stopWords = Collections.unmodifiableSortedSet(new TreeSet<>(stopWords));
         stopAt = stopAt.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(stopAt));
         muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
+        intentsApart = intentsApart.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(intentsApart));
     }
 
     /** By themes: one standard pass, leftovers apart, the language's stop words at no edge of a theme, nothing muted. */
@@ -88,7 +91,8 @@ public record GroupSettings(
                 WordLists.stopWords(language),
                 EnumSet.of(StopAt.BEGIN, StopAt.END),
                 new TreeSet<>(),
-                SameHere.NOTHING);
+                SameHere.NOTHING,
+                Set.of());
     }
 
     /** What holds until somebody chooses: by themes, from the third edition on by likeness. */
@@ -99,12 +103,12 @@ public record GroupSettings(
 
     /** The same with another set of muted words. */
     public GroupSettings withMuted(SortedSet<String> words) {
-        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, words, same);
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, words, same, intentsApart);
     }
 
     /** The same with other words that count as one. */
     public GroupSettings with(SameHere others) {
-        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, muted, others);
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, muted, others, intentsApart);
     }
 
     /** The same with other passes. */
@@ -114,7 +118,12 @@ public record GroupSettings(
 
     /** The same with another method. */
     public GroupSettings with(Method other) {
-        return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same);
+        return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same, intentsApart);
+    }
+
+    /** The same with other intents kept apart. */
+    public GroupSettings apart(Set<Intent> intents) {
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same, intents);
     }
 
     /** How themes are told, which also serves to split a group or to look for one: as set, else as usual. */

@@ -45,8 +45,8 @@ public record Rule(int number, Condition when, Does does) {
 
     public Rule {
         checkNumber(number);
-        if (when.asksForStanding()) {
-            throw new Refusal("A rule cannot ask for a standing: " + when.sentence());
+        if (when.followsFromRules()) {
+            throw new Refusal("A rule cannot ask for what follows from rules: keywords " + when.sentence());
         }
     }
 

@@ -125,6 +125,11 @@ public record Sifting(
                 && List.copyOf(pins.entrySet()).equals(List.copyOf(other.pins.entrySet()));
     }
 
+    /** Whether some rule asks for what keywords are for. */
+    public boolean asksForIntent() {
+        return rules.stream().anyMatch(rule -> rule.when().asksForIntent());
+    }
+
     private boolean tagsAs(Sifting other) {
         return tags.equals(other.tags)
                 && tags.keySet().stream().allMatch(tag -> inOrder(tag).equals(other.inOrder(tag)));

@@ -69,6 +69,40 @@ public sealed interface ValueEntry extends Entry {
     }
 
     /**
+     * What every keyword that fulfils a condition is for was said, or left to its words again; as {@link IntentWorded}, of more
+     * than a word.
+     *
+     * @param when asks for nothing that was decided or worked out of keywords, an intent among it
+     * @param on false to leave it to the words again, whatever the intent
+     */
+    record IntentRuled(Condition when, Intent intent, boolean on) implements ValueEntry {
+        public IntentRuled {
+            if (when.asksBeyond()) {
+                throw new Refusal(
+                        "What keywords are for cannot be said by tags, intents or what follows from rules: keywords "
+                                + when.sentence());
+            }
+        }
+
+        @Override
+        public void requireFit() {
+            when.requireFit();
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("intent rule:" + when.sentence());
+        }
+
+        @Override
+        public String sentence() {
+            return on
+                    ? "Said that keywords " + when.sentence() + " are " + intent.label()
+                    : "Left the intent of keywords " + when.sentence() + " to their words";
+        }
+    }
+
+    /**
      * What is assumed of what keywords may bring was said.
      *
      * @param tag of whose keywords; empty for those of the group, or of all

@@ -10,7 +10,7 @@ import java.util.stream.Stream;
  * What was decided of what keywords are for and may bring.
  *
  * @param intents by tidy text, what a hand said; the latest decision comes last
- * @param words by word or phrase, what a hand said of all keywords with it; the latest decision comes last
+ * @param ruled by condition, what a hand said of all keywords that fulfil it; the latest decision comes last
  * @param assumptions what is assumed of all keywords
  * @param byTag what is assumed otherwise of those with a tag; of a keyword with several the latest holds
  * @param byGroup what is assumed otherwise of those in a group, by its key; stronger than what is of its tags
@@ -20,7 +20,7 @@ import java.util.stream.Stream;
  */
 public record Valuing(
         SequencedMap<String, Intent> intents,
-        SequencedMap<String, Intent> words,
+        SequencedMap<Condition, Intent> ruled,
         Assumptions assumptions,
         SequencedMap<String, Assumptions> byTag,
         SequencedMap<String, Assumptions> byGroup,
@@ -41,7 +41,7 @@ public record Valuing(
 
     public Valuing {
         intents = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(intents));
-        words = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(words));
+        ruled = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(ruled));
         byTag = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(byTag));
         byGroup = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(byGroup));
     }
@@ -49,7 +49,7 @@ public record Valuing(
     /** After some entries, in order. */
     public Valuing after(List<ValueEntry> entries) {
         SequencedMap<String, Intent> said = new LinkedHashMap<>(intents);
-        SequencedMap<String, Intent> worded = new LinkedHashMap<>(words);
+        SequencedMap<Condition, Intent> rules = new LinkedHashMap<>(ruled);
         SequencedMap<String, Assumptions> tags = new LinkedHashMap<>(byTag);
         SequencedMap<String, Assumptions> groups = new LinkedHashMap<>(byGroup);
         Assumptions all = assumptions;
@@ -61,7 +61,9 @@ public record Valuing(
                 case ValueEntry.IntentSaid one ->
                     Stream.concat(one.texts().stream(), one.also().stream())
                             .forEach(text -> put(said, text, one.intent(), one.on()));
-                case ValueEntry.IntentWorded one -> put(worded, one.word(), one.intent(), one.on());
+                case ValueEntry.IntentWorded one ->
+                    put(rules, new Condition.HasWord(one.word()), one.intent(), one.on());
+                case ValueEntry.IntentRuled one -> put(rules, one.when(), one.intent(), one.on());
                 case ValueEntry.AssumptionsSet one -> {
                     boolean some = one.assumptions().says();
                     if (!one.tag().isEmpty()) {
@@ -77,10 +79,10 @@ public record Valuing(
                 case ValueEntry.PromiseSet one -> judged = one.settings();
             }
         }
-        return new Valuing(said, worded, all, tags, groups, table, reports, judged);
+        return new Valuing(said, rules, all, tags, groups, table, reports, judged);
     }
 
-    private static <T> void put(SequencedMap<String, T> map, String key, T value, boolean on) {
+    private static <K, T> void put(SequencedMap<K, T> map, K key, T value, boolean on) {
         if (on) {
             map.putLast(key, value);
         } else {
@@ -95,7 +97,7 @@ public record Valuing(
 
     /** Whether it says the same of intents, in the same order: of two decisions on one keyword the later holds. */
     public boolean intentsAs(Valuing other) {
-        return same(intents, other.intents) && same(words, other.words);
+        return same(intents, other.intents) && same(ruled, other.ruled);
     }
 
     /** Whether it assumes the same of what keywords may bring. */
@@ -111,7 +113,7 @@ public record Valuing(
         return equals(other) && intentsAs(other) && worthAs(other);
     }
 
-    private static <T> boolean same(SequencedMap<String, T> one, SequencedMap<String, T> other) {
+    private static <K, T> boolean same(SequencedMap<K, T> one, SequencedMap<K, T> other) {
         return List.copyOf(one.entrySet()).equals(List.copyOf(other.entrySet()));
     }
 }

@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -32,6 +33,7 @@ public record WordList(String name, String language, Kind kind, int version, Lis
         COMMERCIAL("words of those who compare"),
         TRANSACTIONAL("words of those who buy now"),
         LOCAL("words of those who look nearby"),
+        NAVIGATIONAL("words of those who look for one site"),
         SAME_MEANING("words of the same meaning, those of a line with commas between them"),
         OTHER("other words");
 
@@ -43,6 +45,23 @@ public record WordList(String name, String language, Kind kind, int version, Lis
 
         public String label() {
             return label;
+        }
+
+        /** What the list of this kind is called that ships for a language. */
+        public String shippedName(String language) {
+            return Character.toUpperCase(label.charAt(0)) + label.substring(1) + " (" + language + ")";
+        }
+
+        /** What the words of this kind say of what keywords are for, above all else; empty if nothing of that. */
+        public Optional<Intent> intent() {
+            return switch (this) {
+                case INFORMATIONAL -> Optional.of(Intent.INFORMATIONAL);
+                case COMMERCIAL -> Optional.of(Intent.COMMERCIAL);
+                case TRANSACTIONAL -> Optional.of(Intent.TRANSACTIONAL);
+                case LOCAL -> Optional.of(Intent.LOCAL);
+                case NAVIGATIONAL -> Optional.of(Intent.NAVIGATIONAL);
+                default -> Optional.empty();
+            };
         }
     }
 

@@ -8,9 +8,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.TreeMap;
+import java.util.function.Function;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
 
@@ -22,6 +24,7 @@ import smorgas.core.recipe.Standing;
 public final class Judge {
 
     private final Matcher matcher;
+    private final Function<Intent, BitSet> intents;
     private final Keywords keywords;
     private final List<Rule> rules;
     private final Standing[] standings;
@@ -33,8 +36,9 @@ public final class Judge {
     private final BitSet[] tagged;
     private int lostPins;
 
-    private Judge(Matcher matcher, List<Rule> rules) {
+    private Judge(Matcher matcher, Function<Intent, BitSet> intents, List<Rule> rules) {
         this.matcher = matcher;
+        this.intents = intents;
         this.keywords = matcher.keywords();
         this.rules = List.copyOf(rules);
         this.standings = new Standing[keywords.size()];
@@ -50,16 +54,18 @@ public final class Judge {
     /**
      * Judges all keywords of the matcher.
      *
+     * @param intents the keywords that are for something; asked only if a rule asks for it
      * @param pins standings given by hand, by tidy text
      * @param tags by tag, what a hand said of tidy texts: whether they have it
      * @param rules in the order in which they judge
      */
     public static Standings judge(
             Matcher matcher,
+            Function<Intent, BitSet> intents,
             Map<String, Standing> pins,
             Map<String, ? extends SequencedMap<String, Boolean>> tags,
             List<Rule> rules) {
-        Judge judge = new Judge(matcher, rules);
+        Judge judge = new Judge(matcher, intents, rules);
         pins.forEach(judge::pin);
         tags.forEach(judge::pinTags);
         for (int place = 0; place < rules.size(); place++) {
@@ -92,7 +98,7 @@ public final class Judge {
     private void run(int place) {
         Rule rule = rules.get(place);
         // Tags count as far as the rules above have given them.
-        BitSet taken = matcher.match(rule.when(), null, rule.when().asksForTag() ? Tags.of(tags) : Tags.NONE);
+        BitSet taken = matcher.match(rule.when(), Beyond.ofRules(this::tagged, intents));
         touched[place] = (BitSet) taken.clone();
         switch (rule.does()) {
             case Rule.Gives gives -> {
@@ -109,6 +115,10 @@ public final class Judge {
                 tagged[place] = taken;
             }
         }
+    }
+
+    private BitSet tagged(String tag) {
+        return (BitSet) tags.getOrDefault(tag, new BitSet()).clone();
     }
 
     private List<RuleFigures> figures() {

@@ -61,21 +61,16 @@ public final class Matcher {
     /**
      * The keywords that fulfil a condition.
      *
-     * @throws IllegalArgumentException if it asks for a standing or a tag: see {@link #match(Condition, Standings)}
+     * @throws IllegalArgumentException if it asks for more than what keywords are: see {@link #match(Condition, Beyond)}
      */
     public BitSet match(Condition condition) {
-        return match(condition, null, Tags.NONE);
+        return match(condition, Beyond.NOTHING);
     }
 
-    /** The keywords that fulfil a condition, which may ask for standings and tags. */
-    public BitSet match(Condition condition, Standings standings) {
-        return match(condition, standings, standings.tags());
-    }
-
-    /** The keywords that fulfil a condition as far as tags were given yet. */
-    BitSet match(Condition condition, @Nullable Standings standings, Tags tags) {
-        if (condition.asksForTag() || condition.asksForStanding()) {
-            return find(condition, standings, tags, null);
+    /** The keywords that fulfil a condition, which may ask for what is known beyond them. */
+    public BitSet match(Condition condition, Beyond beyond) {
+        if (condition.asksBeyond()) {
+            return find(condition, beyond, null);
         }
         synchronized (known) {
             BitSet found = known.get(condition);
@@ -83,7 +78,7 @@ public final class Matcher {
                 return (BitSet) found.clone();
             }
         }
-        BitSet found = find(condition, standings, tags, null);
+        BitSet found = find(condition, beyond, null);
         synchronized (known) {
             known.put(condition, found);
             if (known.size() > REMEMBERED) {
@@ -98,7 +93,7 @@ public final class Matcher {
      *
      * @param among if given, only these are looked at where each keyword has to be
      */
-    private BitSet find(Condition condition, @Nullable Standings standings, Tags tags, @Nullable BitSet among) {
+    private BitSet find(Condition condition, Beyond beyond, @Nullable BitSet among) {
         return switch (condition) {
             case Condition.HasWord has -> keywords.withWord(has.word());
             case Condition.Worded worded -> worded(worded);
@@ -138,31 +133,34 @@ public final class Matcher {
                         among,
                         keyword -> keywords.text(keyword).codePoints().anyMatch(c -> UScript.hasScript(c, script)));
             }
-            case Condition.HasTag has -> tags.with(has.tag());
-            case Condition.Stands stands -> {
-                if (standings == null) {
-                    throw new IllegalArgumentException("No standings to ask: " + condition.sentence());
-                }
-                yield standings.with(stands.standing());
+            case Condition.HasTag has -> beyond.tag().apply(has.tag());
+            case Condition.Stands stands -> beyond.standing().apply(stands.standing());
+            case Condition.Intended is -> beyond.intent().apply(is.intent());
+            case Condition.Promised promised -> beyond.promise().apply(promised.name());
+            case Condition.Valued valued -> {
+                Numbers numbers = beyond.numbers().apply(valued.what());
+                Bounds bounds = valued.bounds().times(valued.what().scale());
+                yield select(
+                        among, keyword -> numbers.known(keyword) && bounds.holdTwice(numbers.twiceMiddle(keyword)));
             }
             case Condition.AllOf every -> {
                 BitSet found = all();
                 // What is read off an index or a column comes first; texts are looked at for what it leaves.
                 for (Condition part : every.parts()) {
                     if (!readsTexts(part)) {
-                        found.and(match(part, standings, tags));
+                        found.and(match(part, beyond));
                     }
                 }
                 for (Condition part : every.parts()) {
                     if (readsTexts(part) && !found.isEmpty()) {
-                        found.and(remembered(part).orElseGet(() -> find(part, standings, tags, found)));
+                        found.and(remembered(part).orElseGet(() -> find(part, beyond, found)));
                     }
                 }
                 yield found;
             }
-            case Condition.AnyOf any -> anyOf(any.parts(), standings, tags);
+            case Condition.AnyOf any -> anyOf(any.parts(), beyond);
             case Condition.NoneOf none -> {
-                BitSet found = anyOf(none.parts(), standings, tags);
+                BitSet found = anyOf(none.parts(), beyond);
                 found.flip(0, keywords.size());
                 yield found;
             }
@@ -186,10 +184,10 @@ public final class Matcher {
         };
     }
 
-    private BitSet anyOf(List<Condition> parts, @Nullable Standings standings, Tags tags) {
+    private BitSet anyOf(List<Condition> parts, Beyond beyond) {
         BitSet found = new BitSet(keywords.size());
         for (Condition part : parts) {
-            found.or(match(part, standings, tags));
+            found.or(match(part, beyond));
         }
         return found;
     }

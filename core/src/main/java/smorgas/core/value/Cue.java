@@ -28,7 +28,7 @@ record Cue(Intent intent, int strength, Form form, String words) {
         HAS,
         /** Its words, where the keyword begins. */
         BEGINS,
-        /** Its words, of which a hand has said so. */
+        /** What a hand has said so of, in words. */
         SAID,
         /** A number with its unit, such as 60m or 10x8. */
         SIZE,

@@ -6,7 +6,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +18,8 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Valuing;
 import smorgas.core.recipe.WordList;
@@ -31,6 +36,9 @@ public final class Intents {
 
     /** How strong a word is that a project's own list names. */
     private static final int OF_A_LIST = 88;
+
+    /** The languages of older editions. */
+    private static final Set<String> SHIPPED_FIRST = Set.of("en", "de");
 
     private static final int OF_A_BRAND = 95;
     private static final int OF_A_PLACE = 60;
@@ -78,19 +86,41 @@ public final class Intents {
      * Of the keywords of a project.
      *
      * @param language without a shipped list only lists and hands say something
+     * @param edition whose rules hold
+     * @param matching the keywords that fulfil a condition
      * @param lists the word lists that the project has taken, by name
      */
-    public static Intents of(Keywords keywords, String language, Map<String, WordList> lists, Valuing valuing) {
-        List<Cue> cues = new ArrayList<>(Cue.shipped(language));
-        lists.values().forEach(list -> ofList(list).ifPresent(cue -> list.words()
+    public static Intents of(
+            Keywords keywords,
+            String language,
+            Edition edition,
+            Map<String, WordList> lists,
+            Valuing valuing,
+            Function<Condition, BitSet> matching) {
+        String shipped = edition.atLeast(Edition.SIXTH) || SHIPPED_FIRST.contains(language) ? language : "";
+        List<Cue> cues = new ArrayList<>(Cue.shipped(shipped).stream()
+                .filter(cue -> holds(cue, language, lists))
+                .toList());
+        Set<String> known =
+                cues.stream().map(cue -> cue.intent() + " " + cue.words()).collect(Collectors.toSet());
+        lists.values().forEach(list -> ofList(list).ifPresent(cue -> list.words().stream()
+                .filter(word -> !list.name().equals(list.kind().shippedName(language))
+                        || !known.contains(cue.intent() + " " + word))
                 .forEach(word -> cues.add(new Cue(cue.intent(), cue.strength(), Cue.Form.HAS, word)))));
-        // Of two words of which something was said the later one leads.
-        valuing.words().reversed().forEach((word, intent) -> cues.add(new Cue(intent, SAID, Cue.Form.SAID, word)));
         Intents intents = new Intents(keywords, cues);
         for (int cue = 0; cue < cues.size(); cue++) {
-            intents.apply(cue);
+            intents.apply(cue, intents.with(cues.get(cue)));
         }
+        // Of two of which something was said the later one leads.
+        valuing.ruled().reversed().forEach((when, intent) -> {
+            cues.add(new Cue(intent, SAID, Cue.Form.SAID, when.sentence()));
+            intents.apply(cues.size() - 1, matching.apply(when));
+        });
         intents.dear();
+        if (edition.atLeast(Edition.SIXTH)) {
+            intents.bidFor.stream()
+                    .forEach(keyword -> intents.seen[keyword] |= (byte) (1 << Intent.COMMERCIAL.ordinal()));
+        }
         intents.hands(valuing);
         return intents;
     }
@@ -100,22 +130,52 @@ public final class Intents {
         return switch (list.kind()) {
             case BRANDS -> Optional.of(new Cue(Intent.NAVIGATIONAL, OF_A_BRAND, Cue.Form.HAS, ""));
             case PLACES -> Optional.of(new Cue(Intent.LOCAL, OF_A_PLACE, Cue.Form.HAS, ""));
-            case INFORMATIONAL -> Optional.of(new Cue(Intent.INFORMATIONAL, OF_A_LIST, Cue.Form.HAS, ""));
-            case COMMERCIAL -> Optional.of(new Cue(Intent.COMMERCIAL, OF_A_LIST, Cue.Form.HAS, ""));
-            case TRANSACTIONAL -> Optional.of(new Cue(Intent.TRANSACTIONAL, OF_A_LIST, Cue.Form.HAS, ""));
-            case LOCAL -> Optional.of(new Cue(Intent.LOCAL, OF_A_LIST, Cue.Form.HAS, ""));
-            default -> Optional.empty();
+            default -> list.kind().intent().map(intent -> new Cue(intent, OF_A_LIST, Cue.Form.HAS, ""));
         };
     }
 
-    private void apply(int number) {
+    /**
+     * The words that ship for a language, each kind to be edited as a list: where a project has taken it, words that are on it no
+     * more say nothing, and those that came to it say what the others of it say.
+     */
+    public static Map<WordList.Kind, List<String>> shipped(String language) {
+        Map<WordList.Kind, List<String>> lists = new EnumMap<>(WordList.Kind.class);
+        for (WordList.Kind kind : WordList.Kind.values()) {
+            List<String> words = Cue.shipped(language).stream()
+                    .filter(cue -> kind.intent().filter(cue.intent()::equals).isPresent()
+                            && !cue.words().isEmpty())
+                    .map(Cue::words)
+                    .distinct()
+                    .toList();
+            if (!words.isEmpty()) {
+                lists.put(kind, words);
+            }
+        }
+        return lists;
+    }
+
+    /** Whether a shipped cue holds for a project that has taken some lists. */
+    private static boolean holds(Cue cue, String language, Map<String, WordList> lists) {
+        return cue.words().isEmpty()
+                || lists.values().stream()
+                        .filter(list -> list.kind()
+                                        .intent()
+                                        .filter(cue.intent()::equals)
+                                        .isPresent()
+                                && list.name().equals(list.kind().shippedName(language)))
+                        .allMatch(list -> list.words().contains(cue.words()));
+    }
+
+    private BitSet with(Cue cue) {
+        return switch (cue.form()) {
+            case SIZE -> sized();
+            case ELSE -> all();
+            case HAS, BEGINS, SAID -> named(cue);
+        };
+    }
+
+    private void apply(int number, BitSet with) {
         Cue cue = cues.get(number);
-        BitSet with =
-                switch (cue.form()) {
-                    case SIZE -> sized();
-                    case ELSE -> all();
-                    case HAS, BEGINS, SAID -> named(cue);
-                };
         boolean anything = cue.form() == Cue.Form.ELSE;
         byte bit = (byte) (1 << cue.intent().ordinal());
         for (int keyword = with.nextSetBit(0); keyword >= 0; keyword = with.nextSetBit(keyword + 1)) {
@@ -182,8 +242,8 @@ public final class Intents {
     }
 
     /**
-     * Where many bid, and more than for most, somebody earns by it. It is told and counts for nothing: no list labelled by
-     * judgement has said yet how far to trust it, and what was written for a project before stays as it was.
+     * Where many bid, and more than for most, somebody earns by it. It is seen beside what words say and never leads: no list
+     * labelled by judgement has said yet how far to trust it.
      */
     private void dear() {
         Optional<FigureColumn> bids = keywords.figure(Figure.HIGH_BID).or(() -> keywords.figure(Figure.CPC));
@@ -250,7 +310,7 @@ public final class Intents {
                 : switch (cue.form()) {
                     case SIZE -> "it names a size";
                     case ELSE -> "nothing in it says more";
-                    case SAID -> "a hand said so of all with \"" + cue.words() + "\"";
+                    case SAID -> "a hand said so of keywords " + cue.words();
                     case BEGINS -> "it begins with \"" + cue.words() + "\"";
                     case HAS -> "it has \"" + cue.words() + "\"";
                 };

@@ -149,7 +149,8 @@ class GrouperTest {
                 runs.stopWords(),
                 Set.of(),
                 new TreeSet<>(),
-                SameHere.NOTHING);
+                SameHere.NOTHING,
+                Set.of());
         assertThat(group(openers, anywhere)).containsEntry("veil for queens", "for queens");
     }
 
@@ -194,7 +195,8 @@ class GrouperTest {
                 new TreeSet<>(),
                 Set.of(),
                 new TreeSet<>(),
-                SameHere.NOTHING);
+                SameHere.NOTHING,
+                Set.of());
         assertThat(group(List.of("keeping bees", "bees keeps", "keep bees"), forms)
                         .values())
                 .doesNotContain("");
@@ -271,7 +273,8 @@ class GrouperTest {
                 settings.stopWords(),
                 settings.stopAt(),
                 settings.muted(),
-                SameHere.NOTHING);
+                SameHere.NOTHING,
+                Set.of());
     }
 
     @Test
@@ -301,7 +304,8 @@ class GrouperTest {
                         runs.stopWords(),
                         runs.stopAt(),
                         runs.muted(),
-                        SameHere.NOTHING));
+                        SameHere.NOTHING,
+                        Set.of()));
         assertThat(bySearches.key(bySearches.groupOf(7))).isEqualTo("table");
     }
 

@@ -36,6 +36,7 @@ class DocumentedTest {
                     switch (form.asks()) {
                         case SCRIPT -> "GREEK";
                         case STANDING -> "KEPT";
+                        case INTENT -> "LOCAL";
                         case NUMBERS, NOTHING -> "";
                         default -> "bee";
                     };

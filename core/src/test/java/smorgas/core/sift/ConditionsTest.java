@@ -223,14 +223,16 @@ class ConditionsTest {
         var byHand = new LinkedHashMap<String, Boolean>();
         byHand.put("bee smoker near me", false);
         byHand.put("bee hive", true);
-        Standings standings = Judge.judge(MATCHER, Map.of(), Map.of("smoke", byHand), rules);
+        Standings standings = Judge.judge(MATCHER, intent -> new BitSet(), Map.of(), Map.of("smoke", byHand), rules);
         // A rule sees the tags of the rules above it only.
         assertThat(standings.of(keyword("how to clean a hive"))).isEqualTo(Standing.KEPT);
         assertThat(standings.reason(keyword("how to clean a hive")).sentence()).startsWith("rule 3");
         assertThat(texts(standings.tags().with("smoke"))).containsExactly("bee hives", "skeplund smoker");
         assertThat(standings.tags().of(keyword("how to clean a hive"))).containsExactly("question");
         assertThat(standings.tags().all()).containsExactly("question", "smoke");
-        assertThat(texts(MATCHER.match(new Condition.HasTag("question"), standings)))
+        assertThat(texts(MATCHER.match(
+                        new Condition.HasTag("question"),
+                        Beyond.ofRules(standings.tags()::with, intent -> new BitSet()))))
                 .containsExactly("how to clean a hive");
         assertThat(standings.figures().get(3)).extracting(RuleFigures::decided).isEqualTo(1);
     }
@@ -242,13 +244,14 @@ class ConditionsTest {
                 new Rule(2, new Condition.HasWord("hive"), Standing.DROPPED),
                 new Rule(3, new Condition.HasWord("wooden"), Standing.KEPT),
                 new Rule(4, new Condition.HasWord("clean"), Standing.DROPPED));
-        Standings standings = Judge.judge(MATCHER, Map.of("bee hive", Standing.KEPT), Map.of(), rules);
+        Standings standings =
+                Judge.judge(MATCHER, intent -> new BitSet(), Map.of("bee hive", Standing.KEPT), Map.of(), rules);
         assertThat(standings.figures().get(0)).isEqualTo(new RuleFigures(2, 0, 2, 70, 0, 0));
         assertThat(standings.figures().get(1)).isEqualTo(new RuleFigures(5, 2, 2, 5, 2, 1));
         assertThat(standings.doubts().get(2)).contains("1 keyword that a hand has kept");
         assertThat(standings.doubts().get(3)).contains("decides nothing");
         assertThat(standings.doubts().get(4)).contains("decides nothing");
-        Standings free = Judge.judge(MATCHER, Map.of(), Map.of(), rules);
+        Standings free = Judge.judge(MATCHER, intent -> new BitSet(), Map.of(), Map.of(), rules);
         assertThat(free.doubts().get(2)).contains("decide otherwise for 2");
         assertThat(free.doubts()).doesNotContainKey(1);
     }

@@ -90,8 +90,16 @@ class SiftTest {
 
     @Test
     void aViewMayAskForAStanding() {
-        Standings standings = Judge.judge(MATCHER, Map.of("bee hive", Standing.KEPT), Map.of(), List.of());
-        assertThat(texts(MATCHER.match(new Condition.Stands(Standing.KEPT), standings)))
+        Standings standings =
+                Judge.judge(MATCHER, intent -> new BitSet(), Map.of("bee hive", Standing.KEPT), Map.of(), List.of());
+        assertThat(texts(MATCHER.match(
+                        new Condition.Stands(Standing.KEPT),
+                        new Beyond(
+                                standings::with,
+                                standings.tags()::with,
+                                intent -> new BitSet(),
+                                name -> new BitSet(),
+                                fact -> smorgas.core.column.Numbers.none()))))
                 .containsExactly("bee hive");
     }
 
@@ -103,6 +111,7 @@ class SiftTest {
     void reasonsNameTheRuleTheHandOrNobody() {
         Standings standings = Judge.judge(
                 MATCHER,
+                intent -> new BitSet(),
                 Map.of("honey comb", Standing.KEPT, "gone", Standing.KEPT),
                 Map.of(),
                 List.of(drop(4, "comb")));
@@ -123,8 +132,12 @@ class SiftTest {
 
     @Test
     void anUndecidedPinBeatsARuleToo() {
-        Standings standings =
-                Judge.judge(MATCHER, Map.of("comb honey", Standing.UNDECIDED), Map.of(), List.of(drop(1, "comb")));
+        Standings standings = Judge.judge(
+                MATCHER,
+                intent -> new BitSet(),
+                Map.of("comb honey", Standing.UNDECIDED),
+                Map.of(),
+                List.of(drop(1, "comb")));
         assertThat(standings.of(KEYWORDS.find("comb honey").orElseThrow())).isEqualTo(Standing.UNDECIDED);
     }
 
@@ -141,8 +154,12 @@ class SiftTest {
                 list.append('\n');
             }
             Keywords keywords = Folder.fold(List.of(TestLists.lines(1, list.toString())));
-            Standings standings =
-                    Judge.judge(new Matcher(keywords), Map.of(), Map.of(), List.of(drop(1, "aw"), drop(2, "bw")));
+            Standings standings = Judge.judge(
+                    new Matcher(keywords),
+                    intent -> new BitSet(),
+                    Map.of(),
+                    Map.of(),
+                    List.of(drop(1, "aw"), drop(2, "bw")));
             BitSet view = new BitSet();
             Map<String, Integer> counts = new TreeMap<>();
             for (int k = 0; k < keywords.size(); k++) {
@@ -182,13 +199,23 @@ class SiftTest {
         Keywords folded = Folder.fold(List.of(TestLists.lines(1, "bee hive\nbee hives\n")));
         assertThat(folded.size()).isEqualTo(1);
         Recipe recipe = Recipe.of(entries, "en");
-        assertThat(Judge.judge(new Matcher(folded), recipe.sifting().pins(), Map.of(), List.of())
+        assertThat(Judge.judge(
+                                new Matcher(folded),
+                                intent -> new BitSet(),
+                                recipe.sifting().pins(),
+                                Map.of(),
+                                List.of())
                         .of(0))
                 .isEqualTo(Standing.KEPT);
 
         entries.add(new SiftEntry.Judged(List.of("bee hives"), Standing.DROPPED));
         Recipe later = Recipe.of(entries, "en");
-        assertThat(Judge.judge(new Matcher(folded), later.sifting().pins(), Map.of(), List.of())
+        assertThat(Judge.judge(
+                                new Matcher(folded),
+                                intent -> new BitSet(),
+                                later.sifting().pins(),
+                                Map.of(),
+                                List.of())
                         .of(0))
                 .isEqualTo(Standing.DROPPED);
         assertThat(later.sifting().judgesAs(recipe.sifting())).isFalse();

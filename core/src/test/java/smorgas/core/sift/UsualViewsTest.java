@@ -16,8 +16,7 @@ class UsualViewsTest {
     private static List<String> shown(Board board, String view, String language) {
         return UsualViews.of(board.keywords(), language).stream()
                 .filter(one -> one.name().equals(view))
-                .flatMap(one -> board.matcher().match(one.shows(), board.standings()).stream()
-                        .boxed())
+                .flatMap(one -> board.match(one.shows()).stream().boxed())
                 .map(board.keywords()::text)
                 .sorted()
                 .toList();

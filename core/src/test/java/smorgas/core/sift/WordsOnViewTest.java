@@ -43,7 +43,7 @@ class WordsOnViewTest {
     }
 
     private static Standings judged(Keywords keywords, Rule... rules) {
-        return Judge.judge(new Matcher(keywords), Map.of(), Map.of(), List.of(rules));
+        return Judge.judge(new Matcher(keywords), intent -> new BitSet(), Map.of(), Map.of(), List.of(rules));
     }
 
     private static List<String> drawn(long seed, int count) {

@@ -1,6 +1,7 @@
 package smorgas.core.value;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
@@ -8,11 +9,15 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,13 +25,22 @@ import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.board.Board;
 import smorgas.core.column.Computed;
 import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Bounds;
+import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.Method;
+import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.WordList;
+import smorgas.core.text.Refusal;
 
 class IntentsTest {
 
@@ -53,22 +67,113 @@ class IntentsTest {
     }
 
     @Test
-    void whereManyBidHighThatIsToldAndChangesNoIntent() {
-        Board board = board(
+    void whereManyBidHighSomebodyEarnsByIt() {
+        String list =
                 "keyword,competition,high bid\nsmoker,90,4.00\nhive,90,0.20\nveil,10,5.00\nhow to smoke,high,4.50\n"
                         + "one,5,0.1\ntwo,5,0.1\nthree,5,0.1\nfour,5,0.1\nfive,5,0.1\nsix,5,0.1\nseven,5,0.1\neight,5,0.1\n"
-                        + "nine,5,0.1\nten,5,0.1\neleven,5,0.1\ntwelve,5,0.1\n",
-                "en");
-        int smoker = board.keywords().find("smoker").orElseThrow();
-        assertThat(board.intents().seen(smoker)).containsExactly(Intent.COMMERCIAL);
-        assertThat(board.intents().dear(smoker)).isTrue();
-        assertThat(lead(board, "how to smoke")).isEqualTo(Intent.INFORMATIONAL);
-        assertThat(board.intents().dear(board.keywords().find("how to smoke").orElseThrow()))
-                .isTrue();
+                        + "nine,5,0.1\nten,5,0.1\neleven,5,0.1\ntwelve,5,0.1\n";
+        Board board = board(list, "en");
+        int how = board.keywords().find("how to smoke").orElseThrow();
+        assertThat(board.intents().dear(how)).isTrue();
+        assertThat(board.intents().seen(how)).containsExactly(Intent.INFORMATIONAL, Intent.COMMERCIAL);
         for (String other : List.of("hive", "veil", "one")) {
             assertThat(board.intents().dear(board.keywords().find(other).orElseThrow()))
                     .as(other)
                     .isFalse();
+        }
+        Board older = Board.of(List.of(TestLists.lines(1, list)), Recipe.of(List.of(), "en", Edition.FIFTH));
+        assertThat(older.intents().seen(how)).as("as it was written before").containsExactly(Intent.INFORMATIONAL);
+    }
+
+    @Test
+    void shippedWordsAreListsToEdit() {
+        List<String> words = new ArrayList<>(Intents.shipped("en").get(WordList.Kind.TRANSACTIONAL));
+        assertThat(words).contains("buy", "where can i buy").doesNotContain("", "{size}");
+        words.removeAll(List.of("kit", "kits"));
+        words.add("payday");
+        WordList.Kind kind = WordList.Kind.TRANSACTIONAL;
+        WordList edited = new WordList(kind.shippedName("en"), "en", kind, 2, words);
+        Board board = board("bee kit\nbee payday\nbuy bees near me\n", "en", new SiftEntry.ListTaken(edited));
+        assertThat(lead(board, "bee kit")).as("taken off the list").isEqualTo(Intent.COMMERCIAL);
+        assertThat(lead(board, "bee payday")).isEqualTo(Intent.TRANSACTIONAL);
+        assertThat(lead(board, "buy bees near me"))
+                .as("words that stay are as strong as they were")
+                .isEqualTo(Intent.LOCAL);
+    }
+
+    @Test
+    void whatIsSaidOfAConditionHoldsForAllThatFulfilItAndTheLaterWordLeads() {
+        Entry sized = new ValueEntry.IntentRuled(new Condition.HasDigit(), Intent.LOCAL, true);
+        Entry worded = new ValueEntry.IntentWorded("hive", Intent.NAVIGATIONAL, true);
+        String list = "hive 24\nsmoker 10\nsmoker\n";
+        Board board = board(list, "en", worded, sized);
+        assertThat(lead(board, "hive 24")).isEqualTo(Intent.LOCAL);
+        assertThat(lead(board, "smoker 10")).isEqualTo(Intent.LOCAL);
+        assertThat(lead(board, "smoker")).isEqualTo(Intent.COMMERCIAL);
+        assertThat(lead(board(list, "en", sized, worded), "hive 24")).isEqualTo(Intent.NAVIGATIONAL);
+        Entry back = new ValueEntry.IntentRuled(new Condition.HasDigit(), Intent.COMMERCIAL, false);
+        assertThat(lead(board(list, "en", sized, back), "smoker 10")).isEqualTo(Intent.COMMERCIAL);
+        Condition tagged = new Condition.NoneOf(List.of(new Condition.HasTag("shop")));
+        assertThatThrownBy(() -> new ValueEntry.IntentRuled(tagged, Intent.LOCAL, true))
+                .isInstanceOf(Refusal.class);
+    }
+
+    /** A rule may ask for it, as it follows from no rule; a group keeps to one if that is wished. */
+    @Test
+    void rulesAndGroupsCanAskForIt() {
+        String list = "bee smoker price\nbuy bee smoker\nbee smoker buy online\nhow to light a bee smoker\n"
+                + "how to clean a bee smoker\nbee smoker\nwhy smoke bees\n";
+        Rule drops = new Rule(1, new Condition.Intended(Intent.INFORMATIONAL), Standing.DROPPED);
+        Board dropped = board(list, "en", new SiftEntry.RuleAdded(drops));
+        BitSet informational = dropped.intents().with(Intent.INFORMATIONAL);
+        assertThat(dropped.standings().with(Standing.DROPPED)).isEqualTo(informational);
+        assertThat(informational.cardinality()).isEqualTo(3);
+        Entry said = new ValueEntry.IntentSaid(List.of("why smoke bees"), List.of(), Intent.LOCAL, true);
+        Board otherwise = dropped.next(
+                List.of(TestLists.lines(1, list)), Recipe.of(List.of(new SiftEntry.RuleAdded(drops), said), "en"));
+        assertThat(otherwise.standings().with(Standing.DROPPED).cardinality()).isEqualTo(2);
+
+        GroupSettings broad = GroupSettings.standard("en", Edition.NEWEST)
+                .with(Method.ByLikeness.standard().at(Method.ByLikeness.BROADEST));
+        for (GroupSettings settings : List.of(broad, GroupSettings.standard("en"))) {
+            Board mixed = board(list, "en", new GroupEntry.GroupSettingsChosen(settings));
+            assertThat(mixing(mixed, Intent.INFORMATIONAL))
+                    .as("the plain dials")
+                    .isNotZero();
+            Board apart =
+                    board(list, "en", new GroupEntry.GroupSettingsChosen(settings.apart(Set.of(Intent.INFORMATIONAL))));
+            assertThat(mixing(apart, Intent.INFORMATIONAL)).isZero();
+            assertThat(apart.groups().grouping().size()).isGreaterThan(1);
+        }
+    }
+
+    /** Groups that have keywords both of an intent and of others. */
+    private static long mixing(Board board, Intent intent) {
+        return IntStream.range(0, board.groups().grouping().size())
+                .filter(group ->
+                        IntStream.of(board.groups().grouping().members().row(group))
+                                        .mapToObj(keyword ->
+                                                board.intents().lead(keyword).orElseThrow() == intent)
+                                        .distinct()
+                                        .count()
+                                > 1)
+                .count();
+    }
+
+    @Test
+    void aViewMayAskWhatFollowsFromRulesAndARuleMayNot() {
+        PromiseSettings settings = new PromiseSettings(
+                Map.of(PromiseSettings.Factor.SEARCHES, 100),
+                Map.of(),
+                new LinkedHashMap<>(),
+                List.of(new PromiseSettings.PromiseClass("top", 50), new PromiseSettings.PromiseClass("rest", 50)));
+        Board board = board("keyword,searches\nhive,1000\nsmoker,10\n", "en", new ValueEntry.PromiseSet(settings));
+        Condition top = new Condition.Promised("top");
+        assertThat(board.match(top).stream().mapToObj(board.keywords()::text)).containsExactly("hive");
+        Condition scored = new Condition.Valued(Computed.PROMISE_SCORE, Bounds.from(50));
+        assertThat(board.match(scored).cardinality()).isEqualTo(1);
+        for (Condition one : List.of(top, scored, new Condition.AnyOf(List.of(top)))) {
+            assertThatThrownBy(() -> new Rule(1, one, Standing.KEPT)).isInstanceOf(Refusal.class);
         }
     }
 
@@ -98,7 +203,7 @@ class IntentsTest {
         assertThat(lead(worded, "buy hulvane hive")).isEqualTo(Intent.NAVIGATIONAL);
         assertThat(lead(worded, "bee hives")).isEqualTo(Intent.INFORMATIONAL);
         assertThat(worded.intents().reason(worded.keywords().find("bee hives").orElseThrow()))
-                .isEqualTo("a hand said so of all with \"hive\"");
+                .isEqualTo("a hand said so of keywords with the word \"hive\"");
         assertThat(lead(worded, "hives")).isEqualTo(Intent.LOCAL);
         Board again = board(
                 "hives\n", "en", hand, new ValueEntry.IntentSaid(List.of("hive"), List.of(), Intent.LOCAL, false));

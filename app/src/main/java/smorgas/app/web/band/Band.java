@@ -224,6 +224,15 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             return told.isEmpty() ? "" : "; all that is left: " + told + " a month";
         }
 
+        /** What all of it may bring, beside how much is left; not before the groups of which something is assumed are found. */
+        private String worthLeft() {
+            if (!groupsKnown && !board.recipe().valuing().byGroup().isEmpty()) {
+                return "";
+            }
+            String worth = Expected.of(board.worthLeft()).worth();
+            return worth.isEmpty() ? "" : ", worth " + worth;
+        }
+
         /** What leaves the flow: a ribbon that bends down and ends at its count. */
         private void peel(double x, double y, double thick, String role, String tells, String url, int count) {
             if (count == 0) {
@@ -252,7 +261,10 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             return List.of(
                     station(0, 0, Show.count(lines(), "line", "lines")),
                     station(FOLD, 1, Show.count(keywords, "keyword", "keywords")),
-                    station(SIFT, 2, Show.count(keywords - board.standings().count(Standing.DROPPED)) + " left"),
+                    station(
+                            SIFT,
+                            2,
+                            Show.count(keywords - board.standings().count(Standing.DROPPED)) + " left" + worthLeft()),
                     station(GROUP, 3, grouped),
                     station(SERVE, 4, rows));
         }

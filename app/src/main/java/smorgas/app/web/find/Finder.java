@@ -145,7 +145,7 @@ final class Finder {
     /** The most searched that have the text. */
     private List<Found> keywords(Board board) {
         FigureColumn searches = board.keywords().figure(Figure.SEARCHES).orElse(null);
-        return board.matcher().match(new Condition.HasText(asked), board.standings()).stream()
+        return board.match(new Condition.HasText(asked)).stream()
                 .boxed()
                 .sorted(Comparator.comparingLong(keyword -> -searches(searches, keyword)))
                 .limit(MOST)
@@ -161,9 +161,7 @@ final class Finder {
     }
 
     private List<Found> word(Board board) {
-        int count = board.matcher()
-                .match(new Condition.HasWord(asked), board.standings())
-                .cardinality();
+        int count = board.match(new Condition.HasWord(asked)).cardinality();
         return count == 0
                 ? List.of()
                 : List.of(new Found(

@@ -10,6 +10,7 @@ import java.util.TreeSet;
 import org.springframework.util.MultiValueMap;
 import smorgas.app.web.show.Show;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
@@ -47,7 +48,8 @@ final class Dials {
                 fields.containsKey("stop") ? words(fields.getFirst("stop")) : adopted.stopWords(),
                 whole ? stopAt(fields) : adopted.stopAt(),
                 fields.containsKey("muted") ? words(fields.getFirst("muted")) : adopted.muted(),
-                adopted.same());
+                adopted.same(),
+                whole ? intents(fields) : adopted.intentsApart());
     }
 
     private static Method method(MultiValueMap<String, String> fields, GroupSettings adopted) {
@@ -117,6 +119,12 @@ final class Dials {
         return at;
     }
 
+    private static Set<Intent> intents(MultiValueMap<String, String> fields) {
+        Set<Intent> apart = EnumSet.noneOf(Intent.class);
+        fields.getOrDefault("intentApart", List.of()).forEach(intent -> apart.add(choice(Intent.class, intent)));
+        return apart;
+    }
+
     private static <E extends Enum<E>> E choice(Class<E> choices, String name) {
         try {
             return Enum.valueOf(choices, name);
@@ -169,6 +177,7 @@ final class Dials {
         add(query, "leftoversAre", settings.leftovers());
         add(query, "seated", Math.round(settings.seatedFrom() * 100));
         settings.stopAt().forEach(at -> add(query, "at", at));
+        settings.intentsApart().forEach(intent -> add(query, "intentApart", intent));
         add(query, "muted", String.join(" ", settings.muted()));
         add(query, "stop", String.join(" ", settings.stopWords()));
         return query.toString();

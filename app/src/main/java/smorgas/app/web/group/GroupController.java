@@ -32,6 +32,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.NetOfWords;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
@@ -178,7 +179,8 @@ class GroupController {
             String mutedText,
             String stopText,
             GroupSettings.Leftovers[] leftoverChoices,
-            GroupSettings.StopAt[] stopPlaces) {}
+            GroupSettings.StopAt[] stopPlaces,
+            Intent[] intentChoices) {}
 
     private static void dials(GroupSettings wanted, Board board, GroupQuery query, Model model) {
         Method.ByLikeness likeness = wanted.method() instanceof Method.ByLikeness like ? like : null;
@@ -201,7 +203,8 @@ class GroupController {
                         String.join(" ", wanted.muted()),
                         String.join(" ", wanted.stopWords()),
                         GroupSettings.Leftovers.values(),
-                        GroupSettings.StopAt.values()));
+                        GroupSettings.StopAt.values(),
+                        Intent.values()));
     }
 
     /** What stands around every look. */

@@ -53,6 +53,15 @@ public record Expected(List<Line> lines, String unknown) {
                                 + " unknown, and not in it");
     }
 
+    /** The worth by the middles of ranges, such as 54,300; empty if it is unknown. */
+    public String worth() {
+        return lines.stream()
+                .filter(line -> line.label().equals(LABELS.get(Worth.Part.VALUE)))
+                .map(Line::middle)
+                .findFirst()
+                .orElse("");
+    }
+
     /** The worth if it is known, else the clicks; empty if there is neither. */
     public String brief() {
         return lines.stream()

@@ -35,9 +35,12 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.ConditionKind;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupRule;
+import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Matcher;
 import smorgas.core.text.Refusal;
@@ -81,6 +84,7 @@ class BuildController {
             Built.How[] hows,
             List<Choices> kinds,
             List<String> tags,
+            Intent[] intents,
             List<String> faults,
             @Nullable Condition condition) {}
 
@@ -113,6 +117,7 @@ class BuildController {
                         Built.How.values(),
                         kinds(board),
                         board.standings().tags().all(),
+                        Intent.values(),
                         read.faults(),
                         read.condition().orElse(null)));
         read.condition().ifPresent(condition -> effect(condition, board, model));
@@ -142,7 +147,7 @@ class BuildController {
                     case TEXT, PATTERN -> "text";
                     case NUMBERS -> "numbers";
                     case NOTHING -> "nothing";
-                    case LIST, BASKET, TAG, SCRIPT, STANDING -> "choice";
+                    case LIST, BASKET, TAG, SCRIPT, STANDING, INTENT, PROMISE -> "choice";
                 })
                 .orElse("nothing");
     }
@@ -183,7 +188,7 @@ class BuildController {
 
     private void effect(Condition condition, Board board, Model model) {
         Matcher matcher = matcher(condition, board);
-        BitSet found = matcher.match(condition, board.standings());
+        BitSet found = matcher.match(condition, board.beyond());
         List<String> samples = new ArrayList<>();
         for (int keyword : board.orders().by(Figure.SEARCHES, true)) {
             if (found.get(keyword) && samples.size() < SAMPLES) {
@@ -197,7 +202,7 @@ class BuildController {
                         Offer.counts(found, board),
                         SiftQuery.urlOf(condition),
                         matcher.doubts(condition),
-                        condition.asksForStanding() ? List.of() : Offer.acts(board, matcher, condition),
+                        condition.followsFromRules() ? List.of() : Offer.acts(board, matcher, condition),
                         samples));
     }
 
@@ -251,6 +256,14 @@ class BuildController {
         Map<String, String> standings = new LinkedHashMap<>();
         Arrays.stream(Standing.values()).forEach(standing -> standings.put(standing.name(), standing.label()));
         values.put("standing", standings);
+        Map<String, String> intents = new LinkedHashMap<>();
+        Arrays.stream(Intent.values()).forEach(intent -> intents.put(intent.name(), intent.label()));
+        values.put("intent", intents);
+        values.put(
+                "promise",
+                same(board.recipe().valuing().promise().classes().stream()
+                        .map(PromiseSettings.PromiseClass::name)
+                        .toList()));
         return values;
     }
 
@@ -270,6 +283,7 @@ class BuildController {
             @RequestParam(defaultValue = "") String newTag,
             @RequestParam(defaultValue = "") String view,
             @RequestParam(defaultValue = "") String groupName,
+            @RequestParam(defaultValue = "COMMERCIAL") Intent intent,
             @RequestParam(defaultValue = "false") boolean leftoversOnly) {
         Built.Read read = Built.of(fields).read(Decimals.of(act.project().language()));
         if (!read.faults().isEmpty() || read.condition().isEmpty()) {
@@ -279,10 +293,11 @@ class BuildController {
             return act.back(new Outcome.Refused(why));
         }
         Condition condition = read.condition().get();
-        Outcome outcome = takeLists(act, condition)
-                .orElseGet(() -> what.equals("group")
-                        ? group(act, condition, groupName, leftoversOnly)
-                        : make(act, condition, what, rule, newTag, view));
+        Outcome outcome = takeLists(act, condition).orElseGet(() -> switch (what) {
+            case "group" -> group(act, condition, groupName, leftoversOnly);
+            case "intent" -> act.make(recipe -> new ValueEntry.IntentRuled(condition, intent, true));
+            default -> make(act, condition, what, rule, newTag, view);
+        });
         if (!(outcome instanceof Outcome.Done)) {
             return act.back(outcome);
         }
@@ -318,9 +333,10 @@ class BuildController {
         if (what.equals("view")) {
             return act.make(recipe -> new SiftEntry.ViewSaved(view.strip(), condition));
         }
-        if (condition.asksForStanding()) {
+        if (condition.followsFromRules()) {
             return new Outcome.Refused(
-                    "A rule cannot ask how a keyword stands, for rules decide that. Take that row away, or save a view.");
+                    "A rule cannot ask how a keyword stands, what it promises or what it is worth, for rules"
+                            + " decide that. Take that row away, or save a view.");
         }
         return act.make(recipe -> {
             Rule.Does does =

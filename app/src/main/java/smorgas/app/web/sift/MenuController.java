@@ -18,6 +18,7 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Computed;
+import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Because;
@@ -64,8 +65,8 @@ class MenuController {
                         Optional.ofNullable(snapshot.board()
                                         .recipe()
                                         .valuing()
-                                        .words()
-                                        .get(word))
+                                        .ruled()
+                                        .get(new Condition.HasWord(word)))
                                 .map(Intent::label)
                                 .orElse(""),
                         Intent.values(),

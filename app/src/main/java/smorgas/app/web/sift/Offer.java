@@ -104,8 +104,12 @@ record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phr
         Recipe recipe = board.recipe();
         List<Rule> rules = new ArrayList<>(recipe.sifting().rules());
         rules.add(new Rule(recipe.sifting().nextRule(), condition, standing));
-        Standings would =
-                Judge.judge(matcher, recipe.sifting().pins(), recipe.sifting().tags(), rules);
+        Standings would = Judge.judge(
+                matcher,
+                board.intents()::with,
+                recipe.sifting().pins(),
+                recipe.sifting().tags(),
+                rules);
         int changes = 0;
         BitSet changed = new BitSet();
         List<String> samples = new ArrayList<>();

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
@@ -29,8 +30,13 @@ record PromisePanel(
     /** A number that can be written. */
     record Field(String name, String label, String value) {}
 
-    /** A class with what is in it, and some of the best of them. */
-    record Count(String name, String keywords, String share, String samples) {}
+    /**
+     * A class with what is in it.
+     *
+     * @param sums known searches, and worth if something is assumed
+     * @param samples some of the best of them
+     */
+    record Count(String name, String keywords, String share, String sums, String samples) {}
 
     private static final int SAMPLES = 3;
 
@@ -67,11 +73,14 @@ record PromisePanel(
             boolean named = i < settings.classes().size();
             String name = named ? settings.classes().get(i).name() : "unknown";
             if (named || counts[i] > 0) {
+                BitSet ofClass = promise.with(name);
+                ofClass.and(view);
                 told.add(new Count(
                         name,
                         Show.count(counts[i]),
                         Show.percent(counts[i] / (double) Math.max(1, view.cardinality())),
-                        best(promise.with(name), view, scores).stream()
+                        sums(board, ofClass),
+                        best(ofClass, scores).stream()
                                 .map(board.keywords()::text)
                                 .collect(Collectors.joining(", "))));
             }
@@ -79,9 +88,20 @@ record PromisePanel(
         return told;
     }
 
+    private static String sums(Board board, BitSet some) {
+        Numbers searches = board.keywords().numbers(Figure.SEARCHES);
+        long twice = some.stream()
+                .filter(searches::known)
+                .mapToLong(searches::twiceMiddle)
+                .sum();
+        String worth = board.recipe().valuing().assumes()
+                ? Expected.of(board.worth().sum(some)).worth()
+                : "";
+        return Show.count(twice / 2) + " searches" + (worth.isEmpty() ? "" : ", worth " + worth);
+    }
+
     /** The few of a class on view that score highest, without sorting them all. */
-    private static List<Integer> best(BitSet ofClass, BitSet view, Numbers scores) {
-        ofClass.and(view);
+    private static List<Integer> best(BitSet ofClass, Numbers scores) {
         List<Integer> best = new ArrayList<>();
         for (int keyword = ofClass.nextSetBit(0); keyword >= 0; keyword = ofClass.nextSetBit(keyword + 1)) {
             int place = best.size();

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import smorgas.app.store.Json;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
@@ -15,11 +16,17 @@ import smorgas.core.sift.RuleFigures;
 import smorgas.core.sift.Tags;
 
 /**
- * What stands beside the table: the rules with their figures, saved views, tags, and word lists that have changed.
+ * What stands beside the table: the rules with their figures, saved views, what was said of intents, tags, and word lists that have changed.
  *
  * @param lostPins decisions by hand that find no keyword at present
  */
-record RulesPanel(List<RuleView> rules, List<ViewLink> views, List<TagLink> tags, List<ListNews> lists, int lostPins) {
+record RulesPanel(
+        List<RuleView> rules,
+        List<ViewLink> views,
+        List<IntentSaid> intents,
+        List<TagLink> tags,
+        List<ListNews> lists,
+        int lostPins) {
 
     /**
      * A rule with its live figures.
@@ -43,6 +50,9 @@ record RulesPanel(List<RuleView> rules, List<ViewLink> views, List<TagLink> tags
     /** A saved filter and the URL that shows it. */
     record ViewLink(String name, String sentence, String url) {}
 
+    /** Of which keywords a hand has said what they are for, and the condition as its form carries it. */
+    record IntentSaid(String sentence, String intent, String where, String url) {}
+
     /** A tag, how many keywords have it, and the URL that shows them. */
     record TagLink(String tag, String count, String url) {}
 
@@ -56,6 +66,13 @@ record RulesPanel(List<RuleView> rules, List<ViewLink> views, List<TagLink> tags
                 board.recipe().sifting().views().entrySet().stream()
                         .map(view -> new ViewLink(
                                 view.getKey(), view.getValue().sentence(), SiftQuery.urlOf(view.getValue())))
+                        .toList(),
+                board.recipe().valuing().ruled().entrySet().stream()
+                        .map(said -> new IntentSaid(
+                                said.getKey().sentence(),
+                                said.getValue().label(),
+                                Json.text(said.getKey()),
+                                SiftQuery.urlOf(said.getKey())))
                         .toList(),
                 tags.all().stream()
                         .map(tag -> new TagLink(tag, Show.count(tags.count(tag)), query.urlWith("tag", tag)))

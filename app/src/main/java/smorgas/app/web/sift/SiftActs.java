@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.store.Baskets;
+import smorgas.app.store.Json;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.frame.TrayView;
@@ -221,6 +222,12 @@ class SiftActs {
             @RequestParam(defaultValue = "COMMERCIAL") Intent intent,
             @RequestParam(defaultValue = "true") boolean on) {
         return act.done(recipe -> new ValueEntry.IntentWorded(Tidy.of(word), intent, on));
+    }
+
+    /** What all keywords that fulfil a condition are for is left to their words again. */
+    @PostMapping("/projects/{id}/intent/rule/remove")
+    String intentRuleRemoved(Act act, @RequestParam String where) {
+        return act.done(recipe -> new ValueEntry.IntentRuled(Json.condition(where), Intent.COMMERCIAL, false));
     }
 
     /** All that match are picked up. */

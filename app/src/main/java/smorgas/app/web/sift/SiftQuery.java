@@ -118,12 +118,7 @@ public final class SiftQuery {
 
     /** The keywords on view. */
     BitSet found(Board board) {
-        BitSet found = board.matcher().match(condition(), board.standings());
-        intent().ifPresent(intent -> found.and(board.intents().with(intent)));
-        if (!get("promise").isEmpty()) {
-            found.and(board.promise().with(get("promise")));
-        }
-        return found;
+        return board.match(condition());
     }
 
     /** What the leading intent is to be. */
@@ -135,13 +130,14 @@ public final class SiftQuery {
 
     /** Why no rule can be made of what is on view; empty if one can. */
     Optional<String> noRule() {
-        return intent().isPresent() || !get("promise").isEmpty()
-                ? Optional.of("Intent and promise follow from rules, so none can ask for them: take those pieces away"
-                        + " first, or judge or tag what is on view.")
+        return ruleCondition().followsFromRules()
+                ? Optional.of(
+                        "What keywords promise or are worth follows from rules, so none can ask for it: take those"
+                                + " pieces away first, or judge or tag what is on view.")
                 : Optional.empty();
     }
 
-    /** The condition that all keywords on view fulfil, but for intent and promise. */
+    /** The condition that all keywords on view fulfil. */
     Condition condition() {
         return new Condition.AllOf(List.copyOf(conditions().values()));
     }
@@ -183,6 +179,10 @@ public final class SiftQuery {
             parts.put("least", Condition.searchesFrom(least()));
         }
         where().ifPresent(condition -> parts.put("where", condition));
+        intent().ifPresent(intent -> parts.put("intent", new Condition.Intended(intent)));
+        if (!get("promise").isEmpty()) {
+            parts.put("promise", new Condition.Promised(get("promise")));
+        }
         standing().ifPresent(standing -> parts.put("standing", new Condition.Stands(standing)));
         return parts;
     }
@@ -262,15 +262,13 @@ public final class SiftQuery {
                         case "word" -> "with " + word();
                         case "basket" -> "in " + get("basket");
                         case "standing" -> standing().orElseThrow().label();
+                        case "intent" -> intent().orElseThrow().label();
+                        case "promise" -> "promise: " + get("promise");
                         case "least" -> String.format(Locale.ENGLISH, "%,d searches and more", least());
                         default -> condition.sentence();
                     };
             removable.add(new Part(words, urlWith(name, "")));
         });
-        intent().ifPresent(intent -> removable.add(new Part(intent.label(), urlWith("intent", ""))));
-        if (!get("promise").isEmpty()) {
-            removable.add(new Part("promise: " + get("promise"), urlWith("promise", "")));
-        }
         return removable;
     }
 

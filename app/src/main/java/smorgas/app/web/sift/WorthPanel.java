@@ -186,10 +186,6 @@ record WorthPanel(
 
     /** The label of a sum in a heading, such as 54,300; empty if nothing is assumed. */
     public String heading() {
-        return expected.lines().stream()
-                .filter(line -> line.label().equals("Worth"))
-                .map(Expected.Line::middle)
-                .findFirst()
-                .orElse("");
+        return expected.worth();
     }
 }

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,6 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
@@ -57,7 +59,8 @@ class DialsTest {
                         ? EnumSet.allOf(GroupSettings.StopAt.class)
                         : EnumSet.noneOf(GroupSettings.StopAt.class),
                 new TreeSet<>(random.nextBoolean() ? List.of("bee", "c++") : List.of()),
-                SameHere.NOTHING);
+                SameHere.NOTHING,
+                random.nextBoolean() ? EnumSet.of(Intent.LOCAL, Intent.values()[random.nextInt(4)]) : Set.of());
     }
 
     @Test
@@ -70,6 +73,7 @@ class DialsTest {
             assertThat(read.themes().passes()).isEqualTo(asked.themes().passes());
             assertThat(read.themes().rank()).isEqualTo(asked.themes().rank());
             assertThat(read.leftovers()).isEqualTo(asked.leftovers());
+            assertThat(read.intentsApart()).isEqualTo(asked.intentsApart());
             assertThat(read.seatedFrom()).isEqualTo(asked.seatedFrom());
             assertThat(read.forms()).isEqualTo(asked.forms());
             assertThat(read.stopAt()).isEqualTo(asked.stopAt());

@@ -1,9 +1,10 @@
 package smorgas.core.group.engine;
 
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
- * What the dial from broad to tight gives at each of its places, before rules and hands and before what is too large is
+ * What the dial from broad to tight gives at each of its places, of what rules and hands leave and before what is too large is
  * divided; empty where groups have no such dial.
  *
  * @param points by place, the broadest first
@@ -20,9 +21,23 @@ public record Dial(List<Point> points) {
      * @param groups how many groups there would be
      * @param leftovers how many keywords in none
      */
-    public record Point(int place, int groups, int leftovers) {}
+    public record Point(int place, int groups, int leftovers) {
+        Point and(Point other) {
+            return new Point(place, groups + other.groups, leftovers + other.leftovers);
+        }
+    }
 
     public Dial {
         points = List.copyOf(points);
+    }
+
+    /** Of two parts of the keywords that are in no group together. */
+    public Dial and(Dial other) {
+        if (points.isEmpty() || other.points.isEmpty()) {
+            return points.isEmpty() ? other : this;
+        }
+        return new Dial(IntStream.range(0, points.size())
+                .mapToObj(i -> points.get(i).and(other.points.get(i)))
+                .toList());
     }
 }

@@ -59,10 +59,7 @@ final class LikenessEngine implements Engine {
         Grove grove = grove(question);
         int size = grove.keywords().length;
         int[] place = place(grove, question);
-        boolean[] asked = new boolean[size];
-        for (int keyword : question.scope()) {
-            asked[place[keyword]] = true;
-        }
+        boolean[] asked = asked(place, question);
         int[] groupOf = new int[size];
         Arrays.fill(groupOf, -1);
         List<int[]> themes = new ArrayList<>();
@@ -87,7 +84,15 @@ final class LikenessEngine implements Engine {
                 found,
                 weights(question),
                 Optional.of(result -> new LikeNearness(result, grove.likeness(), grove.terms(), place)),
-                () -> dial(grove));
+                () -> dial(grove, asked));
+    }
+
+    private static boolean[] asked(int[] place, Question question) {
+        boolean[] asked = new boolean[question.all().length];
+        for (int keyword : question.scope()) {
+            asked[place[keyword]] = true;
+        }
+        return asked;
     }
 
     /** Finds no groups, but what else it tells, when it is asked for. */
@@ -103,7 +108,11 @@ final class LikenessEngine implements Engine {
                     Grove grove = grove(question);
                     return new LikeNearness(result, grove.likeness(), grove.terms(), place(grove, question));
                 }),
-                () -> dial(grove(question)));
+                () -> {
+                    boolean[] all = new boolean[question.all().length];
+                    Arrays.fill(all, true);
+                    return dial(grove(question), all);
+                });
     }
 
     private Care care(Question question) {
@@ -157,13 +166,14 @@ final class LikenessEngine implements Engine {
         return at <= 1 ? Linkage.LEAST + (usual - Linkage.LEAST) * at : usual + (1.01 - usual) * (at - 1);
     }
 
-    private Dial dial(Grove grove) {
+    private Dial dial(Grove grove, boolean[] asked) {
         List<Dial.Point> points = new ArrayList<>();
         for (int place = Method.ByLikeness.TIGHTEST; place >= Method.ByLikeness.BROADEST; place -= STEP) {
             double like = cut(place, grove.likeness());
             int[] sizes = new int[grove.keywords().length];
-            for (int group : grove.tree().cut(like)) {
-                sizes[group]++;
+            int[] groupOf = grove.tree().cut(like);
+            for (int keyword = 0; keyword < groupOf.length; keyword++) {
+                sizes[groupOf[keyword]] += asked[keyword] ? 1 : 0;
             }
             int groups = 0;
             int left = 0;

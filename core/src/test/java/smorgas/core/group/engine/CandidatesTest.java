@@ -31,7 +31,8 @@ class CandidatesTest {
             new TreeSet<>(),
             Set.of(),
             new TreeSet<>(),
-            SameHere.NOTHING);
+            SameHere.NOTHING,
+            Set.of());
 
     private static Map<String, Integer> frequent(List<String> texts, int support, boolean anyOrder, int longest) {
         ThemeWords words = new ThemeWords(FoldedWords.plain(texts), BARE, "en");
