@@ -138,7 +138,7 @@ class GroupRecipeTest {
         assertThatThrownBy(() -> rule(1, " ")).hasMessageContaining("1 to 100 characters");
         assertThatThrownBy(() -> rule(1, "x".repeat(101))).hasMessageContaining("1 to 100 characters");
         assertThatThrownBy(() -> new GroupRule(1, "kept", new Condition.Stands(Standing.KEPT), false))
-                .hasMessageContaining("cannot ask for a standing");
+                .hasMessageContaining("cannot ask for what follows from rules");
         assertThatThrownBy(() -> new GroupPin.KeywordsPlaced(List.of(), List.of(), "x"))
                 .isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() ->
