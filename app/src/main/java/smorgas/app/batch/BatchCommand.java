@@ -8,7 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine.Command;
@@ -18,6 +20,7 @@ import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.serve.PlanFormat;
 import smorgas.core.text.Refusal;
 import smorgas.meaning.model.MeaningModel;
 
@@ -46,6 +49,27 @@ public final class BatchCommand implements Callable<Integer> {
             description = "Groups form by words alone, also where it could be known what the keywords mean.")
     private boolean wordsOnly;
 
+    @Option(
+            names = "--format",
+            paramLabel = "FILE",
+            split = ",",
+            description = "The plan as this file too, such as plan.xlsx or plan.json; give it once for each.")
+    private List<String> format = new ArrayList<>();
+
+    @Option(
+            names = "--project",
+            paramLabel = "NAME",
+            defaultValue = "",
+            description = "The name of the project, for files that tell it.")
+    private String project = "";
+
+    @Option(
+            names = "--currency",
+            paramLabel = "CODE",
+            defaultValue = "",
+            description = "The currency of bids, for files that tell it (ISO 4217).")
+    private String currency = "";
+
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for what comes out.")
     private Path out = Path.of(".");
 
@@ -55,6 +79,16 @@ public final class BatchCommand implements Callable<Integer> {
         // What is printed is the summary and nothing else; libraries would log to the same place.
         ((Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME)).setLevel(Level.OFF);
         Recipe decided;
+        List<PlanFormat> formats = new ArrayList<>();
+        for (String file : format) {
+            Optional<PlanFormat> found = PlanFormat.find(file);
+            if (found.isEmpty()) {
+                System.err.println("smorgas: the plan leaves as no " + file + "; there are "
+                        + PlanFormat.ALL.stream().map(PlanFormat::file).collect(Collectors.joining(", ")));
+                return 2;
+            }
+            formats.add(found.get());
+        }
         try {
             decided = recipe == null ? standard() : read(recipe);
             Files.createDirectories(out);
@@ -66,7 +100,7 @@ public final class BatchCommand implements Callable<Integer> {
             return 2;
         }
         try {
-            BatchRun run = new BatchRun(decided, System.err::println);
+            BatchRun run = new BatchRun(decided, new BatchRun.Wanted(formats, project, currency), System.err::println);
             BatchRun.Summary summary = run.run(in, out);
             String json = Json.pretty(summary.fields());
             Files.write(out.resolve("summary.json"), (json + "\n").getBytes(StandardCharsets.UTF_8));

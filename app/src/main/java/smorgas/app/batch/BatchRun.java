@@ -1,7 +1,9 @@
 package smorgas.app.batch;
 
+import java.io.BufferedOutputStream;
 import java.io.BufferedWriter;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
@@ -64,15 +66,25 @@ final class BatchRun {
     private static final long MOST_UNPACKED =
             Math.min(2_000_000_000L, Runtime.getRuntime().maxMemory() / 3);
 
+    /**
+     * What is written beside what always is.
+     *
+     * @param project the name of the project, for files that tell it; empty for none
+     * @param currency of bids; empty if it is not told
+     */
+    record Wanted(List<PlanFormat> formats, String project, String currency) {}
+
     private final Recipe recipe;
+    private final Wanted wanted;
     private final Consumer<String> progress;
     /** Of more keywords the words decide: it would take too long. */
     private static final int MOST_MEANINGS = 50_000;
 
     private final Map<String, Long> millis = new LinkedHashMap<>();
 
-    BatchRun(Recipe recipe, Consumer<String> progress) {
+    BatchRun(Recipe recipe, Wanted wanted, Consumer<String> progress) {
         this.recipe = recipe;
+        this.wanted = wanted;
         this.progress = progress;
     }
 
@@ -261,7 +273,7 @@ final class BatchRun {
                 .orElseGet(() -> new Read(name, null, read.reading().problems()));
     }
 
-    private static void writeAll(Board board, Path out) {
+    private void writeAll(Board board, Path out) {
         try {
             try (Csv csv = new Csv(writer(out, "keywords.csv"))) {
                 writeKeywords(board, csv);
@@ -276,7 +288,12 @@ final class BatchRun {
                 }
             }
             for (PlanFormat format : PlanFormat.ALL) {
-                format.write(board.plan(), writer(out, format.file()));
+                if (format.usual() || wanted.formats().contains(format)) {
+                    try (OutputStream to =
+                            new BufferedOutputStream(Files.newOutputStream(out.resolve(format.file())))) {
+                        format.write(board.handover(wanted.project(), wanted.currency()), to);
+                    }
+                }
             }
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);

@@ -2,7 +2,6 @@ package smorgas.app.demo;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -22,9 +21,10 @@ import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.PlanBids;
+import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.Rule;
@@ -156,15 +156,9 @@ public class DemoProject implements SmartInitializingSingleton {
         done(project.act(project.snapshot().version(), recipe -> new ValueEntry.AssumptionsSet("", "", assumed())));
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new ServeEntry.PlanSettingsChosen(new PlanSettings(
-                        "Beekeeping UK",
-                        PlanSettings.THEME,
-                        true,
-                        0,
-                        Set.of(MatchType.PHRASE, MatchType.EXACT),
-                        450_000,
-                        false,
-                        false))));
+                recipe -> new ServeEntry.PlanSettingsChosen(PlanSettings.standard()
+                        .with(PlanNames.of("Beekeeping UK", PlanNames.THEME).with(PlanNames.Letters.TITLE))
+                        .with(PlanBids.fixed(450_000)))));
     }
 
     /** What a shop of this kind would assume: an order in forty clicks, and what is left of one. */

@@ -42,10 +42,46 @@ final class OldBodies {
                 settings.putArray("intentsApart");
             }
         }
+        if (format == 1 && kind.equals("plan-settings") && body.path("settings") instanceof ObjectNode settings) {
+            parted(settings);
+        }
         if (format == 1 && kind.equals("groups-settled") && body instanceof ObjectNode settled) {
             // It was not told what was left over.
             settled.putArray("left");
         }
         return body;
+    }
+
+    /** All choices of the plan stood side by side, and there were fewer. */
+    private static void parted(ObjectNode settings) {
+        ObjectNode structure = settings.objectNode();
+        structure.set("depth", settings.remove("depth"));
+        structure.put("oneKeyword", false).put("oneMatchType", false);
+        settings.set("structure", structure);
+        settings.putObject("campaigns").put("by", "ONE").put("depth", 0);
+        ObjectNode groups = settings.objectNode();
+        groups.set("keptOnly", settings.remove("keptOnly"));
+        groups.set("leftovers", settings.remove("leftovers"));
+        settings.set(
+                "groups", groups.put("smallest", 1).put("small", "LEFT_OUT").put("withKept", false));
+        ObjectNode names = settings.objectNode();
+        names.set("campaign", settings.remove("campaign"));
+        names.set("adGroup", settings.remove("pattern"));
+        boolean title = settings.path("titleCase").booleanValue(false);
+        settings.remove("titleCase");
+        settings.set(
+                "names",
+                names.put("prefix", "")
+                        .put("suffix", "")
+                        .put("letters", title ? "TITLE" : "AS_THEY_ARE")
+                        .put("longest", 255)
+                        .put("plain", false)
+                        .put("date", ""));
+        JsonNode bid = settings.remove("bidMicros");
+        ObjectNode bids = settings.objectNode()
+                .put("from", bid == null || bid.longValue(0) == 0 ? "NOTHING" : "FIXED")
+                .put("micros", bid == null ? 0 : bid.longValue(0));
+        settings.set("bids", bids.put("percent", 100).put("stepMicros", 0).put("capMicros", 0));
+        settings.putObject("pages").put("inherited", true).put("picked", false).put("pattern", "");
     }
 }

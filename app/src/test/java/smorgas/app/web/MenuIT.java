@@ -85,7 +85,7 @@ class MenuIT extends ProjectInBrowser {
         call(page.locator(".members .keyword-row").first().locator("td").nth(3));
         assertThat(acts()).isEqualTo(inSift);
         visit("serve");
-        call(page.locator("td.keyword").first());
+        call(page.locator(".plan-keywords .keyword").first());
         assertThat(acts()).isEqualTo(inSift);
     }
 

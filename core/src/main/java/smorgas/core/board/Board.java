@@ -13,9 +13,11 @@ import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Valuing;
+import smorgas.core.serve.Handover;
 import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCount;
@@ -253,6 +255,23 @@ public final class Board {
     /** The negatives that would keep the ad groups apart, by the numbers of {@link #served()}. */
     public List<Apart.Steer> apart() {
         return get(Stages.APART);
+    }
+
+    /**
+     * The plan with what tells of it.
+     *
+     * @param project the name of the project
+     */
+    public Handover handover(String project, String currency) {
+        return new Handover(project, currency, plan(), keywords(), standings(), groups(), recipe);
+    }
+
+    /** What the plan would come to by other choices, with some of its names. */
+    public Planner.Preview planIf(PlanSettings settings, int names) {
+        return Planner.preview(
+                new Planner.Input(
+                        keywords(), standings(), groups(), recipe.withPlan(settings), this::intents, this::worth),
+                names);
     }
 
     /** The plan, made now if it is not yet. */

@@ -195,11 +195,26 @@ final class Stages {
         return SearchWords.of(keywords.size(), keywords::text);
     });
 
-    /** The ad groups with what each serves. */
+    /** What belongs together with what each serves. */
     static final Declared<List<Planner.ServedGroup>> SERVED = declare(
             List.of(KEYWORDS, STANDINGS, GROUPS),
-            same(recipe -> recipe.serving().plan()),
-            made -> Planner.served(made.get(KEYWORDS), made.get(STANDINGS), made.get(GROUPS), made.recipe()));
+            same(recipe -> List.of(
+                    recipe.serving().plan().structure(), recipe.serving().plan().groups())),
+            made -> Planner.served(served(made)));
+
+    private static Planner.Input served(Made made) {
+        return served(made, made.recipe());
+    }
+
+    private static Planner.Input served(Made made, Recipe recipe) {
+        return new Planner.Input(
+                made.get(KEYWORDS),
+                made.get(STANDINGS),
+                made.get(GROUPS),
+                recipe,
+                () -> made.get(INTENTS),
+                () -> made.get(WORTH));
+    }
 
     /** What would keep the ad groups apart. */
     static final Declared<List<Apart.Steer>> APART = declare(
@@ -220,22 +235,17 @@ final class Stages {
 
     static final Declared<Plan> PLAN = declare(
             List.of(KEYWORDS, STANDINGS, GROUPS, SEARCH_WORDS, APART),
-            (one, other) -> one.serving().equals(other.serving())
-                    && List.copyOf(one.serving().said().entrySet())
-                            .equals(List.copyOf(other.serving().said().entrySet())),
-            made -> Planner.plan(
-                    made.get(KEYWORDS),
-                    made.get(STANDINGS),
-                    made.get(GROUPS),
-                    made.recipe(),
-                    () -> made.get(SEARCH_WORDS),
-                    () -> made.get(APART)));
+            Map.of(INTENTS, recipe -> recipe.serving().asksForIntent(), WORTH, recipe -> recipe.serving()
+                    .asksForWorth()),
+            (one, other) -> one.serving().servesAs(other.serving()),
+            made -> Planner.plan(served(made), () -> made.get(SEARCH_WORDS), () -> made.get(APART)));
 
     /** How much the plan holds, without its rows. */
     static final Declared<PlanCount> COUNT = declare(
             List.of(KEYWORDS, STANDINGS, GROUPS),
+            Map.of(INTENTS, recipe -> recipe.serving().asksForIntent()),
             same(recipe -> recipe.serving().plan()),
-            made -> Planner.count(made.get(KEYWORDS), made.get(STANDINGS), made.get(GROUPS), made.recipe()));
+            made -> Planner.count(served(made)));
 
     private static <T> Declared<T> declare(List<Declared<?>> from, Function<Made, T> made) {
         return declare(from, (one, other) -> true, made);

@@ -9,8 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.ColumnRole;
@@ -353,6 +356,15 @@ public final class Keywords {
                 .map(column -> column.text(occurrence.row()))
                 .filter(text -> !text.isEmpty())
                 .toList();
+    }
+
+    /** The distinct texts in the columns of a role, in order, of all baskets but those of a kind. */
+    public SortedSet<String> told(ColumnRole role, BasketInfo.Kind but) {
+        return baskets.stream()
+                .filter(lines -> lines.info().kind() != but)
+                .flatMap(lines -> lines.texts(role).stream())
+                .flatMap(column -> column.texts().stream())
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /** Whether any basket of this kind was folded. */

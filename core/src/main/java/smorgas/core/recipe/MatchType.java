@@ -12,6 +12,15 @@ public enum MatchType {
         this.label = label;
     }
 
+    /** A keyword in the notation of ad platforms (common practice): bare, in quotes, in brackets. */
+    public String written(String keyword) {
+        return switch (this) {
+            case BROAD -> keyword;
+            case PHRASE -> '"' + keyword + '"';
+            case EXACT -> '[' + keyword + ']';
+        };
+    }
+
     /** The word that stands in the column Match type. */
     public String label() {
         return label;

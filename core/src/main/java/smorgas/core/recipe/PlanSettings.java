@@ -3,73 +3,79 @@ package smorgas.core.recipe;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
-import smorgas.core.text.Characters;
-import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
 
 /**
- * What the ad plan holds and how it is named.
+ * What the ad plan holds and how it is made.
  *
- * @param campaign the name of the one campaign; not blank
- * @param pattern how ad groups are named, with {@value #THEME} where the group's name is put
- * @param titleCase whether names that come from a theme are written In Title Case; what a hand named stays as it is
- * @param depth of which broader themes ad groups are made: 1 for the broadest, up to {@value Pass#LONGEST}; 0 for the
- *     groups themselves
+ * @param structure what ad groups are made of
+ * @param campaigns which of them make a campaign
+ * @param groups which groups and keywords are served
  * @param matchTypes at least one
- * @param bidMicros the bid of every keyword in millionths of the currency; 0 for none
- * @param keptOnly leave Undecided keywords out
- * @param leftovers serve the leftovers too, as an ad group of their own
+ * @param names how campaigns and ad groups are named
+ * @param bids what a click may cost
+ * @param pages where ad groups lead to
  */
 public record PlanSettings(
-        String campaign,
-        String pattern,
-        boolean titleCase,
-        int depth,
+        PlanStructure structure,
+        PlanCampaigns campaigns,
+        PlanGroups groups,
         Set<MatchType> matchTypes,
-        long bidMicros,
-        boolean keptOnly,
-        boolean leftovers) {
-
-    /** Names longer than this are refused by ad platforms (common practice: 255 characters). */
-    public static final int LONGEST_NAME = 255;
-
-    /** Stands in a pattern for the name of the group. */
-    public static final String THEME = "{theme}";
+        PlanNames names,
+        PlanBids bids,
+        PlanPages pages) {
 
     public PlanSettings {
-        campaign = campaign.strip();
-        pattern = pattern.strip();
-        checkName(campaign, "campaign");
-        checkName(pattern, "pattern of ad group names");
-        if (!pattern.contains(THEME)) {
-            throw new Refusal("The pattern of ad group names needs " + THEME + " where the group's name is to stand");
-        }
-        if (campaign.isEmpty()) {
-            throw new Refusal("The campaign needs a name");
-        }
-        if (depth < 0 || depth > Pass.LONGEST) {
-            throw new Refusal("The depth is 0 to " + Pass.LONGEST + ", not " + depth);
-        }
         if (matchTypes.isEmpty()) {
             throw new Refusal("Choose at least one match type");
-        }
-        if (bidMicros < 0 || bidMicros > 1_000_000_000_000L) {
-            throw new Refusal("The bid is 0 to 1,000,000");
         }
         matchTypes = Collections.unmodifiableSet(EnumSet.copyOf(matchTypes));
     }
 
-    /** Exact and phrase, {@code Campaign 1}, names in lower case, the groups themselves, no bid, Kept and Undecided, no leftovers. */
+    /** Exact and phrase, {@code Campaign 1}, names as they are, the groups themselves, no bid, Kept and Undecided, no leftovers. */
     public static PlanSettings standard() {
         return new PlanSettings(
-                "Campaign 1", THEME, false, 0, EnumSet.of(MatchType.PHRASE, MatchType.EXACT), 0, false, false);
+                PlanStructure.THEMED,
+                PlanCampaigns.ONE,
+                PlanGroups.ALL,
+                EnumSet.of(MatchType.PHRASE, MatchType.EXACT),
+                PlanNames.of("Campaign 1", PlanNames.THEME),
+                PlanBids.NONE,
+                PlanPages.INHERITED);
     }
 
-    private static void checkName(String name, String what) {
-        if (Characters.count(name) > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
-            throw new Refusal(
-                    "The " + what + " has at most " + LONGEST_NAME + " characters and no line breaks or tabs");
-        }
-        Formulas.refuse(what, name);
+    /** The same with other ad groups. */
+    public PlanSettings with(PlanStructure other) {
+        return new PlanSettings(other, campaigns, groups, matchTypes, names, bids, pages);
+    }
+
+    /** The same with other campaigns. */
+    public PlanSettings with(PlanCampaigns other) {
+        return new PlanSettings(structure, other, groups, matchTypes, names, bids, pages);
+    }
+
+    /** The same of other groups. */
+    public PlanSettings with(PlanGroups other) {
+        return new PlanSettings(structure, campaigns, other, matchTypes, names, bids, pages);
+    }
+
+    /** The same in other match types. */
+    public PlanSettings with(Set<MatchType> others) {
+        return new PlanSettings(structure, campaigns, groups, others, names, bids, pages);
+    }
+
+    /** The same with other names. */
+    public PlanSettings with(PlanNames other) {
+        return new PlanSettings(structure, campaigns, groups, matchTypes, other, bids, pages);
+    }
+
+    /** The same with other bids. */
+    public PlanSettings with(PlanBids other) {
+        return new PlanSettings(structure, campaigns, groups, matchTypes, names, other, pages);
+    }
+
+    /** The same with other pages. */
+    public PlanSettings with(PlanPages other) {
+        return new PlanSettings(structure, campaigns, groups, matchTypes, names, bids, other);
     }
 }

@@ -85,6 +85,18 @@ public record Recipe(
         return new Recipe(gathering, folding, sifting, grouping.with(settings), serving, valuing, notes);
     }
 
+    /** The recipe with other choices of the plan, to look at before they are set. */
+    public Recipe withPlan(PlanSettings settings) {
+        return new Recipe(
+                gathering,
+                folding,
+                sifting,
+                grouping,
+                serving.after(new ServeEntry.PlanSettingsChosen(settings)),
+                valuing,
+                notes);
+    }
+
     /** The recipe after one more entry about groups. */
     public Recipe after(GroupEntry entry) {
         return new Recipe(gathering, folding, sifting, grouping.after(entry), serving, valuing, notes);

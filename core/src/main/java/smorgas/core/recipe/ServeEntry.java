@@ -123,6 +123,40 @@ public sealed interface ServeEntry extends Entry {
         }
     }
 
+    /**
+     * What an ad group bids and where it leads to was said.
+     *
+     * @param group the key of a group in it
+     * @param bidMicros in millionths of the currency; 0 for as the plan has it
+     * @param page an address; empty for as the plan has it
+     */
+    record AdGroupSaid(String group, long bidMicros, String page) implements ServeEntry {
+        public AdGroupSaid {
+            page = page.strip();
+            if (group.isEmpty()) {
+                throw new Refusal("Say of which ad group");
+            }
+            if (bidMicros < 0 || bidMicros > 1_000_000_000_000L) {
+                throw new Refusal("The bid is 0 to 1,000,000");
+            }
+            if (!page.isEmpty() && !PlanPages.isPage(page)) {
+                throw new Refusal("\"" + page + "\" is no address of a page: write it with https:// before it");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("ad group:" + group);
+        }
+
+        @Override
+        public String sentence() {
+            return bidMicros == 0 && page.isEmpty()
+                    ? "Left bid and page of \"" + group + "\" to the plan"
+                    : "Set bid and page of \"" + group + "\"";
+        }
+    }
+
     /** The choices of Serve were set. */
     record PlanSettingsChosen(PlanSettings settings) implements ServeEntry {
         @Override
@@ -132,7 +166,7 @@ public sealed interface ServeEntry extends Entry {
 
         @Override
         public String sentence() {
-            return "Set the plan for campaign " + settings.campaign();
+            return "Set the plan for campaign " + settings.names().campaign();
         }
     }
 }

@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.SequencedMap;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -12,10 +13,23 @@ import java.util.TreeSet;
  * @param plan how it is made
  * @param negatives words that leave as negatives though they block what the plan serves
  * @param said what a hand said of negatives, in the order in which it was said
+ * @param own what a hand said of ad groups, by the key of a group in it
  * @param apart whether the negatives that keep groups apart leave, all as they are found
  */
 public record Serving(
-        PlanSettings plan, SortedSet<String> negatives, SequencedMap<Place, ServeEntry.Say> said, boolean apart) {
+        PlanSettings plan,
+        SortedSet<String> negatives,
+        SequencedMap<Place, ServeEntry.Say> said,
+        SequencedMap<String, Own> own,
+        boolean apart) {
+
+    /**
+     * What a hand said of an ad group.
+     *
+     * @param bidMicros 0 for as the plan has it
+     * @param page empty for as the plan has it
+     */
+    public record Own(long bidMicros, String page) {}
 
     /**
      * A negative where it is one.
@@ -27,17 +41,37 @@ public record Serving(
     public Serving {
         negatives = Collections.unmodifiableSortedSet(new TreeSet<>(negatives));
         said = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(said));
+        own = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(own));
     }
 
     /** Nothing decided. */
     static Serving standard() {
-        return new Serving(PlanSettings.standard(), new TreeSet<>(), new LinkedHashMap<>(), false);
+        return new Serving(
+                PlanSettings.standard(), new TreeSet<>(), new LinkedHashMap<>(), new LinkedHashMap<>(), false);
+    }
+
+    /** Whether it goes by what keywords are for. */
+    public boolean asksForIntent() {
+        return plan.campaigns().by() == PlanCampaigns.By.INTENT
+                || plan.names().adGroup().contains(PlanNames.INTENT);
+    }
+
+    /** Whether it goes by what keywords may bring. */
+    public boolean asksForWorth() {
+        return plan.bids().from() == PlanBids.From.WORTH;
+    }
+
+    /** Whether the plan comes out the same; of two things said the later holds, so their order counts. */
+    public boolean servesAs(Serving other) {
+        return equals(other)
+                && List.copyOf(said.entrySet()).equals(List.copyOf(other.said.entrySet()))
+                && List.copyOf(own.entrySet()).equals(List.copyOf(other.own.entrySet()));
     }
 
     /** After an entry. */
     Serving after(ServeEntry entry) {
         return switch (entry) {
-            case ServeEntry.PlanSettingsChosen chosen -> new Serving(chosen.settings(), negatives, said, apart);
+            case ServeEntry.PlanSettingsChosen chosen -> new Serving(chosen.settings(), negatives, said, own, apart);
             case ServeEntry.NegativeSettled settled -> {
                 SortedSet<String> next = new TreeSet<>(negatives);
                 if (settled.leaves()) {
@@ -45,7 +79,7 @@ public record Serving(
                 } else {
                     next.remove(settled.word());
                 }
-                yield new Serving(plan, next, said, apart);
+                yield new Serving(plan, next, said, own, apart);
             }
             case ServeEntry.NegativesSaid says -> {
                 SequencedMap<Place, ServeEntry.Say> next = new LinkedHashMap<>(said);
@@ -56,9 +90,18 @@ public record Serving(
                         next.putLast(new Place(one.text(), one.group()), one.say());
                     }
                 }
-                yield new Serving(plan, negatives, next, apart);
+                yield new Serving(plan, negatives, next, own, apart);
             }
-            case ServeEntry.GroupsKeptApart kept -> new Serving(plan, negatives, said, kept.on());
+            case ServeEntry.GroupsKeptApart kept -> new Serving(plan, negatives, said, own, kept.on());
+            case ServeEntry.AdGroupSaid says -> {
+                SequencedMap<String, Own> next = new LinkedHashMap<>(own);
+                if (says.bidMicros() == 0 && says.page().isEmpty()) {
+                    next.remove(says.group());
+                } else {
+                    next.put(says.group(), new Own(says.bidMicros(), says.page()));
+                }
+                yield new Serving(plan, negatives, said, next, apart);
+            }
         };
     }
 }

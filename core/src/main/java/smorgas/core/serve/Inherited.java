@@ -6,16 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.regex.Pattern;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.PlanPages;
 
 /** What the lines of own campaigns hand down to a new ad group: the page that they lead to, and their ads. */
 final class Inherited {
-
-    /** An address as people type it, with nothing in it that a program on the way could take for something else. */
-    private static final Pattern PAGE = Pattern.compile("https?://[^\\s\"'<>\\p{Cntrl}]{1,2000}");
 
     /** More ads than this are not looked after (common practice). */
     private static final int MOST_ADS = 3;
@@ -31,7 +28,7 @@ final class Inherited {
     /** The page that most lines of these keywords lead to; of equal ones the first by the alphabet. */
     Optional<String> page(int[] members) {
         return counted(members, line -> cells(line, ColumnRole.LANDING_PAGE).stream()
-                        .filter(page -> PAGE.matcher(page).matches())
+                        .filter(PlanPages::isPage)
                         .toList())
                 .stream()
                 .findFirst();

@@ -47,7 +47,8 @@ public record Plan(
     /**
      * Keywords that are answered by the same ads.
      *
-     * @param bidMicros the most that a click may cost, in millionths of the currency; 0 for none
+     * @param keys of the groups that it is made of; none of the leftovers
+     * @param bidMicros the most that a click may cost, in millionths of the currency; 0 for none, or where keywords have their own
      * @param keywords the most searched first
      * @param page the landing page; empty if none is known
      * @param ads what is shown for them; empty if none is known
@@ -55,38 +56,60 @@ public record Plan(
      */
     public record AdGroup(
             String name,
+            List<String> keys,
             long bidMicros,
             List<Served> keywords,
             Optional<String> page,
             List<Ad> ads,
             List<Negative> negatives) {
         public AdGroup {
+            keys = List.copyOf(keys);
             keywords = List.copyOf(keywords);
             ads = List.copyOf(ads);
             negatives = List.copyOf(negatives);
         }
 
-        /** The same with these negatives. */
-        AdGroup with(List<Negative> others) {
-            return new AdGroup(name, bidMicros, keywords, page, ads, others);
-        }
-
         /** The bid as it is written: with a decimal point; empty for none. */
         public String bid() {
-            return bidMicros == 0 ? "" : Csv.amount(bidMicros, Figure.CPC.scale());
+            return written(bidMicros);
+        }
+
+        /** The bid of one of its keywords as it is written: its own, else that of the ad group. */
+        public String bid(Served served) {
+            return served.bidMicros() == 0 ? bid() : written(served.bidMicros());
         }
     }
 
-    /** The texts of an ad, in order. */
-    public record Ad(List<String> headlines, List<String> descriptions) {
+    /**
+     * The texts of an ad, in order.
+     *
+     * @param paths parts of the address that is shown, behind the name of the site
+     * @param shortened those of its texts that were cut to what platforms take
+     */
+    public record Ad(List<String> headlines, List<String> descriptions, List<String> paths, Set<String> shortened) {
         public Ad {
             headlines = List.copyOf(headlines);
             descriptions = List.copyOf(descriptions);
+            paths = List.copyOf(paths);
+            shortened = Set.copyOf(shortened);
+        }
+
+        /** Without paths, as it was written. */
+        public Ad(List<String> headlines, List<String> descriptions) {
+            this(headlines, descriptions, List.of(), Set.of());
         }
     }
 
-    /** A keyword and the match types that it is bid on in, broad first; at least one. */
-    public record Served(String keyword, Set<MatchType> matchTypes) {}
+    private static String written(long micros) {
+        return micros == 0 ? "" : Csv.amount(micros, Figure.CPC.scale());
+    }
+
+    /**
+     * A keyword and the match types that it is bid on in, broad first; at least one.
+     *
+     * @param bidMicros its own bid, in millionths of the currency; 0 for that of its ad group
+     */
+    public record Served(String keyword, Set<MatchType> matchTypes, long bidMicros) {}
 
     /** A negative keyword and how close a search must come to it to be blocked. */
     public record Negative(String keyword, MatchType matchType) {}
@@ -105,10 +128,9 @@ public record Plan(
     }
 
     private static Stream<Row> rows(Campaign campaign, AdGroup group) {
-        String bid = group.bid();
         String page = group.page().orElse("");
         return group.keywords().stream().flatMap(served -> served.matchTypes().stream()
-                .map(type -> new Row(campaign.name(), group.name(), served.keyword(), type, bid, page)));
+                .map(type -> new Row(campaign.name(), group.name(), served.keyword(), type, group.bid(served), page)));
     }
 
     /** Whether any ad group has a page. */

@@ -1,13 +1,12 @@
 package smorgas.core.serve;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.util.stream.Collectors;
 import smorgas.core.recipe.MatchType;
 
 /** A plan as text that people read: campaigns, ad groups and keywords, each a step further in. */
-final class PlanOutline implements PlanFormat {
+final class PlanOutline extends TextFormat {
 
     @Override
     public String file() {
@@ -25,38 +24,39 @@ final class PlanOutline implements PlanFormat {
     }
 
     @Override
-    public void write(Plan plan, Writer to) {
-        try (to) {
-            for (Plan.Campaign campaign : plan.campaigns()) {
-                to.write(campaign.name() + "\n");
-                for (Plan.AdGroup group : campaign.adGroups()) {
-                    String bid = group.bid().isEmpty() ? "" : ", max CPC " + group.bid();
-                    to.write("\n  " + group.name() + " (" + group.keywords().size() + bid + ")\n");
-                    if (group.page().isPresent()) {
-                        to.write("    leads to " + group.page().get() + "\n");
-                    }
-                    for (Plan.Ad ad : group.ads()) {
-                        to.write("    ad: " + String.join(" | ", ad.headlines()) + "\n");
-                        for (String description : ad.descriptions()) {
-                            to.write("        " + description + "\n");
-                        }
-                    }
-                    for (Plan.Served served : group.keywords()) {
-                        to.write("    " + served.keyword() + " \u00B7 " + types(served) + "\n");
-                    }
-                    for (Plan.Negative negative : group.negatives()) {
-                        to.write("    never: " + written(negative) + "\n");
+    public boolean usual() {
+        return true;
+    }
+
+    @Override
+    void write(Handover what, Writer to) throws IOException {
+        for (Plan.Campaign campaign : what.plan().campaigns()) {
+            to.write(campaign.name() + "\n");
+            for (Plan.AdGroup group : campaign.adGroups()) {
+                String bid = group.bid().isEmpty() ? "" : ", max CPC " + group.bid();
+                to.write("\n  " + group.name() + " (" + group.keywords().size() + bid + ")\n");
+                if (group.page().isPresent()) {
+                    to.write("    leads to " + group.page().get() + "\n");
+                }
+                for (Plan.Ad ad : group.ads()) {
+                    to.write("    ad: " + String.join(" | ", ad.headlines()) + "\n");
+                    for (String description : ad.descriptions()) {
+                        to.write("        " + description + "\n");
                     }
                 }
-                if (!campaign.negatives().isEmpty()) {
-                    to.write("\n  Never shown for searches with\n");
-                    for (Plan.Negative negative : campaign.negatives()) {
-                        to.write("    " + written(negative) + "\n");
-                    }
+                for (Plan.Served served : group.keywords()) {
+                    to.write("    " + served.keyword() + " \u00B7 " + types(served) + "\n");
+                }
+                for (Plan.Negative negative : group.negatives()) {
+                    to.write("    never: " + written(negative) + "\n");
                 }
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            if (!campaign.negatives().isEmpty()) {
+                to.write("\n  Never shown for searches with\n");
+                for (Plan.Negative negative : campaign.negatives()) {
+                    to.write("    " + written(negative) + "\n");
+                }
+            }
         }
     }
 

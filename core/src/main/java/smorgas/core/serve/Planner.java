@@ -1,109 +1,89 @@
 package smorgas.core.serve;
 
-import com.ibm.icu.lang.UCharacter;
-import com.ibm.icu.util.ULocale;
-import it.unimi.dsi.fastutil.ints.IntArrayList;
-import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import smorgas.core.column.Figure;
-import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
-import smorgas.core.group.Grouper;
-import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
-import smorgas.core.group.read.ThemeTree;
+import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.PlanCampaigns;
+import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
-import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Standings;
-import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
 import smorgas.core.value.Apart;
+import smorgas.core.value.Intents;
 import smorgas.core.value.SearchWords;
+import smorgas.core.value.Worth;
 
-/** Makes the ad plan of a board. */
+/**
+ * Makes the ad plan of a board: what belongs together is found first ({@link PlanUnits}), then parted into campaigns, then into
+ * ad groups.
+ */
 public final class Planner {
 
-    /** Limits common to ad platforms (from memory): a keyword has at most 80 characters and 10 words. */
-    static final int LONGEST_KEYWORD = 80;
+    /** What a campaign holds whose keywords have no tag or intent. */
+    private static final String REST = "other";
 
-    static final int MOST_WORDS = 10;
-    /** Characters that ad platforms refuse in a keyword (common practice). */
-    private static final String REFUSED = ",!@%^()={};~`<>?\\|*\"[]";
-
-    private final Keywords keywords;
-    private final Standings standings;
-    private final Groups groups;
-    private final Recipe recipe;
-    private final PlanSettings settings;
-    /** One set for all keywords, which have the same match types today. */
-    private final Set<MatchType> matchTypes;
-
-    private final Inherited inherited;
-
-    private final List<Plan.AdGroup> adGroups = new ArrayList<>();
-    private final List<Plan.HeldBack> heldBack = new ArrayList<>();
-    private final BitSet served = new BitSet();
-    private final Set<String> names = new HashSet<>();
-    /** Of each ad group the keys of its groups, and what it serves. */
-    private final List<List<String>> keys = new ArrayList<>();
-
-    private final List<int[]> serves = new ArrayList<>();
-    private int adGroupCount;
-    /** Whether only their number is wanted. */
-    private boolean counting;
-
-    private long rowCount;
-
-    private Planner(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
-        this.keywords = keywords;
-        this.standings = standings;
-        this.groups = groups;
-        this.recipe = recipe;
-        this.settings = recipe.serving().plan();
-        this.inherited = new Inherited(keywords);
-        this.matchTypes = settings.matchTypes();
-    }
-
-    /** The plan: ad groups in the order of the groups, keywords by searches, each in every match type chosen. */
-    public static Plan plan(
+    /**
+     * What a plan is made of.
+     *
+     * @param intents asked only if campaigns or names go by them
+     * @param worth asked only if bids follow from it
+     */
+    public record Input(
             Keywords keywords,
             Standings standings,
             Groups groups,
             Recipe recipe,
-            Supplier<SearchWords> words,
-            Supplier<List<Apart.Steer>> apart) {
-        return new Planner(keywords, standings, groups, recipe).run(words, apart);
+            Supplier<Intents> intents,
+            Supplier<Worth> worth) {}
+
+    private final Input input;
+    private final Keywords keywords;
+    private final Recipe recipe;
+    private final PlanSettings settings;
+    private final PlanUnits units;
+
+    private Planner(Input input) {
+        this.input = input;
+        this.keywords = input.keywords();
+        this.recipe = input.recipe();
+        this.settings = recipe.serving().plan();
+        this.units = PlanUnits.of(keywords, input.standings(), input.groups(), settings);
     }
 
-    /** The ad groups with what each serves, in the order of the plan. */
-    public static List<ServedGroup> served(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
-        Planner planner = new Planner(keywords, standings, groups, recipe);
-        planner.fill();
-        List<ServedGroup> served = new ArrayList<>();
-        for (int i = 0; i < planner.adGroups.size(); i++) {
-            served.add(new ServedGroup(planner.adGroups.get(i).name(), planner.keys.get(i), planner.serves.get(i)));
-        }
-        return served;
+    /** The plan: ad groups in the order of the groups, keywords by searches, each in every match type chosen. */
+    public static Plan plan(Input input, Supplier<SearchWords> words, Supplier<List<Apart.Steer>> apart) {
+        return new Planner(input).run(words, apart);
+    }
+
+    /** What belongs together with what is served of it, in the order of the plan. */
+    public static List<ServedGroup> served(Input input) {
+        return new Planner(input)
+                .units.units().stream()
+                        .map(unit -> new ServedGroup(unit.theme(), unit.keys(), unit.keywords()))
+                        .toList();
     }
 
     /**
-     * An ad group.
+     * What belongs together; an ad group, or several if these are parted further.
      *
      * @param keys of the groups in it; none of the leftovers
      * @param keywords the numbers of what it serves
@@ -111,31 +91,200 @@ public final class Planner {
     public record ServedGroup(String name, List<String> keys, int[] keywords) {}
 
     /** How much the plan holds, without its rows. */
-    public static PlanCount count(Keywords keywords, Standings standings, Groups groups, Recipe recipe) {
-        Planner planner = new Planner(keywords, standings, groups, recipe);
-        planner.counting = true;
-        planner.fill();
-        return planner.counted();
+    public static PlanCount count(Input input) {
+        return new Planner(input).counted();
+    }
+
+    /**
+     * What other choices would come to.
+     *
+     * @param served the keywords that would be served
+     * @param names of the first ad groups, each with its campaign
+     */
+    public record Preview(PlanCount count, BitSet served, List<Name> names) {
+
+        /** How an ad group would be called. */
+        public record Name(String campaign, String adGroup) {}
+    }
+
+    /** What the plan would come to, with some of its names. */
+    public static Preview preview(Input input, int most) {
+        Planner planner = new Planner(input);
+        return new Preview(planner.counted(), planner.units.served(), planner.names(most));
+    }
+
+    /** Of every campaign as many as there is room for. */
+    private List<Preview.Name> names(int most) {
+        PlanNaming naming = new PlanNaming(settings.names());
+        Set<String> taken = PlanNaming.none();
+        List<Part> parts = parts();
+        AdGroups adGroups = new AdGroups(
+                naming,
+                units.units().stream().map(unit -> List.<Plan.Negative>of()).toList(),
+                new ArrayList<>());
+        List<Preview.Name> names = new ArrayList<>();
+        for (int i = 0; i < Math.min(most, parts.size()); i++) {
+            String campaign = naming.campaign(parts.get(i).label(), taken);
+            adGroups.of(campaign, parts.get(i), Math.max(1, most / parts.size()))
+                    .forEach(group -> names.add(new Preview.Name(campaign, group.name())));
+        }
+        return names;
+    }
+
+    /**
+     * A part of the plan that is a campaign.
+     *
+     * @param key tells it apart
+     * @param label what it does not share with others; empty if there is one only
+     * @param types the match types of its keywords
+     * @param pieces what it holds of each unit, by the number of the unit
+     */
+    private record Part(String key, String label, Set<MatchType> types, Map<Integer, int[]> pieces) {}
+
+    private List<Part> parts() {
+        PlanCampaigns.By by = settings.campaigns().by();
+        if (by == PlanCampaigns.By.MATCH_TYPE) {
+            return settings.matchTypes().stream()
+                    .map(type -> new Part(type.name(), label(type), EnumSet.of(type), whole()))
+                    .toList();
+        }
+        if (by == PlanCampaigns.By.ONE) {
+            return List.of(new Part("", "", settings.matchTypes(), whole()));
+        }
+        Map<String, Part> parts = new LinkedHashMap<>();
+        for (int number = 0; number < units.units().size(); number++) {
+            PlanUnits.Unit unit = units.units().get(number);
+            Map<String, List<Integer>> own = new LinkedHashMap<>();
+            for (int keyword : unit.keywords()) {
+                own.computeIfAbsent(key(by, unit, keyword), none -> new ArrayList<>())
+                        .add(keyword);
+            }
+            for (Map.Entry<String, List<Integer>> one : own.entrySet()) {
+                parts.computeIfAbsent(
+                                one.getKey(),
+                                key -> new Part(key, label(by, key), settings.matchTypes(), new LinkedHashMap<>()))
+                        .pieces()
+                        .put(
+                                number,
+                                one.getValue().stream()
+                                        .mapToInt(keyword -> keyword)
+                                        .toArray());
+            }
+        }
+        // Themes stand in the order of the plan, the most searched first; tags and intents in their own.
+        return by == PlanCampaigns.By.THEME
+                ? List.copyOf(parts.values())
+                : parts.values().stream()
+                        .sorted(Comparator.comparing((Part part) -> part.key().isEmpty())
+                                .thenComparing(Part::key))
+                        .toList();
+    }
+
+    private Map<Integer, int[]> whole() {
+        Map<Integer, int[]> all = new LinkedHashMap<>();
+        for (int number = 0; number < units.units().size(); number++) {
+            all.put(number, units.units().get(number).keywords());
+        }
+        return all;
+    }
+
+    private String key(PlanCampaigns.By by, PlanUnits.Unit unit, int keyword) {
+        return switch (by) {
+            case TAG ->
+                input.standings().tags().of(keyword).stream().findFirst().orElse("");
+            case INTENT -> input.intents().get().lead(keyword).map(Enum::name).orElse("");
+            case THEME ->
+                unit.group() < 0
+                        ? ""
+                        : input.groups()
+                                .tree()
+                                .node(input.groups()
+                                        .tree()
+                                        .at(unit.group(), settings.campaigns().depth()))
+                                .text();
+            case ONE, MATCH_TYPE -> "";
+        };
+    }
+
+    private static String label(PlanCampaigns.By by, String key) {
+        return key.isEmpty()
+                ? REST
+                : by == PlanCampaigns.By.INTENT ? Intent.valueOf(key).label() : key;
+    }
+
+    private static String label(MatchType type) {
+        return type.label().toLowerCase(Locale.ENGLISH);
+    }
+
+    private boolean oneType() {
+        return settings.structure().oneMatchType() && settings.matchTypes().size() > 1;
+    }
+
+    private PlanCount counted() {
+        List<Part> parts = parts();
+        int campaigns = 0;
+        long adGroups = 0;
+        long rows = 0;
+        for (Part part : parts) {
+            int types = part.types().size();
+            campaigns += part.pieces().isEmpty() ? 0 : 1;
+            for (int[] piece : part.pieces().values()) {
+                adGroups += (settings.structure().oneKeyword() ? piece.length : 1) * (long) (oneType() ? types : 1);
+                rows += (long) piece.length * types;
+            }
+        }
+        return new PlanCount(
+                campaigns, Math.toIntExact(adGroups), units.served().cardinality(), rows);
     }
 
     private Plan run(Supplier<SearchWords> words, Supplier<List<Apart.Steer>> apart) {
-        fill();
+        BitSet served = units.served();
         Negatives negatives = new Negatives(keywords, words, recipe, served);
-        Plan.Campaign campaign =
-                new Plan.Campaign(settings.campaign(), withNegatives(negatives, apart), negatives.ofCampaign());
-        return new Plan(List.of(campaign), counted(), negatives.conflicts(), heldBack, notes());
+        List<List<Plan.Negative>> ofUnits = negatives(negatives, apart);
+        List<Plan.HeldBack> heldBack = new ArrayList<>(units.heldBack());
+        List<Plan.Campaign> campaigns = new ArrayList<>();
+        List<Plan.Negative> ofCampaign = negatives.ofCampaign();
+        PlanNaming naming = new PlanNaming(settings.names());
+        Set<String> taken = PlanNaming.none();
+        AdGroups adGroups = new AdGroups(naming, ofUnits, heldBack);
+        for (Part part : parts()) {
+            String name = naming.campaign(part.label(), taken);
+            List<Plan.AdGroup> all = adGroups.of(name, part, Integer.MAX_VALUE);
+            // A plan of one campaign is one even if nothing is in it: it may have negatives.
+            if (!all.isEmpty() || settings.campaigns().by() == PlanCampaigns.By.ONE) {
+                campaigns.add(new Plan.Campaign(name, all, ofCampaign));
+            }
+        }
+        return new Plan(campaigns, counted(campaigns), negatives.conflicts(), heldBack, notes(served));
     }
 
-    /** The ad groups with the negatives that a hand has given them, and those that keep them apart if all are to. */
-    private List<Plan.AdGroup> withNegatives(Negatives negatives, Supplier<List<Apart.Steer>> apart) {
+    /** What is in it after all: a name may have held keywords back. */
+    private static PlanCount counted(List<Plan.Campaign> campaigns) {
+        Set<String> texts = new java.util.HashSet<>();
+        int adGroups = 0;
+        long rows = 0;
+        for (Plan.Campaign campaign : campaigns) {
+            adGroups += campaign.adGroups().size();
+            for (Plan.AdGroup group : campaign.adGroups()) {
+                for (Plan.Served one : group.keywords()) {
+                    texts.add(one.keyword());
+                    rows += one.matchTypes().size();
+                }
+            }
+        }
+        return new PlanCount(campaigns.size(), adGroups, texts.size(), rows);
+    }
+
+    /** Of each unit the negatives that a hand has given it, and those that keep it apart if all are to. */
+    private List<List<Plan.Negative>> negatives(Negatives negatives, Supplier<List<Apart.Steer>> apart) {
         List<List<Plan.Negative>> own = new ArrayList<>();
-        for (int i = 0; i < adGroups.size(); i++) {
-            own.add(negatives.ofGroups(keys.get(i), serves.get(i)));
+        for (PlanUnits.Unit unit : units.units()) {
+            own.add(negatives.ofGroups(unit.keys(), unit.keywords()));
         }
         if (recipe.serving().apart()) {
             for (Apart.Steer steer : apart.get()) {
                 Plan.Negative negative = new Plan.Negative(steer.negative(), steer.type());
-                boolean refused = keys.get(steer.from()).stream()
+                boolean refused = units.units().get(steer.from()).keys().stream()
                         .anyMatch(key -> recipe.serving().said().get(new Serving.Place(steer.negative(), key))
                                 == ServeEntry.Say.NEVER);
                 if (!refused && !own.get(steer.from()).contains(negative)) {
@@ -143,170 +292,126 @@ public final class Planner {
                 }
             }
         }
-        List<Plan.AdGroup> all = new ArrayList<>();
-        for (int i = 0; i < adGroups.size(); i++) {
-            all.add(adGroups.get(i).with(own.get(i)));
-        }
-        return all;
+        return own;
     }
 
-    private PlanCount counted() {
-        return new PlanCount(adGroupCount, served.cardinality(), rowCount);
-    }
+    /** Makes the ad groups of campaigns. */
+    private final class AdGroups {
 
-    private void fill() {
-        Grouping grouping = groups.grouping();
-        if (settings.depth() == 0) {
-            for (int group : groups.order()) {
-                adGroup(name(group), List.of(grouping.key(group)), withAlso(group));
-            }
-        } else {
-            broader(groups.tree());
+        private final PlanNaming naming;
+        private final List<List<Plan.Negative>> negatives;
+        private final List<Plan.HeldBack> heldBack;
+        private final Inherited inherited = new Inherited(keywords);
+        private final PlanPaging paging = new PlanPaging(settings.pages(), keywords, inherited);
+        private final PlanBidding bidding = new PlanBidding(settings.bids(), keywords, input.worth());
+        private final boolean byIntent = settings.names().adGroup().contains(PlanNames.INTENT);
+
+        AdGroups(PlanNaming naming, List<List<Plan.Negative>> negatives, List<Plan.HeldBack> heldBack) {
+            this.naming = naming;
+            this.negatives = negatives;
+            this.heldBack = heldBack;
         }
-        if (settings.leftovers()) {
-            IntArrayList left = new IntArrayList();
-            for (int keyword = 0; keyword < keywords.size(); keyword++) {
-                if (grouping.groupOf(keyword) == Grouping.LEFTOVER) {
-                    left.add(keyword);
+
+        /** The ad groups of a campaign, or the first of them. */
+        List<Plan.AdGroup> of(String campaign, Part part, int most) {
+            List<Plan.AdGroup> all = new ArrayList<>();
+            Set<String> taken = PlanNaming.none();
+            List<Set<MatchType>> types = oneType()
+                    ? part.types().stream().<Set<MatchType>>map(EnumSet::of).toList()
+                    : List.of(part.types());
+            for (Map.Entry<Integer, int[]> piece : part.pieces().entrySet()) {
+                PlanUnits.Unit unit = units.units().get(piece.getKey());
+                for (int[] some : each(piece.getValue())) {
+                    for (Set<MatchType> type : types) {
+                        if (all.size() == most) {
+                            return all;
+                        }
+                        String theme = settings.structure().oneKeyword() ? keywords.text(some[0]) : unit.theme();
+                        String name = naming.adGroup(
+                                fields(naming.cased(theme, unit.byHand()), campaign, part, type, some, all.size() + 1),
+                                oneType() ? PlanNames.MATCH_TYPE : "",
+                                taken);
+                        adGroup(name, theme, unit, piece.getKey(), some, type).ifPresent(all::add);
+                    }
                 }
             }
-            adGroup(free(named(Grouper.REST)), List.of(), left.toIntArray());
+            return all;
         }
-    }
 
-    /** An ad group for each theme at the chosen depth, most searched first, of all groups in it. */
-    private void broader(ThemeTree tree) {
-        Map<Integer, IntArrayList> members = new HashMap<>();
-        Map<Integer, List<String>> within = new HashMap<>();
-        for (int group : groups.order()) {
-            within.computeIfAbsent(tree.at(group, settings.depth()), node -> new ArrayList<>())
-                    .add(groups.grouping().key(group));
+        private List<int[]> each(int[] piece) {
+            return settings.structure().oneKeyword()
+                    ? IntStream.of(piece)
+                            .mapToObj(keyword -> new int[] {keyword})
+                            .toList()
+                    : List.of(piece);
         }
-        for (int group = 0; group < groups.grouping().size(); group++) {
-            IntArrayList under = members.computeIfAbsent(tree.at(group, settings.depth()), node -> new IntArrayList());
-            under.addElements(under.size(), withAlso(group));
+
+        private Map<String, String> fields(
+                String theme, String campaign, Part part, Set<MatchType> types, int[] some, int number) {
+            Map<String, String> fields = new LinkedHashMap<>();
+            fields.put(PlanNames.CAMPAIGN, campaign);
+            fields.put(PlanNames.PART, part.label());
+            fields.put(PlanNames.MATCH_TYPE, types.stream().map(Planner::label).collect(Collectors.joining(" ")));
+            fields.put(PlanNames.INTENT, byIntent ? intent(some) : "");
+            fields.put(PlanNames.NUMBER, String.valueOf(number));
+            fields.put(PlanNames.DATE, settings.names().date());
+            // Last, so that a group called by a field of ours stays what it is.
+            fields.put(PlanNames.THEME, theme);
+            return fields;
         }
-        members.keySet().stream()
-                .sorted(Comparator.<Integer>comparingLong(
-                                node -> -tree.node(node).searches())
-                        .thenComparing(node -> tree.node(node).text()))
-                .forEach(node -> adGroup(
-                        name(tree.node(node)),
-                        within.get(node),
-                        members.get(node).intStream().distinct().toArray()));
-    }
 
-    /** The keywords of a group, and those that are in it beside their own. */
-    private int[] withAlso(int group) {
-        return IntStream.concat(
-                        Arrays.stream(groups.grouping().members().row(group)),
-                        Arrays.stream(groups.grouping().also().row(group)))
-                .toArray();
-    }
-
-    private String name(ThemeTree.Node node) {
-        return node.group() >= 0 ? name(node.group()) : free(named(cased(node.text())));
-    }
-
-    private String name(int group) {
-        String name = groups.name(group);
-        // What somebody has written with capitals stays as it is.
-        boolean plain = name.equals(name.toLowerCase(java.util.Locale.ROOT));
-        return free(named(plain ? cased(name) : name));
-    }
-
-    private String cased(String theme) {
-        return settings.titleCase() ? UCharacter.toTitleCase(ULocale.ROOT, theme, null) : theme;
-    }
-
-    private String named(String name) {
-        return settings.pattern().replace(PlanSettings.THEME, name);
-    }
-
-    /** The name, with a number behind it if another ad group has it, whatever its case. */
-    private String free(String name) {
-        String free = name;
-        for (int number = 2; !names.add(free.toLowerCase(java.util.Locale.ROOT)); number++) {
-            free = name + " " + number;
+        /** What most of them are for; of equal ones the first of the trade's five. */
+        private String intent(int[] some) {
+            BitSet set = new BitSet();
+            Arrays.stream(some).forEach(set::set);
+            return input.intents().get().mix(set).entrySet().stream()
+                    .max(Map.Entry.<Intent, Integer>comparingByValue()
+                            .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
+                    .map(most -> most.getKey().label())
+                    .orElse(REST);
         }
-        return free;
-    }
 
-    private void adGroup(String name, List<String> within, int[] members) {
-        Optional<FigureColumn> searches = keywords.figure(Figure.SEARCHES);
-        int[] sorted = members.clone();
-        if (!counting) {
-            sort(sorted, searches);
-        }
-        List<Plan.Served> rows = new ArrayList<>();
-        IntArrayList any = new IntArrayList();
-        Optional<String> nameFault = nameFault(name);
-        for (int keyword : sorted) {
-            if (settings.keptOnly() && standings.of(keyword) != Standing.KEPT) {
-                continue;
+        private Optional<Plan.AdGroup> adGroup(
+                String name, String theme, PlanUnits.Unit unit, int number, int[] some, Set<MatchType> types) {
+            if (Formulas.runs(name)) {
+                String why = "is in an ad group whose name begins with " + name.charAt(0)
+                        + ", which a spreadsheet would run as a formula; name it otherwise in Group";
+                for (int keyword : some) {
+                    heldBack.add(new Plan.HeldBack(keywords.text(keyword), why));
+                }
+                return Optional.empty();
             }
-            String text = keywords.text(keyword);
-            Optional<String> why = nameFault.or(() -> fault(keyword, text));
-            if (why.isEmpty()) {
-                any.add(keyword);
-                served.set(keyword);
-                rowCount += matchTypes.size();
+            Serving.Own own = own(unit);
+            List<Plan.Served> rows = new ArrayList<>(some.length);
+            for (int keyword : some) {
+                rows.add(new Plan.Served(keywords.text(keyword), types, own.bidMicros() > 0 ? 0 : bidding.of(keyword)));
             }
-            if (!counting) {
-                why.ifPresentOrElse(
-                        fault -> heldBack.add(new Plan.HeldBack(text, fault)),
-                        () -> rows.add(new Plan.Served(text, matchTypes)));
-            }
+            return Optional.of(new Plan.AdGroup(
+                    name,
+                    unit.keys(),
+                    own.bidMicros() > 0 ? own.bidMicros() : bidding.ofAll(),
+                    rows,
+                    own.page().isEmpty() ? paging.of(theme, some) : Optional.of(own.page()),
+                    inherited.ads(some),
+                    negatives.get(number)));
         }
-        if (!any.isEmpty()) {
-            adGroupCount++;
-            if (!counting) {
-                adGroups.add(new Plan.AdGroup(
-                        name, settings.bidMicros(), rows, inherited.page(sorted), inherited.ads(sorted), List.of()));
-                keys.add(within);
-                serves.add(any.toIntArray());
-            }
+
+        private Serving.Own own(PlanUnits.Unit unit) {
+            Map<String, Serving.Own> said = recipe.serving().own();
+            return said.isEmpty()
+                    ? NOTHING_SAID
+                    : unit.keys().stream()
+                            .filter(said::containsKey)
+                            .map(said::get)
+                            .findFirst()
+                            .orElse(NOTHING_SAID);
         }
     }
 
-    private void sort(int[] some, Optional<FigureColumn> searches) {
-        IntArrays.quickSort(some, (a, b) -> {
-            int bySearches = searches.map(s -> Long.compare(s.twiceMiddle(b), s.twiceMiddle(a)))
-                    .orElse(0);
-            return bySearches != 0 ? bySearches : keywords.text(a).compareTo(keywords.text(b));
-        });
-    }
+    private static final Serving.Own NOTHING_SAID = new Serving.Own(0, "");
 
-    /** A name from before such names were refused, or one that its pattern makes too long. */
-    private static Optional<String> nameFault(String name) {
-        if (Characters.count(name) > PlanSettings.LONGEST_NAME) {
-            return Optional.of("is in an ad group with a name of more than 255 characters");
-        }
-        return Formulas.runs(name)
-                ? Optional.of("is in an ad group whose name begins with " + name.charAt(0)
-                        + ", which a spreadsheet would run as a formula; name it otherwise in Group")
-                : Optional.empty();
-    }
-
-    private Optional<String> fault(int keyword, String text) {
-        if (Formulas.runs(text)) {
-            return Optional.of("begins with " + text.charAt(0) + ", which a spreadsheet would run as a formula");
-        }
-        if (Characters.count(text) > LONGEST_KEYWORD) {
-            return Optional.of("has more than " + LONGEST_KEYWORD + " characters, which ad platforms refuse");
-        }
-        if (keywords.wordCount(keyword) > MOST_WORDS) {
-            return Optional.of("has more than " + MOST_WORDS + " words, which ad platforms refuse");
-        }
-        for (int i = 0; i < text.length(); i++) {
-            if (REFUSED.indexOf(text.charAt(i)) >= 0) {
-                return Optional.of("has a " + text.charAt(i) + " in it, which ad platforms refuse");
-            }
-        }
-        return Optional.empty();
-    }
-
-    private List<String> notes() {
+    private List<String> notes(BitSet served) {
+        Groups groups = input.groups();
         long twice = IntStream.range(0, groups.grouping().size())
                 .flatMap(group -> Arrays.stream(groups.grouping().also().row(group)))
                 .filter(served::get)
@@ -316,6 +421,10 @@ public final class Planner {
         if (twice > 0) {
             notes.add(twice + (twice == 1 ? " keyword is" : " keywords are")
                     + " in more than one ad group, as you said in Group");
+        }
+        if (units.leftOutGroups() > 0) {
+            notes.add(units.leftOutGroups() + (units.leftOutGroups() == 1 ? " group with " : " groups with ")
+                    + units.leftOutKeywords() + " keywords left out, as chosen");
         }
         Method asked = recipe.grouping().settings().method();
         // Settled groups stay what they are.

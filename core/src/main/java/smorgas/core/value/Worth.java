@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
@@ -191,6 +192,15 @@ public final class Worth {
             }
         }
         return new Sum(parts, keywords);
+    }
+
+    /**
+     * What one click on a keyword brings by what is assumed of it, in millionths of the currency; empty if an assumption is
+     * missing.
+     */
+    public OptionalDouble clickWorth(int keyword) {
+        double worth = factors.get(number(keyword)).valueOfClick(End.MIDDLE);
+        return Double.isNaN(worth) ? OptionalDouble.empty() : OptionalDouble.of(worth);
     }
 
     /** The same of an array. */

@@ -37,10 +37,11 @@ import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.TestPlans;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
-import smorgas.core.serve.PlanCsv;
+import smorgas.core.serve.TestPlan;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Tidy;
 
@@ -181,7 +182,7 @@ class BoardTest {
 
     @Test
     void thePlanServesGroupsAndHoldsBackFormulas() {
-        PlanSettings settings = new PlanSettings(
+        PlanSettings settings = TestPlans.settings(
                 "Shop", "p {theme}", false, 0, EnumSet.of(MatchType.EXACT, MatchType.BROAD), 750_000, false, false);
         Board board = board(List.of(drop(1, "free"), new ServeEntry.PlanSettingsChosen(settings)));
         Plan plan = board.plan();
@@ -192,13 +193,10 @@ class BoardTest {
                         row -> row.keyword().contains("free") || row.keyword().startsWith("="));
         assertThat(plan.negatives()).containsExactly(new Plan.Negative("free", MatchType.PHRASE));
 
-        StringWriter csv = new StringWriter();
-        new PlanCsv().write(plan, csv);
+        String csv = TestPlan.written(board, "plan.csv");
         List<List<String>> back = new ArrayList<>();
         BasketReader.read(
-                "plan",
-                csv.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8),
-                (l, c) -> back.add(List.of(c)));
+                "plan", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8), (l, c) -> back.add(List.of(c)));
         assertThat(back)
                 .hasSize((int) plan.count().rows() + 1)
                 .contains(List.of("Shop", "", "free", "Negative phrase", ""));
@@ -207,13 +205,13 @@ class BoardTest {
     @Test
     void keptOnlyLeavesUndecidedOutAndLeftoversComeOnlyIfChosen() {
         Entry pin = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
-        PlanSettings kept = new PlanSettings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, true, false);
+        PlanSettings kept = TestPlans.settings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, true, false);
         assertThat(board(List.of(pin, new ServeEntry.PlanSettingsChosen(kept)))
                         .plan()
                         .rows())
                 .extracting(Plan.Row::keyword)
                 .containsExactly("hive stand");
-        PlanSettings all = new PlanSettings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, true);
+        PlanSettings all = TestPlans.settings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, true);
         Plan plan = board(List.of(new ServeEntry.PlanSettingsChosen(all))).plan();
         assertThat(plan.count().keywords() + plan.heldBack().size()).isEqualTo(7);
     }
@@ -328,16 +326,14 @@ class BoardTest {
                                 ::requireFit)
                 .hasMessageContaining("formula");
         for (Entry pin : List.of(placed, named)) {
-            Plan plan = board(List.of(pin, negative)).plan();
-            StringWriter csv = new StringWriter();
-            new PlanCsv().write(plan, csv);
-            BasketReader.read(
-                    "plan", csv.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8), (line, cells) -> {
-                        for (String cell : cells) {
-                            assertThat(Formulas.runs(cell)).as(cell).isFalse();
-                        }
-                    });
-            assertThat(plan.heldBack()).anyMatch(held -> held.why().contains("name begins with"));
+            Board poisoned = board(List.of(pin, negative));
+            String csv = TestPlan.written(poisoned, "plan.csv");
+            BasketReader.read("plan", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8), (line, cells) -> {
+                for (String cell : cells) {
+                    assertThat(Formulas.runs(cell)).as(cell).isFalse();
+                }
+            });
+            assertThat(poisoned.plan().heldBack()).anyMatch(held -> held.why().contains("name begins with"));
         }
     }
 

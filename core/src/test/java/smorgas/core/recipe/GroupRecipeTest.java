@@ -141,10 +141,10 @@ class GroupRecipeTest {
                 .hasMessageContaining("cannot ask for what follows from rules");
         assertThatThrownBy(() -> new GroupPin.KeywordsPlaced(List.of(), List.of(), "x"))
                 .isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() ->
-                        new PlanSettings("C", "ads", false, 0, java.util.EnumSet.of(MatchType.EXACT), 0, false, false))
+        assertThatThrownBy(() -> TestPlans.settings(
+                        "C", "ads", false, 0, java.util.EnumSet.of(MatchType.EXACT), 0, false, false))
                 .hasMessageContaining("{theme}");
-        assertThatThrownBy(() -> new PlanSettings(
+        assertThatThrownBy(() -> TestPlans.settings(
                         "C", "{theme}", false, 6, java.util.EnumSet.of(MatchType.EXACT), 0, false, false))
                 .hasMessageContaining("depth");
     }

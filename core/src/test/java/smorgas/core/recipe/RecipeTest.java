@@ -113,13 +113,13 @@ class RecipeTest {
     @Test
     void settingsRefuseWhatCannotBeMeant() {
         assertThatThrownBy(() ->
-                        new PlanSettings("=cmd()", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, false))
+                        TestPlans.settings("=cmd()", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, false))
                 .hasMessageContaining("formula");
-        assertThatThrownBy(
-                        () -> new PlanSettings(" ", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, false))
+        assertThatThrownBy(() ->
+                        TestPlans.settings(" ", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, false))
                 .hasMessageContaining("name");
         assertThatThrownBy(() ->
-                        new PlanSettings("C", "{theme}", false, 0, EnumSet.noneOf(MatchType.class), 0, false, false))
+                        TestPlans.settings("C", "{theme}", false, 0, EnumSet.noneOf(MatchType.class), 0, false, false))
                 .hasMessageContaining("match type");
         assertThatThrownBy(() -> new Rule(1, new Condition.Stands(Standing.KEPT), Standing.DROPPED))
                 .isInstanceOf(IllegalArgumentException.class);

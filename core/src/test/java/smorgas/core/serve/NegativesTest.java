@@ -3,7 +3,6 @@ package smorgas.core.serve;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.io.StringWriter;
 import java.util.EnumSet;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -13,13 +12,14 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.ServeEntry.Say;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.TestPlans;
 import smorgas.core.recipe.WordList;
 import smorgas.core.text.Refusal;
 
@@ -106,8 +106,8 @@ class NegativesTest {
 
     @Test
     void groupsAreKeptApartOneByOneOrAllByRuleAndThePlanSaysInWhichAdGroup() {
-        Entry phrase = new ServeEntry.PlanSettingsChosen(new PlanSettings(
-                "Spring", PlanSettings.THEME, false, 0, EnumSet.of(MatchType.PHRASE), 0, false, false));
+        Entry phrase = new ServeEntry.PlanSettingsChosen(
+                TestPlans.settings("Spring", PlanNames.THEME, false, 0, EnumSet.of(MatchType.PHRASE), 0, false, false));
         Entry hives = placed("hives", "bee hive");
         Entry wooden = placed("wood", "wooden bee hive", "bee hive plans free");
         Board board = board(phrase, hives, wooden);
@@ -123,9 +123,7 @@ class NegativesTest {
                 .isEqualTo(1);
         Board ruled =
                 board(phrase, hives, wooden, new ServeEntry.GroupsKeptApart(true), say("free", "hives", Say.NEVER));
-        StringWriter csv = new StringWriter();
-        new PlanCsv().write(ruled.plan(), csv);
-        assertThat(csv.toString())
+        assertThat(TestPlan.written(ruled, "plan.csv"))
                 .contains("Spring,hives,wooden,Negative phrase,\r\n")
                 .doesNotContain("free,Negative");
         assertThat(board(phrase, hives, wooden, say("bee", "hives", Say.PHRASE))

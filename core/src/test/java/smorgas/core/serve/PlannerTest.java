@@ -3,7 +3,6 @@ package smorgas.core.serve;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -21,34 +20,37 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.TestPlans;
 
 class PlannerTest {
 
     private static final String HIVES = "hive stand\nhive lid\nhive roof\n";
 
-    private static Plan plan(String list, Entry... entries) {
+    private static Board board(String list, Entry... entries) {
         return Board.of(
-                        List.of(TestLists.lines(1, list)),
-                        Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND))
-                .plan();
+                List.of(TestLists.lines(1, list)),
+                Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
+    }
+
+    private static Plan plan(String list, Entry... entries) {
+        return board(list, entries).plan();
     }
 
     private static Entry settings(String campaign, String pattern, long bid, boolean keptOnly, boolean leftovers) {
         return new ServeEntry.PlanSettingsChosen(
-                new PlanSettings(campaign, pattern, false, 0, EnumSet.of(MatchType.EXACT), bid, keptOnly, leftovers));
+                TestPlans.settings(campaign, pattern, false, 0, EnumSet.of(MatchType.EXACT), bid, keptOnly, leftovers));
     }
 
     @Test
     void namesBidsAndMatchTypesAreAsChosen() {
         Plan plan = plan(
                 HIVES,
-                new ServeEntry.PlanSettingsChosen(new PlanSettings(
+                new ServeEntry.PlanSettingsChosen(TestPlans.settings(
                         "Spring", "UK {theme}", true, 0, EnumSet.allOf(MatchType.class), 1_500_000, false, false)));
         assertThat(plan.rows()).hasSize(9).first().satisfies(row -> {
             assertThat(row.campaign()).isEqualTo("Spring");
@@ -56,31 +58,32 @@ class PlannerTest {
             assertThat(row.maxCpc()).isEqualTo("1.50");
         });
         assertThat(plan.rows().map(Plan.Row::matchType).distinct()).containsExactly(MatchType.values());
-        assertThat(plan.count()).isEqualTo(new PlanCount(1, 3, 9));
+        assertThat(plan.count()).isEqualTo(new PlanCount(1, 1, 3, 9));
     }
 
     @Test
     void anOwnCampaignHandsItsPagesAndAdsDown() {
-        Plan plan = plan("keyword,ad group,match type,final url,headline 1,headline 2,description\n"
+        Board board = board("keyword,ad group,match type,final url,headline 1,headline 2,description\n"
                 + "hive stand,H,Exact,https://shop.example/hives,Hives,All sizes,Cedar\n"
                 + "hive lid,H,Exact,javascript:alert(1),Hives,All sizes,Cedar\n"
                 + "hive roof,H,Exact,https://shop.example/hives,,,\n");
-        assertThat(plan.campaigns().getFirst().adGroups()).singleElement().satisfies(group -> {
-            assertThat(group.page()).contains("https://shop.example/hives");
-            assertThat(group.ads()).containsExactly(new Plan.Ad(List.of("Hives", "All sizes"), List.of("Cedar")));
-        });
-        assertThat(PlanFormat.ALL)
-                .extracting(format -> {
-                    StringWriter out = new StringWriter();
-                    format.write(plan, out);
-                    return out.toString();
-                })
-                .satisfiesExactly(
-                        csv -> assertThat(csv)
-                                .startsWith("Campaign,Ad group,Keyword,Match type,Max CPC,Final URL\r\n")
-                                .contains(",hive lid,Exact,,https://shop.example/hives\r\n"),
-                        text -> assertThat(text)
-                                .contains("    leads to https://shop.example/hives\n", "    ad: Hives | All sizes\n"));
+        assertThat(board.plan().campaigns().getFirst().adGroups())
+                .singleElement()
+                .satisfies(group -> {
+                    assertThat(group.page()).contains("https://shop.example/hives");
+                    assertThat(group.ads())
+                            .containsExactly(new Plan.Ad(List.of("Hives", "All sizes"), List.of("Cedar")));
+                });
+        assertThat(TestPlan.written(board, "plan.csv"))
+                .startsWith("Campaign,Ad group,Keyword,Match type,Max CPC,Final URL\r\n")
+                .contains(",hive lid,Exact,,https://shop.example/hives\r\n");
+        assertThat(TestPlan.written(board, "plan.txt"))
+                .contains("    leads to https://shop.example/hives\n", "    ad: Hives | All sizes\n");
+        assertThat(TestPlan.written(board, "plan-everything.csv"))
+                .startsWith(
+                        "Campaign,Ad group,Keyword,Match type,Status,Max CPC,Final URL,Headline 1,Headline 2,Description 1\r\n"
+                                + "Campaign 1,,,,Enabled,,,,,\r\n")
+                .endsWith(",,,Enabled,,https://shop.example/hives,Hives,All sizes,Cedar\r\n");
     }
 
     /** Limits common to ad platforms, from memory: 80 characters, 10 words, no such characters. */
@@ -122,7 +125,7 @@ class PlannerTest {
         Plan broad = plan(
                 list,
                 new ServeEntry.PlanSettingsChosen(
-                        new PlanSettings("C", "{theme}", true, 1, EnumSet.of(MatchType.EXACT), 0, false, false)));
+                        TestPlans.settings("C", "{theme}", true, 1, EnumSet.of(MatchType.EXACT), 0, false, false)));
         assertThat(broad.rows()).hasSize(6).extracting(Plan.Row::adGroup).containsOnly("Hive");
     }
 
@@ -150,15 +153,14 @@ class PlannerTest {
     /** Read back with another library than wrote it. */
     @Test
     void thePlanIsReadBackByAnotherLibraryAsItWas() throws IOException {
-        Plan plan = plan(
+        Board board = board(
                 "\"hive \"\"a\"\" stand\"\nhive lid\nhive roof\nhive küche\n",
                 new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")),
                 new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
                 settings("Spring, \"early\"", "{theme}", 450_000, false, false));
-        StringWriter out = new StringWriter();
-        new PlanCsv().write(plan, out);
+        Plan plan = board.plan();
         List<List<String>> read = new ArrayList<>();
-        try (CSVParser parser = CSVParser.parse(out.toString(), CSVFormat.RFC4180)) {
+        try (CSVParser parser = CSVParser.parse(TestPlan.written(board, "plan.csv"), CSVFormat.RFC4180)) {
             parser.forEach(row -> read.add(List.of(row.values())));
         }
         assertThat(read.getFirst()).containsExactly("Campaign", "Ad group", "Keyword", "Match type", "Max CPC");
@@ -176,13 +178,11 @@ class PlannerTest {
 
     @Test
     void theOutlineTellsCampaignAdGroupsKeywordsAndNegatives() {
-        Plan plan = plan(
+        Board board = board(
                 HIVES,
                 new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
                 settings("Spring", "{theme}", 450_000, false, false));
-        StringWriter out = new StringWriter();
-        PlanFormat.find("plan.txt").orElseThrow().write(plan, out);
-        assertThat(out.toString().lines().map(String::strip))
+        assertThat(TestPlan.written(board, "plan.txt").lines().map(String::strip))
                 .startsWith("Spring", "", "hive (3, max CPC 0.45)")
                 .contains("hive lid \u00B7 exact")
                 .endsWith("Never shown for searches with", "free");

@@ -2,39 +2,47 @@ package smorgas.app.web.serve;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
-import java.util.Set;
 import java.util.TreeMap;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.store.Project;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
-import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.PlanBids;
+import smorgas.core.recipe.PlanCampaigns;
+import smorgas.core.recipe.PlanGroups;
+import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.Serving;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
+import smorgas.core.serve.Handover;
 import smorgas.core.serve.Plan;
+import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.PlanFormat;
+import smorgas.core.serve.Planner;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -42,7 +50,10 @@ import smorgas.core.text.Tidy;
 @Controller
 class ServeController {
 
-    private static final int PREVIEW = 200;
+    private static final int MOST = 200;
+
+    /** So many names are shown before choices are set. */
+    private static final int NAMES = 6;
 
     /** What ad groups are made of; the deeper levels of the tree are the groups themselves as a rule. */
     private static final Map<Integer, String> DEPTHS = new TreeMap<>(Map.of(
@@ -59,15 +70,13 @@ class ServeController {
 
     /** The choices, and the plan that they come to. */
     record ServePage(
-            PlanSettings settings,
-            String bid,
-            List<MatchType> matchTypes,
-            List<Plan.Row> rows,
-            boolean pages,
+            Choices choices,
+            PlanTree tree,
             String rowCount,
-            long more,
+            String campaigns,
             String adGroups,
             String keywords,
+            boolean nothing,
             Expected expected,
             List<Plan.Negative> negatives,
             long groupNegatives,
@@ -75,82 +84,155 @@ class ServeController {
             List<Plan.HeldBack> heldBack,
             int heldBackCount,
             List<String> notes,
-            List<PlanFormat> formats,
+            List<PlanFormat> formats) {}
+
+    /** The choices as their form shows them. */
+    record Choices(
+            PlanSettings settings,
+            String bid,
+            String step,
+            String cap,
+            List<MatchType> matchTypes,
+            PlanBids.From[] bidsFrom,
+            PlanCampaigns.By[] campaignsBy,
+            PlanGroups.Small[] small,
+            PlanNames.Letters[] letters,
+            List<String> fields,
             String kept,
             String both,
             String leftoverCount,
             Map<Integer, String> depths) {}
 
     @GetMapping("/projects/{id}/serve")
-    String page(@PathVariable long id, Model model) {
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") int open,
+            @RequestParam(defaultValue = "0") int from,
+            Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
-        Plan plan = snapshot.board().plan();
-        PlanSettings settings = snapshot.board().recipe().serving().plan();
-        var standings = snapshot.board().standings();
+        Board board = snapshot.board();
+        Plan plan = board.plan();
+        Map<String, Serving.Own> own = board.recipe().serving().own();
         Shown.in(
                 model,
                 new ServePage(
-                        settings,
-                        settings.bidMicros() == 0 ? "" : Csv.amount(settings.bidMicros(), Figure.CPC.scale()),
-                        List.of(MatchType.values()),
-                        plan.rows().limit(PREVIEW).toList(),
-                        plan.hasPages(),
+                        choices(board),
+                        PlanTree.of(plan, Math.max(0, open), Math.max(0, from), own),
                         Show.count(plan.count().rows(), "row", "rows"),
-                        Math.max(0, plan.count().rows() - PREVIEW),
+                        Show.count(plan.count().campaigns(), "campaign", "campaigns"),
                         Show.count(plan.count().adGroups(), "ad group", "ad groups"),
                         Show.count(plan.count().keywords(), "keyword", "keywords"),
-                        expected(snapshot.board()),
-                        plan.negatives().toList(),
+                        plan.count().rows() == 0,
+                        expected(board, board.served()),
+                        plan.campaigns().stream()
+                                .limit(1)
+                                .flatMap(campaign -> campaign.negatives().stream())
+                                .toList(),
                         plan.adGroupNegatives(),
                         plan.conflicts(),
-                        plan.heldBack().stream().limit(PREVIEW).toList(),
+                        plan.heldBack().stream().limit(MOST).toList(),
                         plan.heldBack().size(),
                         plan.notes(),
-                        PlanFormat.ALL,
-                        Show.count(standings.count(Standing.KEPT)),
-                        Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)),
-                        Show.count(snapshot.board().groups().grouping().leftovers()),
-                        DEPTHS));
+                        PlanFormat.ALL));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
     }
 
+    private static Choices choices(Board board) {
+        PlanSettings settings = board.recipe().serving().plan();
+        var standings = board.standings();
+        return new Choices(
+                settings,
+                money(settings.bids().micros()),
+                money(settings.bids().stepMicros()),
+                money(settings.bids().capMicros()),
+                List.of(MatchType.values()),
+                PlanBids.From.values(),
+                PlanCampaigns.By.values(),
+                PlanGroups.Small.values(),
+                PlanNames.Letters.values(),
+                PlanNames.FIELDS,
+                Show.count(standings.count(Standing.KEPT)),
+                Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)),
+                Show.count(board.groups().grouping().leftovers()),
+                DEPTHS);
+    }
+
+    private static String money(long micros) {
+        return micros == 0 ? "" : Csv.amount(micros, Figure.CPC.scale());
+    }
+
     /** What everything that is served may bring together; a keyword in two ad groups counts once. */
-    private static Expected expected(Board board) {
+    private static Expected expected(Board board, List<Planner.ServedGroup> groups) {
         BitSet served = new BitSet();
-        board.served().forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
+        groups.forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
         return Expected.of(board.worth().sum(served));
     }
 
-    @PostMapping("/projects/{id}/serve")
-    String choose(
-            Act act,
-            @RequestParam String campaign,
-            @RequestParam String pattern,
-            @RequestParam(defaultValue = "false") boolean titleCase,
-            @RequestParam(defaultValue = "0") int depth,
-            @RequestParam(required = false) @Nullable Set<MatchType> matchTypes,
-            @RequestParam String bid,
-            @RequestParam(defaultValue = "false") boolean keptOnly,
-            @RequestParam(defaultValue = "false") boolean leftovers) {
-        return act.done(recipe -> new ServeEntry.PlanSettingsChosen(new PlanSettings(
-                campaign,
-                pattern,
-                titleCase,
-                depth,
-                matchTypes == null ? EnumSet.noneOf(MatchType.class) : matchTypes,
-                micros(bid, Decimals.of(act.project().language())),
-                keptOnly,
-                leftovers)));
+    /**
+     * What other choices would come to beside what the plan is.
+     *
+     * @param names how campaigns and ad groups would be called
+     * @param fault what cannot be meant; empty if all can
+     */
+    record Preview(List<Change> changes, List<Planner.Preview.Name> names, String fault) {}
+
+    /** A figure of the plan, before and after. */
+    record Change(String label, String before, String after) {
+        public boolean same() {
+            return before.equals(after);
+        }
     }
 
-    private static long micros(String bid, Decimals decimals) {
-        FigureReader reader = new FigureReader(decimals);
-        return switch (reader.read(bid, Figure.CPC)) {
-            case READ -> reader.low();
-            case EMPTY -> 0;
-            case FAULT -> throw new Refusal("\"" + bid.strip() + "\" is no bid; write it as 0.75");
-        };
+    /** What the choices that stand in the form would come to. */
+    @GetMapping("/projects/{id}/serve/preview")
+    String preview(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        OpenProject project = frames.open(id);
+        Board board = project.snapshot().board();
+        try {
+            PlanSettings wanted =
+                    PlanChoices.read(fields, board.recipe().serving().plan(), Decimals.of(project.language()));
+            Planner.Preview would = board.planIf(wanted, NAMES);
+            Shown.in(model, new Preview(changes(board, would), would.names(), ""));
+        } catch (Refusal refused) {
+            Shown.in(model, new Preview(List.of(), List.of(), refused.getMessage() + "."));
+        }
+        return "serve/preview :: preview";
+    }
+
+    private static List<Change> changes(Board board, Planner.Preview would) {
+        PlanCount before = board.planCount();
+        PlanCount after = would.count();
+        List<Change> changes = new ArrayList<>(List.of(
+                change("Campaigns", before.campaigns(), after.campaigns()),
+                change("Ad groups", before.adGroups(), after.adGroups()),
+                change("Keywords", before.keywords(), after.keywords()),
+                change("Rows", before.rows(), after.rows())));
+        if (board.recipe().valuing().assumes()) {
+            changes.add(new Change(
+                    "Worth a month",
+                    expected(board, board.served()).worth(),
+                    Expected.of(board.worth().sum(would.served())).worth()));
+        }
+        return changes;
+    }
+
+    private static Change change(String label, long before, long after) {
+        return new Change(label, Show.count(before), Show.count(after));
+    }
+
+    @PostMapping("/projects/{id}/serve")
+    String choose(Act act, @RequestParam MultiValueMap<String, String> fields) {
+        Decimals decimals = Decimals.of(act.project().language());
+        return act.done(recipe -> new ServeEntry.PlanSettingsChosen(
+                PlanChoices.read(fields, recipe.serving().plan(), decimals)));
+    }
+
+    /** What an ad group bids and where it leads to. */
+    @PostMapping("/projects/{id}/serve/ad-group")
+    String adGroup(Act act, @RequestParam String group, @RequestParam String ownBid, @RequestParam String ownPage) {
+        Decimals decimals = Decimals.of(act.project().language());
+        return act.done(recipe -> new ServeEntry.AdGroupSaid(group, PlanChoices.micros(ownBid, decimals), ownPage));
     }
 
     /** A negative that blocks what is served is meant, or is not. */
@@ -160,12 +242,14 @@ class ServeController {
     }
 
     /** The plan as a file, in one of its formats. */
-    @GetMapping("/projects/{id}/{file:plan\\.[a-z]{1,8}}")
+    @GetMapping("/projects/{id}/{file:plan[a-z-]{0,20}\\.[a-z]{1,8}}")
     void download(@PathVariable long id, @PathVariable String file, HttpServletResponse response) throws IOException {
         PlanFormat format = PlanFormat.find(file).orElseThrow(() -> new NoSuchElementException("no plan as " + file));
-        Plan plan = frames.open(id).snapshot().board().plan();
-        response.setContentType(format.mediaType() + ";charset=UTF-8");
+        OpenProject project = frames.open(id);
+        Project about = frames.project(id);
+        Handover what = project.snapshot().board().handover(about.name(), about.currency());
+        response.setContentType(format.mediaType() + (format.isText() ? ";charset=UTF-8" : ""));
         response.setHeader("Content-Disposition", "attachment; filename=\"" + file + "\"");
-        format.write(plan, response.getWriter());
+        format.write(what, response.getOutputStream());
     }
 }

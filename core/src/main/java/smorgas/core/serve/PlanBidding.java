@@ -1,0 +1,49 @@
+package smorgas.core.serve;
+
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Numbers;
+import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.PlanBids;
+import smorgas.core.value.Worth;
+
+/** The bids of keywords. */
+final class PlanBidding {
+
+    private static final double PERCENT = 100.0;
+
+    private final PlanBids bids;
+    private final @Nullable Numbers figure;
+    private final Supplier<Worth> worth;
+
+    PlanBidding(PlanBids bids, Keywords keywords, Supplier<Worth> worth) {
+        this.bids = bids;
+        this.worth = worth;
+        this.figure = switch (bids.from()) {
+            case LOW_BID -> keywords.numbers(Figure.LOW_BID);
+            case HIGH_BID -> keywords.numbers(Figure.HIGH_BID);
+            case CPC -> keywords.numbers(Figure.CPC);
+            case NOTHING, FIXED, WORTH -> null;
+        };
+    }
+
+    /** The bid that all keywords share, in millionths; 0 if there is none. */
+    long ofAll() {
+        return bids.from() == PlanBids.From.FIXED ? bids.settled(bids.micros()) : 0;
+    }
+
+    /** The bid of one keyword by its own figures, in millionths; 0 if it has none. */
+    long of(int keyword) {
+        if (bids.from() == PlanBids.From.WORTH) {
+            OptionalDouble click = worth.get().clickWorth(keyword);
+            return click.isPresent()
+                    ? bids.settled(Math.max(0, Math.round(click.getAsDouble() * PERCENT / bids.percent())))
+                    : 0;
+        }
+        return figure == null || !figure.known(keyword)
+                ? 0
+                : bids.settled(Math.round(figure.twiceMiddle(keyword) / 2.0 * bids.percent() / PERCENT));
+    }
+}

@@ -1,0 +1,152 @@
+package smorgas.core.serve;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.Writer;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+
+/**
+ * Writes a plan as a table of RFC 4180, with commas or tabs between cells, in the columns that ad platforms share. Nothing is
+ * neutralised here, for a platform must get the keyword itself: what would need it is held back.
+ */
+public final class PlanTable extends TextFormat {
+
+    /** A column: its heading and what stands in it. */
+    record Column(String heading, Function<PlanRow, String> cell) {}
+
+    private static final Column CAMPAIGN = new Column("Campaign", PlanRow::campaign);
+    private static final Column AD_GROUP = new Column("Ad group", PlanRow::adGroup);
+    private static final Column KEYWORD = new Column("Keyword", PlanRow::keyword);
+    private static final Column MATCH_TYPE = new Column("Match type", PlanRow::typeInWords);
+    private static final Column MAX_CPC = new Column("Max CPC", PlanRow::bid);
+    private static final Column PAGE = new Column("Final URL", PlanRow::page);
+    private static final Column STATUS = new Column("Status", row -> row.negative() ? "" : "Enabled");
+
+    private static final Set<PlanRow.Kind> BID_ON = EnumSet.of(PlanRow.Kind.KEYWORD, PlanRow.Kind.NEGATIVE);
+
+    /** Keywords and negatives. */
+    static final PlanTable CSV = new PlanTable("plan.csv", "CSV", ',', BID_ON, PlanTable::plain);
+
+    static final PlanTable TSV = new PlanTable("plan.tsv", "TSV", '\t', BID_ON, PlanTable::plain);
+
+    /** Campaigns, ad groups, keywords, negatives and ads in one table, each with whether it runs. */
+    static final PlanTable EVERYTHING = new PlanTable(
+            "plan-everything.csv",
+            "CSV with campaigns, ad groups and ads",
+            ',',
+            EnumSet.allOf(PlanRow.Kind.class),
+            PlanTable::everything);
+
+    /** The keyword says by signs how close a search must come. */
+    static final PlanTable SIGNS = new PlanTable(
+            "plan-signs.csv",
+            "CSV with match types as signs",
+            ',',
+            BID_ON,
+            plan -> withPage(plan, List.of(CAMPAIGN, AD_GROUP, new Column("Keyword", PlanRow::inSigns), MAX_CPC)));
+
+    private final String file;
+    private final String label;
+    private final char between;
+    private final Set<PlanRow.Kind> kinds;
+    private final Function<Plan, List<Column>> columns;
+
+    private PlanTable(
+            String file, String label, char between, Set<PlanRow.Kind> kinds, Function<Plan, List<Column>> columns) {
+        this.file = file;
+        this.label = label;
+        this.between = between;
+        this.kinds = kinds;
+        this.columns = columns;
+    }
+
+    private static List<Column> plain(Plan plan) {
+        return withPage(plan, List.of(CAMPAIGN, AD_GROUP, KEYWORD, MATCH_TYPE, MAX_CPC));
+    }
+
+    /** With the page behind the others, if any ad group has one. */
+    private static List<Column> withPage(Plan plan, List<Column> columns) {
+        List<Column> all = new ArrayList<>(columns);
+        if (plan.hasPages()) {
+            all.add(PAGE);
+        }
+        return all;
+    }
+
+    private static List<Column> everything(Plan plan) {
+        List<Column> all = new ArrayList<>(List.of(CAMPAIGN, AD_GROUP, KEYWORD, MATCH_TYPE, STATUS, MAX_CPC, PAGE));
+        numbered("Headline", most(plan, Plan.Ad::headlines), Plan.Ad::headlines, all);
+        numbered("Description", most(plan, Plan.Ad::descriptions), Plan.Ad::descriptions, all);
+        numbered("Path", most(plan, Plan.Ad::paths), Plan.Ad::paths, all);
+        return all;
+    }
+
+    private static int most(Plan plan, Function<Plan.Ad, List<String>> texts) {
+        return plan.campaigns().stream()
+                .flatMap(campaign -> campaign.adGroups().stream())
+                .flatMap(group -> group.ads().stream())
+                .mapToInt(ad -> texts.apply(ad).size())
+                .max()
+                .orElse(0);
+    }
+
+    private static void numbered(String heading, int count, Function<Plan.Ad, List<String>> texts, List<Column> into) {
+        IntStream.range(0, count)
+                .forEach(i -> into.add(new Column(heading + " " + (i + 1), row -> {
+                    List<String> all = texts.apply(row.ad());
+                    return i < all.size() ? all.get(i) : "";
+                })));
+    }
+
+    @Override
+    public String file() {
+        return file;
+    }
+
+    @Override
+    public String label() {
+        return label;
+    }
+
+    @Override
+    public String mediaType() {
+        return between == ',' ? "text/csv" : "text/tab-separated-values";
+    }
+
+    @Override
+    public boolean usual() {
+        return this == CSV;
+    }
+
+    @Override
+    void write(Handover what, Writer to) {
+        // Not closed, for that would close what it writes to.
+        CsvWriter out = CsvWriter.builder()
+                .fieldSeparator(between)
+                .lineDelimiter(LineDelimiter.CRLF)
+                .build(to);
+        List<Column> all = columns.apply(what.plan());
+        out.writeRecord(all.stream().map(Column::heading).toArray(String[]::new));
+        String[] cells = new String[all.size()];
+        PlanRow.of(what.plan(), kinds).forEach(row -> {
+            for (int i = 0; i < cells.length; i++) {
+                cells[i] = all.get(i).cell().apply(row);
+            }
+            out.writeRecord(cells);
+        });
+        flush(out);
+    }
+
+    private static void flush(CsvWriter out) {
+        try {
+            out.flush();
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,278 @@
+package smorgas.core.serve;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouper;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Explained;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeTree;
+import smorgas.core.recipe.PlanGroups;
+import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Standing;
+import smorgas.core.sift.Standings;
+import smorgas.core.text.Characters;
+import smorgas.core.text.Formulas;
+
+/** What is to be served together, before it is parted into campaigns and ad groups: groups, or broader themes of them. */
+final class PlanUnits {
+
+    /** Limits common to ad platforms (from memory): a keyword has at most 80 characters and 10 words. */
+    static final int LONGEST_KEYWORD = 80;
+
+    static final int MOST_WORDS = 10;
+    /** Characters that ad platforms refuse in a keyword (common practice). */
+    private static final String REFUSED = ",!@%^()={};~`<>?\\|*\"[]";
+
+    /**
+     * Keywords that belong together.
+     *
+     * @param theme what they are about; of those that a hand has named, its name
+     * @param byHand whether a hand has written it with capitals of its own
+     * @param group the number of its first group; -1 for the leftovers
+     * @param keys of the groups in it; none of the leftovers
+     * @param keywords what is served of it, the most searched first
+     */
+    record Unit(String theme, boolean byHand, int group, List<String> keys, int[] keywords) {}
+
+    private final Keywords keywords;
+    private final Standings standings;
+    private final Groups groups;
+    private final PlanSettings settings;
+    private final Optional<FigureColumn> searches;
+
+    private final List<Unit> units = new ArrayList<>();
+    private final List<Plan.HeldBack> heldBack = new ArrayList<>();
+    private int leftOutGroups;
+    private int leftOutKeywords;
+
+    private PlanUnits(Keywords keywords, Standings standings, Groups groups, PlanSettings settings) {
+        this.keywords = keywords;
+        this.standings = standings;
+        this.groups = groups;
+        this.settings = settings;
+        this.searches = keywords.figure(Figure.SEARCHES);
+    }
+
+    static PlanUnits of(Keywords keywords, Standings standings, Groups groups, PlanSettings settings) {
+        PlanUnits made = new PlanUnits(keywords, standings, groups, settings);
+        made.fill();
+        if (settings.groups().smallest() > 1) {
+            made.small();
+        }
+        return made;
+    }
+
+    /** In the order of the plan. */
+    List<Unit> units() {
+        return units;
+    }
+
+    List<Plan.HeldBack> heldBack() {
+        return heldBack;
+    }
+
+    /** How many groups are left out since they are too small or have nothing Kept. */
+    int leftOutGroups() {
+        return leftOutGroups;
+    }
+
+    int leftOutKeywords() {
+        return leftOutKeywords;
+    }
+
+    private void fill() {
+        Grouping grouping = groups.grouping();
+        if (settings.structure().depth() == 0) {
+            for (int group : groups.order()) {
+                String name = groups.name(group);
+                add(name, isByHand(name), group, List.of(grouping.key(group)), withAlso(group));
+            }
+        } else {
+            broader(groups.tree());
+        }
+        if (settings.groups().leftovers()) {
+            int[] left = IntStream.range(0, keywords.size())
+                    .filter(keyword -> grouping.groupOf(keyword) == Grouping.LEFTOVER)
+                    .toArray();
+            add(Grouper.REST, true, -1, List.of(), left);
+        }
+    }
+
+    /** What somebody has written with capitals stays as it is. */
+    private static boolean isByHand(String name) {
+        return !name.equals(name.toLowerCase(Locale.ROOT));
+    }
+
+    /** One for each theme at the chosen depth, most searched first, of all groups in it. */
+    private void broader(ThemeTree tree) {
+        int depth = settings.structure().depth();
+        Map<Integer, IntArrayList> members = new HashMap<>();
+        Map<Integer, List<String>> within = new HashMap<>();
+        for (int group : groups.order()) {
+            within.computeIfAbsent(tree.at(group, depth), node -> new ArrayList<>())
+                    .add(groups.grouping().key(group));
+        }
+        for (int group = 0; group < groups.grouping().size(); group++) {
+            IntArrayList under = members.computeIfAbsent(tree.at(group, depth), node -> new IntArrayList());
+            under.addElements(under.size(), withAlso(group));
+        }
+        members.keySet().stream()
+                .sorted(Comparator.<Integer>comparingLong(
+                                node -> -tree.node(node).searches())
+                        .thenComparing(node -> tree.node(node).text()))
+                .forEach(node -> {
+                    ThemeTree.Node theme = tree.node(node);
+                    String name = theme.group() >= 0 ? groups.name(theme.group()) : theme.text();
+                    add(
+                            name,
+                            theme.group() >= 0 && isByHand(name),
+                            groups.find(within.get(node).getFirst()),
+                            within.get(node),
+                            members.get(node).intStream().distinct().toArray());
+                });
+    }
+
+    /** The keywords of a group, and those that are in it beside their own. */
+    private int[] withAlso(int group) {
+        return IntStream.concat(
+                        Arrays.stream(groups.grouping().members().row(group)),
+                        Arrays.stream(groups.grouping().also().row(group)))
+                .toArray();
+    }
+
+    private void add(String theme, boolean byHand, int group, List<String> keys, int[] members) {
+        PlanGroups which = settings.groups();
+        IntArrayList any = new IntArrayList();
+        boolean kept = false;
+        for (int keyword : members) {
+            boolean isKept = standings.of(keyword) == Standing.KEPT;
+            if (isKept || !which.keptOnly()) {
+                kept |= isKept;
+                String text = keywords.text(keyword);
+                fault(keyword, text)
+                        .ifPresentOrElse(why -> heldBack.add(new Plan.HeldBack(text, why)), () -> any.add(keyword));
+            }
+        }
+        if (which.withKept() && !kept && !any.isEmpty()) {
+            leftOutGroups++;
+            leftOutKeywords += any.size();
+        } else if (!any.isEmpty()) {
+            units.add(new Unit(theme, byHand, group, keys, sorted(any.toIntArray())));
+        }
+    }
+
+    private int[] sorted(int[] some) {
+        it.unimi.dsi.fastutil.ints.IntArrays.quickSort(some, (a, b) -> {
+            int bySearches = searches.map(s -> Long.compare(s.twiceMiddle(b), s.twiceMiddle(a)))
+                    .orElse(0);
+            return bySearches != 0 ? bySearches : keywords.text(a).compareTo(keywords.text(b));
+        });
+        return some;
+    }
+
+    /** Those with too few keywords are left out, or join the nearest that has enough; the leftovers stay what they are. */
+    private void small() {
+        int least = settings.groups().smallest();
+        boolean joins = settings.groups().small() == PlanGroups.Small.INTO_NEIGHBOUR;
+        Map<Integer, Integer> placeOf = new HashMap<>();
+        for (int place = 0; place < units.size(); place++) {
+            Unit unit = units.get(place);
+            if (unit.keywords().length >= least) {
+                for (String key : unit.keys()) {
+                    placeOf.put(groups.find(key), place);
+                }
+            }
+        }
+        Map<Integer, List<Unit>> joining = new HashMap<>();
+        Set<Integer> out = new HashSet<>();
+        for (int place = 0; place < units.size(); place++) {
+            Unit unit = units.get(place);
+            if (unit.keywords().length >= least || unit.group() < 0) {
+                continue;
+            }
+            out.add(place);
+            Optional<Integer> into = joins ? neighbour(unit, placeOf) : Optional.empty();
+            into.ifPresentOrElse(
+                    near -> joining.computeIfAbsent(near, none -> new ArrayList<>())
+                            .add(unit),
+                    () -> {
+                        leftOutGroups++;
+                        leftOutKeywords += unit.keywords().length;
+                    });
+        }
+        List<Unit> left = new ArrayList<>();
+        for (int place = 0; place < units.size(); place++) {
+            if (!out.contains(place)) {
+                left.add(joined(units.get(place), joining.getOrDefault(place, List.of())));
+            }
+        }
+        units.clear();
+        units.addAll(left);
+    }
+
+    private Optional<Integer> neighbour(Unit unit, Map<Integer, Integer> placeOf) {
+        return groups.explained().near(unit.group()).stream()
+                .map(Explained.Near::group)
+                .filter(placeOf::containsKey)
+                .map(placeOf::get)
+                .findFirst();
+    }
+
+    private Unit joined(Unit unit, List<Unit> others) {
+        if (others.isEmpty()) {
+            return unit;
+        }
+        List<String> keys = new ArrayList<>(unit.keys());
+        IntArrayList all = new IntArrayList(unit.keywords());
+        for (Unit other : others) {
+            keys.addAll(other.keys());
+            all.addElements(all.size(), other.keywords());
+        }
+        return new Unit(
+                unit.theme(),
+                unit.byHand(),
+                unit.group(),
+                List.copyOf(keys),
+                sorted(all.intStream().distinct().toArray()));
+    }
+
+    /** The keywords that are served, each once. */
+    BitSet served() {
+        BitSet served = new BitSet();
+        units.forEach(unit -> Arrays.stream(unit.keywords()).forEach(served::set));
+        return served;
+    }
+
+    private Optional<String> fault(int keyword, String text) {
+        if (Formulas.runs(text)) {
+            return Optional.of("begins with " + text.charAt(0) + ", which a spreadsheet would run as a formula");
+        }
+        if (Characters.count(text) > LONGEST_KEYWORD) {
+            return Optional.of("has more than " + LONGEST_KEYWORD + " characters, which ad platforms refuse");
+        }
+        if (keywords.wordCount(keyword) > MOST_WORDS) {
+            return Optional.of("has more than " + MOST_WORDS + " words, which ad platforms refuse");
+        }
+        for (int i = 0; i < text.length(); i++) {
+            if (REFUSED.indexOf(text.charAt(i)) >= 0) {
+                return Optional.of("has a " + text.charAt(i) + " in it, which ad platforms refuse");
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,262 @@
+package smorgas.core.serve;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Numbers;
+import smorgas.core.recipe.Standing;
+
+/**
+ * A plan as a workbook (ECMA-376) for people: a summary, and a sheet each for campaigns, ad groups, keywords, negatives, ads and
+ * what was dropped and why. Cells are texts and numbers; there is no formula in it.
+ */
+final class PlanWorkbook implements PlanFormat {
+
+    /** A sheet has no more rows than this (ECMA-376 leaves it open; common practice of programs). */
+    private static final int MOST_ROWS = 1_048_576;
+
+    private static final int FLUSHED = 1_000;
+
+    @Override
+    public String file() {
+        return "plan.xlsx";
+    }
+
+    @Override
+    public String label() {
+        return "workbook (XLSX)";
+    }
+
+    @Override
+    public String mediaType() {
+        return "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+    }
+
+    @Override
+    public void write(Handover what, OutputStream to) {
+        try {
+            // Its version is asked for; it is not ours to tell which day it is.
+            Workbook book = new Workbook(to, "Smorgas", "1.0");
+            summary(what, book);
+            campaigns(what.plan(), book);
+            adGroups(what, book);
+            keywords(what, book);
+            negatives(what.plan(), book);
+            ads(what.plan(), book);
+            dropped(what, book);
+            book.finish();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A sheet that is filled row by row. */
+    private static final class Sheet {
+
+        private final Worksheet sheet;
+        private int row;
+
+        Sheet(Workbook book, String name, List<String> headings, List<Integer> widths) {
+            sheet = book.newWorksheet(name);
+            for (int column = 0; column < headings.size(); column++) {
+                sheet.width(column, widths.get(column));
+                sheet.value(0, column, headings.get(column));
+                sheet.style(0, column).bold().set();
+            }
+            sheet.freezePane(0, 1);
+            row = 1;
+        }
+
+        /** Texts and numbers; an empty text is an empty cell. What no longer fits is left out. */
+        void row(Object... cells) throws IOException {
+            if (row >= MOST_ROWS) {
+                return;
+            }
+            for (int column = 0; column < cells.length; column++) {
+                switch (cells[column]) {
+                    case Number number -> {
+                        sheet.value(row, column, number);
+                        sheet.style(row, column)
+                                .format(number instanceof BigDecimal ? "#,##0.00" : "#,##0")
+                                .set();
+                    }
+                    case String text -> {
+                        if (!text.isEmpty()) {
+                            sheet.value(row, column, text);
+                        }
+                    }
+                    default -> sheet.value(row, column, String.valueOf(cells[column]));
+                }
+            }
+            row++;
+            if (row % FLUSHED == 0) {
+                sheet.flush();
+            }
+        }
+
+        void finish() throws IOException {
+            sheet.finish();
+        }
+    }
+
+    private static void summary(Handover what, Workbook book) throws IOException {
+        Plan plan = what.plan();
+        Sheet sheet = new Sheet(book, "Summary", List.of("What", "How much"), List.of(46, 30));
+        sheet.row("Project", what.project());
+        sheet.row("Currency", what.currency());
+        sheet.row("Lines gathered", what.keywords().linesInUse());
+        sheet.row("Keywords after folding", what.keywords().size());
+        for (Standing standing : Standing.values()) {
+            sheet.row(capital(standing.label()), what.standings().count(standing));
+        }
+        sheet.row("Groups", what.groups().grouping().size());
+        sheet.row("Leftovers", what.groups().grouping().leftovers());
+        sheet.row("Campaigns", plan.count().campaigns());
+        sheet.row("Ad groups", plan.count().adGroups());
+        sheet.row("Keywords served", plan.count().keywords());
+        sheet.row("Rows: keywords times match types", plan.count().rows());
+        sheet.row("Keywords held back", plan.heldBack().size());
+        for (String note : plan.notes()) {
+            sheet.row("To know", note);
+        }
+        sheet.finish();
+    }
+
+    private static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+
+    private static void campaigns(Plan plan, Workbook book) throws IOException {
+        Sheet sheet = new Sheet(
+                book, "Campaigns", List.of("Campaign", "Ad groups", "Keywords", "Negatives"), List.of(40, 12, 12, 12));
+        for (Plan.Campaign campaign : plan.campaigns()) {
+            sheet.row(
+                    campaign.name(),
+                    campaign.adGroups().size(),
+                    campaign.adGroups().stream()
+                            .mapToInt(group -> group.keywords().size())
+                            .sum(),
+                    campaign.negatives().size());
+        }
+        sheet.finish();
+    }
+
+    private static void adGroups(Handover what, Workbook book) throws IOException {
+        Sheet sheet = new Sheet(
+                book,
+                "Ad groups",
+                List.of("Campaign", "Ad group", "Keywords", "Searches", "Max CPC", "Page"),
+                List.of(30, 40, 12, 12, 12, 60));
+        Numbers searches = what.keywords().numbers(Figure.SEARCHES);
+        for (Plan.Campaign campaign : what.plan().campaigns()) {
+            for (Plan.AdGroup group : campaign.adGroups()) {
+                long twice = group.keywords().stream()
+                        .map(served -> what.keywords().find(served.keyword()))
+                        .flatMap(java.util.Optional::stream)
+                        .filter(searches::known)
+                        .mapToLong(searches::twiceMiddle)
+                        .sum();
+                sheet.row(
+                        campaign.name(),
+                        group.name(),
+                        group.keywords().size(),
+                        twice / 2,
+                        money(group.bid()),
+                        group.page().orElse(""));
+            }
+        }
+        sheet.finish();
+    }
+
+    private static Object money(String written) {
+        return written.isEmpty() ? "" : new BigDecimal(written);
+    }
+
+    private static void keywords(Handover what, Workbook book) throws IOException {
+        Sheet sheet = new Sheet(
+                book,
+                "Keywords",
+                List.of("Campaign", "Ad group", "Keyword", "Match type", "Searches", "Max CPC", "Page"),
+                List.of(30, 40, 44, 12, 12, 12, 60));
+        Numbers searches = what.keywords().numbers(Figure.SEARCHES);
+        var rows = PlanRow.of(what.plan(), EnumSet.of(PlanRow.Kind.KEYWORD)).iterator();
+        String before = "";
+        Object searched = "";
+        while (rows.hasNext()) {
+            PlanRow one = rows.next();
+            if (!one.keyword().equals(before)) {
+                searched = what.keywords()
+                        .find(one.keyword())
+                        .filter(searches::known)
+                        .<Object>map(keyword -> searches.twiceMiddle(keyword) / 2)
+                        .orElse("");
+                before = one.keyword();
+            }
+            sheet.row(
+                    one.campaign(),
+                    one.adGroup(),
+                    one.keyword(),
+                    one.typeInWords(),
+                    searched,
+                    money(one.bid()),
+                    one.page());
+        }
+        sheet.finish();
+    }
+
+    private static void negatives(Plan plan, Workbook book) throws IOException {
+        Sheet sheet = new Sheet(
+                book, "Negatives", List.of("Campaign", "Ad group", "Negative", "Match type"), List.of(30, 40, 44, 20));
+        var rows = PlanRow.of(plan, EnumSet.of(PlanRow.Kind.NEGATIVE)).iterator();
+        while (rows.hasNext()) {
+            PlanRow one = rows.next();
+            sheet.row(one.campaign(), one.adGroup(), one.keyword(), one.typeInWords());
+        }
+        sheet.finish();
+    }
+
+    private static void ads(Plan plan, Workbook book) throws IOException {
+        Sheet sheet = new Sheet(
+                book,
+                "Ads",
+                List.of("Campaign", "Ad group", "Headlines", "Descriptions", "Path", "Page"),
+                List.of(30, 40, 60, 80, 24, 60));
+        var rows = PlanRow.of(plan, EnumSet.of(PlanRow.Kind.AD)).iterator();
+        while (rows.hasNext()) {
+            PlanRow one = rows.next();
+            sheet.row(
+                    one.campaign(),
+                    one.adGroup(),
+                    String.join(" | ", one.ad().headlines()),
+                    String.join(" | ", one.ad().descriptions()),
+                    String.join("/", one.ad().paths()),
+                    one.page());
+        }
+        sheet.finish();
+    }
+
+    private static void dropped(Handover what, Workbook book) throws IOException {
+        Sheet sheet = new Sheet(book, "Dropped and why", List.of("Keyword", "Searches", "Why"), List.of(44, 12, 70));
+        Numbers searches = what.keywords().numbers(Figure.SEARCHES);
+        int[] gone = IntStream.range(0, what.keywords().size())
+                .filter(keyword -> what.standings().of(keyword) == Standing.DROPPED)
+                .toArray();
+        for (int keyword : gone) {
+            sheet.row(
+                    what.keywords().text(keyword),
+                    searches.known(keyword) ? (Object) (searches.twiceMiddle(keyword) / 2) : "",
+                    what.standings().reason(keyword).sentence());
+        }
+        for (Plan.HeldBack held : what.plan().heldBack()) {
+            sheet.row(held.keyword(), "", "held back: it " + held.why());
+        }
+        sheet.finish();
+    }
+}

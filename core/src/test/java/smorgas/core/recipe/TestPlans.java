@@ -1,0 +1,28 @@
+package smorgas.core.recipe;
+
+import java.util.Set;
+
+/** Settings of plans as tests ask for them. */
+public final class TestPlans {
+
+    private TestPlans() {}
+
+    /** One campaign. */
+    public static PlanSettings settings(
+            String campaign,
+            String pattern,
+            boolean titleCase,
+            int depth,
+            Set<MatchType> types,
+            long bidMicros,
+            boolean keptOnly,
+            boolean leftovers) {
+        return PlanSettings.standard()
+                .with(PlanNames.of(campaign, pattern)
+                        .with(titleCase ? PlanNames.Letters.TITLE : PlanNames.Letters.AS_THEY_ARE))
+                .with(new PlanStructure(depth, false, false))
+                .with(types)
+                .with(PlanBids.fixed(bidMicros))
+                .with(new PlanGroups(keptOnly, leftovers, 1, PlanGroups.Small.LEFT_OUT, false));
+    }
+}

@@ -1,0 +1,23 @@
+package smorgas.core.serve;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import smorgas.core.board.Board;
+
+/** What leaves of a board, as tests read it. */
+public final class TestPlan {
+
+    private TestPlan() {}
+
+    /** The file of a name as a text. */
+    public static String written(Board board, String file) {
+        return new String(bytes(board, file), StandardCharsets.UTF_8);
+    }
+
+    /** The file of a name. */
+    public static byte[] bytes(Board board, String file) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        PlanFormat.find(file).orElseThrow().write(board.handover("Shop, spring", "EUR"), out);
+        return out.toByteArray();
+    }
+}
