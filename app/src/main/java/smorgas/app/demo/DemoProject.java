@@ -1,7 +1,9 @@
 package smorgas.app.demo;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SequencedMap;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -12,6 +14,7 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Table;
 import smorgas.core.group.read.Anew;
+import smorgas.core.recipe.AdTemplate;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
 import smorgas.core.recipe.BasketEntry;
@@ -23,8 +26,10 @@ import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.PlanAds;
 import smorgas.core.recipe.PlanBids;
 import smorgas.core.recipe.PlanNames;
+import smorgas.core.recipe.PlanPages;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.Rule;
@@ -158,7 +163,32 @@ public class DemoProject implements SmartInitializingSingleton {
                 project.snapshot().version(),
                 recipe -> new ServeEntry.PlanSettingsChosen(PlanSettings.standard()
                         .with(PlanNames.of("Beekeeping UK", PlanNames.THEME).with(PlanNames.Letters.TITLE))
-                        .with(PlanBids.fixed(450_000)))));
+                        .with(PlanBids.fixed(450_000))
+                        .with(new PlanPages(true, false, "https://bees.example/{theme}")))));
+        done(project.act(project.snapshot().version(), recipe -> new ServeEntry.AdsSet(ads())));
+    }
+
+    /** What the shop says of everything it sells. */
+    private static PlanAds ads() {
+        SequencedMap<String, String> words = new LinkedHashMap<>();
+        words.put("offer", "Free Delivery over 40");
+        words.put("place", "Made in the Dales");
+        return new PlanAds(
+                true,
+                List.of(
+                        new AdTemplate(
+                                List.of("{Theme}", "{offer}", "{place}", "Ask Those Who Keep Bees"),
+                                List.of(
+                                        "{Theme} from a shop run by beekeepers. {offer}.",
+                                        "Chosen, tried and packed by hand. Send it back within 60 days."),
+                                List.of("{theme}")),
+                        new AdTemplate(
+                                List.of("{insert:Theme}", "In Stock, Sent Today", "{offer}"),
+                                List.of(
+                                        "Which {theme} suits your bees? We tell you on the phone.",
+                                        "{place}, sent anywhere. Pay when it is there."),
+                                List.of("{theme}", "shop"))),
+                words);
     }
 
     /** What a shop of this kind would assume: an order in forty clicks, and what is left of one. */

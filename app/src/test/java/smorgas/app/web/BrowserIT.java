@@ -49,6 +49,7 @@ class BrowserIT {
             "/projects/1/group?smallest=9&shortest=1&longest=3&tightness=0&muted=bee&stop=for",
             "/projects/1/sift?assume=tag:question&sort=-worth",
             "/projects/1/serve",
+            "/projects/1/ads",
             "/projects/1/negatives",
             "/projects/1/feedback",
             "/projects/1/history",

@@ -20,6 +20,7 @@ import smorgas.core.recipe.Valuing;
 import smorgas.core.serve.Handover;
 import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.Plan;
+import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.Planner;
 import smorgas.core.sift.Beyond;
@@ -264,6 +265,11 @@ public final class Board {
      */
     public Handover handover(String project, String currency) {
         return new Handover(project, currency, plan(), keywords(), standings(), groups(), recipe);
+    }
+
+    /** What is odd about the plan, looked for whenever it is asked for. */
+    public List<PlanCheck.Finding> check() {
+        return PlanCheck.of(handover("", ""), intents());
     }
 
     /** What the plan would come to by other choices, with some of its names. */

@@ -157,6 +157,89 @@ public sealed interface ServeEntry extends Entry {
         }
     }
 
+    /** How ads are written was set. */
+    record AdsSet(PlanAds ads) implements ServeEntry {
+        @Override
+        public Set<String> touches() {
+            return Set.of("ads");
+        }
+
+        @Override
+        public String sentence() {
+            return ads.templates().isEmpty()
+                    ? "Took the templates of ads away"
+                    : "Set " + Entry.count(ads.templates().size(), "template") + " of ads";
+        }
+    }
+
+    /**
+     * The ads of an ad group were written.
+     *
+     * @param group the key of a group in it
+     * @param ads none for as the templates have them
+     */
+    record AdsSaid(String group, List<AdTemplate> ads) implements ServeEntry {
+        public AdsSaid {
+            ads = List.copyOf(ads);
+            if (group.isEmpty()) {
+                throw new Refusal("Say of which ad group");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("ads:" + group);
+        }
+
+        @Override
+        public String sentence() {
+            return ads.isEmpty()
+                    ? "Left the ads of \"" + group + "\" to the templates"
+                    : "Wrote ads of \"" + group + "\"";
+        }
+    }
+
+    /**
+     * A text was replaced in all templates of ads and in all that a hand has written.
+     *
+     * @param find not blank; as it stands, capitals count
+     * @param with may be empty
+     */
+    record AdsReplaced(String find, String with) implements ServeEntry {
+        public AdsReplaced {
+            if (find.isBlank()) {
+                throw new Refusal("Say which text is to be replaced in the ads");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("ads");
+        }
+
+        @Override
+        public String sentence() {
+            return "Replaced \"" + find + "\" by \"" + with + "\" in the ads";
+        }
+
+        PlanAds in(PlanAds ads) {
+            return new PlanAds(
+                    ads.inherited(), ads.templates().stream().map(this::in).toList(), ads.words());
+        }
+
+        AdTemplate in(AdTemplate ad) {
+            return new AdTemplate(in(ad.headlines()), in(ad.descriptions()), in(ad.paths()));
+        }
+
+        /** A text of which nothing is left goes. */
+        private List<String> in(List<String> texts) {
+            return texts.stream()
+                    .map(text -> text.replace(find, with).strip())
+                    .filter(text -> !text.isEmpty())
+                    .toList();
+        }
+    }
+
     /** The choices of Serve were set. */
     record PlanSettingsChosen(PlanSettings settings) implements ServeEntry {
         @Override

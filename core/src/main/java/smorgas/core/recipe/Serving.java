@@ -14,6 +14,8 @@ import java.util.TreeSet;
  * @param negatives words that leave as negatives though they block what the plan serves
  * @param said what a hand said of negatives, in the order in which it was said
  * @param own what a hand said of ad groups, by the key of a group in it
+ * @param ads how ads are written
+ * @param ownAds the ads that a hand has written for ad groups, by the key of a group in it
  * @param apart whether the negatives that keep groups apart leave, all as they are found
  */
 public record Serving(
@@ -21,6 +23,8 @@ public record Serving(
         SortedSet<String> negatives,
         SequencedMap<Place, ServeEntry.Say> said,
         SequencedMap<String, Own> own,
+        PlanAds ads,
+        SequencedMap<String, List<AdTemplate>> ownAds,
         boolean apart) {
 
     /**
@@ -42,12 +46,19 @@ public record Serving(
         negatives = Collections.unmodifiableSortedSet(new TreeSet<>(negatives));
         said = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(said));
         own = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(own));
+        ownAds = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(ownAds));
     }
 
     /** Nothing decided. */
     static Serving standard() {
         return new Serving(
-                PlanSettings.standard(), new TreeSet<>(), new LinkedHashMap<>(), new LinkedHashMap<>(), false);
+                PlanSettings.standard(),
+                new TreeSet<>(),
+                new LinkedHashMap<>(),
+                new LinkedHashMap<>(),
+                PlanAds.INHERITED,
+                new LinkedHashMap<>(),
+                false);
     }
 
     /** Whether it goes by what keywords are for. */
@@ -65,13 +76,15 @@ public record Serving(
     public boolean servesAs(Serving other) {
         return equals(other)
                 && List.copyOf(said.entrySet()).equals(List.copyOf(other.said.entrySet()))
-                && List.copyOf(own.entrySet()).equals(List.copyOf(other.own.entrySet()));
+                && List.copyOf(own.entrySet()).equals(List.copyOf(other.own.entrySet()))
+                && List.copyOf(ownAds.entrySet()).equals(List.copyOf(other.ownAds.entrySet()));
     }
 
     /** After an entry. */
     Serving after(ServeEntry entry) {
         return switch (entry) {
-            case ServeEntry.PlanSettingsChosen chosen -> new Serving(chosen.settings(), negatives, said, own, apart);
+            case ServeEntry.PlanSettingsChosen chosen ->
+                new Serving(chosen.settings(), negatives, said, own, ads, ownAds, apart);
             case ServeEntry.NegativeSettled settled -> {
                 SortedSet<String> next = new TreeSet<>(negatives);
                 if (settled.leaves()) {
@@ -79,7 +92,7 @@ public record Serving(
                 } else {
                     next.remove(settled.word());
                 }
-                yield new Serving(plan, next, said, own, apart);
+                yield new Serving(plan, next, said, own, ads, ownAds, apart);
             }
             case ServeEntry.NegativesSaid says -> {
                 SequencedMap<Place, ServeEntry.Say> next = new LinkedHashMap<>(said);
@@ -90,9 +103,25 @@ public record Serving(
                         next.putLast(new Place(one.text(), one.group()), one.say());
                     }
                 }
-                yield new Serving(plan, negatives, next, own, apart);
+                yield new Serving(plan, negatives, next, own, ads, ownAds, apart);
             }
-            case ServeEntry.GroupsKeptApart kept -> new Serving(plan, negatives, said, own, kept.on());
+            case ServeEntry.GroupsKeptApart kept -> new Serving(plan, negatives, said, own, ads, ownAds, kept.on());
+            case ServeEntry.AdsSet set -> new Serving(plan, negatives, said, own, set.ads(), ownAds, apart);
+            case ServeEntry.AdsSaid says -> {
+                SequencedMap<String, List<AdTemplate>> next = new LinkedHashMap<>(ownAds);
+                if (says.ads().isEmpty()) {
+                    next.remove(says.group());
+                } else {
+                    next.put(says.group(), says.ads());
+                }
+                yield new Serving(plan, negatives, said, own, ads, next, apart);
+            }
+            case ServeEntry.AdsReplaced replaced -> {
+                SequencedMap<String, List<AdTemplate>> next = new LinkedHashMap<>();
+                ownAds.forEach((key, all) ->
+                        next.put(key, all.stream().map(replaced::in).toList()));
+                yield new Serving(plan, negatives, said, own, replaced.in(ads), next, apart);
+            }
             case ServeEntry.AdGroupSaid says -> {
                 SequencedMap<String, Own> next = new LinkedHashMap<>(own);
                 if (says.bidMicros() == 0 && says.page().isEmpty()) {
@@ -100,7 +129,7 @@ public record Serving(
                 } else {
                     next.put(says.group(), new Own(says.bidMicros(), says.page()));
                 }
-                yield new Serving(plan, negatives, said, next, apart);
+                yield new Serving(plan, negatives, said, next, ads, ownAds, apart);
             }
         };
     }

@@ -16,9 +16,11 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.AdTemplate;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.PlanAds;
 import smorgas.core.recipe.PlanCampaigns;
 import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.PlanSettings;
@@ -304,6 +306,7 @@ public final class Planner {
         private final Inherited inherited = new Inherited(keywords);
         private final PlanPaging paging = new PlanPaging(settings.pages(), keywords, inherited);
         private final PlanBidding bidding = new PlanBidding(settings.bids(), keywords, input.worth());
+        private final AdWriter writer = new AdWriter(recipe.serving().ads().words());
         private final boolean byIntent = settings.names().adGroup().contains(PlanNames.INTENT);
 
         AdGroups(PlanNaming naming, List<List<Plan.Negative>> negatives, List<Plan.HeldBack> heldBack) {
@@ -392,8 +395,25 @@ public final class Planner {
                     own.bidMicros() > 0 ? own.bidMicros() : bidding.ofAll(),
                     rows,
                     own.page().isEmpty() ? paging.of(theme, some) : Optional.of(own.page()),
-                    inherited.ads(some),
+                    ads(unit, theme, some),
                     negatives.get(number)));
+        }
+
+        /** What a hand has written, else what own campaigns have and the templates say. */
+        private List<Plan.Ad> ads(PlanUnits.Unit unit, String theme, int[] some) {
+            Map<String, List<AdTemplate>> said = recipe.serving().ownAds();
+            String keyword = keywords.text(some[0]);
+            for (String key : said.isEmpty() ? List.<String>of() : unit.keys()) {
+                if (said.containsKey(key)) {
+                    return said.get(key).stream()
+                            .map(ad -> writer.write(ad, theme, keyword))
+                            .toList();
+                }
+            }
+            PlanAds how = recipe.serving().ads();
+            List<Plan.Ad> all = new ArrayList<>(how.inherited() ? inherited.ads(some) : List.of());
+            how.templates().forEach(template -> all.add(writer.write(template, theme, keyword)));
+            return all;
         }
 
         private Serving.Own own(PlanUnits.Unit unit) {

@@ -49,7 +49,7 @@ final class Dials {
                 whole ? stopAt(fields) : adopted.stopAt(),
                 fields.containsKey("muted") ? words(fields.getFirst("muted")) : adopted.muted(),
                 adopted.same(),
-                whole ? intents(fields) : adopted.intentsApart());
+                whole || fields.containsKey("intentApart") ? intents(fields) : adopted.intentsApart());
     }
 
     private static Method method(MultiValueMap<String, String> fields, GroupSettings adopted) {

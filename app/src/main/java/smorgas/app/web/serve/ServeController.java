@@ -36,10 +36,12 @@ import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
+import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Handover;
 import smorgas.core.serve.Plan;
+import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.Planner;
@@ -84,6 +86,7 @@ class ServeController {
             List<Plan.HeldBack> heldBack,
             int heldBackCount,
             List<String> notes,
+            List<Checks.Check> checks,
             List<PlanFormat> formats) {}
 
     /** The choices as their form shows them. */
@@ -133,6 +136,7 @@ class ServeController {
                         plan.heldBack().stream().limit(MOST).toList(),
                         plan.heldBack().size(),
                         plan.notes(),
+                        Checks.of(board, "/projects/" + id),
                         PlanFormat.ALL));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
@@ -233,6 +237,37 @@ class ServeController {
     String adGroup(Act act, @RequestParam String group, @RequestParam String ownBid, @RequestParam String ownPage) {
         Decimals decimals = Decimals.of(act.project().language());
         return act.done(recipe -> new ServeEntry.AdGroupSaid(group, PlanChoices.micros(ownBid, decimals), ownPage));
+    }
+
+    /** Everything that the check has found of a kind is mended. */
+    @PostMapping("/projects/{id}/serve/mend")
+    String mend(Act act, @RequestParam PlanCheck.Kind kind) {
+        Board board = act.snapshot().board();
+        return act.done(recipe -> {
+            PlanSettings plan = recipe.serving().plan();
+            PlanGroups groups = plan.groups();
+            return switch (kind) {
+                case HELD_BACK ->
+                    new SiftEntry.Judged(
+                            board.plan().heldBack().stream()
+                                    .map(held -> Tidy.of(held.keyword()))
+                                    .distinct()
+                                    .toList(),
+                            List.of(),
+                            Standing.DROPPED);
+                case SINGLE ->
+                    new ServeEntry.PlanSettingsChosen(plan.with(new PlanGroups(
+                            groups.keptOnly(),
+                            groups.leftovers(),
+                            Math.max(2, groups.smallest()),
+                            PlanGroups.Small.INTO_NEIGHBOUR,
+                            groups.withKept())));
+                case LEFTOVERS ->
+                    new ServeEntry.PlanSettingsChosen(plan.with(new PlanGroups(
+                            groups.keptOnly(), true, groups.smallest(), groups.small(), groups.withKept())));
+                default -> throw new Refusal("Nothing mends all of that at once");
+            };
+        });
     }
 
     /** A negative that blocks what is served is meant, or is not. */

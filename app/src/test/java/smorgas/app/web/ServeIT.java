@@ -1,0 +1,141 @@
+package smorgas.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.FilePayload;
+import de.siegmar.fastcsv.reader.CsvReader;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The choices of Serve told before they are set, ads, the check and what mends what it finds, and what leaves. */
+class ServeIT extends ProjectInBrowser {
+
+    private static final String LIST =
+            "keyword,searches,low bid\nbee hive wooden,18100,0.50\nbee hive wooden kit,900,0.40\n"
+                    + "bee hive wooden for sale,300,0.40\nhow to paint a bee hive wooden,200,\nhoney jar lid,1000,0.20\n"
+                    + "honey jar lid gold,400,0.20\nhoney jar lid @ home,300,\nqueen cage,50,0.10\n";
+
+    @BeforeEach
+    void gather() {
+        page.locator("#files")
+                .setInputFiles(new FilePayload("list.csv", "text/csv", LIST.getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.locator("table.baskets tbody tr")).hasCount(1);
+    }
+
+    private void visit(String step) {
+        page.navigate(page.url().replaceAll("(/projects/\\d+).*", "$1/" + step));
+        Browsers.settle(page);
+    }
+
+    private Locator check(String kind) {
+        return page.locator("#checks [data-kind=" + kind + "]");
+    }
+
+    private void axe() {
+        assertThat(new AxeBuilder(page)
+                        .setLegacyMode(true).analyze().getViolations().stream()
+                                .map(rule -> rule.getId() + " " + rule.getNodes())
+                                .toList())
+                .isEmpty();
+    }
+
+    private List<List<String>> rows(String link) throws IOException {
+        Download download = page.waitForDownload(() -> page.locator(link).click());
+        return CsvReader.builder().ofCsvRecord(Files.readString(download.path())).stream()
+                .map(record -> List.copyOf(record.getFields()))
+                .toList();
+    }
+
+    @Test
+    void aChoiceIsToldBeforeItIsSetAndAnAdGroupHasItsOwn() throws IOException {
+        visit("serve");
+        page.locator("[name=campaignsBy]").selectOption("MATCH_TYPE");
+        assertThat(page.locator("#would-be")).containsText("Campaign 1 phrase");
+        page.locator("[name=pattern]").fill("ads");
+        assertThat(page.locator("#would-be")).containsText("needs {theme}");
+        page.locator("[name=pattern]").fill("{number} {theme}");
+        page.locator("[name=bidFrom]").selectOption("LOW_BID");
+        page.locator("[name=oneKeyword]").check();
+        assertThat(page.locator("#would-be tr:has-text('Ad groups')")).containsText("12");
+        axe();
+        press("Set");
+        assertThat(page.locator("tr.campaign")).hasCount(2);
+        assertThat(page.locator(".ad-group h3")).hasText("1 bee hive wooden");
+        page.locator("[name=ownBid]").fill("0.75");
+        page.locator("[name=ownPage]").fill("https://shop.example/hives");
+        page.locator("form.own button").click();
+        Browsers.settle(page);
+        assertThat(page.locator(".ad-group")).containsText("Leads to https://shop.example/hives");
+        List<List<String>> rows = rows("#download");
+        assertThat(rows.getFirst()).endsWith("Max CPC", "Final URL");
+        assertThat(rows)
+                .contains(List.of(
+                        "Campaign 1 exact",
+                        "1 bee hive wooden",
+                        "bee hive wooden",
+                        "Exact",
+                        "0.75",
+                        "https://shop.example/hives"))
+                .anyMatch(row -> row.contains("honey jar lid") && row.contains("0.20"));
+        page.locator("button:has-text('Undo')").first().click();
+        Browsers.settle(page);
+        assertThat(page.locator("[name=ownBid]")).hasValue("");
+    }
+
+    @Test
+    void theCheckFindsWhatIsOddAndEachIsMendedInPlace() throws IOException {
+        visit("ads");
+        page.locator("#templates [name=headlines]").first().fill("{Theme} of the Finest and Oldest Oak\n{price}");
+        page.locator("#templates [name=descriptions]").first().fill("One.");
+        page.locator("#templates [name=words]").fill("offer Free");
+        press("Set the templates");
+        assertThat(page.locator("body")).containsText("\"offer Free\" cannot be read");
+        page.locator("#templates [name=headlines]").first().fill("{Theme} of the Finest and Oldest Oak\n{price}");
+        page.locator("#templates [name=descriptions]").first().fill("One.");
+        page.locator("#templates [name=words]").fill("offer: Free");
+        press("Set the templates");
+        assertThat(page.locator(".ad-text").first()).containsText("cut");
+        axe();
+
+        visit("serve");
+        assertThat(page.locator("#checks li").first()).hasAttribute("data-kind", "HELD_BACK");
+        for (String kind : List.of("CUT_TEXT", "OPEN_FIELD", "THIN_AD", "NO_PAGE", "LEFTOVERS")) {
+            assertThat(check(kind)).hasCount(1);
+        }
+        axe();
+        check("HELD_BACK").locator("button").click();
+        Browsers.settle(page);
+        assertThat(check("HELD_BACK")).hasCount(0);
+        check("LEFTOVERS").locator("button").click();
+        Browsers.settle(page);
+        assertThat(check("LEFTOVERS")).hasCount(0);
+        page.locator("[name=pagePattern]").fill("https://shop.example/{theme}");
+        press("Set");
+        assertThat(check("NO_PAGE")).hasCount(0);
+
+        check("CUT_TEXT").locator("a:has-text('To the ads')").click();
+        Browsers.settle(page);
+        page.locator("#replace [name=find]").fill(" of the Finest and Oldest Oak");
+        page.locator("#replace [name=with]").fill(" of Oak");
+        press("Replace in all ads");
+        page.locator("#replace [name=find]").fill("{price}");
+        page.locator("#replace [name=with]").fill("{offer}");
+        press("Replace in all ads");
+        visit("serve");
+        assertThat(check("CUT_TEXT")).hasCount(0);
+        assertThat(check("OPEN_FIELD")).hasCount(0);
+        page.locator("#other-formats summary").click();
+        List<List<String>> everything = rows("#other-formats a:has-text('ad groups and ads')");
+        assertThat(everything.getFirst()).contains("Headline 1", "Headline 2", "Description 1");
+        assertThat(everything).anyMatch(row -> row.contains("Free") && row.contains("One."));
+        assertThat(everything.toString()).doesNotContain("@ home");
+    }
+}

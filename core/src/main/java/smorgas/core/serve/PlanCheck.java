@@ -1,0 +1,278 @@
+package smorgas.core.serve;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Numbers;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouping;
+import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.PlanBids;
+import smorgas.core.value.Intents;
+
+/** What is odd about a plan before it leaves, what costs most searches first. */
+public final class PlanCheck {
+
+    /** More keywords than one ad answers, as a rule (common practice). */
+    private static final int MANY = 50;
+
+    /** An ad is shown only with so many (from memory, common to ad platforms). */
+    private static final int FEWEST_HEADLINES = 3;
+
+    private static final int FEWEST_DESCRIPTIONS = 2;
+
+    /** So many ads an ad group are usual (common practice). */
+    private static final int FEWEST_ADS = 2;
+
+    /** A part of an ad group that wants something else is told from here on. */
+    private static final double MIXED = .25;
+
+    private static final int SAMPLES = 5;
+
+    /** What can be odd. Those that hold something back come first, whatever they cost. */
+    public enum Kind {
+        /** Keywords that a program on the way would run or refuse; they are held back. */
+        HELD_BACK,
+        /** Keywords in two ad groups. */
+        TWICE,
+        /** Keywords of a campaign or ad group without a bid where others have one. */
+        NO_BID,
+        /** Ad groups with more keywords than one ad answers. */
+        LARGE,
+        /** Ad groups of one keyword. */
+        SINGLE,
+        /** Ad groups of which a good part is for something else. */
+        MIXED,
+        NO_PAGE,
+        /** Ad groups without an ad, where others have one. */
+        NO_AD,
+        /** Ads with fewer texts than they are shown with. */
+        THIN_AD,
+        /** Texts of ads that were cut. */
+        CUT_TEXT,
+        /** Fields in ads for which nobody has said what stands there. */
+        OPEN_FIELD,
+        /** Ad groups whose names are told apart by a number only. */
+        SAME_NAME,
+        /** Leftovers that the plan misses. */
+        LEFTOVERS,
+        /** Keywords of which no searches are known. */
+        NO_SEARCHES
+    }
+
+    /**
+     * Something odd.
+     *
+     * @param count of keywords, ad groups or texts, as the kind is about
+     * @param searches that it touches, known ones
+     * @param samples some of them, the most searched first
+     * @param adGroups the numbers of the ad groups in the whole plan, from 0; none if it is about no ad group
+     */
+    public record Finding(Kind kind, int count, long searches, List<String> samples, List<Integer> adGroups) {
+        public Finding {
+            samples = List.copyOf(samples);
+            adGroups = List.copyOf(adGroups);
+        }
+    }
+
+    /** What is found of a kind, while it is gathered. */
+    private static final class Gathered {
+        private int count;
+        private long twice;
+        private final Map<String, Long> samples = new LinkedHashMap<>();
+        private final List<Integer> adGroups = new ArrayList<>();
+
+        void add(String sample, long twiceSearches) {
+            count++;
+            twice += twiceSearches;
+            samples.merge(sample, twiceSearches, Math::max);
+        }
+
+        Finding finding(Kind kind) {
+            List<String> first = samples.entrySet().stream()
+                    .sorted(Map.Entry.<String, Long>comparingByValue()
+                            .reversed()
+                            .thenComparing(Map.Entry.comparingByKey()))
+                    .limit(SAMPLES)
+                    .map(Map.Entry::getKey)
+                    .toList();
+            return new Finding(kind, count, twice / 2, first, adGroups);
+        }
+    }
+
+    private final Handover what;
+    private final Intents intents;
+    private final Numbers searches;
+    private final Map<Kind, Gathered> found = new EnumMap<>(Kind.class);
+
+    private PlanCheck(Handover what, Intents intents) {
+        this.what = what;
+        this.intents = intents;
+        this.searches = what.keywords().numbers(Figure.SEARCHES);
+    }
+
+    /** What is odd; nothing if all is well. */
+    public static List<Finding> of(Handover what, Intents intents) {
+        PlanCheck check = new PlanCheck(what, intents);
+        check.heldBack();
+        check.adGroups();
+        check.leftovers();
+        return check.found.entrySet().stream()
+                .map(entry -> entry.getValue().finding(entry.getKey()))
+                .sorted(Comparator.comparing((Finding one) -> one.kind() != Kind.HELD_BACK)
+                        .thenComparing(
+                                Comparator.comparingLong(Finding::searches).reversed())
+                        .thenComparing(Finding::kind))
+                .toList();
+    }
+
+    private Gathered of(Kind kind) {
+        return found.computeIfAbsent(kind, none -> new Gathered());
+    }
+
+    private long twice(int keyword) {
+        return searches.known(keyword) ? searches.twiceMiddle(keyword) : 0;
+    }
+
+    private void heldBack() {
+        for (Plan.HeldBack held : what.plan().heldBack()) {
+            of(Kind.HELD_BACK)
+                    .add(
+                            held.keyword(),
+                            what.keywords()
+                                    .find(held.keyword())
+                                    .map(this::twice)
+                                    .orElse(0L));
+        }
+    }
+
+    private void adGroups() {
+        Keywords keywords = what.keywords();
+        boolean anyAd = any(group -> !group.ads().isEmpty());
+        boolean bids = what.recipe().serving().plan().bids().from() != PlanBids.From.NOTHING;
+        Map<String, Integer> names = new LinkedHashMap<>();
+        Map<String, String> seen = new LinkedHashMap<>();
+        int number = 0;
+        for (Plan.Campaign campaign : what.plan().campaigns()) {
+            for (Plan.AdGroup group : campaign.adGroups()) {
+                int[] members = group.keywords().stream()
+                        .map(served -> keywords.find(served.keyword()))
+                        .flatMap(Optional::stream)
+                        .mapToInt(keyword -> keyword)
+                        .toArray();
+                long all = IntStream.of(members).mapToLong(this::twice).sum();
+                sizes(group, members, all, number);
+                if (group.page().isEmpty()) {
+                    add(Kind.NO_PAGE, group.name(), all, number);
+                }
+                if (anyAd && group.ads().isEmpty()) {
+                    add(Kind.NO_AD, group.name(), all, number);
+                }
+                ads(group, all, number);
+                for (Plan.Served served : group.keywords()) {
+                    int keyword = keywords.find(served.keyword()).orElseThrow();
+                    if (bids && served.bidMicros() == 0 && group.bidMicros() == 0) {
+                        of(Kind.NO_BID).add(served.keyword(), twice(keyword));
+                    }
+                    if (!searches.known(keyword)) {
+                        of(Kind.NO_SEARCHES).add(served.keyword(), 0);
+                    }
+                    String place = campaign.name() + "\n" + group.name();
+                    // In several match types it may be in an ad group each; in two of one type it competes with itself.
+                    String key = served.keyword() + "\n" + served.matchTypes();
+                    if (!place.equals(seen.getOrDefault(key, place))) {
+                        of(Kind.TWICE).add(served.keyword(), twice(keyword));
+                    }
+                    seen.putIfAbsent(key, place);
+                }
+                if (group.name().matches(".* \\d+")
+                        && names.containsKey(group.name().replaceAll(" \\d+$", ""))) {
+                    add(Kind.SAME_NAME, group.name(), all, number);
+                }
+                names.put(group.name(), number);
+                number++;
+            }
+        }
+    }
+
+    private void add(Kind kind, String name, long twice, int number) {
+        Gathered gathered = of(kind);
+        gathered.add(name, twice);
+        gathered.adGroups.add(number);
+    }
+
+    private boolean any(java.util.function.Predicate<Plan.AdGroup> test) {
+        return what.plan().campaigns().stream()
+                .flatMap(campaign -> campaign.adGroups().stream())
+                .anyMatch(test);
+    }
+
+    private void sizes(Plan.AdGroup group, int[] members, long all, int number) {
+        if (members.length > MANY) {
+            add(Kind.LARGE, group.name(), all, number);
+        }
+        boolean meant = what.recipe().serving().plan().structure().oneKeyword();
+        if (members.length == 1 && !meant) {
+            add(Kind.SINGLE, group.name(), all, number);
+        }
+        BitSet set = new BitSet();
+        IntStream.of(members).forEach(set::set);
+        Map<Intent, Integer> mix = intents.mix(set);
+        int informational = mix.getOrDefault(Intent.INFORMATIONAL, 0);
+        int others = mix.values().stream().mapToInt(count -> count).sum() - informational;
+        if (Math.min(informational, others) >= MIXED * members.length && Math.min(informational, others) > 0) {
+            add(Kind.MIXED, group.name(), all, number);
+        }
+    }
+
+    private void ads(Plan.AdGroup group, long all, int number) {
+        boolean few = !group.ads().isEmpty() && group.ads().size() < FEWEST_ADS;
+        boolean thin = group.ads().stream()
+                .anyMatch(ad -> ad.headlines().size() < FEWEST_HEADLINES
+                        || ad.descriptions().size() < FEWEST_DESCRIPTIONS);
+        if (thin || few) {
+            add(Kind.THIN_AD, group.name(), all, number);
+        }
+        // Of a path that was cut nothing is lost that anybody reads.
+        Set<String> cut = group.ads().stream()
+                .flatMap(ad -> read(ad).filter(ad.shortened()::contains))
+                .collect(Collectors.toSet());
+        if (!cut.isEmpty()) {
+            Gathered gathered = of(Kind.CUT_TEXT);
+            cut.stream().sorted().forEach(text -> gathered.add(text, all));
+            gathered.adGroups.add(number);
+        }
+        boolean open = group.ads().stream()
+                .flatMap(PlanCheck::read)
+                .anyMatch(text -> text.matches(".*\\{(?!KeyWord:)[^}]*}.*"));
+        if (open) {
+            add(Kind.OPEN_FIELD, group.name(), all, number);
+        }
+    }
+
+    private static Stream<String> read(Plan.Ad ad) {
+        return Stream.concat(ad.headlines().stream(), ad.descriptions().stream());
+    }
+
+    private void leftovers() {
+        if (what.recipe().serving().plan().groups().leftovers()) {
+            return;
+        }
+        Grouping grouping = what.groups().grouping();
+        for (int keyword = 0; keyword < what.keywords().size(); keyword++) {
+            if (grouping.groupOf(keyword) == Grouping.LEFTOVER && twice(keyword) > 0) {
+                of(Kind.LEFTOVERS).add(what.keywords().text(keyword), twice(keyword));
+            }
+        }
+    }
+}
