@@ -21,6 +21,7 @@ import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.serve.PlanFormat;
+import smorgas.core.serve.PlanFormats;
 import smorgas.core.text.Refusal;
 import smorgas.meaning.model.MeaningModel;
 
@@ -81,10 +82,10 @@ public final class BatchCommand implements Callable<Integer> {
         Recipe decided;
         List<PlanFormat> formats = new ArrayList<>();
         for (String file : format) {
-            Optional<PlanFormat> found = PlanFormat.find(file);
+            Optional<PlanFormat> found = PlanFormats.find(file);
             if (found.isEmpty()) {
                 System.err.println("smorgas: the plan leaves as no " + file + "; there are "
-                        + PlanFormat.ALL.stream().map(PlanFormat::file).collect(Collectors.joining(", ")));
+                        + PlanFormats.ALL.stream().map(PlanFormat::file).collect(Collectors.joining(", ")));
                 return 2;
             }
             formats.add(found.get());

@@ -47,6 +47,7 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanFormat;
+import smorgas.core.serve.PlanFormats;
 import smorgas.core.text.Tidy;
 import smorgas.core.value.Feedback;
 import smorgas.core.value.Worth;
@@ -287,7 +288,7 @@ final class BatchRun {
                     FeedbackCsv.write(board, found, csv);
                 }
             }
-            for (PlanFormat format : PlanFormat.ALL) {
+            for (PlanFormat format : PlanFormats.ALL) {
                 if (format.usual() || wanted.formats().contains(format)) {
                     try (OutputStream to =
                             new BufferedOutputStream(Files.newOutputStream(out.resolve(format.file())))) {

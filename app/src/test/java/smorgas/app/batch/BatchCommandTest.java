@@ -278,4 +278,28 @@ class BatchCommandTest {
                 .isEqualTo("9.50"));
         assertThat(Files.readString(out().resolve("plan.csv"))).contains(",,jobs,Negative exact,");
     }
+
+    @Test
+    void thePlanLeavesInTheFormatsAskedForToo() throws IOException {
+        Path list = file("list.csv", "keyword,searches\nbee hive,18100\nbee hive kit,100\nbee hive stand,200\n");
+        assertThat(run("--in", list, "--out", out(), "--format", "plan.doc")).isEqualTo(2);
+        assertThat(run(
+                        "--in",
+                        list,
+                        "--out",
+                        out(),
+                        "--format",
+                        "plan.xlsx,plan.json",
+                        "--format",
+                        "plan-report.html",
+                        "--project",
+                        "Shop",
+                        "--currency",
+                        "EUR"))
+                .isZero();
+        assertThat(Files.readString(out().resolve("plan.json"))).contains("\"project\":\"Shop\",\"currency\":\"EUR\"");
+        assertThat(Files.readString(out().resolve("plan-report.html"))).contains("<h1>Shop</h1>");
+        assertThat(out().resolve("plan.xlsx")).exists();
+        assertThat(out().resolve("plan.tsv")).doesNotExist();
+    }
 }

@@ -50,6 +50,7 @@ class BrowserIT {
             "/projects/1/sift?assume=tag:question&sort=-worth",
             "/projects/1/serve",
             "/projects/1/ads",
+            "/projects/1/pieces",
             "/projects/1/negatives",
             "/projects/1/feedback",
             "/projects/1/history",

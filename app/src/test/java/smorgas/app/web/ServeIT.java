@@ -138,4 +138,24 @@ class ServeIT extends ProjectInBrowser {
         assertThat(everything).anyMatch(row -> row.contains("Free") && row.contains("One."));
         assertThat(everything.toString()).doesNotContain("@ home");
     }
+
+    @Test
+    void keywordsAreCopiedInPieces() {
+        visit("pieces?size=2&as=SIGNS");
+        assertThat(page.locator("#h-piece")).hasText("Piece 1 of 6");
+        assertThat(page.locator("textarea.piece")).hasValue("\"bee hive wooden\"\n[bee hive wooden]");
+        assertThat(page.locator(".copied")).isHidden();
+        page.locator(".copy-piece").click();
+        assertThat(page.locator(".copied")).isVisible();
+        page.locator("a:has-text('Next')").click();
+        Browsers.settle(page);
+        assertThat(page.locator(".copied")).isHidden();
+        page.locator("a:has-text('Before')").click();
+        Browsers.settle(page);
+        assertThat(page.locator(".copied")).isVisible();
+        axe();
+        page.locator("[name=as]").selectOption("FIGURES");
+        Browsers.settle(page);
+        assertThat(page.locator("textarea.piece")).hasValue("bee hive wooden\t18100\nbee hive wooden kit\t900");
+    }
 }

@@ -264,7 +264,8 @@ public final class Board {
      * @param project the name of the project
      */
     public Handover handover(String project, String currency) {
-        return new Handover(project, currency, plan(), keywords(), standings(), groups(), recipe);
+        return new Handover(
+                project, currency, plan(), keywords(), standings(), groups(), recipe, this::intents, this::worth);
     }
 
     /** What is odd about the plan, looked for whenever it is asked for. */

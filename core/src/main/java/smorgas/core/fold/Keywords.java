@@ -358,6 +358,20 @@ public final class Keywords {
                 .toList();
     }
 
+    /**
+     * A basket that was folded.
+     *
+     * @param brings whether it brings keywords, or only tells about them
+     */
+    public record Gathered(String name, BasketInfo.Kind kind, int lines, boolean brings) {}
+
+    /** What was gathered, in order. */
+    public List<Gathered> gathered() {
+        return baskets.stream()
+                .map(lines -> new Gathered(lines.name(), lines.info().kind(), lines.size(), lines.brings()))
+                .toList();
+    }
+
     /** The distinct texts in the columns of a role, in order, of all baskets but those of a kind. */
     public SortedSet<String> told(ColumnRole role, BasketInfo.Kind but) {
         return baskets.stream()

@@ -54,6 +54,15 @@ public final class Csv implements AutoCloseable {
         out.writeRecord(safe);
     }
 
+    /** Writes what is written yet to where it goes. */
+    void flush() {
+        try {
+            out.flush();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     @Override
     public void close() {
         try {

@@ -1,15 +1,20 @@
 package smorgas.core.serve;
 
+import java.util.function.Supplier;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.sift.Standings;
+import smorgas.core.value.Intents;
+import smorgas.core.value.Worth;
 
 /**
  * What leaves, and what tells of it.
  *
  * @param project the name of the project
  * @param currency of bids, such as EUR
+ * @param intents asked only by what tells of them
+ * @param worth asked only by what tells of it
  */
 public record Handover(
         String project,
@@ -18,4 +23,6 @@ public record Handover(
         Keywords keywords,
         Standings standings,
         Groups groups,
-        Recipe recipe) {}
+        Recipe recipe,
+        Supplier<Intents> intents,
+        Supplier<Worth> worth) {}

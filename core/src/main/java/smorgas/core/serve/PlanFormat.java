@@ -1,21 +1,9 @@
 package smorgas.core.serve;
 
 import java.io.OutputStream;
-import java.util.List;
-import java.util.Optional;
 
-/** A way in which a plan leaves. A new one is a class and its place in {@link #ALL}. */
+/** A way in which a plan leaves. A new one is a class and its place in {@link PlanFormats#ALL}. */
 public interface PlanFormat {
-
-    /** Every format, that for ad platforms first; pages, downloads and the batch command offer and write them. */
-    List<PlanFormat> ALL = List.of(
-            PlanTable.CSV,
-            PlanTable.TSV,
-            PlanTable.EVERYTHING,
-            PlanTable.SIGNS,
-            new PlanWorkbook(),
-            new PlanJson(),
-            new PlanOutline());
 
     /** The name of the file, by which it is asked for. */
     String file();
@@ -37,10 +25,5 @@ public interface PlanFormat {
     /** Whether a batch run writes it without being asked. */
     default boolean usual() {
         return false;
-    }
-
-    /** The format of a file. */
-    static Optional<PlanFormat> find(String file) {
-        return ALL.stream().filter(format -> format.file().equals(file)).findFirst();
     }
 }

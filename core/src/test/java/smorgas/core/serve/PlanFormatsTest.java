@@ -118,7 +118,7 @@ class PlanFormatsTest {
                 .contains(",\"\"\"hive lid\"\"\",0.45,", ",[hive lid],0.45,", ",\"-\"\"free\"\"\",,\r\n");
         assertThat(TestPlan.written(board, "plan.tsv").lines().findFirst())
                 .contains("Campaign\tAd group\tKeyword\tMatch type\tMax CPC\tFinal URL");
-        assertThat(PlanFormat.ALL).extracting(PlanFormat::file).doesNotHaveDuplicates();
-        assertThat(PlanFormat.find("plan.doc")).isEmpty();
+        assertThat(PlanFormats.ALL).extracting(PlanFormat::file).doesNotHaveDuplicates();
+        assertThat(PlanFormats.find("plan.doc")).isEmpty();
     }
 }

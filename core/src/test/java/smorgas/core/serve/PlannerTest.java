@@ -186,7 +186,7 @@ class PlannerTest {
                 .startsWith("Spring", "", "hive (3, max CPC 0.45)")
                 .contains("hive lid \u00B7 exact")
                 .endsWith("Never shown for searches with", "free");
-        assertThat(PlanFormat.ALL).extracting(PlanFormat::file).doesNotHaveDuplicates();
+        assertThat(PlanFormats.ALL).extracting(PlanFormat::file).doesNotHaveDuplicates();
     }
 
     @ParameterizedTest

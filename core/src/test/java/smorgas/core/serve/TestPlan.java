@@ -17,7 +17,7 @@ public final class TestPlan {
     /** The file of a name. */
     public static byte[] bytes(Board board, String file) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        PlanFormat.find(file).orElseThrow().write(board.handover("Shop, spring", "EUR"), out);
+        PlanFormats.find(file).orElseThrow().write(board.handover("Shop, spring", "EUR"), out);
         return out.toByteArray();
     }
 }

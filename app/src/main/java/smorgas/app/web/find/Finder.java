@@ -65,6 +65,8 @@ final class Finder {
                     "What keywords may bring",
                     "worth value assumptions conversion rate clicks revenue return",
                     "sift?assume=all"),
+            new Act("Write ads", "ad texts headlines descriptions templates copy", "ads"),
+            new Act("Copy in pieces", "paste copy clipboard lines signs", "pieces"),
             new Act("Look after negatives", "negative keywords block exclude starter lists keep apart", "negatives"),
             new Act("Feedback of reports", "search terms report conversions cost waste", "feedback"),
             new Act("Download the plan", "export bulk ad groups csv serve match types bid campaign", "serve"),

@@ -44,6 +44,7 @@ import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.PlanFormat;
+import smorgas.core.serve.PlanFormats;
 import smorgas.core.serve.Planner;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
@@ -137,7 +138,7 @@ class ServeController {
                         plan.heldBack().size(),
                         plan.notes(),
                         Checks.of(board, "/projects/" + id),
-                        PlanFormat.ALL));
+                        PlanFormats.ALL));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
     }
@@ -279,7 +280,7 @@ class ServeController {
     /** The plan as a file, in one of its formats. */
     @GetMapping("/projects/{id}/{file:plan[a-z-]{0,20}\\.[a-z]{1,8}}")
     void download(@PathVariable long id, @PathVariable String file, HttpServletResponse response) throws IOException {
-        PlanFormat format = PlanFormat.find(file).orElseThrow(() -> new NoSuchElementException("no plan as " + file));
+        PlanFormat format = PlanFormats.find(file).orElseThrow(() -> new NoSuchElementException("no plan as " + file));
         OpenProject project = frames.open(id);
         Project about = frames.project(id);
         Handover what = project.snapshot().board().handover(about.name(), about.currency());

@@ -1,0 +1,113 @@
+package smorgas.core.serve;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Numbers;
+import smorgas.core.fold.Keywords;
+import smorgas.core.recipe.Intent;
+import smorgas.core.text.WordLists;
+import smorgas.core.text.Words;
+import smorgas.core.value.Worth;
+
+/** What the web team needs: a page for each ad group, with what it is to say. */
+final class PagePlan {
+
+    static final List<String> HEADINGS = List.of(
+            "Page", "Working title", "Main keyword", "Other keywords", "Questions", "Intent", "Searches", "Worth");
+
+    private static final int OTHERS = 12;
+    private static final int QUESTIONS = 8;
+
+    /** Sums of worth are in hundredths. */
+    private static final double HUNDREDTHS = 100;
+
+    private final Handover what;
+    private final Keywords keywords;
+    private final Numbers searches;
+    private final Set<String> openers;
+
+    private PagePlan(Handover what) {
+        this.what = what;
+        this.keywords = what.keywords();
+        this.searches = keywords.numbers(Figure.SEARCHES);
+        this.openers = WordLists.questionOpeners(what.recipe().folding().language());
+    }
+
+    /** A row for each ad group, of one that is parted by match types one. */
+    static List<List<String>> rows(Handover what) {
+        PagePlan plan = new PagePlan(what);
+        List<List<String>> rows = new ArrayList<>();
+        Set<List<String>> seen = new java.util.HashSet<>();
+        for (Plan.Campaign campaign : what.plan().campaigns()) {
+            for (Plan.AdGroup group : campaign.adGroups()) {
+                List<String> texts =
+                        group.keywords().stream().map(Plan.Served::keyword).toList();
+                if (seen.add(texts)) {
+                    rows.add(plan.row(group, texts));
+                }
+            }
+        }
+        return rows;
+    }
+
+    private List<String> row(Plan.AdGroup group, List<String> texts) {
+        List<String> questions =
+                texts.stream().filter(this::asks).limit(QUESTIONS).toList();
+        // What is most searched says what the page is about, unless it only asks.
+        String main = texts.stream().filter(text -> !asks(text)).findFirst().orElse(texts.getFirst());
+        BitSet members = new BitSet();
+        texts.stream().map(keywords::find).flatMap(Optional::stream).forEach(members::set);
+        long twice = members.stream()
+                .filter(searches::known)
+                .mapToLong(searches::twiceMiddle)
+                .sum();
+        return List.of(
+                group.page().orElse(""),
+                new PlanNaming(what.recipe().serving().plan().names().with(smorgas.core.recipe.PlanNames.Letters.TITLE))
+                        .cased(main, false),
+                main,
+                String.join(
+                        ", ",
+                        texts.stream()
+                                .filter(text -> !text.equals(main) && !questions.contains(text))
+                                .limit(OTHERS)
+                                .toList()),
+                String.join(", ", questions),
+                keywords.find(main)
+                        .flatMap(keyword -> what.intents().get().lead(keyword))
+                        .map(Intent::label)
+                        .orElse(""),
+                String.valueOf(twice / 2),
+                worth(members));
+    }
+
+    private String worth(BitSet members) {
+        Worth.Total total = what.recipe().valuing().assumes()
+                ? what.worth().get().sum(members).parts().get(Worth.Part.VALUE)
+                : null;
+        return total == null ? "" : String.valueOf(Math.round(total.middle() / HUNDREDTHS));
+    }
+
+    private boolean asks(String text) {
+        List<String> words = Words.of(text);
+        return !words.isEmpty() && openers.contains(words.getFirst());
+    }
+
+    /** As a document. */
+    static Document document(Handover what) {
+        return new Document(
+                (what.project().isBlank() ? "Pages" : what.project() + ": pages"),
+                List.of(new Document.Table(
+                        HEADINGS,
+                        IntStream.range(0, HEADINGS.size())
+                                .mapToObj(column -> column >= HEADINGS.size() - 2)
+                                .toList(),
+                        List.of(4, 3, 3, 5, 5, 2, 2, 2),
+                        rows(what))));
+    }
+}
