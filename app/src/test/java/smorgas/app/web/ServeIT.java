@@ -147,10 +147,10 @@ class ServeIT extends ProjectInBrowser {
         assertThat(page.locator(".copied")).isHidden();
         page.locator(".copy-piece").click();
         assertThat(page.locator(".copied")).isVisible();
-        page.locator("a:has-text('Next')").click();
+        page.locator("[data-piece] a:has-text('Next')").click();
         Browsers.settle(page);
         assertThat(page.locator(".copied")).isHidden();
-        page.locator("a:has-text('Before')").click();
+        page.locator("[data-piece] a:has-text('Before')").click();
         Browsers.settle(page);
         assertThat(page.locator(".copied")).isVisible();
         axe();
