@@ -22,6 +22,7 @@ public final class Bench {
                         "sifting",
                         "sifting-large",
                         "values",
+                        "plans",
                         "dials",
                         "grouping",
                         "experts",
@@ -60,6 +61,10 @@ public final class Bench {
                     Served.sifting(script, folder, 100_000, 40);
                 }
                 case "values" -> Values.run(100_000);
+                case "plans" -> {
+                    Plans.run(10_000);
+                    Plans.run(100_000);
+                }
                 case "sifting-large" -> Served.sifting(script, folder, 1_000_000, 8);
                 case "dials" -> {
                     Served.dials(script, folder, 10_000, 40);
@@ -84,7 +89,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, values, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, values, plans, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

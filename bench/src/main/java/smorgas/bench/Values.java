@@ -22,6 +22,7 @@ import smorgas.core.column.Numbers;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
+import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
 import smorgas.core.recipe.CostBy;
@@ -84,15 +85,19 @@ final class Values {
         apart(keywords);
     }
 
-    private interface Round {
+    interface Round {
         Object work(int round);
     }
 
     private static void measured(String what, Round work) {
-        long[] took = new long[ROUNDS];
-        for (int round = -WARM_UP; round < ROUNDS; round++) {
+        measured(what, ROUNDS, WARM_UP, work);
+    }
+
+    static void measured(String what, int rounds, int warmUp, Round work) {
+        long[] took = new long[rounds];
+        for (int round = -warmUp; round < rounds; round++) {
             long begun = System.nanoTime();
-            Object result = work.work(round + WARM_UP);
+            Object result = work.work(round + warmUp);
             long ended = System.nanoTime();
             if (result == null) {
                 throw new IllegalStateException("nothing came of it");
@@ -262,6 +267,11 @@ final class Values {
     }
 
     private static Keywords keywords(int lines) {
+        return Folder.fold(List.of(lines(lines)));
+    }
+
+    /** A list of so many keywords. */
+    static Lines lines(int lines) {
         StringBuilder list = new StringBuilder("Keyword,Search volume,CPC\n");
         Set<String> phrases = new java.util.LinkedHashSet<>();
         for (int size = lines; phrases.size() < lines; size *= 2) {
@@ -279,8 +289,8 @@ final class Values {
                 i++;
             }
         }
-        return Folder.fold(List.of(BasketReader.lines(1, "made", list.toString().getBytes(StandardCharsets.UTF_8))
+        return BasketReader.lines(1, "made", list.toString().getBytes(StandardCharsets.UTF_8))
                 .lines()
-                .orElseThrow()));
+                .orElseThrow();
     }
 }

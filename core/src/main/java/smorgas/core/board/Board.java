@@ -268,9 +268,9 @@ public final class Board {
                 project, currency, plan(), keywords(), standings(), groups(), recipe, this::intents, this::worth);
     }
 
-    /** What is odd about the plan, looked for whenever it is asked for. */
+    /** What is odd about the plan. */
     public List<PlanCheck.Finding> check() {
-        return PlanCheck.of(handover("", ""), intents());
+        return get(Stages.CHECK);
     }
 
     /** What the plan would come to by other choices, with some of its names. */

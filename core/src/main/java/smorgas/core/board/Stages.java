@@ -31,7 +31,9 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Sifting;
 import smorgas.core.recipe.Valuing;
 import smorgas.core.recipe.WordList;
+import smorgas.core.serve.Handover;
 import smorgas.core.serve.Plan;
+import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.Planner;
 import smorgas.core.sift.Judge;
@@ -239,6 +241,23 @@ final class Stages {
                     .asksForWorth()),
             (one, other) -> one.serving().servesAs(other.serving()),
             made -> Planner.plan(served(made), () -> made.get(SEARCH_WORDS), () -> made.get(APART)));
+
+    /** What is odd about the plan. */
+    static final Declared<List<PlanCheck.Finding>> CHECK = declare(
+            List.of(KEYWORDS, STANDINGS, GROUPS, INTENTS, PLAN),
+            same(recipe -> recipe.serving().plan()),
+            made -> PlanCheck.of(
+                    new Handover(
+                            "",
+                            "",
+                            made.get(PLAN),
+                            made.get(KEYWORDS),
+                            made.get(STANDINGS),
+                            made.get(GROUPS),
+                            made.recipe(),
+                            () -> made.get(INTENTS),
+                            () -> made.get(WORTH)),
+                    made.get(INTENTS)));
 
     /** How much the plan holds, without its rows. */
     static final Declared<PlanCount> COUNT = declare(

@@ -1,14 +1,17 @@
 package smorgas.core.serve;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -17,6 +20,7 @@ import smorgas.core.column.Numbers;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanBids;
 import smorgas.core.value.Intents;
 
@@ -38,6 +42,12 @@ public final class PlanCheck {
     private static final double MIXED = .25;
 
     private static final int SAMPLES = 5;
+
+    /** A field for which nothing stands; one that the platform fills is none. */
+    private static final Pattern OPEN = Pattern.compile("\\{(?!KeyWord:)[^}]*}");
+
+    /** A name that is told from another by a number. */
+    private static final Pattern NUMBERED = Pattern.compile("(.*) \\d+");
 
     /** What can be odd. Those that hold something back come first, whatever they cost. */
     public enum Kind {
@@ -113,12 +123,17 @@ public final class PlanCheck {
     private final Handover what;
     private final Intents intents;
     private final Numbers searches;
+    private final boolean bids;
+    /** By match types the ad group in which each keyword was met; -1 for none yet. */
+    private final Map<Set<MatchType>, int[]> places = new HashMap<>();
+
     private final Map<Kind, Gathered> found = new EnumMap<>(Kind.class);
 
     private PlanCheck(Handover what, Intents intents) {
         this.what = what;
         this.intents = intents;
         this.searches = what.keywords().numbers(Figure.SEARCHES);
+        this.bids = what.recipe().serving().plan().bids().from() != PlanBids.From.NOTHING;
     }
 
     /** What is odd; nothing if all is well. */
@@ -159,16 +174,12 @@ public final class PlanCheck {
     private void adGroups() {
         Keywords keywords = what.keywords();
         boolean anyAd = any(group -> !group.ads().isEmpty());
-        boolean bids = what.recipe().serving().plan().bids().from() != PlanBids.From.NOTHING;
         Map<String, Integer> names = new LinkedHashMap<>();
-        Map<String, String> seen = new LinkedHashMap<>();
         int number = 0;
         for (Plan.Campaign campaign : what.plan().campaigns()) {
             for (Plan.AdGroup group : campaign.adGroups()) {
                 int[] members = group.keywords().stream()
-                        .map(served -> keywords.find(served.keyword()))
-                        .flatMap(Optional::stream)
-                        .mapToInt(keyword -> keyword)
+                        .mapToInt(served -> keywords.find(served.keyword()).orElseThrow())
                         .toArray();
                 long all = IntStream.of(members).mapToLong(this::twice).sum();
                 sizes(group, members, all, number);
@@ -179,30 +190,36 @@ public final class PlanCheck {
                     add(Kind.NO_AD, group.name(), all, number);
                 }
                 ads(group, all, number);
-                for (Plan.Served served : group.keywords()) {
-                    int keyword = keywords.find(served.keyword()).orElseThrow();
-                    if (bids && served.bidMicros() == 0 && group.bidMicros() == 0) {
-                        of(Kind.NO_BID).add(served.keyword(), twice(keyword));
-                    }
-                    if (!searches.known(keyword)) {
-                        of(Kind.NO_SEARCHES).add(served.keyword(), 0);
-                    }
-                    String place = campaign.name() + "\n" + group.name();
-                    // In several match types it may be in an ad group each; in two of one type it competes with itself.
-                    String key = served.keyword() + "\n" + served.matchTypes();
-                    if (!place.equals(seen.getOrDefault(key, place))) {
-                        of(Kind.TWICE).add(served.keyword(), twice(keyword));
-                    }
-                    seen.putIfAbsent(key, place);
+                for (int i = 0; i < members.length; i++) {
+                    keyword(group, group.keywords().get(i), members[i], number);
                 }
-                if (group.name().matches(".* \\d+")
-                        && names.containsKey(group.name().replaceAll(" \\d+$", ""))) {
+                Matcher numbered = NUMBERED.matcher(group.name());
+                if (numbered.matches() && names.containsKey(numbered.group(1))) {
                     add(Kind.SAME_NAME, group.name(), all, number);
                 }
                 names.put(group.name(), number);
                 number++;
             }
         }
+    }
+
+    private void keyword(Plan.AdGroup group, Plan.Served served, int keyword, int number) {
+        if (bids && served.bidMicros() == 0 && group.bidMicros() == 0) {
+            of(Kind.NO_BID).add(served.keyword(), twice(keyword));
+        }
+        if (!searches.known(keyword)) {
+            of(Kind.NO_SEARCHES).add(served.keyword(), 0);
+        }
+        // In several match types it may be in an ad group each; in two of one type it competes with itself.
+        int[] where = places.computeIfAbsent(served.matchTypes(), none -> {
+            int[] fresh = new int[what.keywords().size()];
+            Arrays.fill(fresh, -1);
+            return fresh;
+        });
+        if (where[keyword] >= 0) {
+            of(Kind.TWICE).add(served.keyword(), twice(keyword));
+        }
+        where[keyword] = number;
     }
 
     private void add(Kind kind, String name, long twice, int number) {
@@ -254,7 +271,7 @@ public final class PlanCheck {
         }
         boolean open = group.ads().stream()
                 .flatMap(PlanCheck::read)
-                .anyMatch(text -> text.matches(".*\\{(?!KeyWord:)[^}]*}.*"));
+                .anyMatch(text -> text.indexOf('{') >= 0 && OPEN.matcher(text).find());
         if (open) {
             add(Kind.OPEN_FIELD, group.name(), all, number);
         }

@@ -1,0 +1,117 @@
+package smorgas.bench;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.apache.poi.ss.usermodel.Row;
+import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.xssf.streaming.SXSSFWorkbook;
+import smorgas.core.board.Board;
+import smorgas.core.gather.Lines;
+import smorgas.core.recipe.AdTemplate;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.PlanAds;
+import smorgas.core.recipe.PlanBids;
+import smorgas.core.recipe.PlanCampaigns;
+import smorgas.core.recipe.PlanGroups;
+import smorgas.core.recipe.PlanPages;
+import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.ServeEntry;
+import smorgas.core.serve.Handover;
+import smorgas.core.serve.PlanCheck;
+import smorgas.core.serve.PlanFormat;
+import smorgas.core.serve.PlanFormats;
+
+/** The plan: made, told before it is made, looked through for faults, and written in every format. Groups go by themes. */
+final class Plans {
+
+    /** Of more keywords it goes round less often. */
+    private static final int MANY = 20_000;
+
+    private static final int WARM_UP = 3;
+
+    private Plans() {}
+
+    static void run(int count) {
+        int rounds = count > MANY ? 5 : 20;
+        Lines lines = Values.lines(count);
+        PlanSettings settings = PlanSettings.standard()
+                .with(EnumSet.allOf(MatchType.class))
+                .with(PlanBids.fixed(450_000))
+                .with(new PlanPages(true, false, "https://shop.example/{theme}"))
+                .with(new PlanGroups(false, true, 1, PlanGroups.Small.LEFT_OUT, false));
+        AdTemplate ad = new AdTemplate(
+                List.of("{Theme}", "Buy {keyword} Now", "Free Delivery"),
+                List.of("Order {theme} today.", "Rated by those who use it."),
+                List.of("{theme}"));
+        List<Entry> entries = List.of(
+                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")),
+                new ServeEntry.PlanSettingsChosen(settings),
+                new ServeEntry.AdsSet(new PlanAds(false, List.of(ad, ad), new LinkedHashMap<>())));
+        Recipe recipe = Recipe.of(entries, "en");
+        Board board = Board.of(List.of(lines), recipe);
+        board.groups();
+        Handover what = board.handover("Shop", "EUR");
+        System.out.printf(
+                Locale.ENGLISH,
+                "%nThe plan of %,d keywords: %,d ad groups with two ads each, %,d rows; ms, median and 95th percentile%n",
+                what.keywords().size(),
+                what.plan().count().adGroups(),
+                what.plan().count().rows());
+        AtomicInteger bid = new AtomicInteger(450_000);
+        Values.measured("made anew after another bid, with its ads", rounds, WARM_UP, round -> board.next(
+                        List.of(lines), recipe.withPlan(settings.with(PlanBids.fixed(bid.incrementAndGet()))))
+                .plan());
+        Values.measured(
+                "told before: campaigns by intent, names and counts",
+                rounds,
+                WARM_UP,
+                round -> board.planIf(settings.with(PlanCampaigns.by(PlanCampaigns.By.INTENT)), 6));
+        Values.measured("looked through for faults", rounds, WARM_UP, round -> PlanCheck.of(what, board.intents()));
+        for (PlanFormat format : PlanFormats.ALL) {
+            Values.measured(format.file(), rounds, WARM_UP, round -> {
+                format.write(what, OutputStream.nullOutputStream());
+                return format;
+            });
+        }
+        Values.measured(
+                "the keywords alone as a workbook, by a general-purpose library (peer)",
+                rounds,
+                WARM_UP,
+                round -> peer(what));
+    }
+
+    private static Object peer(Handover what) {
+        try (SXSSFWorkbook book = new SXSSFWorkbook(100)) {
+            Sheet sheet = book.createSheet("Keywords");
+            AtomicInteger at = new AtomicInteger();
+            what.plan().rows().forEach(one -> {
+                Row row = sheet.createRow(at.getAndIncrement());
+                String[] cells = {
+                    one.campaign(),
+                    one.adGroup(),
+                    one.keyword(),
+                    one.matchType().label(),
+                    one.maxCpc(),
+                    one.page()
+                };
+                for (int i = 0; i < cells.length; i++) {
+                    row.createCell(i).setCellValue(cells[i]);
+                }
+            });
+            book.write(OutputStream.nullOutputStream());
+            return book;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
