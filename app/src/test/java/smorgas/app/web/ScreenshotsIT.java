@@ -55,7 +55,7 @@ class ScreenshotsIT {
             new View("group-list", "/projects/1/group?view=list"),
             new View("group-doubts", "/projects/1/group?view=doubts"),
             new View("group-same", "/projects/1/group?view=same"),
-            new View("group-candidates", "/projects/1/group?view=candidates"),
+            new View("ads", "/projects/1/ads"),
             new View("worth", "/projects/1/sift?sort=-worth&assume=all"),
             new View("serve", "/projects/1/serve"),
             new View("negatives", "/projects/1/negatives"),
