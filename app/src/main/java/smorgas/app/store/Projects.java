@@ -53,7 +53,9 @@ public class Projects {
         return create(name, language, market, currency, Edition.NEWEST);
     }
 
-    private long create(String name, String language, String market, String currency, Edition edition) {
+    /** Makes one of an edition. */
+    @Transactional
+    long create(String name, String language, String market, String currency, Edition edition) {
         room.need(0);
         OffsetDateTime now = OffsetDateTime.now(clock);
         long project = db.insertInto(PROJECT)

@@ -46,6 +46,20 @@ final class Visitor {
         return send(request.build());
     }
 
+    /** A file, as its bytes are. */
+    byte[] bytes(String path) {
+        try {
+            return client.send(
+                            HttpRequest.newBuilder(URI.create(base + path)).build(),
+                            HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** A form as a page sends it, with the token and, unless it is given, the version that the last page showed. */
     HttpResponse<String> post(String path, Map<String, String> fields, String... headers) {
         String form = fields.entrySet().stream()

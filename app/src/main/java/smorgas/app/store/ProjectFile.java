@@ -1,0 +1,316 @@
+package smorgas.app.store;
+
+import static smorgas.app.store.schema.Tables.BASKET;
+import static smorgas.app.store.schema.Tables.PROJECT;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.DateTimeException;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Enumeration;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import smorgas.core.recipe.BasketEntry;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.History;
+import smorgas.core.text.Refusal;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * A whole project as one file, a ZIP: {@code project.json} tells of it, of its baskets and of every act with its time and
+ * whether it was taken back; {@code baskets/1} and so on are the bytes of the lists as they came. Word lists that it has taken
+ * are in its acts. docs/project-file.md describes it.
+ */
+@Repository
+public class ProjectFile {
+
+    /** The format that is written, and the newest that is read. */
+    static final int FORMAT = 1;
+
+    private static final String TOLD = "project.json";
+    private static final String NAMES = "project\\.json|baskets/\\d{1,9}";
+
+    private static final int MOST_FILES = 20_000;
+
+    /** What one file may unpack to, and all together. */
+    private static final long LARGEST = 1L << 30;
+
+    private static final long LARGEST_IN_ALL = 4L << 30;
+
+    private final DSLContext db;
+    private final Projects projects;
+    private final Baskets baskets;
+    private final Histories histories;
+    private final Tally tally;
+
+    ProjectFile(DSLContext db, Projects projects, Baskets baskets, Histories histories, Tally tally) {
+        this.db = db;
+        this.projects = projects;
+        this.baskets = baskets;
+        this.histories = histories;
+        this.tally = tally;
+    }
+
+    /** Writes a project, as it stands at one moment; the stream stays open. */
+    @Transactional(readOnly = true)
+    public void write(long id, OutputStream to) throws IOException {
+        Project project = projects.find(id).orElseThrow();
+        Histories.Stored stored = histories.stored(id);
+        List<Baskets.Basket> all = baskets.of(id);
+        ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
+        zip.putNextEntry(new ZipEntry(TOLD));
+        zip.write(Json.pretty(told(project, stored, all)).getBytes(StandardCharsets.UTF_8));
+        zip.closeEntry();
+        for (Baskets.Basket basket : all) {
+            zip.putNextEntry(new ZipEntry("baskets/" + basket.id()));
+            zip.write(baskets.bytes(id, basket.id()).orElseThrow());
+            zip.closeEntry();
+        }
+        zip.finish();
+        zip.flush();
+    }
+
+    private Map<String, Object> told(Project project, Histories.Stored stored, List<Baskets.Basket> all) {
+        Map<String, Object> told = new LinkedHashMap<>();
+        told.put("project", FORMAT);
+        told.put("name", project.name());
+        told.put("language", project.language());
+        told.put("market", project.market());
+        told.put("currency", project.currency());
+        told.put("edition", project.edition().number());
+        told.put("version", stored.version());
+        told.put("baskets", all.stream().map(this::told).toList());
+        List<OffsetDateTime> times = histories.times(project.id());
+        List<Map<String, Object>> acts = new ArrayList<>();
+        List<History.Step> steps = stored.history().steps();
+        for (int i = 0; i < steps.size(); i++) {
+            Map<String, Object> act =
+                    new LinkedHashMap<>(Json.exported(steps.get(i).entry()));
+            act.put("state", steps.get(i).state().name());
+            act.put("version", steps.get(i).version());
+            act.put("at", times.get(i).toString());
+            acts.add(act);
+        }
+        told.put("history", acts);
+        return told;
+    }
+
+    private Map<String, Object> told(Baskets.Basket basket) {
+        Map<String, Object> told = new LinkedHashMap<>();
+        told.put("number", basket.id());
+        told.put("name", basket.name());
+        told.put("gathered", basket.gatheredAt().toString());
+        told.put("bytes", basket.bytes());
+        told.put("sha256", fingerprint(basket.id()));
+        return told;
+    }
+
+    private String fingerprint(long basket) {
+        return Optional.ofNullable(db.select(BASKET.FINGERPRINT)
+                        .from(BASKET)
+                        .where(BASKET.ID.eq(basket))
+                        .fetchSingle()
+                        .value1())
+                .orElse("");
+    }
+
+    /**
+     * Makes a project of a file, with its whole history, and returns its number; makes nothing if the file cannot be followed.
+     *
+     * @throws Refusal with a sentence without a full stop
+     */
+    @Transactional
+    public long read(Path file) throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
+            check(zip);
+            return read(zip);
+        } catch (ZipException e) {
+            throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
+        }
+    }
+
+    /** What it says of itself may be a lie; what is read is bounded too. */
+    private static void check(ZipFile zip) {
+        if (zip.size() > MOST_FILES) {
+            throw new Refusal("This is no project file: it holds more than " + MOST_FILES + " files");
+        }
+        for (Enumeration<? extends ZipEntry> all = zip.entries(); all.hasMoreElements(); ) {
+            String name = all.nextElement().getName();
+            if (!name.matches(NAMES)) {
+                throw new Refusal("This is no project file: it holds \"" + shown(name) + "\"");
+            }
+        }
+    }
+
+    private static String shown(String text) {
+        return text.length() > 60 ? text.substring(0, 60) + "..." : text;
+    }
+
+    private long read(ZipFile zip) throws IOException {
+        JsonNode told = told(zip);
+        int format = told.path("project").asInt(0);
+        if (format > FORMAT) {
+            throw new Refusal("This project file is of format " + format
+                    + ", made by a newer Smorgas; this one reads up to " + FORMAT);
+        }
+        if (format < 1) {
+            throw new Refusal("This is no project file: project.json does not say which format it has");
+        }
+        String name = text(told, "name");
+        if (name.isBlank() || name.length() > 200) {
+            throw new Refusal("The project in this file has no name, or one of more than 200 characters");
+        }
+        String language = text(told, "language");
+        if (!language.matches("[a-z]{2,8}")) {
+            throw new Refusal("The project in this file has no language");
+        }
+        long id = projects.create(
+                name,
+                language,
+                text(told, "market"),
+                text(told, "currency"),
+                Edition.of(told.path("edition").asInt(0)));
+        Map<Long, Long> numbers = baskets(zip, told, id);
+        history(told, id, numbers);
+        return id;
+    }
+
+    private static String text(JsonNode node, String field) {
+        String text = node.path(field).asString("");
+        if (text.length() > 2_000) {
+            throw new Refusal("\"" + field + "\" in this project file is too long");
+        }
+        return text;
+    }
+
+    private static JsonNode told(ZipFile zip) throws IOException {
+        ZipEntry entry = zip.getEntry(TOLD);
+        if (entry == null) {
+            throw new Refusal("This is no project file: it holds no project.json");
+        }
+        try {
+            return Json.tree(new String(bytes(zip, entry), StandardCharsets.UTF_8));
+        } catch (JacksonException e) {
+            throw new Refusal("project.json in this file cannot be read", e);
+        }
+    }
+
+    private static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
+        try (InputStream in = zip.getInputStream(entry)) {
+            byte[] bytes = in.readNBytes((int) Math.min(Integer.MAX_VALUE - 8L, LARGEST));
+            if (in.read() >= 0) {
+                throw new Refusal("\"" + shown(entry.getName()) + "\" in this file unpacks to more than 1 GB");
+            }
+            return bytes;
+        }
+    }
+
+    /** By the number that a basket had its new one. */
+    private Map<Long, Long> baskets(ZipFile zip, JsonNode told, long id) throws IOException {
+        Map<Long, Long> numbers = new HashMap<>();
+        long all = 0;
+        for (JsonNode one : told.path("baskets")) {
+            long number = one.path("number").asLong(-1);
+            String name = text(one, "name");
+            ZipEntry entry = zip.getEntry("baskets/" + number);
+            if (entry == null || name.isBlank()) {
+                throw new Refusal("The list \"" + shown(name) + "\" is missing in this file");
+            }
+            byte[] bytes = bytes(zip, entry);
+            all += bytes.length;
+            if (all > LARGEST_IN_ALL) {
+                throw new Refusal("The lists in this file unpack to more than 4 GB");
+            }
+            Baskets.Stored stored = baskets.store(id, name, bytes);
+            long made = stored.basket()
+                    .orElseThrow(() -> new Refusal("The list \"" + shown(name) + "\" in this file cannot be read"));
+            String sum = text(one, "sha256");
+            if (!sum.isEmpty() && !sum.equals(fingerprint(made))) {
+                throw new Refusal("The list \"" + shown(name) + "\" is not what it was when this file was written");
+            }
+            db.update(BASKET)
+                    .set(BASKET.GATHERED_AT, time(one, "gathered"))
+                    .where(BASKET.ID.eq(made))
+                    .execute();
+            numbers.put(number, made);
+        }
+        return numbers;
+    }
+
+    private static OffsetDateTime time(JsonNode node, String field) {
+        try {
+            return OffsetDateTime.parse(node.path(field).asString(""));
+        } catch (DateTimeException e) {
+            throw new Refusal("\"" + shown(node.path(field).asString("")) + "\" in this project file is no time", e);
+        }
+    }
+
+    private void history(JsonNode told, long id, Map<Long, Long> numbers) {
+        long version = told.path("version").asLong(0);
+        TallyMarks.OfProject mark = new TallyMarks.OfProject(id, version, 0, "");
+        List<History.Step> steps = new ArrayList<>();
+        List<OffsetDateTime> times = new ArrayList<>();
+        for (JsonNode act : told.path("history")) {
+            int number = steps.size() + 1;
+            Entry entry = entry(act, number, numbers);
+            steps.add(new History.Step(
+                    number, entry, state(act, number), act.path("version").asLong(0)));
+            times.add(time(act, "at"));
+            mark = mark.and(entry);
+        }
+        // It holds what a history must be.
+        History history = new History(steps);
+        for (int i = 0; i < history.steps().size(); i++) {
+            Histories.insert(db, id, history.steps().get(i), times.get(i));
+        }
+        db.update(PROJECT)
+                .set(PROJECT.VERSION, version)
+                .where(PROJECT.ID.eq(id))
+                .execute();
+        tally.tell(mark);
+    }
+
+    private static Entry entry(JsonNode act, int number, Map<Long, Long> numbers) {
+        String kind = act.path("kind").asString("");
+        int format = act.path("format").asInt(0);
+        if (!Json.knows(kind, format)) {
+            throw new Refusal("Act " + number + " in this project file, \"" + shown(kind) + "\" in format " + format
+                    + ", is not known here: it may be of a newer Smorgas");
+        }
+        Entry entry = Json.entry(kind, format, act.path("body").toString());
+        if (!(entry instanceof BasketEntry ofBasket)) {
+            return entry;
+        }
+        return ofBasket.renumbered(old -> {
+            Long made = numbers.get(old);
+            if (made == null) {
+                throw new Refusal("Act " + number + " in this project file is about a list that is not in it");
+            }
+            return made;
+        });
+    }
+
+    private static History.State state(JsonNode act, int number) {
+        try {
+            return History.State.valueOf(act.path("state").asString(""));
+        } catch (IllegalArgumentException e) {
+            throw new Refusal("Act " + number + " in this project file is neither done nor undone", e);
+        }
+    }
+}
