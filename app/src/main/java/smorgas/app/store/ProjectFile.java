@@ -48,8 +48,8 @@ public class ProjectFile {
 
     private static final int MOST_FILES = 20_000;
 
-    /** What one file may unpack to, and all together. */
-    private static final long LARGEST = 1L << 30;
+    /** What one file may unpack to, which is more than a list that is gathered has, and all together. */
+    private static final int LARGEST = 256 << 20;
 
     private static final long LARGEST_IN_ALL = 4L << 30;
 
@@ -213,9 +213,9 @@ public class ProjectFile {
 
     private static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
         try (InputStream in = zip.getInputStream(entry)) {
-            byte[] bytes = in.readNBytes((int) Math.min(Integer.MAX_VALUE - 8L, LARGEST));
+            byte[] bytes = in.readNBytes(LARGEST);
             if (in.read() >= 0) {
-                throw new Refusal("\"" + shown(entry.getName()) + "\" in this file unpacks to more than 1 GB");
+                throw new Refusal("\"" + shown(entry.getName()) + "\" in this file unpacks to more than 256 MB");
             }
             return bytes;
         }

@@ -131,6 +131,7 @@ class FaultsIT {
                     case "plan-settings" ->
                         campaignThere = entry.path("body")
                                 .path("settings")
+                                .path("names")
                                 .path("campaign")
                                 .stringValue("");
                     default -> {
