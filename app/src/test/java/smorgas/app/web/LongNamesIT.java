@@ -32,6 +32,8 @@ class LongNamesIT extends ProjectInBrowser {
             "group?view=candidates",
             "group?view=compare",
             "serve",
+            "ads",
+            "pieces",
             "history",
             "keys");
 

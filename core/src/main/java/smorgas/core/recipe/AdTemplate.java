@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import java.util.List;
 import smorgas.core.text.Characters;
+import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
 
 /**
@@ -43,6 +44,7 @@ public record AdTemplate(List<String> headlines, List<String> descriptions, List
                     || text.chars().anyMatch(Character::isISOControl)) {
                 throw new Refusal("A text of an ad has 1 to " + LONGEST + " characters and no line breaks");
             }
+            Formulas.refuse("text of an ad", text);
         }
         return List.copyOf(texts);
     }

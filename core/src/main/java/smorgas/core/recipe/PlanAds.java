@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.SequencedMap;
+import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
 
 /**
@@ -48,6 +49,7 @@ public record PlanAds(boolean inherited, List<AdTemplate> templates, SequencedMa
             if (text.length() > 200 || text.chars().anyMatch(Character::isISOControl)) {
                 throw new Refusal("What stands for {" + name + "} has at most 200 characters and no line breaks");
             }
+            Formulas.refuse("text for {" + name + "}", text);
         });
     }
 }

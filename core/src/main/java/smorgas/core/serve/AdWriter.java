@@ -13,6 +13,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import smorgas.core.recipe.AdTemplate;
 import smorgas.core.recipe.PlanAds;
+import smorgas.core.text.Formulas;
 
 /**
  * Writes ads from templates. Lengths are counted as typed, full-width letters as two (from memory, common to ad platforms); what
@@ -58,7 +59,8 @@ public final class AdWriter {
                 text = fit(text, longest);
                 shortened.add(text);
             }
-            if (!text.isBlank()) {
+            // A keyword may begin so; nothing that a spreadsheet would run leaves with the plan.
+            if (!text.isBlank() && !Formulas.runs(text)) {
                 texts.add(text);
             }
         }

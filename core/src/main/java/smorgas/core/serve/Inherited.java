@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.PlanPages;
+import smorgas.core.text.Formulas;
 
 /** What the lines of own campaigns hand down to a new ad group: the page that they lead to, and their ads. */
 final class Inherited {
@@ -38,7 +40,9 @@ final class Inherited {
     List<Plan.Ad> ads(int[] members) {
         return counted(members, line -> {
                     Plan.Ad ad = new Plan.Ad(cells(line, ColumnRole.HEADLINE), cells(line, ColumnRole.DESCRIPTION));
-                    return ad.headlines().isEmpty() ? List.of() : List.of(ad);
+                    boolean runs = Stream.concat(ad.headlines().stream(), ad.descriptions().stream())
+                            .anyMatch(Formulas::runs);
+                    return ad.headlines().isEmpty() || runs ? List.of() : List.of(ad);
                 })
                 .stream()
                 .limit(MOST_ADS)

@@ -22,6 +22,11 @@ public interface PlanFormat {
         return false;
     }
 
+    /** Whether it holds only one kind of what is in the plan. */
+    default boolean part() {
+        return false;
+    }
+
     /** Whether a batch run writes it without being asked. */
     default boolean usual() {
         return false;

@@ -8,8 +8,8 @@ import java.util.stream.Stream;
 public final class PlanFormats {
 
     /** Every format, that for ad platforms first; pages, downloads and the batch command offer and write them. */
-    public static final List<PlanFormat> ALL = Stream.concat(
-                    Stream.of(
+    public static final List<PlanFormat> ALL = Stream.of(
+                    List.of(
                             PlanTable.CSV,
                             PlanTable.TSV,
                             PlanTable.EVERYTHING,
@@ -17,7 +17,9 @@ public final class PlanFormats {
                             new PlanWorkbook(),
                             new PlanJson(),
                             new PlanOutline()),
-                    ForPeople.ALL.stream())
+                    ForPeople.ALL,
+                    PlanTable.EACH)
+            .flatMap(List::stream)
             .toList();
 
     private PlanFormats() {}

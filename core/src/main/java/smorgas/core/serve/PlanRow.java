@@ -101,10 +101,8 @@ record PlanRow(
         return negative ? "Negative " + label.toLowerCase(Locale.ENGLISH) : label;
     }
 
-    /** The keyword in the notation that ad platforms share (common practice), a negative with a minus before it. */
+    /** The keyword in the notation that ad platforms share (common practice). */
     String inSigns() {
-        return matchType.isEmpty()
-                ? keyword
-                : (negative ? "-" : "") + matchType.getFirst().written(keyword);
+        return matchType.isEmpty() ? keyword : matchType.getFirst().written(keyword);
     }
 }

@@ -27,6 +27,8 @@ public final class PlanTable extends TextFormat {
     private static final Column PAGE = new Column("Final URL", PlanRow::page);
     private static final Column STATUS = new Column("Status", row -> row.negative() ? "" : "Enabled");
 
+    private static final Column TYPE = new Column("Type", row -> row.negative() ? "Negative keyword" : "Keyword");
+
     private static final Set<PlanRow.Kind> BID_ON = EnumSet.of(PlanRow.Kind.KEYWORD, PlanRow.Kind.NEGATIVE);
 
     /** Keywords and negatives. */
@@ -48,7 +50,36 @@ public final class PlanTable extends TextFormat {
             "CSV with match types as signs",
             ',',
             BID_ON,
-            plan -> withPage(plan, List.of(CAMPAIGN, AD_GROUP, new Column("Keyword", PlanRow::inSigns), MAX_CPC)));
+            plan -> withPage(
+                    plan, List.of(CAMPAIGN, AD_GROUP, new Column("Keyword", PlanRow::inSigns), TYPE, MAX_CPC)));
+
+    /** What the table of everything holds, a file each. */
+    static final List<PlanFormat> EACH = List.of(
+            each("plan-campaigns.csv", "campaigns", PlanRow.Kind.CAMPAIGN, CAMPAIGN, STATUS),
+            each("plan-ad-groups.csv", "ad groups", PlanRow.Kind.AD_GROUP, CAMPAIGN, AD_GROUP, STATUS, MAX_CPC, PAGE),
+            each(
+                    "plan-keywords.csv",
+                    "keywords",
+                    PlanRow.Kind.KEYWORD,
+                    CAMPAIGN,
+                    AD_GROUP,
+                    KEYWORD,
+                    MATCH_TYPE,
+                    STATUS,
+                    MAX_CPC,
+                    PAGE),
+            each("plan-negatives.csv", "negatives", PlanRow.Kind.NEGATIVE, CAMPAIGN, AD_GROUP, KEYWORD, MATCH_TYPE),
+            each("plan-ads.csv", "ads", PlanRow.Kind.AD, CAMPAIGN, AD_GROUP, STATUS, PAGE));
+
+    private static PlanTable each(String file, String label, PlanRow.Kind kind, Column... columns) {
+        return new PlanTable(file, label, ',', EnumSet.of(kind), plan -> {
+            List<Column> all = new ArrayList<>(List.of(columns));
+            if (kind == PlanRow.Kind.AD) {
+                texts(plan, all);
+            }
+            return all;
+        });
+    }
 
     private final String file;
     private final String label;
@@ -80,10 +111,14 @@ public final class PlanTable extends TextFormat {
 
     private static List<Column> everything(Plan plan) {
         List<Column> all = new ArrayList<>(List.of(CAMPAIGN, AD_GROUP, KEYWORD, MATCH_TYPE, STATUS, MAX_CPC, PAGE));
-        numbered("Headline", most(plan, Plan.Ad::headlines), Plan.Ad::headlines, all);
-        numbered("Description", most(plan, Plan.Ad::descriptions), Plan.Ad::descriptions, all);
-        numbered("Path", most(plan, Plan.Ad::paths), Plan.Ad::paths, all);
+        texts(plan, all);
         return all;
+    }
+
+    private static void texts(Plan plan, List<Column> into) {
+        numbered("Headline", most(plan, Plan.Ad::headlines), Plan.Ad::headlines, into);
+        numbered("Description", most(plan, Plan.Ad::descriptions), Plan.Ad::descriptions, into);
+        numbered("Path", most(plan, Plan.Ad::paths), Plan.Ad::paths, into);
     }
 
     private static int most(Plan plan, Function<Plan.Ad, List<String>> texts) {
@@ -116,6 +151,11 @@ public final class PlanTable extends TextFormat {
     @Override
     public String mediaType() {
         return between == ',' ? "text/csv" : "text/tab-separated-values";
+    }
+
+    @Override
+    public boolean part() {
+        return kinds.size() == 1;
     }
 
     @Override

@@ -251,6 +251,10 @@ public final class Planner {
         AdGroups adGroups = new AdGroups(naming, ofUnits, heldBack);
         for (Part part : parts()) {
             String name = naming.campaign(part.label(), taken);
+            if (Formulas.runs(name)) {
+                heldBack(part, name, heldBack);
+                continue;
+            }
             List<Plan.AdGroup> all = adGroups.of(name, part, Integer.MAX_VALUE);
             // A plan of one campaign is one even if nothing is in it: it may have negatives.
             if (!all.isEmpty() || settings.campaigns().by() == PlanCampaigns.By.ONE) {
@@ -260,12 +264,23 @@ public final class Planner {
         return new Plan(campaigns, counted(campaigns), negatives.conflicts(), heldBack, notes(served));
     }
 
+    /** A tag from before such names were refused may begin so. */
+    private void heldBack(Part part, String name, List<Plan.HeldBack> heldBack) {
+        String why = "is in a campaign whose name begins with " + name.charAt(0)
+                + ", which a spreadsheet would run as a formula; name it otherwise";
+        part.pieces().values().stream()
+                .flatMapToInt(IntStream::of)
+                .forEach(keyword -> heldBack.add(new Plan.HeldBack(keywords.text(keyword), why)));
+    }
+
     /** What is in it after all: a name may have held keywords back. */
     private static PlanCount counted(List<Plan.Campaign> campaigns) {
         Set<String> texts = new java.util.HashSet<>();
+        int filled = 0;
         int adGroups = 0;
         long rows = 0;
         for (Plan.Campaign campaign : campaigns) {
+            filled += campaign.adGroups().isEmpty() ? 0 : 1;
             adGroups += campaign.adGroups().size();
             for (Plan.AdGroup group : campaign.adGroups()) {
                 for (Plan.Served one : group.keywords()) {
@@ -274,7 +289,7 @@ public final class Planner {
                 }
             }
         }
-        return new PlanCount(campaigns.size(), adGroups, texts.size(), rows);
+        return new PlanCount(filled, adGroups, texts.size(), rows);
     }
 
     /** Of each unit the negatives that a hand has given it, and those that keep it apart if all are to. */

@@ -109,6 +109,11 @@ class AdsTest {
                 .isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> new AdTemplate(List.of("a\nb"), List.of(), List.of()))
                 .isInstanceOf(Refusal.class);
+        for (String run : List.of("=1+1", "+50%", "-20% today", "@cmd")) {
+            assertThatThrownBy(() -> new AdTemplate(List.of(run), List.of(), List.of()))
+                    .isInstanceOf(Refusal.class);
+            assertThatThrownBy(() -> ads(run, AD)).isInstanceOf(Refusal.class);
+        }
         assertThatThrownBy(() -> board(
                         ads("Sale", new AdTemplate(List.of("Order"), List.of(), List.of())),
                         new ServeEntry.AdsReplaced("Order", "")))

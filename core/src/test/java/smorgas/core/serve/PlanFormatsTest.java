@@ -115,9 +115,17 @@ class PlanFormatsTest {
     void signsAndTabsAreAsPlatformsShareThem() {
         Board board = board();
         assertThat(TestPlan.written(board, "plan-signs.csv"))
-                .contains(",\"\"\"hive lid\"\"\",0.45,", ",[hive lid],0.45,", ",\"-\"\"free\"\"\",,\r\n");
+                .contains(
+                        ",\"\"\"hive lid\"\"\",Keyword,0.45,",
+                        ",[hive lid],Keyword,0.45,",
+                        ",\"\"\"free\"\"\",Negative keyword,,\r\n");
         assertThat(TestPlan.written(board, "plan.tsv").lines().findFirst())
                 .contains("Campaign\tAd group\tKeyword\tMatch type\tMax CPC\tFinal URL");
+        assertThat(TestPlan.written(board, "plan-negatives.csv"))
+                .isEqualTo("Campaign,Ad group,Keyword,Match type\r\nCampaign 1,,free,Negative phrase\r\n");
+        assertThat(TestPlan.written(board, "plan-ad-groups.csv"))
+                .isEqualTo("Campaign,Ad group,Status,Max CPC,Final URL\r\n"
+                        + "Campaign 1,hives,Enabled,0.45,https://shop.example/hives\r\n");
         assertThat(PlanFormats.ALL).extracting(PlanFormat::file).doesNotHaveDuplicates();
         assertThat(PlanFormats.find("plan.doc")).isEmpty();
     }

@@ -98,6 +98,14 @@ class PlanStructuresTest {
                 .with(PlanNames.of("Shop, {part}", "{theme} {intent}")));
         assertThat(names(intents))
                 .contains("Shop, informational / hives informational", "Shop, transactional / hives transactional");
+        Entry hostile = new SiftEntry.Tagged(List.of("honey jar"), List.of(), "=cmd()", true);
+        Plan held = board(
+                        PLAN.with(PlanCampaigns.by(PlanCampaigns.By.TAG)).with(PlanNames.of("{part} shop", "{theme}")),
+                        hostile)
+                .plan();
+        assertThat(held.heldBack()).singleElement().satisfies(one -> assertThat(one.why())
+                .contains("campaign whose name begins with ="));
+        assertThat(held.rows()).noneMatch(row -> row.campaign().startsWith("="));
         Board types = board(PLAN.with(PlanCampaigns.by(PlanCampaigns.By.MATCH_TYPE)));
         assertThat(types.plan().campaigns())
                 .extracting(Plan.Campaign::name)
