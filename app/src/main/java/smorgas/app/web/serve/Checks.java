@@ -1,8 +1,10 @@
 package smorgas.app.web.serve;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.sift.SiftQuery;
 import smorgas.core.board.Board;
@@ -17,6 +19,7 @@ final class Checks {
      * Something odd.
      *
      * @param kind by which its act is asked for
+     * @param must whether it is to be mended, or else worth a look
      * @param what how many of what
      * @param why what is wrong with it
      * @param searches that it touches; empty if none are known
@@ -26,6 +29,7 @@ final class Checks {
      */
     record Check(
             String kind,
+            boolean must,
             String what,
             String why,
             String searches,
@@ -75,6 +79,9 @@ final class Checks {
                     PlanCheck.Kind.NO_SEARCHES,
                     new Words("keyword has", "keywords have", "no searches that any list tells")));
 
+    private static final Set<PlanCheck.Kind> MUST =
+            EnumSet.of(PlanCheck.Kind.HELD_BACK, PlanCheck.Kind.TWICE, PlanCheck.Kind.OPEN_FIELD);
+
     private Checks() {}
 
     static List<Check> of(Board board, String base) {
@@ -83,6 +90,7 @@ final class Checks {
             Words words = WORDS.get(one.kind());
             checks.add(new Check(
                     one.kind().name(),
+                    MUST.contains(one.kind()),
                     Show.count(one.count(), words.one(), words.many()),
                     words.why(),
                     one.searches() == 0 ? "" : Show.count(one.searches(), "search", "searches"),
