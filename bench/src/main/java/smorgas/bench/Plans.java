@@ -76,7 +76,15 @@ final class Plans {
                 rounds,
                 WARM_UP,
                 round -> board.planIf(settings.with(PlanCampaigns.by(PlanCampaigns.By.INTENT)), 6));
-        Values.measured("looked through for faults", rounds, WARM_UP, round -> PlanCheck.of(what, board.intents()));
+        PlanCheck.Input odd = new PlanCheck.Input(
+                what.plan(),
+                board.keywords(),
+                board.groups(),
+                board.recipe(),
+                board.intents(),
+                board.served(),
+                board.apart());
+        Values.measured("looked through for faults", rounds, WARM_UP, round -> PlanCheck.of(odd));
         for (PlanFormat format : PlanFormats.ALL) {
             Values.measured(format.file(), rounds, WARM_UP, round -> {
                 format.write(what, OutputStream.nullOutputStream());

@@ -62,6 +62,7 @@ final class EntryKinds {
             new Kind("kept-apart", 1, ServeEntry.GroupsKeptApart.class),
             new Kind("plan-settings", 2, ServeEntry.PlanSettingsChosen.class),
             new Kind("ad-group-said", 1, ServeEntry.AdGroupSaid.class),
+            new Kind("campaign-said", 1, ServeEntry.CampaignSaid.class),
             new Kind("ads-set", 1, ServeEntry.AdsSet.class),
             new Kind("ads-said", 1, ServeEntry.AdsSaid.class),
             new Kind("ads-replaced", 1, ServeEntry.AdsReplaced.class),

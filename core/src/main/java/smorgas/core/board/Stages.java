@@ -31,7 +31,6 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Sifting;
 import smorgas.core.recipe.Valuing;
 import smorgas.core.recipe.WordList;
-import smorgas.core.serve.Handover;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
@@ -205,15 +204,11 @@ final class Stages {
             made -> Planner.served(served(made)));
 
     private static Planner.Input served(Made made) {
-        return served(made, made.recipe());
-    }
-
-    private static Planner.Input served(Made made, Recipe recipe) {
         return new Planner.Input(
                 made.get(KEYWORDS),
                 made.get(STANDINGS),
                 made.get(GROUPS),
-                recipe,
+                made.recipe(),
                 () -> made.get(INTENTS),
                 () -> made.get(WORTH));
     }
@@ -244,20 +239,16 @@ final class Stages {
 
     /** What is odd about the plan. */
     static final Declared<List<PlanCheck.Finding>> CHECK = declare(
-            List.of(KEYWORDS, STANDINGS, GROUPS, INTENTS, PLAN),
-            same(recipe -> recipe.serving().plan()),
-            made -> PlanCheck.of(
-                    new Handover(
-                            "",
-                            "",
-                            made.get(PLAN),
-                            made.get(KEYWORDS),
-                            made.get(STANDINGS),
-                            made.get(GROUPS),
-                            made.recipe(),
-                            () -> made.get(INTENTS),
-                            () -> made.get(WORTH)),
-                    made.get(INTENTS)));
+            List.of(KEYWORDS, GROUPS, INTENTS, PLAN, SERVED, APART),
+            same(recipe -> List.of(recipe.serving().plan(), recipe.serving().campaigns())),
+            made -> PlanCheck.of(new PlanCheck.Input(
+                    made.get(PLAN),
+                    made.get(KEYWORDS),
+                    made.get(GROUPS),
+                    made.recipe(),
+                    made.get(INTENTS),
+                    made.get(SERVED),
+                    made.get(APART))));
 
     /** How much the plan holds, without its rows. */
     static final Declared<PlanCount> COUNT = declare(

@@ -18,6 +18,8 @@ public record PlanCampaigns(By by, int depth) {
         TAG("one for each tag"),
         /** What leads in a keyword. */
         INTENT("one for each intent"),
+        /** Where the lists with a keyword are of, as their baskets say; a keyword of several markets is in each of theirs. */
+        MARKET("one for each market"),
         MATCH_TYPE("one for each match type");
 
         private final String label;

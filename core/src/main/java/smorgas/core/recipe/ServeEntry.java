@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
+import smorgas.core.text.Tidy;
 
 /** An entry about what leaves. */
 public sealed interface ServeEntry extends Entry {
@@ -70,6 +71,20 @@ public sealed interface ServeEntry extends Entry {
                 throw new Refusal("\"" + text.substring(0, Math.min(30, text.length()))
                         + "\" is too long: a negative has at most 80 characters and 10 words");
             }
+        }
+
+        /** One of all groups from a line in the notation of ad platforms: bare for broad, in quotes for phrase, in brackets for exact. */
+        public static Said written(String line) {
+            String text = line.strip();
+            for (Say say : List.of(Say.PHRASE, Say.EXACT)) {
+                String signs = say.type().orElseThrow().written("");
+                if (text.length() > 1
+                        && text.charAt(0) == signs.charAt(0)
+                        && text.charAt(text.length() - 1) == signs.charAt(1)) {
+                    return new Said(Tidy.of(text.substring(1, text.length() - 1)), "", say);
+                }
+            }
+            return new Said(Tidy.of(text), "", Say.BROAD);
         }
 
         private String sentence() {
@@ -154,6 +169,34 @@ public sealed interface ServeEntry extends Entry {
             return bidMicros == 0 && page.isEmpty()
                     ? "Left bid and page of \"" + group + "\" to the plan"
                     : "Set bid and page of \"" + group + "\"";
+        }
+    }
+
+    /**
+     * Name, bids and negatives of a campaign were said.
+     *
+     * @param campaign its key, which says by what campaigns are parted and which of them it is, such as {@code INTENT:COMMERCIAL}
+     * @param own {@link OwnCampaign#NONE} for as the plan has it
+     */
+    record CampaignSaid(String campaign, OwnCampaign own) implements ServeEntry {
+        public CampaignSaid {
+            if (campaign.isEmpty()) {
+                throw new Refusal("Say of which campaign");
+            }
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("campaign:" + campaign);
+        }
+
+        @Override
+        public String sentence() {
+            String which = campaign.substring(campaign.indexOf(':') + 1);
+            String what = which.isEmpty() ? "the campaign" : "the campaign \"" + which + "\"";
+            return own.equals(OwnCampaign.NONE)
+                    ? "Left " + what + " to the plan"
+                    : "Set name, bids and negatives of " + what;
         }
     }
 

@@ -14,6 +14,7 @@ import java.util.TreeSet;
  * @param negatives words that leave as negatives though they block what the plan serves
  * @param said what a hand said of negatives, in the order in which it was said
  * @param own what a hand said of ad groups, by the key of a group in it
+ * @param campaigns what a hand said of campaigns, by their keys
  * @param ads how ads are written
  * @param ownAds the ads that a hand has written for ad groups, by the key of a group in it
  * @param apart whether the negatives that keep groups apart leave, all as they are found
@@ -23,6 +24,7 @@ public record Serving(
         SortedSet<String> negatives,
         SequencedMap<Place, ServeEntry.Say> said,
         SequencedMap<String, Own> own,
+        SequencedMap<String, OwnCampaign> campaigns,
         PlanAds ads,
         SequencedMap<String, List<AdTemplate>> ownAds,
         boolean apart) {
@@ -46,6 +48,7 @@ public record Serving(
         negatives = Collections.unmodifiableSortedSet(new TreeSet<>(negatives));
         said = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(said));
         own = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(own));
+        campaigns = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(campaigns));
         ownAds = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(ownAds));
     }
 
@@ -54,6 +57,7 @@ public record Serving(
         return new Serving(
                 PlanSettings.standard(),
                 new TreeSet<>(),
+                new LinkedHashMap<>(),
                 new LinkedHashMap<>(),
                 new LinkedHashMap<>(),
                 PlanAds.INHERITED,
@@ -69,7 +73,8 @@ public record Serving(
 
     /** Whether it goes by what keywords may bring. */
     public boolean asksForWorth() {
-        return plan.bids().from() == PlanBids.From.WORTH;
+        return plan.bids().from() == PlanBids.From.WORTH
+                || campaigns.values().stream().anyMatch(own -> own.bids().from() == PlanBids.From.WORTH);
     }
 
     /** Whether the plan comes out the same; of two things said the later holds, so their order counts. */
@@ -82,55 +87,83 @@ public record Serving(
 
     /** After an entry. */
     Serving after(ServeEntry entry) {
-        return switch (entry) {
-            case ServeEntry.PlanSettingsChosen chosen ->
-                new Serving(chosen.settings(), negatives, said, own, ads, ownAds, apart);
-            case ServeEntry.NegativeSettled settled -> {
-                SortedSet<String> next = new TreeSet<>(negatives);
-                if (settled.leaves()) {
-                    next.add(settled.word());
-                } else {
-                    next.remove(settled.word());
-                }
-                yield new Serving(plan, next, said, own, ads, ownAds, apart);
-            }
-            case ServeEntry.NegativesSaid says -> {
-                SequencedMap<Place, ServeEntry.Say> next = new LinkedHashMap<>(said);
-                for (ServeEntry.Said one : says.negatives()) {
-                    if (one.say() == ServeEntry.Say.NOTHING) {
-                        next.remove(new Place(one.text(), one.group()));
+        Draft next = new Draft(this);
+        next.take(entry);
+        return next.done();
+    }
+
+    /** What was decided, while an entry changes it. */
+    private static final class Draft {
+        private PlanSettings plan;
+        private final SortedSet<String> negatives;
+        private final SequencedMap<Place, ServeEntry.Say> said;
+        private final SequencedMap<String, Own> own;
+        private final SequencedMap<String, OwnCampaign> campaigns;
+        private PlanAds ads;
+        private final SequencedMap<String, List<AdTemplate>> ownAds;
+        private boolean apart;
+
+        Draft(Serving from) {
+            plan = from.plan;
+            negatives = new TreeSet<>(from.negatives);
+            said = new LinkedHashMap<>(from.said);
+            own = new LinkedHashMap<>(from.own);
+            campaigns = new LinkedHashMap<>(from.campaigns);
+            ads = from.ads;
+            ownAds = new LinkedHashMap<>(from.ownAds);
+            apart = from.apart;
+        }
+
+        Serving done() {
+            return new Serving(plan, negatives, said, own, campaigns, ads, ownAds, apart);
+        }
+
+        void take(ServeEntry entry) {
+            switch (entry) {
+                case ServeEntry.PlanSettingsChosen chosen -> plan = chosen.settings();
+                case ServeEntry.NegativeSettled settled -> {
+                    if (settled.leaves()) {
+                        negatives.add(settled.word());
                     } else {
-                        next.putLast(new Place(one.text(), one.group()), one.say());
+                        negatives.remove(settled.word());
                     }
                 }
-                yield new Serving(plan, negatives, next, own, ads, ownAds, apart);
-            }
-            case ServeEntry.GroupsKeptApart kept -> new Serving(plan, negatives, said, own, ads, ownAds, kept.on());
-            case ServeEntry.AdsSet set -> new Serving(plan, negatives, said, own, set.ads(), ownAds, apart);
-            case ServeEntry.AdsSaid says -> {
-                SequencedMap<String, List<AdTemplate>> next = new LinkedHashMap<>(ownAds);
-                if (says.ads().isEmpty()) {
-                    next.remove(says.group());
-                } else {
-                    next.put(says.group(), says.ads());
+                case ServeEntry.NegativesSaid says -> says.negatives().forEach(this::say);
+                case ServeEntry.GroupsKeptApart kept -> apart = kept.on();
+                case ServeEntry.AdsSet set -> ads = set.ads();
+                case ServeEntry.AdsSaid says ->
+                    put(ownAds, says.group(), says.ads(), says.ads().isEmpty());
+                case ServeEntry.AdsReplaced replaced -> {
+                    ads = replaced.in(ads);
+                    ownAds.replaceAll(
+                            (key, all) -> all.stream().map(replaced::in).toList());
                 }
-                yield new Serving(plan, negatives, said, own, ads, next, apart);
+                case ServeEntry.AdGroupSaid says ->
+                    put(
+                            own,
+                            says.group(),
+                            new Own(says.bidMicros(), says.page()),
+                            says.bidMicros() == 0 && says.page().isEmpty());
+                case ServeEntry.CampaignSaid says ->
+                    put(campaigns, says.campaign(), says.own(), says.own().equals(OwnCampaign.NONE));
             }
-            case ServeEntry.AdsReplaced replaced -> {
-                SequencedMap<String, List<AdTemplate>> next = new LinkedHashMap<>();
-                ownAds.forEach((key, all) ->
-                        next.put(key, all.stream().map(replaced::in).toList()));
-                yield new Serving(plan, negatives, said, own, replaced.in(ads), next, apart);
+        }
+
+        private void say(ServeEntry.Said one) {
+            Place place = new Place(one.text(), one.group());
+            if (one.say() == ServeEntry.Say.NOTHING) {
+                said.remove(place);
+            } else {
+                said.putLast(place, one.say());
             }
-            case ServeEntry.AdGroupSaid says -> {
-                SequencedMap<String, Own> next = new LinkedHashMap<>(own);
-                if (says.bidMicros() == 0 && says.page().isEmpty()) {
-                    next.remove(says.group());
-                } else {
-                    next.put(says.group(), new Own(says.bidMicros(), says.page()));
-                }
-                yield new Serving(plan, negatives, said, next, ads, ownAds, apart);
+        }
+
+        private static <V> void put(SequencedMap<String, V> into, String key, V value, boolean nothing) {
+            if (nothing) {
+                into.remove(key);
+            } else {
+                into.put(key, value);
             }
-        };
+        }
     }
 }

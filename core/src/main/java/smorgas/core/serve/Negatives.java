@@ -15,6 +15,7 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.text.Formulas;
@@ -53,13 +54,43 @@ final class Negatives {
         return List.copyOf(conflicts);
     }
 
-    /** Those of the campaign. */
-    List<Plan.Negative> ofCampaign() {
+    /** Those that all campaigns share. */
+    List<Plan.Negative> ofCampaigns() {
         SequencedMap<String, MatchType> wanted = new LinkedHashMap<>();
         ruled(recipe).forEach(word -> wanted.put(word, MatchType.PHRASE));
         said("", wanted);
+        return leaving(wanted, "", served);
+    }
+
+    /**
+     * Those of one campaign.
+     *
+     * @param key of the campaign
+     * @param own what a hand said of it alone
+     * @param shared those of all campaigns
+     * @param among what the campaign serves
+     */
+    List<Plan.Negative> ofCampaign(String key, List<ServeEntry.Said> own, List<Plan.Negative> shared, BitSet among) {
+        SequencedMap<String, MatchType> wanted = new LinkedHashMap<>();
+        List<Plan.Negative> all = new ArrayList<>(shared);
+        for (ServeEntry.Said said : own) {
+            said.say()
+                    .type()
+                    .ifPresentOrElse(
+                            type -> wanted.put(said.text(), type),
+                            () -> all.removeIf(negative -> isWritten(negative, said.text())));
+        }
+        all.addAll(leaving(wanted, key, among));
+        return all.stream().distinct().toList();
+    }
+
+    private boolean isWritten(Plan.Negative negative, String word) {
+        return written(word, negative.matchType(), "").contains(negative.keyword());
+    }
+
+    private List<Plan.Negative> leaving(Map<String, MatchType> wanted, String campaign, BitSet among) {
         List<Plan.Negative> leaving = new ArrayList<>();
-        wanted.forEach((word, type) -> leaving.addAll(unblocking(word, type, "", served)));
+        wanted.forEach((word, type) -> leaving.addAll(unblocking(word, type, campaign, "", among)));
         leaving.removeIf(negative -> Formulas.runs(negative.keyword()));
         return leaving.stream().distinct().toList();
     }
@@ -75,7 +106,7 @@ final class Negatives {
             for (String key : keys) {
                 SequencedMap<String, MatchType> wanted = new LinkedHashMap<>();
                 said(key, wanted);
-                wanted.forEach((word, type) -> leaving.addAll(unblocking(word, type, key, own)));
+                wanted.forEach((word, type) -> leaving.addAll(unblocking(word, type, "", key, own)));
             }
         }
         return leaving;
@@ -112,7 +143,7 @@ final class Negatives {
     }
 
     /** The ways in which a word is written, if it may leave; else it becomes a conflict. */
-    private List<Plan.Negative> unblocking(String word, MatchType type, String group, BitSet among) {
+    private List<Plan.Negative> unblocking(String word, MatchType type, String campaign, String group, BitSet among) {
         List<Plan.Negative> negatives = written(word, type, group).stream()
                 .map(one -> new Plan.Negative(one, type))
                 .toList();
@@ -124,6 +155,7 @@ final class Negatives {
         conflicts.add(new Plan.Conflict(
                 word,
                 type,
+                campaign,
                 group,
                 blocked.cardinality(),
                 blocked.stream().limit(SAMPLES).mapToObj(keywords::text).toList(),

@@ -34,10 +34,11 @@ public record Plan(
     /**
      * A campaign.
      *
+     * @param key tells it apart, whatever it is called
      * @param adGroups none of them empty
      * @param negatives words that must never trigger an ad of it
      */
-    public record Campaign(String name, List<AdGroup> adGroups, List<Negative> negatives) {
+    public record Campaign(String key, String name, List<AdGroup> adGroups, List<Negative> negatives) {
         public Campaign {
             adGroups = List.copyOf(adGroups);
             negatives = List.copyOf(negatives);
@@ -158,6 +159,7 @@ public record Plan(
      *
      * @param word as the rule names it
      * @param type how close a search must come to it
+     * @param campaign the key of the one campaign in which it is one; empty for all
      * @param group the key of the group in which it is one; empty for the campaign
      * @param blocks how many keywords it would block
      * @param samples some of them
@@ -167,6 +169,7 @@ public record Plan(
     public record Conflict(
             String word,
             MatchType type,
+            String campaign,
             String group,
             int blocks,
             List<String> samples,

@@ -6,6 +6,7 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,9 +20,14 @@ import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.OwnCampaign;
 import smorgas.core.recipe.PlanBids;
+import smorgas.core.recipe.PlanCampaigns;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
 
 /** What is odd about a plan before it leaves, what costs most searches first. */
@@ -55,6 +61,8 @@ public final class PlanCheck {
         HELD_BACK,
         /** Keywords in two ad groups. */
         TWICE,
+        /** Searches for a keyword that one of another ad group would answer too, and that no negative steers. */
+        SHADOWED,
         /** Keywords of a campaign or ad group without a bid where others have one. */
         NO_BID,
         /** Ad groups with more keywords than one ad answers. */
@@ -120,27 +128,39 @@ public final class PlanCheck {
         }
     }
 
-    private final Handover what;
-    private final Intents intents;
+    /**
+     * What is looked at.
+     *
+     * @param served what belongs together
+     * @param steers what would keep it apart, by the numbers of {@code served}
+     */
+    public record Input(
+            Plan plan,
+            Keywords keywords,
+            Groups groups,
+            Recipe recipe,
+            Intents intents,
+            List<Planner.ServedGroup> served,
+            List<Apart.Steer> steers) {}
+
+    private final Input what;
     private final Numbers searches;
-    private final boolean bids;
     /** By match types the ad group in which each keyword was met; -1 for none yet. */
     private final Map<Set<MatchType>, int[]> places = new HashMap<>();
 
     private final Map<Kind, Gathered> found = new EnumMap<>(Kind.class);
 
-    private PlanCheck(Handover what, Intents intents) {
+    private PlanCheck(Input what) {
         this.what = what;
-        this.intents = intents;
         this.searches = what.keywords().numbers(Figure.SEARCHES);
-        this.bids = what.recipe().serving().plan().bids().from() != PlanBids.From.NOTHING;
     }
 
     /** What is odd; nothing if all is well. */
-    public static List<Finding> of(Handover what, Intents intents) {
-        PlanCheck check = new PlanCheck(what, intents);
+    public static List<Finding> of(Input what) {
+        PlanCheck check = new PlanCheck(what);
         check.heldBack();
         check.adGroups();
+        check.shadowed();
         check.leftovers();
         return check.found.entrySet().stream()
                 .map(entry -> entry.getValue().finding(entry.getKey()))
@@ -176,7 +196,13 @@ public final class PlanCheck {
         boolean anyAd = any(group -> !group.ads().isEmpty());
         Map<String, Integer> names = new LinkedHashMap<>();
         int number = 0;
+        boolean byMarket = what.recipe().serving().plan().campaigns().by() == PlanCampaigns.By.MARKET;
         for (Plan.Campaign campaign : what.plan().campaigns()) {
+            if (byMarket) {
+                // What is bid on in two markets does not compete with itself.
+                places.clear();
+            }
+            boolean bids = bidsOf(campaign).from() != PlanBids.From.NOTHING;
             for (Plan.AdGroup group : campaign.adGroups()) {
                 int[] members = group.keywords().stream()
                         .mapToInt(served -> keywords.find(served.keyword()).orElseThrow())
@@ -191,7 +217,7 @@ public final class PlanCheck {
                 }
                 ads(group, all, number);
                 for (int i = 0; i < members.length; i++) {
-                    keyword(group, group.keywords().get(i), members[i], number);
+                    keyword(group, group.keywords().get(i), members[i], number, bids);
                 }
                 Matcher numbered = NUMBERED.matcher(group.name());
                 if (numbered.matches() && names.containsKey(numbered.group(1))) {
@@ -203,7 +229,33 @@ public final class PlanCheck {
         }
     }
 
-    private void keyword(Plan.AdGroup group, Plan.Served served, int keyword, int number) {
+    private void shadowed() {
+        Map<String, Set<Plan.Negative>> leaving = new HashMap<>();
+        for (Plan.Campaign campaign : what.plan().campaigns()) {
+            for (Plan.AdGroup group : campaign.adGroups()) {
+                leaving.computeIfAbsent(key(group.keys()), none -> new HashSet<>())
+                        .addAll(group.negatives());
+            }
+        }
+        BitSet found = new BitSet();
+        for (Apart.Steer steer : what.steers()) {
+            Plan.Negative negative = new Plan.Negative(steer.negative(), steer.type());
+            if (!leaving.getOrDefault(key(what.served().get(steer.from()).keys()), Set.of())
+                    .contains(negative)) {
+                steer.searches().forEach(found::set);
+            }
+        }
+        if (!found.isEmpty()) {
+            Gathered gathered = of(Kind.SHADOWED);
+            found.stream().forEach(keyword -> gathered.add(what.keywords().text(keyword), twice(keyword)));
+        }
+    }
+
+    private static String key(List<String> keys) {
+        return keys.isEmpty() ? "" : keys.getFirst();
+    }
+
+    private void keyword(Plan.AdGroup group, Plan.Served served, int keyword, int number, boolean bids) {
         if (bids && served.bidMicros() == 0 && group.bidMicros() == 0) {
             of(Kind.NO_BID).add(served.keyword(), twice(keyword));
         }
@@ -220,6 +272,11 @@ public final class PlanCheck {
             of(Kind.TWICE).add(served.keyword(), twice(keyword));
         }
         where[keyword] = number;
+    }
+
+    private PlanBids bidsOf(Plan.Campaign campaign) {
+        OwnCampaign own = what.recipe().serving().campaigns().getOrDefault(campaign.key(), OwnCampaign.NONE);
+        return own.ownBids() ? own.bids() : what.recipe().serving().plan().bids();
     }
 
     private void add(Kind kind, String name, long twice, int number) {
@@ -244,7 +301,7 @@ public final class PlanCheck {
         }
         BitSet set = new BitSet();
         IntStream.of(members).forEach(set::set);
-        Map<Intent, Integer> mix = intents.mix(set);
+        Map<Intent, Integer> mix = what.intents().mix(set);
         int informational = mix.getOrDefault(Intent.INFORMATIONAL, 0);
         int others = mix.values().stream().mapToInt(count -> count).sum() - informational;
         if (Math.min(informational, others) >= MIXED * members.length && Math.min(informational, others) > 0) {

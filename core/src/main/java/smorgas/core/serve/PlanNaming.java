@@ -36,8 +36,12 @@ final class PlanNaming {
      * A name by the pattern of campaigns.
      *
      * @param part what the campaign does not share with others; empty if there is one only
+     * @param own what a hand calls it; empty for the pattern
      */
-    String campaign(String part, Set<String> taken) {
+    String campaign(String part, String own, Set<String> taken) {
+        if (!own.isEmpty()) {
+            return free(own, taken);
+        }
         boolean nowhere = !part.isEmpty() && !names.campaign().contains(PlanNames.PART);
         String pattern = nowhere ? names.campaign() + " " + PlanNames.PART : names.campaign();
         return free(filled(pattern, Map.of(PlanNames.PART, part, PlanNames.DATE, names.date())), taken);

@@ -3,11 +3,9 @@ package smorgas.core.serve;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -17,9 +15,9 @@ import java.util.stream.IntStream;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.AdTemplate;
-import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.OwnCampaign;
 import smorgas.core.recipe.PlanAds;
 import smorgas.core.recipe.PlanCampaigns;
 import smorgas.core.recipe.PlanNames;
@@ -27,6 +25,7 @@ import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
+import smorgas.core.serve.PlanParts.Part;
 import smorgas.core.sift.Standings;
 import smorgas.core.text.Formulas;
 import smorgas.core.value.Apart;
@@ -39,9 +38,6 @@ import smorgas.core.value.Worth;
  * ad groups.
  */
 public final class Planner {
-
-    /** What a campaign holds whose keywords have no tag or intent. */
-    private static final String REST = "other";
 
     /**
      * What a plan is made of.
@@ -119,103 +115,19 @@ public final class Planner {
     private List<Preview.Name> names(int most) {
         PlanNaming naming = new PlanNaming(settings.names());
         Set<String> taken = PlanNaming.none();
-        List<Part> parts = parts();
+        List<Part> parts = PlanParts.of(input, units);
         AdGroups adGroups = new AdGroups(
                 naming,
                 units.units().stream().map(unit -> List.<Plan.Negative>of()).toList(),
                 new ArrayList<>());
         List<Preview.Name> names = new ArrayList<>();
         for (int i = 0; i < Math.min(most, parts.size()); i++) {
-            String campaign = naming.campaign(parts.get(i).label(), taken);
+            String campaign =
+                    naming.campaign(parts.get(i).label(), said(parts.get(i)).name(), taken);
             adGroups.of(campaign, parts.get(i), Math.max(1, most / parts.size()))
                     .forEach(group -> names.add(new Preview.Name(campaign, group.name())));
         }
         return names;
-    }
-
-    /**
-     * A part of the plan that is a campaign.
-     *
-     * @param key tells it apart
-     * @param label what it does not share with others; empty if there is one only
-     * @param types the match types of its keywords
-     * @param pieces what it holds of each unit, by the number of the unit
-     */
-    private record Part(String key, String label, Set<MatchType> types, Map<Integer, int[]> pieces) {}
-
-    private List<Part> parts() {
-        PlanCampaigns.By by = settings.campaigns().by();
-        if (by == PlanCampaigns.By.MATCH_TYPE) {
-            return settings.matchTypes().stream()
-                    .map(type -> new Part(type.name(), label(type), EnumSet.of(type), whole()))
-                    .toList();
-        }
-        if (by == PlanCampaigns.By.ONE) {
-            return List.of(new Part("", "", settings.matchTypes(), whole()));
-        }
-        Map<String, Part> parts = new LinkedHashMap<>();
-        for (int number = 0; number < units.units().size(); number++) {
-            PlanUnits.Unit unit = units.units().get(number);
-            Map<String, List<Integer>> own = new LinkedHashMap<>();
-            for (int keyword : unit.keywords()) {
-                own.computeIfAbsent(key(by, unit, keyword), none -> new ArrayList<>())
-                        .add(keyword);
-            }
-            for (Map.Entry<String, List<Integer>> one : own.entrySet()) {
-                parts.computeIfAbsent(
-                                one.getKey(),
-                                key -> new Part(key, label(by, key), settings.matchTypes(), new LinkedHashMap<>()))
-                        .pieces()
-                        .put(
-                                number,
-                                one.getValue().stream()
-                                        .mapToInt(keyword -> keyword)
-                                        .toArray());
-            }
-        }
-        // Themes stand in the order of the plan, the most searched first; tags and intents in their own.
-        return by == PlanCampaigns.By.THEME
-                ? List.copyOf(parts.values())
-                : parts.values().stream()
-                        .sorted(Comparator.comparing((Part part) -> part.key().isEmpty())
-                                .thenComparing(Part::key))
-                        .toList();
-    }
-
-    private Map<Integer, int[]> whole() {
-        Map<Integer, int[]> all = new LinkedHashMap<>();
-        for (int number = 0; number < units.units().size(); number++) {
-            all.put(number, units.units().get(number).keywords());
-        }
-        return all;
-    }
-
-    private String key(PlanCampaigns.By by, PlanUnits.Unit unit, int keyword) {
-        return switch (by) {
-            case TAG ->
-                input.standings().tags().of(keyword).stream().findFirst().orElse("");
-            case INTENT -> input.intents().get().lead(keyword).map(Enum::name).orElse("");
-            case THEME ->
-                unit.group() < 0
-                        ? ""
-                        : input.groups()
-                                .tree()
-                                .node(input.groups()
-                                        .tree()
-                                        .at(unit.group(), settings.campaigns().depth()))
-                                .text();
-            case ONE, MATCH_TYPE -> "";
-        };
-    }
-
-    private static String label(PlanCampaigns.By by, String key) {
-        return key.isEmpty()
-                ? REST
-                : by == PlanCampaigns.By.INTENT ? Intent.valueOf(key).label() : key;
-    }
-
-    private static String label(MatchType type) {
-        return type.label().toLowerCase(Locale.ENGLISH);
     }
 
     private boolean oneType() {
@@ -223,7 +135,7 @@ public final class Planner {
     }
 
     private PlanCount counted() {
-        List<Part> parts = parts();
+        List<Part> parts = PlanParts.of(input, units);
         int campaigns = 0;
         long adGroups = 0;
         long rows = 0;
@@ -245,12 +157,13 @@ public final class Planner {
         List<List<Plan.Negative>> ofUnits = negatives(negatives, apart);
         List<Plan.HeldBack> heldBack = new ArrayList<>(units.heldBack());
         List<Plan.Campaign> campaigns = new ArrayList<>();
-        List<Plan.Negative> ofCampaign = negatives.ofCampaign();
+        List<Plan.Negative> ofAll = negatives.ofCampaigns();
         PlanNaming naming = new PlanNaming(settings.names());
         Set<String> taken = PlanNaming.none();
         AdGroups adGroups = new AdGroups(naming, ofUnits, heldBack);
-        for (Part part : parts()) {
-            String name = naming.campaign(part.label(), taken);
+        for (Part part : PlanParts.of(input, units)) {
+            OwnCampaign own = said(part);
+            String name = naming.campaign(part.label(), own.name(), taken);
             if (Formulas.runs(name)) {
                 heldBack(part, name, heldBack);
                 continue;
@@ -258,10 +171,17 @@ public final class Planner {
             List<Plan.AdGroup> all = adGroups.of(name, part, Integer.MAX_VALUE);
             // A plan of one campaign is one even if nothing is in it: it may have negatives.
             if (!all.isEmpty() || settings.campaigns().by() == PlanCampaigns.By.ONE) {
-                campaigns.add(new Plan.Campaign(name, all, ofCampaign));
+                List<Plan.Negative> leaving = own.negatives().isEmpty()
+                        ? ofAll
+                        : negatives.ofCampaign(part.key(), own.negatives(), ofAll, part.keywords());
+                campaigns.add(new Plan.Campaign(part.key(), name, all, leaving));
             }
         }
         return new Plan(campaigns, counted(campaigns), negatives.conflicts(), heldBack, notes(served));
+    }
+
+    private OwnCampaign said(Part part) {
+        return recipe.serving().campaigns().getOrDefault(part.key(), OwnCampaign.NONE);
     }
 
     /** A tag from before such names were refused may begin so. */
@@ -320,7 +240,7 @@ public final class Planner {
         private final List<Plan.HeldBack> heldBack;
         private final Inherited inherited = new Inherited(keywords);
         private final PlanPaging paging = new PlanPaging(settings.pages(), keywords, inherited);
-        private final PlanBidding bidding = new PlanBidding(settings.bids(), keywords, input.worth());
+        private final PlanBidding ofPlan = new PlanBidding(settings.bids(), keywords, input.worth());
         private final AdWriter writer = new AdWriter(recipe.serving().ads().words());
         private final boolean byIntent = settings.names().adGroup().contains(PlanNames.INTENT);
 
@@ -334,6 +254,8 @@ public final class Planner {
         List<Plan.AdGroup> of(String campaign, Part part, int most) {
             List<Plan.AdGroup> all = new ArrayList<>();
             Set<String> taken = PlanNaming.none();
+            OwnCampaign own = said(part);
+            PlanBidding bidding = own.ownBids() ? new PlanBidding(own.bids(), keywords, input.worth()) : ofPlan;
             List<Set<MatchType>> types = oneType()
                     ? part.types().stream().<Set<MatchType>>map(EnumSet::of).toList()
                     : List.of(part.types());
@@ -349,7 +271,8 @@ public final class Planner {
                                 fields(naming.cased(theme, unit.byHand()), campaign, part, type, some, all.size() + 1),
                                 oneType() ? PlanNames.MATCH_TYPE : "",
                                 taken);
-                        adGroup(name, theme, unit, piece.getKey(), some, type).ifPresent(all::add);
+                        adGroup(name, theme, unit, piece.getKey(), some, type, bidding)
+                                .ifPresent(all::add);
                     }
                 }
             }
@@ -369,7 +292,8 @@ public final class Planner {
             Map<String, String> fields = new LinkedHashMap<>();
             fields.put(PlanNames.CAMPAIGN, campaign);
             fields.put(PlanNames.PART, part.label());
-            fields.put(PlanNames.MATCH_TYPE, types.stream().map(Planner::label).collect(Collectors.joining(" ")));
+            fields.put(
+                    PlanNames.MATCH_TYPE, types.stream().map(PlanParts::label).collect(Collectors.joining(" ")));
             fields.put(PlanNames.INTENT, byIntent ? intent(some) : "");
             fields.put(PlanNames.NUMBER, String.valueOf(number));
             fields.put(PlanNames.DATE, settings.names().date());
@@ -378,19 +302,22 @@ public final class Planner {
             return fields;
         }
 
-        /** What most of them are for; of equal ones the first of the trade's five. */
         private String intent(int[] some) {
-            BitSet set = new BitSet();
-            Arrays.stream(some).forEach(set::set);
-            return input.intents().get().mix(set).entrySet().stream()
-                    .max(Map.Entry.<Intent, Integer>comparingByValue()
-                            .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
-                    .map(most -> most.getKey().label())
-                    .orElse(REST);
+            return input.intents()
+                    .get()
+                    .most(some)
+                    .map(most -> most.intent().label())
+                    .orElse(PlanParts.REST);
         }
 
         private Optional<Plan.AdGroup> adGroup(
-                String name, String theme, PlanUnits.Unit unit, int number, int[] some, Set<MatchType> types) {
+                String name,
+                String theme,
+                PlanUnits.Unit unit,
+                int number,
+                int[] some,
+                Set<MatchType> types,
+                PlanBidding bidding) {
             if (Formulas.runs(name)) {
                 String why = "is in an ad group whose name begins with " + name.charAt(0)
                         + ", which a spreadsheet would run as a formula; name it otherwise in Group";

@@ -12,7 +12,6 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
-import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Span;
 import smorgas.core.recipe.Standing;
@@ -132,7 +131,11 @@ final class Report {
                         groups.name(group),
                         count(members.length),
                         count(groups.searches(group)),
-                        intent(members),
+                        what.intents()
+                                .get()
+                                .most(members)
+                                .map(most -> most.intent().label())
+                                .orElse(""),
                         IntStream.of(members)
                                 .boxed()
                                 .sorted((a, b) -> Long.compare(groups.searched(b), groups.searched(a)))
@@ -149,15 +152,6 @@ final class Report {
         if (groups.grouping().size() > MOST_GROUPS) {
             say("The " + count(MOST_GROUPS) + " most searched of them; the plan has all.");
         }
-    }
-
-    private String intent(int[] members) {
-        BitSet set = new BitSet();
-        IntStream.of(members).forEach(set::set);
-        return what.intents().get().mix(set).entrySet().stream()
-                .max(Map.Entry.<Intent, Integer>comparingByValue())
-                .map(most -> most.getKey().label())
-                .orElse("");
     }
 
     private void plan() {

@@ -1,7 +1,9 @@
 package smorgas.core.value;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -330,5 +332,22 @@ public final class Intents {
         Map<Intent, Integer> mix = new EnumMap<>(Intent.class);
         some.stream().forEach(keyword -> lead(keyword).ifPresent(intent -> mix.merge(intent, 1, Integer::sum)));
         return mix;
+    }
+
+    /**
+     * What most of some keywords are for.
+     *
+     * @param keywords how many of them
+     */
+    public record Most(Intent intent, int keywords) {}
+
+    /** What most of some keywords are for; of equal ones the first of the trade's five; empty if of none it is known. */
+    public Optional<Most> most(int[] some) {
+        BitSet set = new BitSet();
+        Arrays.stream(some).forEach(set::set);
+        return mix(set).entrySet().stream()
+                .max(Map.Entry.<Intent, Integer>comparingByValue()
+                        .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
+                .map(most -> new Most(most.getKey(), most.getValue()));
     }
 }

@@ -2,6 +2,7 @@ package smorgas.core.serve;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -12,17 +13,21 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.board.Board;
+import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
+import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.OwnCampaign;
 import smorgas.core.recipe.PlanBids;
 import smorgas.core.recipe.PlanCampaigns;
 import smorgas.core.recipe.PlanGroups;
@@ -112,6 +117,95 @@ class PlanStructuresTest {
                 .containsExactly("Campaign 1 phrase", "Campaign 1 exact");
         assertThat(types.plan().campaigns().getFirst().adGroups().getFirst().keywords())
                 .allMatch(served -> served.matchTypes().equals(Set.of(MatchType.PHRASE)));
+    }
+
+    @Test
+    void aKeywordIsInTheCampaignOfEachMarketThatItsListsAreOf() {
+        Board board = Board.of(
+                List.of(
+                        market(1, "Ireland", "bee hive\nflat hive"),
+                        market(2, "Malta", "bee hive"),
+                        market(3, "", "old hive")),
+                Recipe.of(
+                        List.of(
+                                group("hives", "bee hive", "flat hive", "old hive"),
+                                new ServeEntry.PlanSettingsChosen(
+                                        PLAN.with(PlanCampaigns.by(PlanCampaigns.By.MARKET)))),
+                        "en"));
+        assertThat(board.plan().campaigns())
+                .extracting(Plan.Campaign::name, one -> one.adGroups().getFirst().keywords().stream()
+                        .map(Plan.Served::keyword)
+                        .toList())
+                .containsExactly(
+                        tuple("Campaign 1 Ireland", List.of("bee hive", "flat hive")),
+                        tuple("Campaign 1 Malta", List.of("bee hive")),
+                        tuple("Campaign 1 other", List.of("old hive")));
+        assertThat(board.planCount()).isEqualTo(board.plan().count()).isEqualTo(new PlanCount(3, 3, 3, 8));
+        assertThat(board.check()).noneMatch(one -> one.kind() == PlanCheck.Kind.TWICE);
+    }
+
+    private static Lines market(long basket, String market, String keywords) {
+        return TestLists.lines(basket, "keyword\n" + keywords + "\n")
+                .described(new BasketInfo("list " + basket, BasketInfo.Kind.OTHER, "", "", market, "", "", ""));
+    }
+
+    @Test
+    void aCampaignHasItsOwnNameBidsAndNegativesAndKeepsThemWhateverElseIsChosen() {
+        Entry free = new ServeEntry.NegativesSaid(List.of(
+                new ServeEntry.Said("free", "", ServeEntry.Say.PHRASE),
+                new ServeEntry.Said("used", "", ServeEntry.Say.PHRASE)));
+        Entry own = new ServeEntry.CampaignSaid(
+                "MATCH_TYPE:EXACT",
+                new OwnCampaign(
+                        "Sure ones",
+                        true,
+                        new PlanBids(PlanBids.From.CPC, 0, 100, 0, 0),
+                        Stream.of("[toy hive]", "\"plastic\"", "bee hive")
+                                .map(ServeEntry.Said::written)
+                                .collect(Collectors.collectingAndThen(Collectors.toList(), list -> {
+                                    list.add(new ServeEntry.Said("used", "", ServeEntry.Say.NEVER));
+                                    return list;
+                                }))));
+        PlanSettings byType =
+                PLAN.with(PlanCampaigns.by(PlanCampaigns.By.MATCH_TYPE)).with(PlanBids.fixed(150_000));
+        Plan plan = board(byType, free, own).plan();
+        Plan.Campaign phrase = plan.campaigns().getFirst();
+        Plan.Campaign exact = plan.campaigns().getLast();
+        assertThat(exact.name()).isEqualTo("Sure ones");
+        assertThat(phrase.adGroups().getFirst().bid()).isEqualTo("0.15");
+        assertThat(exact.adGroups().getFirst().keywords())
+                .extracting(Plan.Served::bidMicros)
+                .containsExactly(610_000L, 800_000L, 100_000L);
+        assertThat(phrase.negatives()).extracting(Plan.Negative::keyword).containsExactly("free", "used");
+        assertThat(exact.negatives())
+                .containsExactly(
+                        new Plan.Negative("free", MatchType.PHRASE),
+                        new Plan.Negative("toy hive", MatchType.EXACT),
+                        new Plan.Negative("plastic", MatchType.PHRASE));
+        // "bee hive" would block three keywords of its own campaign.
+        assertThat(plan.conflicts())
+                .singleElement()
+                .extracting(Plan.Conflict::campaign, Plan.Conflict::word, Plan.Conflict::blocks)
+                .containsExactly("MATCH_TYPE:EXACT", "bee hive", 3);
+        assertThat(names(board(PLAN, own))).allMatch(name -> name.startsWith("Campaign 1 /"));
+        assertThatThrownBy(() -> new OwnCampaign("x", false, PlanBids.fixed(1), List.of()))
+                .isInstanceOf(Refusal.class);
+    }
+
+    @Test
+    void whatABroaderKeywordElsewhereWouldAnswerIsFoundUntilNegativesSteerIt() {
+        Entry[] two = {group("hives", "bee hive", "buy bee hive"), group("guides", "how to build a bee hive")};
+        PlanCheck.Finding found = board(PLAN, two).check().stream()
+                .filter(one -> one.kind() == PlanCheck.Kind.SHADOWED)
+                .findFirst()
+                .orElseThrow();
+        assertThat(found.samples()).containsExactly("how to build a bee hive");
+        assertThat(found.searches()).isEqualTo(200);
+        assertThat(board(PLAN, two[0], two[1], new ServeEntry.GroupsKeptApart(true))
+                        .check())
+                .noneMatch(one -> one.kind() == PlanCheck.Kind.SHADOWED);
+        assertThat(board(PLAN.with(Set.of(MatchType.EXACT)), two).check())
+                .noneMatch(one -> one.kind() == PlanCheck.Kind.SHADOWED);
     }
 
     @Test

@@ -18,7 +18,6 @@ import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Standing;
 
 /** What the Group page shows of a result, be it adopted or a preview. */
@@ -311,14 +310,12 @@ final class GroupViews {
 
     /** What most of its keywords are for, and the share of these. */
     private Part intent(int group) {
-        BitSet members = new BitSet();
-        java.util.Arrays.stream(grouping.members().row(group)).forEach(members::set);
-        return board.intents().mix(members).entrySet().stream()
-                .max(Map.Entry.<Intent, Integer>comparingByValue()
-                        .thenComparing(entry -> -entry.getKey().ordinal()))
+        int[] members = grouping.members().row(group);
+        return board.intents()
+                .most(members)
                 .map(most -> new Part(
-                        most.getKey().label(),
-                        Show.percent(most.getValue() / (double) members.cardinality()) + " of its keywords",
+                        most.intent().label(),
+                        Show.percent(most.keywords() / (double) members.length) + " of its keywords",
                         ""))
                 .orElse(new Part("", "", ""));
     }

@@ -5,11 +5,17 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.sift.SiftQuery;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Standing;
 import smorgas.core.serve.PlanCheck;
 
 /** What the check found, in sentences, each with what mends it. */
@@ -37,7 +43,17 @@ final class Checks {
             String at,
             String act,
             String link,
-            String linkWords) {}
+            String linkWords,
+            List<Twice> twice) {}
+
+    /** A keyword of several ad groups, each of which can be the one that keeps it. */
+    record Twice(String keyword, List<Place> places) {}
+
+    /** A group by its key and its name. */
+    record Place(String key, String name) {}
+
+    /** So many keywords are settled one by one at a time. */
+    private static final int MOST_TWICE = 50;
 
     private record Words(String one, String many, String why) {}
 
@@ -46,6 +62,12 @@ final class Checks {
             Map.entry(
                     PlanCheck.Kind.TWICE,
                     new Words("keyword is", "keywords are", "in two ad groups, which bid against each other")),
+            Map.entry(
+                    PlanCheck.Kind.SHADOWED,
+                    new Words(
+                            "keyword is",
+                            "keywords are",
+                            "answered by a broader one of another ad group too, and no negative steers them")),
             Map.entry(
                     PlanCheck.Kind.NO_BID,
                     new Words("keyword has", "keywords have", "no bid, for its figure is unknown")),
@@ -98,9 +120,43 @@ final class Checks {
                     one.adGroups().isEmpty() ? "" : at(one.adGroups().getFirst()),
                     act(one.kind()),
                     link(one.kind(), base),
-                    linkWords(one.kind())));
+                    linkWords(one.kind()),
+                    one.kind() == PlanCheck.Kind.TWICE ? twice(board) : List.of()));
         }
         return checks;
+    }
+
+    private static List<Twice> twice(Board board) {
+        Groups groups = board.groups();
+        SortedMap<String, Twice> found = new TreeMap<>();
+        for (int group = 0; group < groups.grouping().size(); group++) {
+            for (int keyword : groups.grouping().also().row(group)) {
+                String text = board.keywords().text(keyword);
+                if (board.standings().of(keyword) != Standing.DROPPED) {
+                    found.computeIfAbsent(text, none -> new Twice(text, places(groups, keyword)));
+                }
+            }
+        }
+        return found.values().stream().limit(MOST_TWICE).toList();
+    }
+
+    /** The groups that a keyword is in, its own first. */
+    static List<Place> places(Groups groups, int keyword) {
+        Grouping grouping = groups.grouping();
+        List<Place> places = new ArrayList<>();
+        if (grouping.groupOf(keyword) >= 0) {
+            places.add(place(groups, grouping.groupOf(keyword)));
+        }
+        for (int group = 0; group < grouping.size(); group++) {
+            if (IntStream.of(grouping.also().row(group)).anyMatch(one -> one == keyword)) {
+                places.add(place(groups, group));
+            }
+        }
+        return places;
+    }
+
+    private static Place place(Groups groups, int group) {
+        return new Place(groups.grouping().key(group), groups.name(group));
     }
 
     private static String at(int adGroup) {
@@ -111,6 +167,7 @@ final class Checks {
         return switch (kind) {
             case HELD_BACK -> "Drop them";
             case SINGLE -> "They join their neighbour";
+            case SHADOWED -> "Keep all apart by negatives";
             case LEFTOVERS -> "Serve them too";
             default -> "";
         };
@@ -123,9 +180,9 @@ final class Checks {
             case NO_AD, THIN_AD, CUT_TEXT, OPEN_FIELD -> base + "/ads";
             case NO_PAGE -> "#pages";
             case NO_BID -> "#bids";
-            case TWICE -> base + "/negatives";
+            case SHADOWED -> base + "/negatives";
             case NO_SEARCHES -> base + "/sift" + SiftQuery.urlOf(new Condition.FigureUnknown(Figure.SEARCHES));
-            case HELD_BACK, SINGLE, SAME_NAME, LEFTOVERS -> "";
+            case HELD_BACK, TWICE, SINGLE, SAME_NAME, LEFTOVERS -> "";
         };
     }
 
@@ -136,9 +193,9 @@ final class Checks {
             case NO_AD, THIN_AD, CUT_TEXT, OPEN_FIELD -> "To the ads";
             case NO_PAGE -> "Choose pages";
             case NO_BID -> "Choose bids";
-            case TWICE -> "Keep them apart";
+            case SHADOWED -> "One by one";
             case NO_SEARCHES -> "Show them";
-            case HELD_BACK, SINGLE, SAME_NAME, LEFTOVERS -> "";
+            case HELD_BACK, TWICE, SINGLE, SAME_NAME, LEFTOVERS -> "";
         };
     }
 }

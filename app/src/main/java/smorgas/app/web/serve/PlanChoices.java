@@ -43,6 +43,16 @@ final class PlanChoices {
         return new PlanChoices(fields, adopted, decimals).settings();
     }
 
+    /**
+     * A rule of bids that some fields ask for.
+     *
+     * @param known what holds where a field is not there
+     * @throws Refusal with a sentence, if a field cannot be meant
+     */
+    static PlanBids bids(MultiValueMap<String, String> fields, PlanBids known, Decimals decimals) {
+        return new PlanChoices(fields, PlanSettings.standard().with(known), decimals).bids();
+    }
+
     private PlanSettings settings() {
         PlanCampaigns.By by = choice(
                 PlanCampaigns.By.class, "campaignsBy", adopted.campaigns().by());

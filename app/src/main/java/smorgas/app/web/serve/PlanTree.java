@@ -32,9 +32,18 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
      * A campaign or an ad group.
      *
      * @param number of the ad group in the whole plan, from 0; -1 for a campaign
+     * @param key of a campaign
      * @param keywords how many, in words
      */
-    record Line(int number, String name, String keywords, String bid, String page, String negatives, boolean open) {}
+    record Line(
+            int number,
+            String key,
+            String name,
+            String keywords,
+            String bid,
+            String page,
+            String negatives,
+            boolean open) {}
 
     /**
      * What an ad group holds.
@@ -80,6 +89,7 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
                 if (here) {
                     lines.add(new Line(
                             number,
+                            "",
                             group.name(),
                             Show.count(group.keywords().size()),
                             bid(group),
@@ -114,6 +124,7 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
                 .sum();
         return new Line(
                 -1,
+                campaign.key(),
                 campaign.name(),
                 Show.count(keywords),
                 "",
@@ -138,7 +149,8 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
         return high == 0 ? group.bid() : low == high ? money(low) : money(low) + "\u2013" + money(high);
     }
 
-    private static String money(long micros) {
+    /** A bid as its field shows it; empty for none. */
+    static String money(long micros) {
         return micros == 0 ? "" : Csv.amount(micros, Figure.CPC.scale());
     }
 

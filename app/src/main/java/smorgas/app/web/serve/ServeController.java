@@ -24,12 +24,12 @@ import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.OpenProject;
+import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.PlanBids;
 import smorgas.core.recipe.PlanCampaigns;
 import smorgas.core.recipe.PlanGroups;
 import smorgas.core.recipe.PlanNames;
@@ -38,7 +38,6 @@ import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
-import smorgas.core.serve.Csv;
 import smorgas.core.serve.Handover;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCheck;
@@ -75,6 +74,7 @@ class ServeController {
     record ServePage(
             Choices choices,
             PlanTree tree,
+            List<CampaignForm> campaign,
             String rowCount,
             String campaigns,
             String adGroups,
@@ -93,11 +93,8 @@ class ServeController {
     /** The choices as their form shows them. */
     record Choices(
             PlanSettings settings,
-            String bid,
-            String step,
-            String cap,
+            CampaignForm.BidFields bids,
             List<MatchType> matchTypes,
-            PlanBids.From[] bidsFrom,
             PlanCampaigns.By[] campaignsBy,
             PlanGroups.Small[] small,
             PlanNames.Letters[] letters,
@@ -112,26 +109,26 @@ class ServeController {
             @PathVariable long id,
             @RequestParam(defaultValue = "0") int open,
             @RequestParam(defaultValue = "0") int from,
+            @RequestParam(name = "campaign", defaultValue = "") String key,
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
         Plan plan = board.plan();
-        Map<String, Serving.Own> own = board.recipe().serving().own();
+        Serving serving = board.recipe().serving();
+        List<CampaignForm> opened = CampaignForm.of(plan, serving, key);
         Shown.in(
                 model,
                 new ServePage(
                         choices(board),
-                        PlanTree.of(plan, Math.max(0, open), Math.max(0, from), own),
+                        PlanTree.of(plan, opened.isEmpty() ? Math.max(0, open) : -1, Math.max(0, from), serving.own()),
+                        opened,
                         Show.count(plan.count().rows(), "row", "rows"),
                         Show.count(plan.count().campaigns(), "campaign", "campaigns"),
                         Show.count(plan.count().adGroups(), "ad group", "ad groups"),
                         Show.count(plan.count().keywords(), "keyword", "keywords"),
                         plan.count().rows() == 0,
                         expected(board, board.served()),
-                        plan.campaigns().stream()
-                                .limit(1)
-                                .flatMap(campaign -> campaign.negatives().stream())
-                                .toList(),
+                        plan.negatives().distinct().toList(),
                         plan.adGroupNegatives(),
                         plan.conflicts(),
                         plan.heldBack().stream().limit(MOST).toList(),
@@ -148,11 +145,8 @@ class ServeController {
         var standings = board.standings();
         return new Choices(
                 settings,
-                money(settings.bids().micros()),
-                money(settings.bids().stepMicros()),
-                money(settings.bids().capMicros()),
+                CampaignForm.BidFields.of(settings.bids()),
                 List.of(MatchType.values()),
-                PlanBids.From.values(),
                 PlanCampaigns.By.values(),
                 PlanGroups.Small.values(),
                 PlanNames.Letters.values(),
@@ -161,10 +155,6 @@ class ServeController {
                 Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)),
                 Show.count(board.groups().grouping().leftovers()),
                 DEPTHS);
-    }
-
-    private static String money(long micros) {
-        return micros == 0 ? "" : Csv.amount(micros, Figure.CPC.scale());
     }
 
     /** What everything that is served may bring together; a keyword in two ad groups counts once. */
@@ -240,6 +230,14 @@ class ServeController {
         return act.done(recipe -> new ServeEntry.AdGroupSaid(group, PlanChoices.micros(ownBid, decimals), ownPage));
     }
 
+    /** Name, bids and negatives of one campaign. */
+    @PostMapping("/projects/{id}/serve/campaign")
+    String campaign(Act act, @RequestParam("key") String key, @RequestParam MultiValueMap<String, String> fields) {
+        Decimals decimals = Decimals.of(act.project().language());
+        return act.done(recipe -> new ServeEntry.CampaignSaid(
+                key, CampaignForm.read(fields, recipe.serving().plan().bids(), decimals)));
+    }
+
     /** Everything that the check has found of a kind is mended. */
     @PostMapping("/projects/{id}/serve/mend")
     String mend(Act act, @RequestParam PlanCheck.Kind kind) {
@@ -263,12 +261,40 @@ class ServeController {
                             Math.max(2, groups.smallest()),
                             PlanGroups.Small.INTO_NEIGHBOUR,
                             groups.withKept())));
+                case SHADOWED -> new ServeEntry.GroupsKeptApart(true);
                 case LEFTOVERS ->
                     new ServeEntry.PlanSettingsChosen(plan.with(new PlanGroups(
                             groups.keptOnly(), true, groups.smallest(), groups.small(), groups.withKept())));
                 default -> throw new Refusal("Nothing mends all of that at once");
             };
         });
+    }
+
+    /** A keyword of several ad groups stays in one of them. */
+    @PostMapping("/projects/{id}/serve/keep")
+    String keep(Act act, @RequestParam String keyword, @RequestParam String in) {
+        Board board = act.snapshot().board();
+        List<String> texts = List.of(Tidy.of(keyword));
+        List<String> also = board.keywords().otherSpellings(texts);
+        List<String> places = board.keywords()
+                .find(texts.getFirst())
+                .map(number -> Checks.places(board.groups(), number).stream()
+                        .map(Checks.Place::key)
+                        .toList())
+                .orElse(List.of());
+        if (places.size() < 2 || !places.contains(in)) {
+            return act.back(new Outcome.NoChange("That keyword is in one ad group only by now."));
+        }
+        // Its own group comes first; what is left of the others goes, so that of two it is one act.
+        List<String> others =
+                places.stream().skip(1).filter(key -> !key.equals(in)).toList();
+        boolean moves = !in.equals(places.getFirst());
+        for (String other : moves ? others : others.subList(0, others.size() - 1)) {
+            act.make(recipe -> new GroupPin.KeywordsAlsoIn(texts, also, other, false));
+        }
+        return act.done(recipe -> moves
+                ? new GroupPin.KeywordsPlaced(texts, also, in)
+                : new GroupPin.KeywordsAlsoIn(texts, also, others.getLast(), false));
     }
 
     /** A negative that blocks what is served is meant, or is not. */

@@ -33,7 +33,7 @@ class PlanTreeTest {
             for (int i = 0; i < count; i++) {
                 groups.add(adGroup("g" + number++, 450_000, 0, 0));
             }
-            campaigns.add(new Plan.Campaign("c" + campaigns.size(), groups, List.of()));
+            campaigns.add(new Plan.Campaign("TAG:" + campaigns.size(), "c" + campaigns.size(), groups, List.of()));
         }
         return new Plan(campaigns, new PlanCount(2, number, 2 * number, 2L * number), List.of(), List.of(), List.of());
     }
@@ -64,6 +64,7 @@ class PlanTreeTest {
     void bidsOfKeywordsAreToldAsARangeAndWhatAHandSaidStandsInItsFields() {
         Plan plan = new Plan(
                 List.of(new Plan.Campaign(
+                        "ONE:",
                         "c",
                         List.of(
                                 adGroup("range", 0, 200_000, 350_000),

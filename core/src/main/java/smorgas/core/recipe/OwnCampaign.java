@@ -1,0 +1,35 @@
+package smorgas.core.recipe;
+
+import java.util.List;
+import smorgas.core.text.Characters;
+import smorgas.core.text.Refusal;
+
+/**
+ * What a hand said of one campaign, beside what the plan says of all.
+ *
+ * @param name at most 255 characters; empty for as the plan names it
+ * @param ownBids whether its bids go by a rule of its own
+ * @param bids that rule; {@link PlanBids#NONE} if there is none
+ * @param negatives that leave in it too, or, of those that all campaigns share, never leave in it
+ */
+public record OwnCampaign(String name, boolean ownBids, PlanBids bids, List<ServeEntry.Said> negatives) {
+
+    /** Nothing said. */
+    public static final OwnCampaign NONE = new OwnCampaign("", false, PlanBids.NONE, List.of());
+
+    private static final int LONGEST = 255;
+
+    public OwnCampaign {
+        name = name.strip();
+        negatives = List.copyOf(negatives);
+        if (Characters.count(name) > LONGEST) {
+            throw new Refusal("The name of a campaign has at most 255 characters");
+        }
+        if (!ownBids && !bids.equals(PlanBids.NONE)) {
+            throw new Refusal("Say that the campaign bids by a rule of its own");
+        }
+        if (negatives.stream().anyMatch(said -> !said.group().isEmpty())) {
+            throw new Refusal("A negative of a campaign is one of no group");
+        }
+    }
+}
