@@ -54,7 +54,9 @@ class RoomsTest {
                             "core.sift",
                             "core.value",
                             "core.group",
-                            "core.group.read")),
+                            "core.group.read",
+                            "core.draw")),
+            Map.entry("core.draw", Set.of("core.group", "core.group.read")),
             Map.entry(
                     "core.board",
                     Set.of(

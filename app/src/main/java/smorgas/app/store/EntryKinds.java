@@ -95,6 +95,7 @@ final class EntryKinds {
             new Kind("promise", 1, ValueEntry.PromiseSet.class),
             new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
             new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
+            new Kind("project-noted", 1, NoteEntry.ProjectNoted.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));
 
     private static final Map<Class<? extends Entry>, Kind> BY_TYPE =

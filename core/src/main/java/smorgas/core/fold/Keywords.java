@@ -361,14 +361,16 @@ public final class Keywords {
     /**
      * A basket that was folded.
      *
+     * @param market where it is of; empty if unknown
      * @param brings whether it brings keywords, or only tells about them
      */
-    public record Gathered(String name, BasketInfo.Kind kind, int lines, boolean brings) {}
+    public record Gathered(String name, BasketInfo.Kind kind, String market, int lines, boolean brings) {}
 
     /** What was gathered, in order. */
     public List<Gathered> gathered() {
         return baskets.stream()
-                .map(lines -> new Gathered(lines.name(), lines.info().kind(), lines.size(), lines.brings()))
+                .map(lines -> new Gathered(
+                        lines.name(), lines.info().kind(), lines.info().market(), lines.size(), lines.brings()))
                 .toList();
     }
 

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Set;
 import smorgas.core.text.Refusal;
 
-/** An entry by which something is written down beside a keyword or a group; nothing follows from it. */
+/** An entry by which something is written down beside a keyword, a group or the project; nothing follows from it. */
 public sealed interface NoteEntry extends Entry {
 
     /** The most characters of a note. */
@@ -56,6 +56,27 @@ public sealed interface NoteEntry extends Entry {
         @Override
         public String sentence() {
             return said(note, group);
+        }
+    }
+
+    /**
+     * On the project; it stands in what people are given to read.
+     *
+     * @param note at most {@value NoteEntry#LONGEST} characters; empty takes the note away
+     */
+    record ProjectNoted(String note) implements NoteEntry {
+        public ProjectNoted {
+            note = bounded(note);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("project note");
+        }
+
+        @Override
+        public String sentence() {
+            return note.isEmpty() ? "Took the note on the project away" : "Noted on the project: " + note;
         }
     }
 

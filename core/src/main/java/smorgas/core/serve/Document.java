@@ -1,6 +1,7 @@
 package smorgas.core.serve;
 
 import java.util.List;
+import smorgas.core.draw.Drawing;
 
 /**
  * What people read, before it is a page, a text or a print.
@@ -18,6 +19,9 @@ record Document(String title, List<Block> blocks) {
 
     /** Begins a section. */
     record Heading(String text) implements Block {}
+
+    /** Something drawn. */
+    record Picture(Drawing drawing) implements Block {}
 
     /** Sentences. */
     record Paragraph(String text) implements Block {}

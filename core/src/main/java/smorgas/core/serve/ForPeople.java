@@ -2,9 +2,15 @@ package smorgas.core.serve;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.util.List;
+import java.util.function.BiConsumer;
 import java.util.function.Function;
+import org.dhatim.fastexcel.Workbook;
+import smorgas.core.draw.Drawing;
+import smorgas.core.draw.PngDrawing;
+import smorgas.core.draw.SvgDrawing;
 
 /** What leaves for people: the report and the plan of pages, as page, text, table and print. */
 final class ForPeople {
@@ -15,13 +21,30 @@ final class ForPeople {
                     "Report, a page of its own",
                     "text/html",
                     (what, to) -> HtmlDocument.write(Report.of(what), "en", to)),
-            new Print("plan-report.pdf", "Report, PDF", Report::of),
+            new Binary(
+                    "plan-report.pdf",
+                    "Report, PDF",
+                    "application/pdf",
+                    (what, to) -> PdfDocument.write(Report.of(what), to)),
+            new Binary(
+                    "plan-report.docx",
+                    "Report, DOCX to edit",
+                    "application/vnd.openxmlformats-officedocument.wordprocessingml.document",
+                    (what, to) -> DocxDocument.write(Report.of(what), to)),
             new Text(
                     "plan-report.md",
                     "Report, Markdown",
                     "text/markdown",
                     (what, to) -> MarkdownDocument.write(Report.of(what), to)),
+            vector("flow", "From lines to plan", Pictures::flow),
+            raster("flow", "From lines to plan", Pictures::flow),
+            vector("map", "Map of the groups", Pictures::map),
+            raster("map", "Map of the groups", Pictures::map),
+            vector("lists", "What the lists share", Pictures::overlap),
+            raster("lists", "What the lists share", Pictures::overlap),
             new Text("plan-of-pages.csv", "Pages to write, CSV", "text/csv", ForPeople::pages),
+            new Binary(
+                    "plan-of-pages.xlsx", "Pages to write, XLSX", PlanWorkbook.MEDIA_TYPE, ForPeople::pagesAsWorkbook),
             new Text(
                     "plan-of-pages.md",
                     "Pages to write, Markdown",
@@ -42,6 +65,24 @@ final class ForPeople {
         csv.row(PagePlan.HEADINGS.toArray(String[]::new));
         PagePlan.rows(what).forEach(row -> csv.row(row.toArray(String[]::new)));
         csv.flush();
+    }
+
+    private static void pagesAsWorkbook(Handover what, OutputStream to) {
+        try {
+            Workbook book = Sheet.book(to);
+            Sheet sheet = new Sheet(book, "Pages", PagePlan.HEADINGS, PagePlan.WIDTHS);
+            for (List<String> row : PagePlan.rows(what)) {
+                Object[] cells = row.toArray();
+                for (int column = cells.length - PagePlan.NUMBERS; column < cells.length; column++) {
+                    cells[column] = row.get(column).isEmpty() ? "" : Long.valueOf(row.get(column));
+                }
+                sheet.row(cells);
+            }
+            sheet.finish();
+            book.finish();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static final class Text extends TextFormat {
@@ -73,20 +114,42 @@ final class ForPeople {
         }
 
         @Override
+        public For use() {
+            return type.startsWith("image") ? For.PICTURES : For.PEOPLE;
+        }
+
+        @Override
         void write(Handover what, Writer to) throws IOException {
             writing.write(what, to);
         }
     }
 
-    private record Print(String file, String label, Function<Handover, Document> made) implements PlanFormat {
+    private static PlanFormat vector(String name, String label, Function<Handover, Drawing> drawn) {
+        return new Text(
+                "plan-picture-" + name + ".svg",
+                label + ", SVG",
+                "image/svg+xml",
+                (what, to) -> SvgDrawing.write(drawn.apply(what), to));
+    }
+
+    private static PlanFormat raster(String name, String label, Function<Handover, Drawing> drawn) {
+        return new Binary(
+                "plan-picture-" + name + ".png",
+                label + ", PNG",
+                "image/png",
+                (what, to) -> PngDrawing.write(drawn.apply(what), to));
+    }
+
+    private record Binary(String file, String label, String mediaType, BiConsumer<Handover, OutputStream> writing)
+            implements PlanFormat {
         @Override
-        public String mediaType() {
-            return "application/pdf";
+        public For use() {
+            return mediaType.startsWith("image") ? For.PICTURES : For.PEOPLE;
         }
 
         @Override
         public void write(Handover what, OutputStream to) {
-            PdfDocument.write(made.apply(what), to);
+            writing.accept(what, to);
         }
     }
 }

@@ -3,17 +3,19 @@ package smorgas.core.serve;
 import java.io.IOException;
 import java.io.Writer;
 import org.apache.commons.text.StringEscapeUtils;
+import smorgas.core.draw.SvgDrawing;
 
 /** A document as one HTML file that needs nothing beside it and asks the network for nothing. */
 final class HtmlDocument {
 
     private static final String STYLE = "body{font:15px/1.5 system-ui,sans-serif;color:#2c2520;background:#fffefa;"
             + "max-width:60rem;margin:2rem auto;padding:0 1rem}h1{font-size:1.7rem}h2{font-size:1.2rem;margin-top:2rem}"
+            + "figure{margin:1rem 0}figure svg{width:100%;height:auto}figcaption{font-size:.9rem;color:#6b5f53}"
             + "table{border-collapse:collapse;width:100%}th{text-align:left;font-size:.9rem}th,td{padding:.25rem .6rem .25rem 0;"
             + "border-bottom:1px solid #ddd2c2;vertical-align:top;overflow-wrap:anywhere}"
             + ".n{text-align:right;white-space:nowrap;font-variant-numeric:tabular-nums}footer{margin-top:3rem;color:#6b5f53}"
             + "@media(prefers-color-scheme:dark){body{color:#e9e0d4;background:#1f1b17}th,td{border-color:#4a4038}"
-            + "footer{color:#b3a697}}";
+            + "footer,figcaption{color:#b3a697}}";
 
     private HtmlDocument() {}
 
@@ -26,6 +28,11 @@ final class HtmlDocument {
             switch (block) {
                 case Document.Heading heading -> to.write("<h2>" + escaped(heading.text()) + "</h2>\n");
                 case Document.Paragraph paragraph -> to.write("<p>" + escaped(paragraph.text()) + "</p>\n");
+                case Document.Picture picture -> {
+                    to.write("<figure>");
+                    SvgDrawing.write(picture.drawing(), to);
+                    to.write("<figcaption>" + escaped(picture.drawing().tells()) + "</figcaption></figure>\n");
+                }
                 case Document.Table table -> table(table, to);
             }
         }

@@ -17,6 +17,8 @@ final class MarkdownDocument {
             switch (block) {
                 case Document.Heading heading -> to.write("## " + escaped(heading.text()) + "\n");
                 case Document.Paragraph paragraph -> to.write(escaped(paragraph.text()) + "\n");
+                case Document.Picture picture ->
+                    to.write(escaped(picture.drawing().tells()) + "\n");
                 case Document.Table table -> table(table, to);
             }
         }

@@ -20,6 +20,12 @@ final class PagePlan {
     static final List<String> HEADINGS = List.of(
             "Page", "Working title", "Main keyword", "Other keywords", "Questions", "Intent", "Searches", "Worth");
 
+    /** Of columns, in letters. */
+    static final List<Integer> WIDTHS = List.of(50, 36, 36, 70, 70, 16, 12, 12);
+
+    /** The last columns are numbers. */
+    static final int NUMBERS = 2;
+
     private static final int OTHERS = 12;
     private static final int QUESTIONS = 8;
 
@@ -105,7 +111,7 @@ final class PagePlan {
                 List.of(new Document.Table(
                         HEADINGS,
                         IntStream.range(0, HEADINGS.size())
-                                .mapToObj(column -> column >= HEADINGS.size() - 2)
+                                .mapToObj(column -> column >= HEADINGS.size() - NUMBERS)
                                 .toList(),
                         List.of(4, 3, 3, 5, 5, 2, 2, 2),
                         rows(what))));

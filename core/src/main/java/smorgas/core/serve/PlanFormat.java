@@ -22,9 +22,28 @@ public interface PlanFormat {
         return false;
     }
 
-    /** Whether it holds only one kind of what is in the plan. */
-    default boolean part() {
-        return false;
+    /** For what a format is. */
+    enum For {
+        PLATFORMS("For ad platforms and programs"),
+        /** One kind of what is in the plan only. */
+        PARTS("CSV, a file each"),
+        PEOPLE("For people"),
+        PICTURES("Pictures");
+
+        private final String label;
+
+        For(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** For what it is. */
+    default For use() {
+        return For.PLATFORMS;
     }
 
     /** Whether a batch run writes it without being asked. */

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import smorgas.core.gather.Lines;
+import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.MatchType;
@@ -46,12 +46,14 @@ final class PlanParts {
     private final List<PlanUnits.Unit> units;
     private final PlanSettings settings;
     private final PlanCampaigns.By by;
+    private final List<Keywords.Gathered> lists;
 
     private PlanParts(Planner.Input input, PlanUnits units) {
         this.input = input;
         this.units = units.units();
         this.settings = input.recipe().serving().plan();
         this.by = settings.campaigns().by();
+        this.lists = input.keywords().gathered();
     }
 
     /** In the order of the plan: themes as they are searched, tags, intents and markets in their own. */
@@ -127,10 +129,9 @@ final class PlanParts {
     }
 
     private Collection<String> markets(int keyword) {
-        List<Lines> baskets = input.keywords().baskets();
         List<String> markets = new ArrayList<>();
         input.keywords().basketPlaces(keyword).stream().forEach(place -> {
-            String market = baskets.get(place).info().market();
+            String market = lists.get(place).market();
             if (!market.isEmpty() && markets.stream().noneMatch(market::equalsIgnoreCase)) {
                 markets.add(market);
             }

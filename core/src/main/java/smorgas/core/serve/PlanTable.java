@@ -154,8 +154,8 @@ public final class PlanTable extends TextFormat {
     }
 
     @Override
-    public boolean part() {
-        return kinds.size() == 1;
+    public For use() {
+        return kinds.size() == 1 ? For.PARTS : For.PLATFORMS;
     }
 
     @Override

@@ -8,7 +8,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.dhatim.fastexcel.Workbook;
-import org.dhatim.fastexcel.Worksheet;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
 import smorgas.core.recipe.Standing;
@@ -19,10 +18,7 @@ import smorgas.core.recipe.Standing;
  */
 final class PlanWorkbook implements PlanFormat {
 
-    /** A sheet has no more rows than this (ECMA-376 leaves it open; common practice of programs). */
-    private static final int MOST_ROWS = 1_048_576;
-
-    private static final int FLUSHED = 1_000;
+    static final String MEDIA_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     @Override
     public String file() {
@@ -36,14 +32,13 @@ final class PlanWorkbook implements PlanFormat {
 
     @Override
     public String mediaType() {
-        return "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+        return MEDIA_TYPE;
     }
 
     @Override
     public void write(Handover what, OutputStream to) {
         try {
-            // Its version is asked for; it is not ours to tell which day it is.
-            Workbook book = new Workbook(to, "Smorgas", "1.0");
+            Workbook book = Sheet.book(to);
             summary(what, book);
             campaigns(what.plan(), book);
             adGroups(what, book);
@@ -54,55 +49,6 @@ final class PlanWorkbook implements PlanFormat {
             book.finish();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
-        }
-    }
-
-    /** A sheet that is filled row by row. */
-    private static final class Sheet {
-
-        private final Worksheet sheet;
-        private int row;
-
-        Sheet(Workbook book, String name, List<String> headings, List<Integer> widths) {
-            sheet = book.newWorksheet(name);
-            for (int column = 0; column < headings.size(); column++) {
-                sheet.width(column, widths.get(column));
-                sheet.value(0, column, headings.get(column));
-                sheet.style(0, column).bold().set();
-            }
-            sheet.freezePane(0, 1);
-            row = 1;
-        }
-
-        /** Texts and numbers; an empty text is an empty cell. What no longer fits is left out. */
-        void row(Object... cells) throws IOException {
-            if (row >= MOST_ROWS) {
-                return;
-            }
-            for (int column = 0; column < cells.length; column++) {
-                switch (cells[column]) {
-                    case Number number -> {
-                        sheet.value(row, column, number);
-                        sheet.style(row, column)
-                                .format(number instanceof BigDecimal ? "#,##0.00" : "#,##0")
-                                .set();
-                    }
-                    case String text -> {
-                        if (!text.isEmpty()) {
-                            sheet.value(row, column, text);
-                        }
-                    }
-                    default -> sheet.value(row, column, String.valueOf(cells[column]));
-                }
-            }
-            row++;
-            if (row % FLUSHED == 0) {
-                sheet.flush();
-            }
-        }
-
-        void finish() throws IOException {
-            sheet.finish();
         }
     }
 

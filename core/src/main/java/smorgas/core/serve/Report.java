@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import smorgas.core.draw.Drawing;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Assumed;
@@ -51,6 +52,11 @@ final class Report {
     }
 
     private Document document() {
+        String note = what.recipe().notes().project();
+        if (!note.isEmpty()) {
+            note.lines().filter(line -> !line.isBlank()).forEach(this::say);
+        }
+        draw(Pictures.flow(what));
         gathered();
         sifted();
         groups();
@@ -61,6 +67,10 @@ final class Report {
 
     private void heading(String text) {
         blocks.add(new Document.Heading(text));
+    }
+
+    private void draw(Drawing drawing) {
+        blocks.add(new Document.Picture(drawing));
     }
 
     private void say(String text) {
@@ -83,6 +93,9 @@ final class Report {
                                 one.kind().label() + (one.brings() ? "" : ", which only tells about keywords"),
                                 count(one.lines())))
                         .toList()));
+        if (keywords.gathered().size() > 1) {
+            draw(Pictures.overlap(what));
+        }
     }
 
     private void sifted() {
@@ -123,6 +136,9 @@ final class Report {
         heading("Groups");
         say(count(groups.grouping().size(), "group", "groups") + " of keywords that one ad and one page can answer; "
                 + count(groups.grouping().leftovers()) + " keywords are in none.");
+        if (groups.grouping().size() > 0) {
+            draw(Pictures.map(what));
+        }
         List<List<String>> rows = new ArrayList<>();
         for (int group : groups.order()) {
             if (rows.size() < MOST_GROUPS) {
@@ -147,7 +163,7 @@ final class Report {
         blocks.add(new Document.Table(
                 List.of("Group", "Keywords", "Searches a month", "Mostly", "Such as"),
                 List.of(false, true, true, false, false),
-                List.of(5, 2, 2, 3, 8),
+                List.of(5, 3, 3, 3, 8),
                 rows));
         if (groups.grouping().size() > MOST_GROUPS) {
             say("The " + count(MOST_GROUPS) + " most searched of them; the plan has all.");
@@ -239,11 +255,11 @@ final class Report {
                         .toBigInteger());
     }
 
-    private static String count(long number, String one, String many) {
+    static String count(long number, String one, String many) {
         return count(number) + " " + (number == 1 ? one : many);
     }
 
-    private static String count(long number) {
+    static String count(long number) {
         return String.format(Locale.ENGLISH, "%,d", number);
     }
 }

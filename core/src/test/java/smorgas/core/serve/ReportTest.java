@@ -1,18 +1,32 @@
 package smorgas.core.serve;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
+import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.board.Board;
+import smorgas.core.draw.Drawing;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
@@ -20,6 +34,7 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.NoteEntry;
 import smorgas.core.recipe.PlanPages;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
@@ -35,11 +50,12 @@ class ReportTest {
 
     private static final String HOSTILE = "<img src=x onerror=alert(1)>|*x*";
 
-    private static Board board() {
+    private static Board board(Entry... more) {
         String list =
                 "keyword,searches\nbee hive,18100\nbuy bee hive,300\nhow to paint a bee hive,200\nκυψέλη,90\nулей,70\n"
                         + "free hive,30\n";
-        List<Entry> entries = List.of(
+        List<Entry> entries = new ArrayList<>(List.of(more));
+        entries.addAll(List.of(
                 new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
                 new GroupPin.KeywordsPlaced(
                         List.of("bee hive", "buy bee hive", "how to paint a bee hive"), List.of(), "bee hives"),
@@ -56,8 +72,87 @@ class ReportTest {
                                         Assumed.VALUE, Span.of(2_000_000_000L)),
                                 CostBy.NOTHING)),
                 new ServeEntry.PlanSettingsChosen(
-                        PlanSettings.standard().with(new PlanPages(true, false, "https://shop.example/{theme}"))));
+                        PlanSettings.standard().with(new PlanPages(true, false, "https://shop.example/{theme}")))));
         return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(entries, "en"));
+    }
+
+    /** Written by one library, read by the XML parser of the JDK. */
+    @Test
+    void theDocumentToEditHasTheSameWordsAndPictures() throws Exception {
+        byte[] docx = TestPlan.bytes(
+                board(new NoteEntry.ProjectNoted("For the spring sale.\nNot final.")), "plan-report.docx");
+        Map<String, byte[]> parts = new HashMap<>();
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(docx))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                parts.put(entry.getName(), zip.readAllBytes());
+            }
+        }
+        org.w3c.dom.Document body = xml(parts.get("word/document.xml"));
+        String words = body.getDocumentElement().getTextContent();
+        assertThat(words)
+                .contains("Shop, spring", "For the spring sale.", "Not final.", "κυψέλη", "улей", HOSTILE, "56,280");
+        assertThat(body.getElementsByTagName("w:tbl").getLength()).isEqualTo(5);
+        assertThat(body.getElementsByTagName("w:drawing").getLength()).isEqualTo(2);
+        assertThat(parts.keySet())
+                .filteredOn(name -> name.startsWith("word/media/"))
+                .hasSize(2);
+    }
+
+    private static org.w3c.dom.Document xml(byte[] bytes) throws Exception {
+        return DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new ByteArrayInputStream(bytes));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"flow", "map", "lists"})
+    void picturesAreFilesThatOthersOpen(String which) throws Exception {
+        Board board = board();
+        org.w3c.dom.Document svg = xml(TestPlan.bytes(board, "plan-picture-" + which + ".svg"));
+        String tells = svg.getElementsByTagName("desc").item(0).getTextContent();
+        assertThat(tells)
+                .contains(
+                        switch (which) {
+                            case "flow" -> "6 lines became 6 keywords; 1 were dropped, the others form 2 groups";
+                            case "map" -> "the largest: bee hives";
+                            default -> "most, 6, in list 1";
+                        });
+        BufferedImage png =
+                ImageIO.read(new ByteArrayInputStream(TestPlan.bytes(board, "plan-picture-" + which + ".png")));
+        double width = Double.parseDouble(svg.getDocumentElement().getAttribute("width"));
+        assertThat((double) png.getWidth()).isEqualTo(2 * width);
+        Set<Integer> colours = new HashSet<>();
+        for (int x = 0; x < png.getWidth(); x += 3) {
+            for (int y = 0; y < png.getHeight(); y += 3) {
+                colours.add(png.getRGB(x, y));
+            }
+        }
+        assertThat(colours).hasSizeGreaterThan(5);
+        String drawn = svg.getDocumentElement().getTextContent();
+        assertThat(drawn).contains(which.equals("lists") ? "list 1" : "bee hives");
+    }
+
+    /** What a group is as large as is what it is searched: the map shares its room by 18,600 to 160. */
+    @Test
+    void thePictureOfTheMapKeepsProportions() {
+        Drawing map = Pictures.map(board().handover("", ""));
+        double[] areas = map.shapes().stream()
+                .filter(Drawing.Block.class::isInstance)
+                .map(Drawing.Block.class::cast)
+                .mapToDouble(block -> (block.width() + 1) * (block.height() + 1))
+                .sorted()
+                .toArray();
+        assertThat(areas[areas.length - 1] / areas[0]).isCloseTo(18_600 / 160.0, withinPercentage(2));
+    }
+
+    @Test
+    void thePagesToWriteAreAWorkbookToo() throws IOException {
+        try (XSSFWorkbook book =
+                new XSSFWorkbook(new ByteArrayInputStream(TestPlan.bytes(board(), "plan-of-pages.xlsx")))) {
+            var sheet = book.getSheetAt(0);
+            assertThat(sheet.getRow(0).getCell(2).getStringCellValue()).isEqualTo("Main keyword");
+            assertThat(sheet.getRow(1).getCell(2).getStringCellValue()).isEqualTo("bee hive");
+            assertThat(sheet.getRow(1).getCell(4).getStringCellValue()).isEqualTo("how to paint a bee hive");
+            assertThat(sheet.getRow(1).getCell(6).getNumericCellValue()).isEqualTo(18_600);
+        }
     }
 
     @Test

@@ -246,7 +246,7 @@ final class GroupViews {
     /** What each group may bring in a month, in hundredths of the currency. */
     private double[] worth() {
         if (worth == null) {
-            worth = AreaSize.worth(board);
+            worth = AreaWorth.sums(board);
         }
         return worth;
     }

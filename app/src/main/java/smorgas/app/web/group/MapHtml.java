@@ -1,11 +1,13 @@
 package smorgas.app.web.group;
 
-import java.util.ArrayList;
 import java.util.List;
-import smorgas.app.web.group.Treemap.Rect;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
+import smorgas.core.draw.AreaSize;
+import smorgas.core.draw.Drawing;
+import smorgas.core.draw.GroupMap;
+import smorgas.core.draw.Treemap.Rect;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 
@@ -49,7 +51,7 @@ final class MapHtml {
         AreaSize size =
                 switch (query.value("by")) {
                     case "keywords" -> AreaSize.byKeywords(board.groups());
-                    case "worth" -> AreaSize.byWorth(board);
+                    case "worth" -> AreaWorth.of(board);
                     default -> AreaSize.bySearches(board.groups());
                 };
         List<GroupMap.Area> areas = GroupMap.of(board.groups(), node, size, WIDTH, HEIGHT);
@@ -157,7 +159,7 @@ final class MapHtml {
     private void label(Rect place, String name, String size, int most) {
         int fits = (int) ((place.width() - 6) / CHARACTER);
         int room = (int) ((place.height() - 2) / LINE);
-        List<String> lines = lines(name, fits);
+        List<String> lines = Drawing.lines(name, fits);
         if (lines.isEmpty() || lines.size() > Math.min(most, room)) {
             return;
         }
@@ -168,24 +170,6 @@ final class MapHtml {
         if (!size.isEmpty() && at < room && size.length() <= fits) {
             text(place, at, 1, size);
         }
-    }
-
-    /** The words of a name in lines of so many letters at most; none if a word is longer. */
-    private static List<String> lines(String name, int fits) {
-        List<String> lines = new ArrayList<>();
-        StringBuilder line = new StringBuilder();
-        for (String word : name.split(" ")) {
-            if (word.codePointCount(0, word.length()) > fits) {
-                return List.of();
-            }
-            if (!line.isEmpty() && line.length() + 1 + word.length() > fits) {
-                lines.add(line.toString());
-                line.setLength(0);
-            }
-            line.append(line.isEmpty() ? "" : " ").append(word);
-        }
-        lines.add(line.toString());
-        return lines;
     }
 
     private void text(Rect place, int line, int role, String text) {

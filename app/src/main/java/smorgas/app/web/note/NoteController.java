@@ -18,7 +18,7 @@ import smorgas.core.recipe.NoteEntry;
 import smorgas.core.serve.Csv;
 import smorgas.core.text.Tidy;
 
-/** What is written down beside keywords and groups, and all notes as a table. */
+/** What is written down beside keywords, groups and the project, and all notes as a table. */
 @Controller
 class NoteController {
 
@@ -42,7 +42,13 @@ class NoteController {
         return act.done(recipe -> new NoteEntry.GroupNoted(of, note));
     }
 
-    /** All notes as CSV: those on baskets, keywords and groups. */
+    /** A note is written on the project, which stands in its report; an empty one takes it away. */
+    @PostMapping("/projects/{id}/note/project")
+    String ofProject(Act act, @RequestParam String note) {
+        return act.done(recipe -> new NoteEntry.ProjectNoted(note));
+    }
+
+    /** All notes as CSV: those on the project, baskets, keywords and groups. */
     @GetMapping("/projects/{id}/notes.csv")
     void all(@PathVariable long id, HttpServletResponse response) throws IOException {
         Snapshot snapshot = frames.open(id).snapshot();
@@ -50,6 +56,10 @@ class NoteController {
         response.setHeader("Content-Disposition", "attachment; filename=\"notes.csv\"");
         try (Csv csv = new Csv(response.getWriter())) {
             csv.row("Of", "Name", "Note");
+            String ofProject = snapshot.board().recipe().notes().project();
+            if (!ofProject.isEmpty()) {
+                csv.row("project", "", ofProject);
+            }
             snapshot.baskets().stream()
                     .filter(basket -> !basket.info().note().isBlank())
                     .forEach(basket -> csv.row(

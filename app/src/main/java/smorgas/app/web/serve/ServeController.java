@@ -88,7 +88,9 @@ class ServeController {
             int heldBackCount,
             List<String> notes,
             List<Checks.Check> checks,
-            List<PlanFormat> formats) {}
+            List<PlanFormat> formats,
+            PlanFormat.For[] uses,
+            String projectNote) {}
 
     /** The choices as their form shows them. */
     record Choices(
@@ -135,7 +137,9 @@ class ServeController {
                         plan.heldBack().size(),
                         plan.notes(),
                         Checks.of(board, "/projects/" + id),
-                        PlanFormats.ALL));
+                        PlanFormats.ALL,
+                        PlanFormat.For.values(),
+                        board.recipe().notes().project()));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
     }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
+import smorgas.core.draw.AreaSize;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Assumed;
@@ -20,7 +21,7 @@ import smorgas.core.recipe.Span;
 import smorgas.core.recipe.ValueEntry;
 import smorgas.core.value.Worth;
 
-class AreaSizeTest {
+class AreaWorthTest {
 
     private static final Board BOARD = board();
 
@@ -55,7 +56,7 @@ class AreaSizeTest {
 
     @Test
     void whatIsUnderAThemeIsAsLargeAsItsGroupsTogetherAndNothingIsLost() {
-        AreaSize size = AreaSize.byWorth(BOARD);
+        AreaSize size = AreaWorth.of(BOARD);
         ThemeTree tree = BOARD.groups().tree();
         for (int node = 0; node < tree.size(); node++) {
             int group = tree.node(node).group();

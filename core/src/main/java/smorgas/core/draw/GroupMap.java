@@ -1,9 +1,9 @@
-package smorgas.app.web.group;
+package smorgas.core.draw;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import smorgas.app.web.group.Treemap.Rect;
+import smorgas.core.draw.Treemap.Rect;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 
@@ -12,10 +12,10 @@ import smorgas.core.group.read.ThemeTree;
  * its keywords or its worth; one without has a hundredth of what an even share would be, so that it can still be seen. A map has at most {@value #MOST_AREAS} areas: where
  * there would be more, the smallest are one area together, and small broader themes are not divided; one looks into them.
  */
-final class GroupMap {
+public final class GroupMap {
 
     /** More cannot be told apart, and make a page of many megabytes. */
-    static final int MOST_AREAS = 1_200;
+    public static final int MOST_AREAS = 1_200;
 
     private static final double BAND = 16;
     private static final double LEAST_BAND_WIDTH = 48;

@@ -1,30 +1,20 @@
 package smorgas.app.web.group;
 
-import java.util.function.IntToDoubleFunction;
 import smorgas.core.board.Board;
 import smorgas.core.column.Numbers;
+import smorgas.core.draw.AreaSize;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.value.Worth;
 
-/** What areas of the map are as large as. */
-record AreaSize(IntToDoubleFunction group, IntToDoubleFunction node, double leftovers) {
+/** Areas of the map that are as large as what their groups may bring. */
+final class AreaWorth {
 
-    static AreaSize bySearches(Groups groups) {
-        return new AreaSize(groups::searches, node -> groups.tree().node(node).searches(), groups.leftoverSearches());
-    }
+    private AreaWorth() {}
 
-    static AreaSize byKeywords(Groups groups) {
-        return new AreaSize(
-                groups::keywords,
-                node -> groups.tree().node(node).keywords(),
-                groups.grouping().leftovers());
-    }
-
-    /** By what they may bring. */
-    static AreaSize byWorth(Board board) {
-        double[] worth = worth(board);
+    /** Every area by what is in it. */
+    static AreaSize of(Board board) {
+        double[] worth = sums(board);
         ThemeTree tree = board.groups().tree();
         double[] ofNode = new double[tree.size()];
         tree.under(-1).forEach(top -> fill(tree, top, worth, ofNode));
@@ -43,7 +33,7 @@ record AreaSize(IntToDoubleFunction group, IntToDoubleFunction node, double left
     }
 
     /** What each group may bring in a month, and behind them what the leftovers may, in hundredths of the currency. */
-    static double[] worth(Board board) {
+    static double[] sums(Board board) {
         Grouping grouping = board.groups().grouping();
         Numbers values = board.worth().numbers(Worth.Part.VALUE);
         double[] sums = new double[grouping.size() + 1];

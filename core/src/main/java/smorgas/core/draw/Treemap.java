@@ -1,4 +1,4 @@
-package smorgas.app.web.group;
+package smorgas.core.draw;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -7,7 +7,7 @@ import java.util.List;
  * Areas in a rectangle, each as large as its share and as square as may be: the squarified treemap of Bruls, Huizing and
  * van Wijk (2000).
  */
-final class Treemap {
+public final class Treemap {
 
     /** A rectangle with its upper left corner at (x, y). */
     public record Rect(double x, double y, double width, double height) {}

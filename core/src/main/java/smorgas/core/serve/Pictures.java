@@ -1,0 +1,300 @@
+package smorgas.core.serve;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import smorgas.core.draw.AreaSize;
+import smorgas.core.draw.Drawing;
+import smorgas.core.draw.GroupMap;
+import smorgas.core.draw.Treemap.Rect;
+import smorgas.core.fold.Keywords;
+import smorgas.core.fold.Overlap;
+import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.Standing;
+
+/** The pictures of a project: how its lines became a plan, the map of its groups, and what its lists share. */
+final class Pictures {
+
+    private static final double WIDTH = 1_160;
+    private static final String QUIET = "#675d4f";
+    private static final String KEPT = "#47752f";
+    private static final String UNDECIDED = "#cfdcc0";
+    private static final String DROPPED = "#8e1f46";
+    private static final String FOLDED = "#ddd2bc";
+    private static final String BODY = "#a7997f";
+    private static final String GROUP = "#6f4a2b";
+    private static final String GROUP_SOFT = "#dcc5ae";
+    private static final List<String> TINTS =
+            List.of("#7b9e6b", "#b58a5a", "#6f8fb0", "#a8687f", "#bfa24a", "#5f9a94", "#9a7fb0", "#8a8172");
+
+    private static final double PLAIN = 12;
+    private static final double SMALL = 11;
+
+    private Pictures() {}
+
+    /** From lines to rows, all to one scale: a keyword is as high everywhere. */
+    static Drawing flow(Handover what) {
+        return new Flow(what).drawing();
+    }
+
+    private static final class Flow {
+        private static final double TOP = 40;
+        private static final double HIGH = 210;
+        private static final double FOOT = TOP + HIGH + 40;
+        private static final double LISTS = 230;
+        private static final double FOLD = 430;
+        private static final double SIFT = 600;
+        private static final double GROUPS = 770;
+        private static final double ENDS = 900;
+        private static final int MOST = 7;
+        private static final double ROW = 26;
+
+        private final Handover what;
+        private final Keywords keywords;
+        private final Groups groups;
+        private final List<Drawing.Shape> shapes = new ArrayList<>();
+        private final double scale;
+
+        Flow(Handover what) {
+            this.what = what;
+            this.keywords = what.keywords();
+            this.groups = what.groups();
+            this.scale = HIGH / Math.max(1, keywords.linesInUse());
+        }
+
+        private double high(long count) {
+            return count * scale;
+        }
+
+        Drawing drawing() {
+            lists();
+            int kept = what.standings().count(Standing.KEPT);
+            int undecided = what.standings().count(Standing.UNDECIDED);
+            int dropped = what.standings().count(Standing.DROPPED);
+            ribbon(FOLD, TOP, SIFT, TOP, high(keywords.size()), BODY);
+            peel(FOLD, TOP + high(keywords.size()), keywords.linesInUse() - keywords.size(), "folded", FOLDED);
+            ribbon(SIFT, TOP, GROUPS, TOP, high(kept), KEPT);
+            ribbon(SIFT, TOP + high(kept), GROUPS, TOP + high(kept), high(undecided), UNDECIDED);
+            peel(SIFT, TOP + high(kept + undecided), dropped, "dropped", DROPPED);
+            groups();
+            head(LISTS, count(keywords.linesInUse(), "line", "lines"));
+            head(FOLD, count(keywords.size(), "keyword", "keywords"));
+            head(SIFT, Report.count(kept + undecided) + " left");
+            head(GROUPS, count(groups.grouping().size(), "group", "groups"));
+            head(ENDS + 40, count(what.plan().count().rows(), "plan row", "plan rows"));
+            return new Drawing(
+                    "From lines to the plan",
+                    count(keywords.linesInUse(), "line", "lines") + " became "
+                            + count(keywords.size(), "keyword", "keywords") + "; " + Report.count(dropped)
+                            + " were dropped, the others form "
+                            + count(groups.grouping().size(), "group", "groups") + " and "
+                            + count(what.plan().count().rows(), "plan row", "plan rows") + ".",
+                    WIDTH,
+                    FOOT + 20,
+                    shapes);
+        }
+
+        private void head(double x, String text) {
+            shapes.add(new Drawing.Letters(x, TOP - 16, PLAIN, true, false, text, Drawing.INK));
+        }
+
+        private void ribbon(double x1, double y1, double x2, double y2, double thick, String fill) {
+            if (thick > 0) {
+                double seen = Math.max(1, thick);
+                shapes.add(new Drawing.Ribbon(x1, y1, seen, x2, y2, seen, fill));
+            }
+        }
+
+        /** What leaves the flow. */
+        private void peel(double x, double y, int count, String why, String fill) {
+            if (count > 0) {
+                double thick = Math.max(1, high(count));
+                shapes.add(new Drawing.Ribbon(x, y, thick, x + 70, FOOT - 14, Math.min(thick, 6), fill));
+                shapes.add(new Drawing.Letters(
+                        x + 76, FOOT - 7, SMALL, false, false, Report.count(count) + " " + why, QUIET));
+            }
+        }
+
+        private void lists() {
+            List<Keywords.Gathered> bringing = keywords.gathered().stream()
+                    .filter(Keywords.Gathered::brings)
+                    .toList();
+            double to = TOP;
+            double label = 0;
+            double row = Math.min(ROW, (HIGH + 30) / Math.max(1, Math.min(MOST + 1, bringing.size())));
+            for (int i = 0; i < bringing.size(); i++) {
+                boolean rest = i == MOST && bringing.size() > MOST + 1;
+                List<Keywords.Gathered> some = rest ? bringing.subList(i, bringing.size()) : List.of(bringing.get(i));
+                long lines = some.stream().mapToLong(Keywords.Gathered::lines).sum();
+                double from = Math.max(TOP + i * row, to);
+                ribbon(LISTS, from, FOLD, to, high(lines), TINTS.get(i % TINTS.size()));
+                String name = rest
+                        ? count(some.size(), "more list", "more lists")
+                        : some.getFirst().name();
+                label = Math.max(label + SMALL + 3, from + SMALL);
+                shapes.add(new Drawing.Letters(
+                        LISTS - 8, label, SMALL, false, true, fitting(name, LISTS - 16, SMALL), QUIET));
+                to += high(lines);
+                if (rest) {
+                    break;
+                }
+            }
+        }
+
+        private void groups() {
+            double from = TOP;
+            double to = TOP;
+            int[] order = groups.order();
+            int rest = 0;
+            for (int place = 0; place < order.length; place++) {
+                if (place < MOST) {
+                    to = end(from, to, groups.keywords(order[place]), groups.name(order[place]), GROUP);
+                    from += high(groups.keywords(order[place]));
+                } else {
+                    rest += groups.keywords(order[place]);
+                }
+            }
+            to = end(from, to, rest, count(order.length - MOST, "more group", "more groups"), GROUP_SOFT);
+            end(from + high(rest), to, groups.grouping().leftovers(), "leftovers", FOLDED);
+        }
+
+        /** A ribbon to where its name stands; where the next may begin. */
+        private double end(double from, double to, int size, String name, String fill) {
+            if (size <= 0) {
+                return to;
+            }
+            ribbon(GROUPS, from, ENDS, to, high(size), fill);
+            shapes.add(new Drawing.Letters(
+                    ENDS + 8,
+                    to + SMALL,
+                    SMALL,
+                    false,
+                    false,
+                    fitting(name + ", " + Report.count(size), WIDTH - ENDS - 16, SMALL),
+                    QUIET));
+            return to + Math.max(ROW - 4, high(size) + 4);
+        }
+    }
+
+    /** Groups within their broader themes, as large as what is searched. */
+    static Drawing map(Handover what) {
+        double high = 640;
+        Groups groups = what.groups();
+        List<Drawing.Shape> shapes = new ArrayList<>();
+        List<Integer> tops = groups.tree().under(-1);
+        String tint = FOLDED;
+        for (GroupMap.Area area : GroupMap.of(groups, -1, AreaSize.bySearches(groups), WIDTH, high)) {
+            Rect place = area.place();
+            boolean broader = area.node() >= 0 && area.group() < 0;
+            int top = tops.indexOf(area.node());
+            tint = top >= 0 ? TINTS.get(top % TINTS.size()) : tint;
+            String fill = area.node() < 0 ? FOLDED : broader ? GROUP_SOFT : tint;
+            shapes.add(new Drawing.Block(
+                    place.x(), place.y(), Math.max(.5, place.width() - 1), Math.max(.5, place.height() - 1), fill));
+            if (!broader || area.banded()) {
+                shapes.addAll(label(place, name(groups, area), broader));
+            }
+        }
+        return new Drawing(
+                "The map of the groups",
+                count(groups.grouping().size(), "group", "groups")
+                        + " within their broader themes, each as large as what is searched of it in a month; the largest: "
+                        + java.util.Arrays.stream(groups.order())
+                                .limit(5)
+                                .mapToObj(groups::name)
+                                .collect(Collectors.joining(", "))
+                        + ".",
+                WIDTH,
+                high,
+                shapes);
+    }
+
+    private static String name(Groups groups, GroupMap.Area area) {
+        if (area.leftovers()) {
+            return "leftovers";
+        }
+        if (area.smaller() > 0) {
+            return count(area.smaller(), "smaller one", "smaller ones");
+        }
+        return area.group() < 0 ? groups.tree().node(area.node()).text() : groups.name(area.group());
+    }
+
+    /** The name where there is room for all of it; else nothing. */
+    private static List<Drawing.Shape> label(Rect place, String name, boolean bold) {
+        int fits = (int) ((place.width() - 6) / Drawing.widthOf("x", SMALL));
+        List<String> lines = Drawing.lines(name, fits);
+        double line = SMALL + 2;
+        if (lines.isEmpty() || lines.size() * line > place.height() || bold && lines.size() > 1) {
+            return List.of();
+        }
+        List<Drawing.Shape> letters = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            letters.add(new Drawing.Letters(
+                    place.x() + 3, place.y() + SMALL + 1 + i * line, SMALL, bold, false, lines.get(i), Drawing.INK));
+        }
+        return letters;
+    }
+
+    /** Which lists have how many keywords together. */
+    static Drawing overlap(Handover what) {
+        List<Keywords.Gathered> lists = what.keywords().gathered();
+        List<Overlap.Combination> most =
+                Overlap.of(what.keywords()).combinations().stream().limit(12).toList();
+        double names = 560;
+        double room = WIDTH - names - 90;
+        int largest = most.isEmpty() ? 1 : most.getFirst().keywords();
+        List<Drawing.Shape> shapes = new ArrayList<>();
+        double y = 10;
+        for (Overlap.Combination one : most) {
+            List<String> in = one.places().stream()
+                    .mapToObj(place -> lists.get(place).name())
+                    .toList();
+            double width = room * one.keywords() / largest;
+            shapes.add(
+                    new Drawing.Letters(names - 10, y + 15, PLAIN, false, true, together(in, names - 20), Drawing.INK));
+            shapes.add(new Drawing.Block(
+                    names, y, Math.max(1, width), 20, in.size() == 1 ? TINTS.getFirst() : TINTS.get(2)));
+            shapes.add(new Drawing.Letters(
+                    names + width + 8, y + 15, PLAIN, false, false, Report.count(one.keywords()), Drawing.INK));
+            y += 28;
+        }
+        return new Drawing(
+                "What the lists share",
+                most.isEmpty()
+                        ? "There are no lists."
+                        : "Keywords by the lists that just they are in; most, " + Report.count(largest) + ", in "
+                                + most.getFirst().places().stream()
+                                        .mapToObj(place -> lists.get(place).name())
+                                        .collect(Collectors.joining(" and "))
+                                + ".",
+                WIDTH,
+                y + 4,
+                shapes);
+    }
+
+    /** As many of the names as there is room for, and how many more. */
+    private static String together(List<String> names, double room) {
+        for (int shown = names.size(); shown > 1; shown--) {
+            String all = String.join(" + ", names.subList(0, shown))
+                    + (shown < names.size() ? " + " + (names.size() - shown) + " more" : "");
+            if (Drawing.widthOf(all, PLAIN) <= room) {
+                return all;
+            }
+        }
+        return fitting(names.getFirst(), room / 2, PLAIN)
+                + (names.size() > 1 ? " + " + (names.size() - 1) + " more" : "");
+    }
+
+    private static String count(long number, String one, String many) {
+        return Report.count(number, one, many);
+    }
+
+    /** A text as far as there is room for it. */
+    private static String fitting(String text, double room, double size) {
+        if (Drawing.widthOf(text, size) <= room) {
+            return text;
+        }
+        int most = Math.max(1, (int) (room / Drawing.widthOf("x", size)) - 1);
+        return PlanNaming.cut(text, most) + "\u2026";
+    }
+}
