@@ -58,6 +58,12 @@ public final class BatchCommand implements Callable<Integer> {
     private List<String> format = new ArrayList<>();
 
     @Option(
+            names = "--layout",
+            paramLabel = "FILE",
+            description = "The plan in this layout too, as the pantry exports it; give it once for each.")
+    private List<Path> layout = new ArrayList<>();
+
+    @Option(
             names = "--project",
             paramLabel = "NAME",
             defaultValue = "",
@@ -89,6 +95,15 @@ public final class BatchCommand implements Callable<Integer> {
                 return 2;
             }
             formats.add(found.get());
+        }
+        for (Path file : layout) {
+            try {
+                formats.add(Json.layout(Files.readString(file)).format());
+            } catch (Refusal | IOException e) {
+                System.err.println("smorgas: " + file + ": "
+                        + (e instanceof Refusal ? e.getMessage() : "it cannot be read as text"));
+                return 2;
+            }
         }
         try {
             decided = recipe == null ? standard() : read(recipe);

@@ -12,6 +12,7 @@ import java.sql.Statement;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -78,6 +79,33 @@ public final class Copies {
         return true;
     }
 
+    /**
+     * A copy that was made.
+     *
+     * @param name of its file
+     * @param bytes how large it is
+     * @param at when it was made, in universal time, as {@code 2026-05-01 09:30}
+     */
+    public record Made(String name, long bytes, String at) {}
+
+    /** The copies there are, the newest first. */
+    public List<Made> made() throws IOException {
+        List<Made> made = new ArrayList<>();
+        for (Path copy : all(folder)) {
+            String name = copy.getFileName().toString();
+            String at = name.replaceAll("^copy-(\\d{4}-\\d\\d-\\d\\d)-(\\d\\d)(\\d\\d).*$", "$1 $2:$3");
+            made.add(new Made(name, Files.size(copy), at));
+        }
+        return made;
+    }
+
+    /** The file of a copy, if there is one of this name. */
+    public Optional<Path> find(String name) throws IOException {
+        return all(folder).stream()
+                .filter(copy -> copy.getFileName().toString().equals(name))
+                .findFirst();
+    }
+
     private static String digest(Connection connection) throws SQLException {
         StringBuilder all = new StringBuilder();
         try (Statement statement = connection.createStatement();
@@ -94,13 +122,18 @@ public final class Copies {
         try (Statement statement = connection.createStatement();
                 var rows =
                         statement.executeQuery("select (select count(*) from basket), (select count(*) from word_list),"
-                                + " (select count(*) from removed_list)")) {
+                                + " (select count(*) from removed_list), (select count(*) from plan_layout),"
+                                + " (select count(*) from plan_layout where removed)")) {
             rows.next();
             all.append(rows.getLong(1))
                     .append(' ')
                     .append(rows.getLong(2))
                     .append(' ')
-                    .append(rows.getLong(3));
+                    .append(rows.getLong(3))
+                    .append(' ')
+                    .append(rows.getLong(4))
+                    .append(' ')
+                    .append(rows.getLong(5));
         }
         return TallyMarks.hash(all.toString()).substring(0, 8);
     }

@@ -17,6 +17,7 @@ import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rule;
+import smorgas.core.serve.PlanLayout;
 import smorgas.core.text.Refusal;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
@@ -169,6 +170,21 @@ public final class Json {
 
     static ReadAs readAs(@Nullable String json) {
         return json == null ? ReadAs.FOUND : MAPPER.readValue(json, ReadAs.class);
+    }
+
+    /**
+     * Reads a layout of the ad plan back.
+     *
+     * @throws Refusal with a sentence, if the text is none
+     */
+    public static PlanLayout layout(String json) {
+        try {
+            PlanLayout read = MAPPER.readValue(json, PlanLayout.class);
+            Complete.require(read, "layout");
+            return read;
+        } catch (tools.jackson.core.JacksonException e) {
+            throw new Refusal("This is no layout: " + told(e), e);
+        }
     }
 
     /** Any value of plain records, maps and lists, indented. */

@@ -14,6 +14,8 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.time.Clock;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -90,6 +92,43 @@ class DataFolderTest {
         Files.write(database(), whole);
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
             assertThat(store.projects().all()).hasSize(5);
+        }
+    }
+
+    /** What was acknowledged before a copy was begun is in it, whole, whatever is done meanwhile. */
+    @Test
+    void aCopyMadeWhileItIsWorkedWithComesBackToAnAcknowledgedState(@TempDir Path live) throws Exception {
+        try (StoreUnderTest store = new StoreUnderTest(live)) {
+            long project = store.projects().create("Client", "en", "UK", "GBP");
+            AtomicInteger acknowledged = new AtomicInteger();
+            AtomicBoolean enough = new AtomicBoolean();
+            Thread working = Thread.ofPlatform().start(() -> {
+                History history = new History(List.of());
+                while (!enough.get()) {
+                    history = acts(store, project, history, 1);
+                    acknowledged.incrementAndGet();
+                }
+            });
+            Copies copies = new Copies(live, store.database(), 9, Clock.systemUTC());
+            for (int round = 0; round < 3; round++) {
+                int wanted = acknowledged.get() + 15;
+                while (acknowledged.get() < wanted && working.isAlive()) {
+                    Thread.sleep(1);
+                }
+                int before = acknowledged.get();
+                Path copy = copies.makeIfChanged().orElseThrow();
+                int after = acknowledged.get() + 1;
+                Path other = live.resolve("back-" + round);
+                DataFolder.restore(other, copy, Clock.systemUTC());
+                try (StoreUnderTest restored = new StoreUnderTest(other)) {
+                    int steps = restored.histories().load(project).steps().size();
+                    assertThat(steps).isBetween(before, after);
+                    assertThat(restored.projects().find(project).orElseThrow().version())
+                            .isEqualTo(steps);
+                }
+            }
+            enough.set(true);
+            working.join();
         }
     }
 

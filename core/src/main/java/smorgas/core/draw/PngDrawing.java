@@ -11,6 +11,8 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import javax.imageio.ImageIO;
+import javax.imageio.stream.ImageOutputStream;
+import javax.imageio.stream.MemoryCacheImageOutputStream;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
@@ -44,7 +46,10 @@ public final class PngDrawing {
             graphics.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
             graphics.scale(SCALE, SCALE);
             new PngDrawing(regular, bold, graphics).draw(drawing);
-            ImageIO.write(image, "png", to);
+            // In memory: files are nobody's business here.
+            try (ImageOutputStream out = new MemoryCacheImageOutputStream(to)) {
+                ImageIO.write(image, "png", out);
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } finally {

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.demo.DemoProject;
+import smorgas.app.store.Copies;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.app.store.RecipeFile;
@@ -47,13 +48,16 @@ class ProjectController {
     private final ListsIn listsIn;
     private final Gatherings gatherings;
     private final DemoProject demo;
+    private final Copies copies;
 
-    ProjectController(Projects projects, Table table, ListsIn listsIn, Gatherings gatherings, DemoProject demo) {
+    ProjectController(
+            Projects projects, Table table, ListsIn listsIn, Gatherings gatherings, DemoProject demo, Copies copies) {
         this.projects = projects;
         this.table = table;
         this.listsIn = listsIn;
         this.gatherings = gatherings;
         this.demo = demo;
+        this.copies = copies;
     }
 
     /** The project worked on last, or the list if there is none. */
@@ -66,10 +70,17 @@ class ProjectController {
 
     /** All projects. */
     record ProjectsPage(
-            List<Project> projects, List<Project> binned, List<Language> languages, Map<String, String> names) {}
+            List<Project> projects,
+            List<Project> binned,
+            List<Language> languages,
+            Map<String, String> names,
+            List<CopyView> copies) {}
+
+    /** A copy of everything. */
+    record CopyView(String name, String at, String size) {}
 
     @GetMapping("/projects")
-    String list(Model model) {
+    String list(Model model) throws IOException {
         List<Project> all = projects.all();
         Shown.in(
                 model,
@@ -77,9 +88,18 @@ class ProjectController {
                         all.stream().filter(p -> !p.binned()).toList(),
                         all.stream().filter(Project::binned).toList(),
                         Language.ALL,
-                        Language.ALL.stream().collect(Collectors.toUnmodifiableMap(Language::code, Language::name))));
+                        Language.ALL.stream().collect(Collectors.toUnmodifiableMap(Language::code, Language::name)),
+                        copies.made().stream()
+                                .map(one -> new CopyView(one.name(), one.at(), size(one.bytes())))
+                                .toList()));
         return "project/list";
     }
+
+    private static String size(long bytes) {
+        return String.format(java.util.Locale.ENGLISH, "%,.1f MB", bytes / BYTES_OF_MEGABYTE);
+    }
+
+    private static final double BYTES_OF_MEGABYTE = 1e6;
 
     @GetMapping("/projects/{id}")
     String open(@PathVariable long id) {

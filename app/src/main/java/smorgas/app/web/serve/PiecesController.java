@@ -29,6 +29,9 @@ class PiecesController {
 
     private static final int MOST = 100_000;
 
+    /** Before the name of a saved view, where one says of what. */
+    private static final String VIEW = "view:";
+
     /** How a keyword is written. */
     enum As {
         LINES("a line each"),
@@ -58,7 +61,7 @@ class PiecesController {
     /**
      * One piece and what is around it.
      *
-     * @param of of what: empty for the plan, {@code tray}, or {@code group:KEY}
+     * @param of of what: empty for the plan, {@code tray}, {@code view:NAME}, or {@code group:KEY}
      * @param mark tells this piece from any other, so that the browser can remember which were copied
      */
     record Pieces(
@@ -118,6 +121,13 @@ class PiecesController {
         if (of.equals("tray")) {
             return trays.texts(id, tab);
         }
+        if (of.startsWith(VIEW)) {
+            return Optional.ofNullable(board.recipe().sifting().views().get(of.substring(VIEW.length())))
+                    .map(when -> board.match(when).stream()
+                            .mapToObj(board.keywords()::text)
+                            .toList())
+                    .orElse(List.of());
+        }
         return board.plan().campaigns().stream()
                 .flatMap(campaign -> campaign.adGroups().stream())
                 .filter(group -> of.isEmpty() || group.keys().stream().anyMatch(key -> of.equals("group:" + key)))
@@ -162,6 +172,7 @@ class PiecesController {
         if (picked > 0) {
             targets.add(new Target("tray", "what is picked"));
         }
+        board.recipe().sifting().views().keySet().forEach(name -> targets.add(new Target(VIEW + name, "view " + name)));
         board.plan().campaigns().stream()
                 .flatMap(campaign -> campaign.adGroups().stream())
                 .flatMap(group -> group.keys().stream().limit(1))

@@ -2,6 +2,7 @@ package smorgas.app.web.serve;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.TreeMap;
+import org.springframework.http.ContentDisposition;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.store.Layouts;
 import smorgas.app.store.Project;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
@@ -44,6 +47,7 @@ import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
+import smorgas.core.serve.PlanLayout;
 import smorgas.core.serve.Planner;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
@@ -65,9 +69,11 @@ class ServeController {
             3, "the third level of themes"));
 
     private final Frames frames;
+    private final Layouts layouts;
 
-    ServeController(Frames frames) {
+    ServeController(Frames frames, Layouts layouts) {
         this.frames = frames;
+        this.layouts = layouts;
     }
 
     /** The choices, and the plan that they come to. */
@@ -90,6 +96,7 @@ class ServeController {
             List<Checks.Check> checks,
             List<PlanFormat> formats,
             PlanFormat.For[] uses,
+            List<String> layouts,
             String projectNote) {}
 
     /** The choices as their form shows them. */
@@ -139,6 +146,7 @@ class ServeController {
                         Checks.of(board, "/projects/" + id),
                         PlanFormats.ALL,
                         PlanFormat.For.values(),
+                        layouts.all().stream().map(PlanLayout::name).toList(),
                         board.recipe().notes().project()));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
@@ -310,12 +318,32 @@ class ServeController {
     /** The plan as a file, in one of its formats. */
     @GetMapping("/projects/{id}/{file:plan[a-z-]{0,20}\\.[a-z]{1,8}}")
     void download(@PathVariable long id, @PathVariable String file, HttpServletResponse response) throws IOException {
-        PlanFormat format = PlanFormats.find(file).orElseThrow(() -> new NoSuchElementException("no plan as " + file));
+        send(id, PlanFormats.find(file).orElseThrow(() -> new NoSuchElementException("no plan as " + file)), response);
+    }
+
+    /** The plan in a layout of the pantry. */
+    @GetMapping("/projects/{id}/serve/layout")
+    void inLayout(@PathVariable long id, @RequestParam String layout, HttpServletResponse response) throws IOException {
+        send(
+                id,
+                layouts.find(layout)
+                        .orElseThrow(() -> new NoSuchElementException("no layout " + layout))
+                        .format(),
+                response);
+    }
+
+    private void send(long id, PlanFormat format, HttpServletResponse response) throws IOException {
         OpenProject project = frames.open(id);
         Project about = frames.project(id);
         Handover what = project.snapshot().board().handover(about.name(), about.currency());
         response.setContentType(format.mediaType() + (format.isText() ? ";charset=UTF-8" : ""));
-        response.setHeader("Content-Disposition", "attachment; filename=\"" + file + "\"");
+        ContentDisposition.Builder attached = ContentDisposition.attachment();
+        boolean plain = StandardCharsets.US_ASCII.newEncoder().canEncode(format.file());
+        response.setHeader(
+                "Content-Disposition",
+                (plain ? attached.filename(format.file()) : attached.filename(format.file(), StandardCharsets.UTF_8))
+                        .build()
+                        .toString());
         format.write(what, response.getOutputStream());
     }
 }

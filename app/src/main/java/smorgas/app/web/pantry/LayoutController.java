@@ -1,0 +1,154 @@
+package smorgas.app.web.pantry;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.store.Json;
+import smorgas.app.store.Layouts;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.core.serve.PlanLayout;
+import smorgas.core.text.Refusal;
+
+/** The layouts of the ad plan: makes, changes, imports and exports them. */
+@Controller
+class LayoutController {
+
+    private final Layouts layouts;
+
+    LayoutController(Layouts layouts) {
+        this.layouts = layouts;
+    }
+
+    /** The layouts, and the one in the form; a fresh one has no name yet. */
+    record LayoutsPage(
+            List<PlanLayout> layouts,
+            List<String> removed,
+            boolean fresh,
+            PlanLayout opened,
+            PlanLayout.Between[] betweens,
+            PlanLayout.Kind[] kinds,
+            String fields) {}
+
+    @GetMapping("/pantry/layouts")
+    String page(@RequestParam(defaultValue = "") String layout, Model model) {
+        List<PlanLayout> all = layouts.all();
+        PlanLayout opened = all.stream()
+                .filter(one -> one.name().equals(layout))
+                .findFirst()
+                .orElse(PlanLayout.usual("New layout"));
+        Shown.in(
+                model,
+                new LayoutsPage(
+                        all,
+                        layouts.removed(),
+                        !all.contains(opened),
+                        opened,
+                        PlanLayout.Between.values(),
+                        PlanLayout.Kind.values(),
+                        PlanLayout.fields()));
+        return "pantry/layouts";
+    }
+
+    /** A layout as it stands in the fields or in a file becomes the newest version of its name. */
+    @PostMapping("/pantry/layouts")
+    String save(
+            @RequestParam MultiValueMap<String, String> fields,
+            @RequestParam(required = false) @Nullable MultipartFile file,
+            RedirectAttributes redirect)
+            throws IOException {
+        try {
+            PlanLayout layout = file != null && !file.isEmpty()
+                    ? Json.layout(new String(file.getBytes(), StandardCharsets.UTF_8))
+                    : read(fields);
+            layouts.save(layout);
+            redirect.addFlashAttribute(
+                    "notice",
+                    "\"" + layout.name()
+                            + "\" is in the pantry; every project offers it in Serve, under Other formats.");
+            return "redirect:/pantry/layouts?layout=" + Show.encoded(layout.name());
+        } catch (Refusal refused) {
+            redirect.addFlashAttribute("notice", "Nothing was saved. " + refused.getMessage() + ".");
+            return "redirect:/pantry/layouts";
+        }
+    }
+
+    private static PlanLayout read(MultiValueMap<String, String> fields) {
+        return new PlanLayout(
+                field(fields, "name"),
+                named(PlanLayout.Between.class, field(fields, "between")),
+                kinds(fields),
+                new PlanLayout.Words(
+                        fields.containsKey("signs"),
+                        field(fields, "broad"),
+                        field(fields, "phrase"),
+                        field(fields, "exact"),
+                        field(fields, "negative")),
+                field(fields, "insertion"),
+                field(fields, "enabled"),
+                field(fields, "columns")
+                        .lines()
+                        .map(String::strip)
+                        .filter(line -> !line.isEmpty())
+                        .map(PlanLayout.Column::read)
+                        .toList());
+    }
+
+    private static Set<PlanLayout.Kind> kinds(MultiValueMap<String, String> fields) {
+        Set<PlanLayout.Kind> kinds = EnumSet.noneOf(PlanLayout.Kind.class);
+        fields.getOrDefault("rows", List.of()).forEach(name -> kinds.add(named(PlanLayout.Kind.class, name)));
+        return kinds;
+    }
+
+    private static String field(MultiValueMap<String, String> fields, String name) {
+        String value = fields.getFirst(name);
+        return value == null ? "" : value;
+    }
+
+    private static <E extends Enum<E>> E named(Class<E> type, String value) {
+        return Arrays.stream(type.getEnumConstants())
+                .filter(one -> one.name().equals(value))
+                .findFirst()
+                .orElseThrow(() -> new Refusal("There is no choice \"" + value + "\""));
+    }
+
+    @PostMapping("/pantry/layouts/remove")
+    String remove(@RequestParam String layout, @RequestParam boolean away, RedirectAttributes redirect) {
+        layouts.remove(layout, away);
+        redirect.addFlashAttribute(
+                "notice", away ? "Took \"" + layout + "\" away; put it back below." : "\"" + layout + "\" is back.");
+        return "redirect:/pantry/layouts";
+    }
+
+    /** A layout as a file, for another pantry or the command line. */
+    @GetMapping("/pantry/layouts/export")
+    ResponseEntity<String> export(@RequestParam String layout) {
+        PlanLayout found =
+                layouts.find(layout).orElseThrow(() -> new NoSuchElementException("There is no layout " + layout));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment()
+                                .filename(layout + ".json", StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(Json.pretty(found));
+    }
+}
