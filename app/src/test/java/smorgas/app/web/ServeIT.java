@@ -11,6 +11,7 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -157,5 +158,52 @@ class ServeIT extends ProjectInBrowser {
         page.locator("[name=as]").selectOption("FIGURES");
         Browsers.settle(page);
         assertThat(page.locator("textarea.piece")).hasValue("bee hive wooden\t18100\nbee hive wooden kit\t900");
+    }
+
+    @Test
+    void aCampaignHasItsOwnNameBidAndNegatives() throws IOException {
+        visit("serve");
+        page.locator("[name=campaignsBy]").selectOption("MATCH_TYPE");
+        press("Set");
+        page.locator("[data-campaign='MATCH_TYPE:EXACT']").click();
+        Browsers.settle(page);
+        assertThat(page.locator("#campaign [name=bid]")).isHidden();
+        page.locator("#campaign [name=ownName]").fill("Sure ones");
+        page.locator("#campaign [name=ownBids]").check();
+        page.locator("#campaign [name=bidFrom]").selectOption("LOW_BID");
+        page.locator("#campaign [name=negatives]").fill("[bee hive toy]\n\"plastic\"\nbee hive");
+        axe();
+        page.locator("#campaign button").click();
+        Browsers.settle(page);
+        assertThat(page.locator("tr.campaign").last()).containsText("Sure ones");
+        assertThat(page.locator(".problems").first()).containsText("bee hive would block 4 keywords");
+        List<List<String>> rows = rows("#download");
+        assertThat(rows)
+                .contains(
+                        List.of("Sure ones", "bee hive wooden", "bee hive wooden", "Exact", "0.50"),
+                        List.of("Campaign 1 phrase", "bee hive wooden", "bee hive wooden", "Phrase", ""),
+                        List.of("Sure ones", "", "bee hive toy", "Negative exact", ""));
+    }
+
+    /** As a client opens it: from a disk, on another machine. */
+    @Test
+    void theReportOpensFromAFileAndAsksTheNetworkForNothing() throws IOException {
+        visit("serve");
+        page.locator("#other-formats summary").click();
+        Download download = page.waitForDownload(
+                () -> page.locator("a:has-text('Report, a page of its own')").click());
+        java.nio.file.Path file = Files.createTempFile("report", ".html");
+        try {
+            download.saveAs(file);
+            List<String> asked = new ArrayList<>();
+            page.onRequest(request -> asked.add(request.url()));
+            page.navigate(file.toUri().toString());
+            assertThat(page.locator("h1")).hasText("In a browser");
+            assertThat(page.locator("figure svg")).hasCount(2);
+            assertThat(asked).containsExactly(file.toUri().toString());
+            axe();
+        } finally {
+            Files.delete(file);
+        }
     }
 }
