@@ -8,9 +8,12 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.zip.ZipInputStream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.select.Elements;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -63,6 +66,50 @@ class HandoverIT {
         assertThat(visitor.post(base + "/serve/keep", Map.of("keyword", "bee hive kit", "in", "jars"))
                         .body())
                 .contains("in one ad group only by now");
+    }
+
+    private Elements check(String kind) {
+        return page("/serve").select("#checks [data-kind=" + kind + "]");
+    }
+
+    private void choose(Map<String, String> fields) {
+        visitor.post(base + "/serve", fields);
+    }
+
+    /** Those that the page of ads does not mend; {@link ServeIT} walks the others. */
+    @Test
+    void everyOtherFaultThatIsPlantedIsFoundAndMendedInPlace() {
+        String many =
+                IntStream.range(0, 51).mapToObj(i -> "wax block " + i + "g").collect(Collectors.joining("\n"));
+        visitor.upload(base + "/gather", Map.of("more.txt", many.getBytes(StandardCharsets.UTF_8)));
+        for (String keyword : many.split("\n")) {
+            place(keyword, "wax", "into");
+        }
+        place("bee hive <b>roof", "roofs", "into");
+        visitor.post(base + "/group/name", Map.of("theme", "jars", "name", "hives"));
+
+        assertThat(check("LARGE").text()).contains("1 ad group has more than 50 keywords", "wax");
+        assertThat(check("SAME_NAME").text()).contains("hives 2");
+        assertThat(check("NO_SEARCHES").text()).contains("51 keywords have no searches");
+        assertThat(check("HELD_BACK").text()).contains("bee hive <b>roof");
+
+        choose(Map.of(
+                "bidFrom", "HIGH_BID", "matchTypes", "PHRASE", "choices", "1", "campaign", "C", "pattern", "{theme}"));
+        assertThat(check("NO_BID").text()).contains("55 keywords have no bid");
+        choose(Map.of("bidFrom", "FIXED", "bid", "0,45", "campaign", "C", "pattern", "{theme}"));
+        assertThat(check("NO_BID")).isEmpty();
+
+        visitor.post(base + "/group/name", Map.of("theme", "jars", "name", "jars"));
+        assertThat(check("SAME_NAME")).isEmpty();
+
+        place("honey jar lid", "lids", "into");
+        assertThat(check("SINGLE").text()).contains("1 ad group has one keyword only");
+        assertThat(check("SHADOWED").text()).contains("1 keyword is answered by a broader one", "200 searches");
+        visitor.post(base + "/serve/mend", Map.of("kind", "SHADOWED"));
+        assertThat(check("SHADOWED")).isEmpty();
+        assertThat(csv()).contains("jars,lid,Negative phrase");
+        visitor.post(base + "/serve/mend", Map.of("kind", "SINGLE"));
+        assertThat(check("SINGLE")).isEmpty();
     }
 
     @Test
