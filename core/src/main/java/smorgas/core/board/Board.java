@@ -22,6 +22,7 @@ import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
+import smorgas.core.serve.PlanUnits;
 import smorgas.core.serve.Planner;
 import smorgas.core.sift.Beyond;
 import smorgas.core.sift.Matcher;
@@ -268,6 +269,11 @@ public final class Board {
                 project, currency, plan(), keywords(), standings(), groups(), recipe, this::intents, this::worth);
     }
 
+    /** Whether {@link #check()} would answer at once. */
+    public boolean checkKnown() {
+        return stages.known(Stages.CHECK);
+    }
+
     /** What is odd about the plan. */
     public List<PlanCheck.Finding> check() {
         return get(Stages.CHECK);
@@ -275,9 +281,18 @@ public final class Board {
 
     /** What the plan would come to by other choices, with some of its names. */
     public Planner.Preview planIf(PlanSettings settings, int names) {
+        boolean same =
+                PlanUnits.what(settings).equals(PlanUnits.what(recipe.serving().plan()));
+        PlanUnits units = same ? get(Stages.UNITS) : PlanUnits.of(keywords(), standings(), groups(), settings);
         return Planner.preview(
                 new Planner.Input(
-                        keywords(), standings(), groups(), recipe.withPlan(settings), this::intents, this::worth),
+                        keywords(),
+                        standings(),
+                        groups(),
+                        recipe.withPlan(settings),
+                        units,
+                        this::intents,
+                        this::worth),
                 names);
     }
 

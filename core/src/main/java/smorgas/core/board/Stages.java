@@ -34,6 +34,7 @@ import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
+import smorgas.core.serve.PlanUnits;
 import smorgas.core.serve.Planner;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
@@ -196,12 +197,19 @@ final class Stages {
         return SearchWords.of(keywords.size(), keywords::text);
     });
 
-    /** What belongs together with what each serves. */
-    static final Declared<List<Planner.ServedGroup>> SERVED = declare(
+    /** What is served together. */
+    static final Declared<PlanUnits> UNITS = declare(
             List.of(KEYWORDS, STANDINGS, GROUPS),
-            same(recipe -> List.of(
-                    recipe.serving().plan().structure(), recipe.serving().plan().groups())),
-            made -> Planner.served(served(made)));
+            same(recipe -> PlanUnits.what(recipe.serving().plan())),
+            made -> PlanUnits.of(
+                    made.get(KEYWORDS),
+                    made.get(STANDINGS),
+                    made.get(GROUPS),
+                    made.recipe().serving().plan()));
+
+    /** The same, for whoever is not in Serve. */
+    static final Declared<List<Planner.ServedGroup>> SERVED =
+            declare(List.of(UNITS), made -> Planner.served(made.get(UNITS)));
 
     private static Planner.Input served(Made made) {
         return new Planner.Input(
@@ -209,6 +217,7 @@ final class Stages {
                 made.get(STANDINGS),
                 made.get(GROUPS),
                 made.recipe(),
+                made.get(UNITS),
                 () -> made.get(INTENTS),
                 () -> made.get(WORTH));
     }
@@ -231,7 +240,7 @@ final class Stages {
     }
 
     static final Declared<Plan> PLAN = declare(
-            List.of(KEYWORDS, STANDINGS, GROUPS, SEARCH_WORDS, APART),
+            List.of(KEYWORDS, STANDINGS, GROUPS, UNITS, SEARCH_WORDS, APART),
             Map.of(INTENTS, recipe -> recipe.serving().asksForIntent(), WORTH, recipe -> recipe.serving()
                     .asksForWorth()),
             (one, other) -> one.serving().servesAs(other.serving()),
@@ -252,7 +261,7 @@ final class Stages {
 
     /** How much the plan holds, without its rows. */
     static final Declared<PlanCount> COUNT = declare(
-            List.of(KEYWORDS, STANDINGS, GROUPS),
+            List.of(KEYWORDS, STANDINGS, GROUPS, UNITS),
             Map.of(INTENTS, recipe -> recipe.serving().asksForIntent()),
             same(recipe -> recipe.serving().plan()),
             made -> Planner.count(served(made)));

@@ -44,6 +44,11 @@ public record PlanSettings(
                 PlanPages.INHERITED);
     }
 
+    /** Whether each ad group holds one match type of several. */
+    public boolean oneTypeEach() {
+        return structure.oneMatchType() && matchTypes.size() > 1;
+    }
+
     /** The same with other ad groups. */
     public PlanSettings with(PlanStructure other) {
         return new PlanSettings(other, campaigns, groups, matchTypes, names, bids, pages);

@@ -26,6 +26,11 @@ public final class AdWriter {
     /** As ad platforms write a field that they fill (common practice). */
     private static final Pattern INSERTED = Pattern.compile("\\{KeyWord:([^{}]*)}");
 
+    private static final Pattern SPACES = Pattern.compile("[\\s/]+");
+
+    /** Below this no character is full-width (Unicode, East Asian Width). */
+    private static final int FIRST_WIDE = 0x1100;
+
     private final Map<String, String> words;
 
     AdWriter(Map<String, String> words) {
@@ -46,7 +51,7 @@ public final class AdWriter {
 
     /** A path has no spaces. */
     private static String path(String text) {
-        return text.replaceAll("[\\s/]+", "-");
+        return SPACES.matcher(text).replaceAll("-");
     }
 
     /** Each once: of two that come to the same one says nothing. */
@@ -68,8 +73,10 @@ public final class AdWriter {
     }
 
     private String filled(String template, String theme, String keyword) {
-        return FIELD.matcher(template)
-                .replaceAll(found -> Matcher.quoteReplacement(value(found.group(1), theme, keyword)));
+        return template.indexOf('{') < 0
+                ? template
+                : FIELD.matcher(template)
+                        .replaceAll(found -> Matcher.quoteReplacement(value(found.group(1), theme, keyword)));
     }
 
     private String value(String field, String theme, String keyword) {
@@ -98,11 +105,14 @@ public final class AdWriter {
 
     /** How long a text is as platforms count it; of an inserted keyword its default counts. */
     public static int width(String text) {
-        String shown = INSERTED.matcher(text).replaceAll("$1");
+        String shown = text.indexOf('{') < 0 ? text : INSERTED.matcher(text).replaceAll("$1");
         return shown.codePoints().map(AdWriter::width).sum();
     }
 
     private static int width(int character) {
+        if (character < FIRST_WIDE) {
+            return 1;
+        }
         int wide = UCharacter.getIntPropertyValue(character, UProperty.EAST_ASIAN_WIDTH);
         return wide == UCharacter.EastAsianWidth.FULLWIDTH || wide == UCharacter.EastAsianWidth.WIDE ? 2 : 1;
     }

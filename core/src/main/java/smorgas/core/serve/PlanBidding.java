@@ -16,11 +16,11 @@ final class PlanBidding {
 
     private final PlanBids bids;
     private final @Nullable Numbers figure;
-    private final Supplier<Worth> worth;
+    private final @Nullable Worth worth;
 
     PlanBidding(PlanBids bids, Keywords keywords, Supplier<Worth> worth) {
         this.bids = bids;
-        this.worth = worth;
+        this.worth = bids.from() == PlanBids.From.WORTH ? worth.get() : null;
         this.figure = switch (bids.from()) {
             case LOW_BID -> keywords.numbers(Figure.LOW_BID);
             case HIGH_BID -> keywords.numbers(Figure.HIGH_BID);
@@ -36,8 +36,8 @@ final class PlanBidding {
 
     /** The bid of one keyword by its own figures, in millionths; 0 if it has none. */
     long of(int keyword) {
-        if (bids.from() == PlanBids.From.WORTH) {
-            OptionalDouble click = worth.get().clickWorth(keyword);
+        if (worth != null) {
+            OptionalDouble click = worth.clickWorth(keyword);
             return click.isPresent()
                     ? bids.settled(Math.max(0, Math.round(click.getAsDouble() * PERCENT / bids.percent())))
                     : 0;

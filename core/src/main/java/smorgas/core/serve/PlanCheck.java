@@ -103,28 +103,40 @@ public final class PlanCheck {
         }
     }
 
-    /** What is found of a kind, while it is gathered. */
+    /** What is found of a kind, while it is gathered; of its texts only those that are most searched are kept. */
     private static final class Gathered {
+        private static final Comparator<Map.Entry<String, Long>> MOST =
+                Map.Entry.<String, Long>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey());
+
         private int count;
         private long twice;
-        private final Map<String, Long> samples = new LinkedHashMap<>();
+        private final List<Map.Entry<String, Long>> samples = new ArrayList<>(SAMPLES + 1);
         private final List<Integer> adGroups = new ArrayList<>();
 
         void add(String sample, long twiceSearches) {
             count++;
             twice += twiceSearches;
-            samples.merge(sample, twiceSearches, Math::max);
+            if (samples.size() == SAMPLES && samples.getLast().getValue() > twiceSearches) {
+                return;
+            }
+            Map.Entry<String, Long> one = Map.entry(sample, twiceSearches);
+            if (samples.removeIf(known -> known.getKey().equals(sample) && known.getValue() <= twiceSearches)
+                    || samples.stream().noneMatch(known -> known.getKey().equals(sample))) {
+                samples.add(one);
+                samples.sort(MOST);
+            }
+            if (samples.size() > SAMPLES) {
+                samples.removeLast();
+            }
         }
 
         Finding finding(Kind kind) {
-            List<String> first = samples.entrySet().stream()
-                    .sorted(Map.Entry.<String, Long>comparingByValue()
-                            .reversed()
-                            .thenComparing(Map.Entry.comparingByKey()))
-                    .limit(SAMPLES)
-                    .map(Map.Entry::getKey)
-                    .toList();
-            return new Finding(kind, count, twice / 2, first, adGroups);
+            return new Finding(
+                    kind,
+                    count,
+                    twice / 2,
+                    samples.stream().map(Map.Entry::getKey).toList(),
+                    adGroups);
         }
     }
 
@@ -299,9 +311,7 @@ public final class PlanCheck {
         if (members.length == 1 && !meant) {
             add(Kind.SINGLE, group.name(), all, number);
         }
-        BitSet set = new BitSet();
-        IntStream.of(members).forEach(set::set);
-        Map<Intent, Integer> mix = what.intents().mix(set);
+        Map<Intent, Integer> mix = what.intents().mix(members);
         int informational = mix.getOrDefault(Intent.INFORMATIONAL, 0);
         int others = mix.values().stream().mapToInt(count -> count).sum() - informational;
         if (Math.min(informational, others) >= MIXED * members.length && Math.min(informational, others) > 0) {

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
-import org.jspecify.annotations.Nullable;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.BasketInfo;
@@ -21,17 +20,19 @@ final class PlanPaging {
     /** This part of the words of a theme a page shares at least. */
     private static final double ENOUGH = .5;
 
+    /** A theme that needs no more than its spaces changed, as most do. */
+    private static final Pattern PLAIN = Pattern.compile("[a-z0-9]+(?: [a-z0-9]+)*");
+
     private static final Pattern MARKS = Pattern.compile("\\p{M}+");
 
     private final PlanPages pages;
-    private final Keywords keywords;
     private final Inherited inherited;
-    private @Nullable Map<String, Set<String>> listed;
+    private final Map<String, Set<String>> listed;
 
     PlanPaging(PlanPages pages, Keywords keywords, Inherited inherited) {
         this.pages = pages;
-        this.keywords = keywords;
         this.inherited = inherited;
+        this.listed = pages.picked() ? listed(keywords) : Map.of();
     }
 
     /** The page of an ad group of which no hand has said one. */
@@ -46,6 +47,9 @@ final class PlanPaging {
 
     /** A theme as addresses have it: {@code bee-hive}. */
     static String slug(String theme) {
+        if (PLAIN.matcher(theme).matches()) {
+            return theme.replace(' ', '-');
+        }
         String slug = String.join(
                         "-",
                         Words.of(
@@ -62,7 +66,7 @@ final class PlanPaging {
         Set<String> words = stems(theme);
         String best = null;
         int most = 0;
-        for (Map.Entry<String, Set<String>> page : listed().entrySet()) {
+        for (Map.Entry<String, Set<String>> page : listed.entrySet()) {
             int shared = 0;
             for (String word : words) {
                 shared += page.getValue().contains(word) ? 1 : 0;
@@ -77,13 +81,11 @@ final class PlanPaging {
     }
 
     /** Every page that a list tells which is not a competitor's, with the words of its address. */
-    private Map<String, Set<String>> listed() {
-        if (listed == null) {
-            listed = new LinkedHashMap<>();
-            for (String page : keywords.told(ColumnRole.LANDING_PAGE, BasketInfo.Kind.COMPETITOR)) {
-                if (PlanPages.isPage(page)) {
-                    listed.put(page, stems(page.replaceFirst("https?://[^/]*", "")));
-                }
+    private static Map<String, Set<String>> listed(Keywords keywords) {
+        Map<String, Set<String>> listed = new LinkedHashMap<>();
+        for (String page : keywords.told(ColumnRole.LANDING_PAGE, BasketInfo.Kind.COMPETITOR)) {
+            if (PlanPages.isPage(page)) {
+                listed.put(page, stems(page.replaceFirst("https?://[^/]*", "")));
             }
         }
         return listed;

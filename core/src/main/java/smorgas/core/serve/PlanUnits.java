@@ -29,7 +29,7 @@ import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
 
 /** What is to be served together, before it is parted into campaigns and ad groups: groups, or broader themes of them. */
-final class PlanUnits {
+public final class PlanUnits {
 
     /** Limits common to ad platforms (from memory): a keyword has at most 80 characters and 10 words. */
     static final int LONGEST_KEYWORD = 80;
@@ -68,7 +68,13 @@ final class PlanUnits {
         this.searches = keywords.figure(Figure.SEARCHES);
     }
 
-    static PlanUnits of(Keywords keywords, Standings standings, Groups groups, PlanSettings settings) {
+    /** Those of the settings from which it follows what belongs together. */
+    public static Object what(PlanSettings settings) {
+        return List.of(settings.structure().depth(), settings.groups());
+    }
+
+    /** Of keywords that are grouped, as settings say. */
+    public static PlanUnits of(Keywords keywords, Standings standings, Groups groups, PlanSettings settings) {
         PlanUnits made = new PlanUnits(keywords, standings, groups, settings);
         made.fill();
         if (settings.groups().smallest() > 1) {

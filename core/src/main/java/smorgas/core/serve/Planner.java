@@ -3,24 +3,17 @@ package smorgas.core.serve;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.EnumSet;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.AdTemplate;
-import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.OwnCampaign;
-import smorgas.core.recipe.PlanAds;
 import smorgas.core.recipe.PlanCampaigns;
-import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.ServeEntry;
@@ -42,6 +35,7 @@ public final class Planner {
     /**
      * What a plan is made of.
      *
+     * @param units what belongs together, as these settings of its recipe have it
      * @param intents asked only if campaigns or names go by them
      * @param worth asked only if bids follow from it
      */
@@ -50,6 +44,7 @@ public final class Planner {
             Standings standings,
             Groups groups,
             Recipe recipe,
+            PlanUnits units,
             Supplier<Intents> intents,
             Supplier<Worth> worth) {}
 
@@ -64,7 +59,7 @@ public final class Planner {
         this.keywords = input.keywords();
         this.recipe = input.recipe();
         this.settings = recipe.serving().plan();
-        this.units = PlanUnits.of(keywords, input.standings(), input.groups(), settings);
+        this.units = input.units();
     }
 
     /** The plan: ad groups in the order of the groups, keywords by searches, each in every match type chosen. */
@@ -73,11 +68,10 @@ public final class Planner {
     }
 
     /** What belongs together with what is served of it, in the order of the plan. */
-    public static List<ServedGroup> served(Input input) {
-        return new Planner(input)
-                .units.units().stream()
-                        .map(unit -> new ServedGroup(unit.theme(), unit.keys(), unit.keywords()))
-                        .toList();
+    public static List<ServedGroup> served(PlanUnits units) {
+        return units.units().stream()
+                .map(unit -> new ServedGroup(unit.theme(), unit.keys(), unit.keywords()))
+                .toList();
     }
 
     /**
@@ -116,7 +110,8 @@ public final class Planner {
         PlanNaming naming = new PlanNaming(settings.names());
         Set<String> taken = PlanNaming.none();
         List<Part> parts = PlanParts.of(input, units);
-        AdGroups adGroups = new AdGroups(
+        PlanAdGroups adGroups = new PlanAdGroups(
+                input,
                 naming,
                 units.units().stream().map(unit -> List.<Plan.Negative>of()).toList(),
                 new ArrayList<>());
@@ -130,10 +125,6 @@ public final class Planner {
         return names;
     }
 
-    private boolean oneType() {
-        return settings.structure().oneMatchType() && settings.matchTypes().size() > 1;
-    }
-
     private PlanCount counted() {
         List<Part> parts = PlanParts.of(input, units);
         int campaigns = 0;
@@ -143,7 +134,8 @@ public final class Planner {
             int types = part.types().size();
             campaigns += part.pieces().isEmpty() ? 0 : 1;
             for (int[] piece : part.pieces().values()) {
-                adGroups += (settings.structure().oneKeyword() ? piece.length : 1) * (long) (oneType() ? types : 1);
+                adGroups += (settings.structure().oneKeyword() ? piece.length : 1)
+                        * (long) (settings.oneTypeEach() ? types : 1);
                 rows += (long) piece.length * types;
             }
         }
@@ -160,7 +152,7 @@ public final class Planner {
         List<Plan.Negative> ofAll = negatives.ofCampaigns();
         PlanNaming naming = new PlanNaming(settings.names());
         Set<String> taken = PlanNaming.none();
-        AdGroups adGroups = new AdGroups(naming, ofUnits, heldBack);
+        PlanAdGroups adGroups = new PlanAdGroups(input, naming, ofUnits, heldBack);
         for (Part part : PlanParts.of(input, units)) {
             OwnCampaign own = said(part);
             String name = naming.campaign(part.label(), own.name(), taken);
@@ -177,7 +169,12 @@ public final class Planner {
                 campaigns.add(new Plan.Campaign(part.key(), name, all, leaving));
             }
         }
-        return new Plan(campaigns, counted(campaigns), negatives.conflicts(), heldBack, notes(served));
+        return new Plan(
+                campaigns,
+                counted(campaigns, heldBack.size() == units.heldBack().size() ? served : null),
+                negatives.conflicts(),
+                heldBack,
+                notes(served));
     }
 
     private OwnCampaign said(Part part) {
@@ -193,9 +190,13 @@ public final class Planner {
                 .forEach(keyword -> heldBack.add(new Plan.HeldBack(keywords.text(keyword), why)));
     }
 
-    /** What is in it after all: a name may have held keywords back. */
-    private static PlanCount counted(List<Plan.Campaign> campaigns) {
-        Set<String> texts = new java.util.HashSet<>();
+    /**
+     * What is in it after all.
+     *
+     * @param served all that it serves; null if names have held some of it back
+     */
+    private static PlanCount counted(List<Plan.Campaign> campaigns, @Nullable BitSet served) {
+        Set<String> texts = new HashSet<>();
         int filled = 0;
         int adGroups = 0;
         long rows = 0;
@@ -204,12 +205,14 @@ public final class Planner {
             adGroups += campaign.adGroups().size();
             for (Plan.AdGroup group : campaign.adGroups()) {
                 for (Plan.Served one : group.keywords()) {
-                    texts.add(one.keyword());
+                    if (served == null) {
+                        texts.add(one.keyword());
+                    }
                     rows += one.matchTypes().size();
                 }
             }
         }
-        return new PlanCount(filled, adGroups, texts.size(), rows);
+        return new PlanCount(filled, adGroups, served == null ? texts.size() : served.cardinality(), rows);
     }
 
     /** Of each unit the negatives that a hand has given it, and those that keep it apart if all are to. */
@@ -231,146 +234,6 @@ public final class Planner {
         }
         return own;
     }
-
-    /** Makes the ad groups of campaigns. */
-    private final class AdGroups {
-
-        private final PlanNaming naming;
-        private final List<List<Plan.Negative>> negatives;
-        private final List<Plan.HeldBack> heldBack;
-        private final Inherited inherited = new Inherited(keywords);
-        private final PlanPaging paging = new PlanPaging(settings.pages(), keywords, inherited);
-        private final PlanBidding ofPlan = new PlanBidding(settings.bids(), keywords, input.worth());
-        private final AdWriter writer = new AdWriter(recipe.serving().ads().words());
-        private final boolean byIntent = settings.names().adGroup().contains(PlanNames.INTENT);
-
-        AdGroups(PlanNaming naming, List<List<Plan.Negative>> negatives, List<Plan.HeldBack> heldBack) {
-            this.naming = naming;
-            this.negatives = negatives;
-            this.heldBack = heldBack;
-        }
-
-        /** The ad groups of a campaign, or the first of them. */
-        List<Plan.AdGroup> of(String campaign, Part part, int most) {
-            List<Plan.AdGroup> all = new ArrayList<>();
-            Set<String> taken = PlanNaming.none();
-            OwnCampaign own = said(part);
-            PlanBidding bidding = own.ownBids() ? new PlanBidding(own.bids(), keywords, input.worth()) : ofPlan;
-            List<Set<MatchType>> types = oneType()
-                    ? part.types().stream().<Set<MatchType>>map(EnumSet::of).toList()
-                    : List.of(part.types());
-            for (Map.Entry<Integer, int[]> piece : part.pieces().entrySet()) {
-                PlanUnits.Unit unit = units.units().get(piece.getKey());
-                for (int[] some : each(piece.getValue())) {
-                    for (Set<MatchType> type : types) {
-                        if (all.size() == most) {
-                            return all;
-                        }
-                        String theme = settings.structure().oneKeyword() ? keywords.text(some[0]) : unit.theme();
-                        String name = naming.adGroup(
-                                fields(naming.cased(theme, unit.byHand()), campaign, part, type, some, all.size() + 1),
-                                oneType() ? PlanNames.MATCH_TYPE : "",
-                                taken);
-                        adGroup(name, theme, unit, piece.getKey(), some, type, bidding)
-                                .ifPresent(all::add);
-                    }
-                }
-            }
-            return all;
-        }
-
-        private List<int[]> each(int[] piece) {
-            return settings.structure().oneKeyword()
-                    ? IntStream.of(piece)
-                            .mapToObj(keyword -> new int[] {keyword})
-                            .toList()
-                    : List.of(piece);
-        }
-
-        private Map<String, String> fields(
-                String theme, String campaign, Part part, Set<MatchType> types, int[] some, int number) {
-            Map<String, String> fields = new LinkedHashMap<>();
-            fields.put(PlanNames.CAMPAIGN, campaign);
-            fields.put(PlanNames.PART, part.label());
-            fields.put(
-                    PlanNames.MATCH_TYPE, types.stream().map(PlanParts::label).collect(Collectors.joining(" ")));
-            fields.put(PlanNames.INTENT, byIntent ? intent(some) : "");
-            fields.put(PlanNames.NUMBER, String.valueOf(number));
-            fields.put(PlanNames.DATE, settings.names().date());
-            // Last, so that a group called by a field of ours stays what it is.
-            fields.put(PlanNames.THEME, theme);
-            return fields;
-        }
-
-        private String intent(int[] some) {
-            return input.intents()
-                    .get()
-                    .most(some)
-                    .map(most -> most.intent().label())
-                    .orElse(PlanParts.REST);
-        }
-
-        private Optional<Plan.AdGroup> adGroup(
-                String name,
-                String theme,
-                PlanUnits.Unit unit,
-                int number,
-                int[] some,
-                Set<MatchType> types,
-                PlanBidding bidding) {
-            if (Formulas.runs(name)) {
-                String why = "is in an ad group whose name begins with " + name.charAt(0)
-                        + ", which a spreadsheet would run as a formula; name it otherwise in Group";
-                for (int keyword : some) {
-                    heldBack.add(new Plan.HeldBack(keywords.text(keyword), why));
-                }
-                return Optional.empty();
-            }
-            Serving.Own own = own(unit);
-            List<Plan.Served> rows = new ArrayList<>(some.length);
-            for (int keyword : some) {
-                rows.add(new Plan.Served(keywords.text(keyword), types, own.bidMicros() > 0 ? 0 : bidding.of(keyword)));
-            }
-            return Optional.of(new Plan.AdGroup(
-                    name,
-                    unit.keys(),
-                    own.bidMicros() > 0 ? own.bidMicros() : bidding.ofAll(),
-                    rows,
-                    own.page().isEmpty() ? paging.of(theme, some) : Optional.of(own.page()),
-                    ads(unit, theme, some),
-                    negatives.get(number)));
-        }
-
-        /** What a hand has written, else what own campaigns have and the templates say. */
-        private List<Plan.Ad> ads(PlanUnits.Unit unit, String theme, int[] some) {
-            Map<String, List<AdTemplate>> said = recipe.serving().ownAds();
-            String keyword = keywords.text(some[0]);
-            for (String key : said.isEmpty() ? List.<String>of() : unit.keys()) {
-                if (said.containsKey(key)) {
-                    return said.get(key).stream()
-                            .map(ad -> writer.write(ad, theme, keyword))
-                            .toList();
-                }
-            }
-            PlanAds how = recipe.serving().ads();
-            List<Plan.Ad> all = new ArrayList<>(how.inherited() ? inherited.ads(some) : List.of());
-            how.templates().forEach(template -> all.add(writer.write(template, theme, keyword)));
-            return all;
-        }
-
-        private Serving.Own own(PlanUnits.Unit unit) {
-            Map<String, Serving.Own> said = recipe.serving().own();
-            return said.isEmpty()
-                    ? NOTHING_SAID
-                    : unit.keys().stream()
-                            .filter(said::containsKey)
-                            .map(said::get)
-                            .findFirst()
-                            .orElse(NOTHING_SAID);
-        }
-    }
-
-    private static final Serving.Own NOTHING_SAID = new Serving.Own(0, "");
 
     private List<String> notes(BitSet served) {
         Groups groups = input.groups();

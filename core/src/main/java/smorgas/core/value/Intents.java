@@ -328,9 +328,9 @@ public final class Intents {
     }
 
     /** How many of some keywords each intent leads in. */
-    public Map<Intent, Integer> mix(BitSet some) {
+    public Map<Intent, Integer> mix(int[] some) {
         Map<Intent, Integer> mix = new EnumMap<>(Intent.class);
-        some.stream().forEach(keyword -> lead(keyword).ifPresent(intent -> mix.merge(intent, 1, Integer::sum)));
+        Arrays.stream(some).forEach(keyword -> lead(keyword).ifPresent(intent -> mix.merge(intent, 1, Integer::sum)));
         return mix;
     }
 
@@ -343,9 +343,7 @@ public final class Intents {
 
     /** What most of some keywords are for; of equal ones the first of the trade's five; empty if of none it is known. */
     public Optional<Most> most(int[] some) {
-        BitSet set = new BitSet();
-        Arrays.stream(some).forEach(set::set);
-        return mix(set).entrySet().stream()
+        return mix(some).entrySet().stream()
                 .max(Map.Entry.<Intent, Integer>comparingByValue()
                         .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
                 .map(most -> new Most(most.getKey(), most.getValue()));

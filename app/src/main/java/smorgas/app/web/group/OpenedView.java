@@ -149,9 +149,7 @@ final class OpenedView {
 
     /** How many of the keywords are for what, the commonest first; empty if it is known of none. */
     private String intents(int[] some) {
-        BitSet all = new BitSet();
-        Arrays.stream(some).forEach(all::set);
-        return board.intents().mix(all).entrySet().stream()
+        return board.intents().mix(some).entrySet().stream()
                 .sorted(Map.Entry.<Intent, Integer>comparingByValue().reversed())
                 .map(one -> Show.count(one.getValue()) + " " + one.getKey().label())
                 .collect(Collectors.joining(", "));

@@ -58,6 +58,9 @@ class ServeController {
 
     private static final int MOST = 200;
 
+    /** Of a plan of so many keywords the check is made at once. */
+    private static final int AT_ONCE = 20_000;
+
     /** So many names are shown before choices are set. */
     private static final int NAMES = 6;
 
@@ -87,17 +90,40 @@ class ServeController {
             String keywords,
             boolean nothing,
             Expected expected,
-            List<Plan.Negative> negatives,
+            int campaignNegatives,
             long groupNegatives,
-            List<Plan.Conflict> conflicts,
-            List<Plan.HeldBack> heldBack,
-            int heldBackCount,
-            List<String> notes,
-            List<Checks.Check> checks,
+            CheckPanel panel,
             List<PlanFormat> formats,
             PlanFormat.For[] uses,
             List<String> layouts,
             String projectNote) {}
+
+    /**
+     * What stands beside the plan: what the check has found, and the negatives of all campaigns.
+     *
+     * @param later whether the check takes so long that the page does not wait for it
+     */
+    record CheckPanel(
+            boolean later,
+            List<Plan.Negative> negatives,
+            List<Plan.Conflict> conflicts,
+            List<Plan.HeldBack> heldBack,
+            int heldBackCount,
+            List<String> notes,
+            List<Checks.Check> checks) {
+
+        static CheckPanel of(Board board, String base, boolean later) {
+            Plan plan = board.plan();
+            return new CheckPanel(
+                    later,
+                    plan.negatives().distinct().toList(),
+                    plan.conflicts(),
+                    plan.heldBack().stream().limit(MOST).toList(),
+                    plan.heldBack().size(),
+                    plan.notes(),
+                    later ? List.of() : Checks.of(board, base));
+        }
+    }
 
     /** The choices as their form shows them. */
     record Choices(
@@ -137,13 +163,12 @@ class ServeController {
                         Show.count(plan.count().keywords(), "keyword", "keywords"),
                         plan.count().rows() == 0,
                         expected(board, board.served()),
-                        plan.negatives().distinct().toList(),
+                        (int) plan.negatives().distinct().count(),
                         plan.adGroupNegatives(),
-                        plan.conflicts(),
-                        plan.heldBack().stream().limit(MOST).toList(),
-                        plan.heldBack().size(),
-                        plan.notes(),
-                        Checks.of(board, "/projects/" + id),
+                        CheckPanel.of(
+                                board,
+                                "/projects/" + id,
+                                !board.checkKnown() && plan.count().keywords() > AT_ONCE),
                         PlanFormats.ALL,
                         PlanFormat.For.values(),
                         layouts.all().stream().map(PlanLayout::name).toList(),
@@ -151,6 +176,18 @@ class ServeController {
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/page";
     }
+
+    /** What the check has found, for a page that did not wait for it. */
+    @GetMapping("/projects/{id}/serve/checks")
+    String checks(@PathVariable long id, Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Shown.in(model, new Beside(CheckPanel.of(snapshot.board(), "/projects/" + id, false)));
+        frames.frame(model, id, snapshot, Step.SERVE);
+        return "serve/checks :: checks";
+    }
+
+    /** The panel alone. */
+    record Beside(CheckPanel panel) {}
 
     private static Choices choices(Board board) {
         PlanSettings settings = board.recipe().serving().plan();
