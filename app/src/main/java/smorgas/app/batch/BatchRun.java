@@ -13,11 +13,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -288,17 +290,22 @@ final class BatchRun {
                     FeedbackCsv.write(board, found, csv);
                 }
             }
-            for (PlanFormat format : PlanFormats.ALL) {
-                if (format.usual() || wanted.formats().contains(format)) {
-                    try (OutputStream to =
-                            new BufferedOutputStream(Files.newOutputStream(out.resolve(format.file())))) {
-                        format.write(board.handover(wanted.project(), wanted.currency()), to);
-                    }
+            for (PlanFormat format : formats()) {
+                try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(out.resolve(format.file())))) {
+                    format.write(board.handover(wanted.project(), wanted.currency()), to);
                 }
             }
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         }
+    }
+
+    /** What is usual, and what is wanted beside it. */
+    private Set<PlanFormat> formats() {
+        Set<PlanFormat> formats =
+                PlanFormats.ALL.stream().filter(PlanFormat::usual).collect(Collectors.toCollection(LinkedHashSet::new));
+        formats.addAll(wanted.formats());
+        return formats;
     }
 
     private static Writer writer(Path out, String name) throws IOException {

@@ -295,11 +295,26 @@ class BatchCommandTest {
                         "--project",
                         "Shop",
                         "--currency",
-                        "EUR"))
+                        "EUR",
+                        "--layout",
+                        file("desk.json", LAYOUT)))
                 .isZero();
+        assertThat(Files.readString(out().resolve("layout-desk.tsv")).lines())
+                .startsWith("Term\tShop", "bee hive\tone");
+        assertThat(run("--in", list, "--out", out(), "--layout", file("no.json", "{}")))
+                .isEqualTo(2);
         assertThat(Files.readString(out().resolve("plan.json"))).contains("\"project\":\"Shop\",\"currency\":\"EUR\"");
         assertThat(Files.readString(out().resolve("plan-report.html"))).contains("<h1>Shop</h1>");
         assertThat(out().resolve("plan.xlsx")).exists();
         assertThat(out().resolve("plan.tsv")).doesNotExist();
     }
+
+    /** The example of docs/layouts.md, but for what is in it. */
+    private static final String LAYOUT = """
+            {"name": "Desk", "between": "TAB", "rows": ["KEYWORD"],
+             "words": {"signs": false, "broad": "b", "phrase": "p", "exact": "e", "negative": "{type}"},
+             "insertion": "{KeyWord:{default}}", "enabled": "on",
+             "columns": [{"heading": "Term", "field": "KEYWORD", "number": 0, "text": ""},
+                         {"heading": "Shop", "field": "TEXT", "number": 0, "text": "one"}]}
+            """;
 }

@@ -256,6 +256,6 @@ public record PlanLayout(
         String plain = name.toLowerCase(Locale.ROOT)
                 .replaceAll("[^\\p{L}\\p{N}]+", "-")
                 .replaceAll("^-|-$", "");
-        return "plan-" + (plain.isEmpty() ? "own" : plain) + (between == Between.TAB ? ".tsv" : ".csv");
+        return "layout-" + (plain.isEmpty() ? "own" : plain) + (between == Between.TAB ? ".tsv" : ".csv");
     }
 }

@@ -86,7 +86,7 @@ class PlanLayoutTest {
                         List.of("keyword", "hives", "E", "bee hive", "", "", "x;y", "on"),
                         List.of("negative", "", "not p", "free", "", "", "x;y", ""),
                         List.of("ad", "hives", "", "", "<<Hives>>", "", "x;y", "on"));
-        assertThat(layout.format().file()).isEqualTo("plan-for-the-müllers-desk.csv");
+        assertThat(layout.format().file()).isEqualTo("layout-for-the-müllers-desk.csv");
         assertThat(layout.columns())
                 .allMatch(column -> PlanLayout.Column.read(column.line()).equals(column));
     }
