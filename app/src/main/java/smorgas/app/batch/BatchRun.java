@@ -5,6 +5,7 @@ import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
+import java.io.StringWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -19,6 +20,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -276,28 +278,42 @@ final class BatchRun {
                 .orElseGet(() -> new Read(name, null, read.reading().problems()));
     }
 
+    /** Files on all cores; what each needs is found out before. */
     private void writeAll(Board board, Path out) {
-        try {
-            try (Csv csv = new Csv(writer(out, "keywords.csv"))) {
-                writeKeywords(board, csv);
-            }
+        Feedback.Found found = feedback(board);
+        List<Writing> files = new ArrayList<>();
+        files.add(() -> writeKeywords(board, out.resolve("keywords.csv")));
+        files.add(() -> {
             try (Csv csv = new Csv(writer(out, "groups.csv"))) {
                 writeGroups(board, csv);
             }
-            Feedback.Found found = feedback(board);
-            if (!found.terms().isEmpty()) {
+        });
+        if (!found.terms().isEmpty()) {
+            files.add(() -> {
                 try (Csv csv = new Csv(writer(out, "feedback.csv"))) {
                     FeedbackCsv.write(board, found, csv);
                 }
-            }
-            for (PlanFormat format : formats()) {
+            });
+        }
+        for (PlanFormat format : formats()) {
+            files.add(() -> {
                 try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(out.resolve(format.file())))) {
                     format.write(board.handover(wanted.project(), wanted.currency()), to);
                 }
-            }
-        } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
+            });
         }
+        files.parallelStream().forEach(file -> {
+            try {
+                file.write();
+            } catch (IOException e) {
+                throw new java.io.UncheckedIOException(e);
+            }
+        });
+    }
+
+    /** Writes a file. */
+    private interface Writing {
+        void write() throws IOException;
     }
 
     /** What is usual, and what is wanted beside it. */
@@ -315,9 +331,8 @@ final class BatchRun {
     }
 
     /** The columns that were there first, then what else is known of any keyword. */
-    private static void writeKeywords(Board board, Csv csv) {
+    private static void writeKeywords(Board board, Path to) throws IOException {
         Keywords keywords = board.keywords();
-        Grouping grouping = board.groups().grouping();
         Facts facts = board.facts();
         List<Fact> others = Fact.all(Fact.Use.EXPORT).stream()
                 .filter(fact -> !AMONG_THE_FIRST.contains(fact) && facts.any(fact))
@@ -325,23 +340,66 @@ final class BatchRun {
         List<String> header = new ArrayList<>(List.of(
                 "keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
         others.forEach(fact -> header.add(fact.word()));
-        csv.row(header.toArray(String[]::new));
-        for (int k = 0; k < keywords.size(); k++) {
-            int keyword = k;
-            int group = grouping.groupOf(k);
-            List<String> cells = new ArrayList<>(List.of(
-                    keywords.text(k),
-                    facts.exported(Computed.STANDING, k),
-                    facts.exported(Computed.REASON, k),
-                    group < 0 ? "" : board.groups().name(group),
-                    group < 0 ? "" : decimals(grouping.tightness(k)),
-                    String.join(LIST, keywords.spellings(k)),
-                    facts.exported(Figure.SEARCHES, k),
-                    facts.exported(Figure.CPC, k),
-                    facts.exported(Computed.BASKETS, k)));
-            others.forEach(fact -> cells.add(facts.exported(fact, keyword)));
-            csv.row(cells.toArray(String[]::new));
+        try (Writer out =
+                new BufferedWriter(new OutputStreamWriter(Files.newOutputStream(to), StandardCharsets.UTF_8))) {
+            out.write(rows(csv -> csv.row(header.toArray(String[]::new))));
+            List<IntFunction<String>> columns = columns(board, others);
+            // A few parts at a time are made on all cores and then written in their order.
+            for (int from = 0; from < keywords.size(); from += ROWS * PARTS) {
+                String[] parts = new String[PARTS];
+                int first = from;
+                IntStream.range(0, PARTS)
+                        .parallel()
+                        .forEach(part -> parts[part] = rows(csv -> {
+                            int end = Math.min(keywords.size(), first + (part + 1) * ROWS);
+                            for (int k = first + part * ROWS; k < end; k++) {
+                                csv.row(cells(columns, k));
+                            }
+                        }));
+                for (String part : parts) {
+                    out.write(part);
+                }
+            }
         }
+    }
+
+    private static final int ROWS = 4_096;
+    private static final int PARTS = 8;
+
+    private static String rows(Consumer<Csv> rows) {
+        StringWriter text = new StringWriter();
+        try (Csv csv = new Csv(text)) {
+            rows.accept(csv);
+        }
+        return text.toString();
+    }
+
+    private static String[] cells(List<IntFunction<String>> columns, int keyword) {
+        String[] cells = new String[columns.size()];
+        for (int i = 0; i < cells.length; i++) {
+            cells[i] = columns.get(i).apply(keyword);
+        }
+        return cells;
+    }
+
+    /** The cells of a row, column by column. */
+    private static List<IntFunction<String>> columns(Board board, List<Fact> others) {
+        Facts facts = board.facts();
+        Keywords keywords = board.keywords();
+        Groups groups = board.groups();
+        Grouping grouping = groups.grouping();
+        List<IntFunction<String>> columns = new ArrayList<>(List.of(
+                keywords::text,
+                facts.exporting(Computed.STANDING),
+                facts.exporting(Computed.REASON),
+                keyword -> grouping.groupOf(keyword) < 0 ? "" : groups.name(grouping.groupOf(keyword)),
+                keyword -> grouping.groupOf(keyword) < 0 ? "" : decimals(grouping.tightness(keyword)),
+                keyword -> String.join(LIST, keywords.spellings(keyword)),
+                facts.exporting(Figure.SEARCHES),
+                facts.exporting(Figure.CPC),
+                facts.exporting(Computed.BASKETS)));
+        others.forEach(fact -> columns.add(facts.exporting(fact)));
+        return columns;
     }
 
     /** What reports among the lists tell; of which currency and market they are is not known here. */
@@ -387,8 +445,17 @@ final class BatchRun {
         }
     }
 
+    private static final int THOUSAND = 1_000;
+
     private static String decimals(double share) {
-        return String.format(Locale.ROOT, "%.3f", share);
+        double thousandths = share * THOUSAND;
+        long whole = Math.round(thousandths);
+        boolean half = Math.abs(Math.abs(thousandths - whole) - .5) < 1e-6;
+        // What lies between two is rounded by the digits, as it always was.
+        return half || share < 0 || share >= 1_000
+                ? String.format(Locale.ROOT, "%.3f", share)
+                : whole / THOUSAND + "."
+                        + String.valueOf(THOUSAND + whole % THOUSAND).substring(1);
     }
 
     private Map<String, Object> summary(Board board, List<Read> read) {

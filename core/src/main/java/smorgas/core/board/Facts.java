@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.IntFunction;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Computed;
@@ -91,20 +92,32 @@ public final class Facts {
      * @throws IllegalArgumentException if it is a number, or is read from the lists
      */
     public List<String> texts(Fact fact, int keyword) {
+        return telling(fact).apply(keyword);
+    }
+
+    /** What tells the texts of a fact, found out once for all keywords. */
+    private IntFunction<List<String>> telling(Fact fact) {
         return switch (fact) {
-            case Computed.KEYWORD -> List.of(keywords.text(keyword));
-            case Computed.STANDING -> List.of(board.standings().of(keyword).label());
-            case Computed.REASON -> List.of(board.standings().reason(keyword).sentence());
-            case Computed.BASKETS -> keywords.basketNames(keyword);
-            case Computed.TAGS -> board.standings().tags().of(keyword);
+            case Computed.KEYWORD -> keyword -> List.of(keywords.text(keyword));
+            case Computed.STANDING ->
+                keyword -> List.of(board.standings().of(keyword).label());
+            case Computed.REASON ->
+                keyword -> List.of(board.standings().reason(keyword).sentence());
+            case Computed.BASKETS -> keywords::basketNames;
+            case Computed.TAGS -> keyword -> board.standings().tags().of(keyword);
             case Computed.INTENT ->
-                board.intents().seen(keyword).stream().map(Intent::label).toList();
+                keyword -> board.intents().seen(keyword).stream()
+                        .map(Intent::label)
+                        .toList();
             case Computed.PROMISE ->
-                Stream.of(board.promise().named(keyword))
+                keyword -> Stream.of(board.promise().named(keyword))
                         .filter(name -> !name.isEmpty())
                         .toList();
-            case Computed.NOTE -> List.copyOf(notes().getOrDefault(keyword, Set.of()));
-            case Computed.GROUP -> group(keyword);
+            case Computed.NOTE -> {
+                Map<Integer, Set<String>> noted = notes();
+                yield keyword -> List.copyOf(noted.getOrDefault(keyword, Set.of()));
+            }
+            case Computed.GROUP -> this::group;
             case Computed other -> throw new IllegalArgumentException("no texts: " + other);
             case Figure figure -> throw new IllegalArgumentException("no texts: " + figure);
         };
@@ -131,9 +144,17 @@ public final class Facts {
 
     /** As a cell of a table for reading: several texts with bars between them, a range with a hyphen. */
     public String exported(Fact fact, int keyword) {
+        return exporting(fact).apply(keyword);
+    }
+
+    /** What writes such cells of a fact, for whoever writes many. */
+    public IntFunction<String> exporting(Fact fact) {
         if (!fact.number()) {
-            return String.join(" | ", texts(fact, keyword));
+            IntFunction<List<String>> telling = telling(fact);
+            return keyword -> String.join(" | ", telling.apply(keyword));
         }
-        return Csv.number(numbers(fact), fact.scale(), keyword);
+        Numbers numbers = numbers(fact);
+        long scale = fact.scale();
+        return keyword -> Csv.number(numbers, scale, keyword);
     }
 }

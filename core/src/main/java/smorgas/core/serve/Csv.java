@@ -6,7 +6,6 @@ import de.siegmar.fastcsv.writer.QuoteStrategy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
-import java.math.BigDecimal;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
@@ -82,17 +81,30 @@ public final class Csv implements AutoCloseable {
         if (!numbers.known(row)) {
             return "";
         }
-        String low = amount(numbers.low(row), scale);
-        String high = amount(numbers.high(row), scale);
-        return low.equals(high) ? low : low + "-" + high;
+        long low = numbers.low(row);
+        long high = numbers.high(row);
+        return low == high ? amount(low, scale) : amount(low, scale) + "-" + amount(high, scale);
     }
 
     /** Parts of a unit as a decimal number without needless zeros; money keeps two decimals. */
     public static String amount(long parts, long scale) {
-        BigDecimal value =
-                BigDecimal.valueOf(parts).divide(BigDecimal.valueOf(scale)).stripTrailingZeros();
-        int decimals = scale == Figure.CPC.scale() ? 2 : 0;
-        return value.setScale(Math.max(decimals, value.scale()), java.math.RoundingMode.UNNECESSARY)
-                .toPlainString();
+        int least = scale == Figure.CPC.scale() ? 2 : 0;
+        if (scale == 1) {
+            return Long.toString(parts);
+        }
+        long rest = Math.abs(parts % scale);
+        StringBuilder written = new StringBuilder(24);
+        if (parts < 0) {
+            written.append('-');
+        }
+        written.append(Math.abs(parts / scale));
+        int point = written.length();
+        written.append('.');
+        // Scales are powers of ten, so that each further digit is a tenth of the one before it.
+        for (long unit = scale / 10; unit > 0 && (rest > 0 || written.length() - point <= least); unit /= 10) {
+            written.append((char) ('0' + rest / unit));
+            rest %= unit;
+        }
+        return written.length() == point + 1 ? written.substring(0, point) : written.toString();
     }
 }

@@ -2,6 +2,9 @@ package smorgas.core.serve;
 
 import java.io.IOException;
 import java.io.Writer;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import smorgas.core.recipe.MatchType;
 
@@ -30,6 +33,8 @@ final class PlanOutline extends TextFormat {
 
     @Override
     void write(Handover what, Writer to) throws IOException {
+        // Of millions of keywords few sets of match types are different.
+        Map<Set<MatchType>, String> types = new HashMap<>();
         for (Plan.Campaign campaign : what.plan().campaigns()) {
             to.write(campaign.name() + "\n");
             for (Plan.AdGroup group : campaign.adGroups()) {
@@ -45,7 +50,8 @@ final class PlanOutline extends TextFormat {
                     }
                 }
                 for (Plan.Served served : group.keywords()) {
-                    to.write("    " + served.keyword() + " \u00B7 " + types(served) + "\n");
+                    to.write("    " + served.keyword() + " \u00B7 "
+                            + types.computeIfAbsent(served.matchTypes(), PlanOutline::types) + "\n");
                 }
                 for (Plan.Negative negative : group.negatives()) {
                     to.write("    never: " + written(negative) + "\n");
@@ -67,8 +73,8 @@ final class PlanOutline extends TextFormat {
                 : negative.keyword() + " \u00B7 " + negative.matchType().label().toLowerCase(java.util.Locale.ENGLISH);
     }
 
-    private static String types(Plan.Served served) {
-        return served.matchTypes().stream()
+    private static String types(Set<MatchType> types) {
+        return types.stream()
                 .map(MatchType::label)
                 .map(label -> label.toLowerCase(java.util.Locale.ENGLISH))
                 .collect(Collectors.joining(", "));

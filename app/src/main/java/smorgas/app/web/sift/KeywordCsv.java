@@ -1,6 +1,7 @@
 package smorgas.app.web.sift;
 
 import java.util.List;
+import java.util.function.IntFunction;
 import smorgas.core.board.Board;
 import smorgas.core.board.Facts;
 import smorgas.core.column.Fact;
@@ -17,10 +18,10 @@ public final class KeywordCsv {
         List<Fact> columns = facts.exported();
         try (csv) {
             csv.row(columns.stream().map(Fact::label).toArray(String[]::new));
+            List<IntFunction<String>> cells =
+                    columns.stream().map(facts::exporting).toList();
             for (int keyword : keywords) {
-                csv.row(columns.stream()
-                        .map(fact -> facts.exported(fact, keyword))
-                        .toArray(String[]::new));
+                csv.row(cells.stream().map(cell -> cell.apply(keyword)).toArray(String[]::new));
             }
         }
     }
