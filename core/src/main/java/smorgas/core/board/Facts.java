@@ -18,6 +18,9 @@ import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Intent;
 import smorgas.core.serve.Csv;
+import smorgas.core.sift.Standings;
+import smorgas.core.value.Intents;
+import smorgas.core.value.Promise;
 import smorgas.core.value.Worth;
 
 /** What each {@link Fact} is for the keywords of a board. What an act makes old is worked out when it is asked for. */
@@ -99,20 +102,27 @@ public final class Facts {
     private IntFunction<List<String>> telling(Fact fact) {
         return switch (fact) {
             case Computed.KEYWORD -> keyword -> List.of(keywords.text(keyword));
-            case Computed.STANDING ->
-                keyword -> List.of(board.standings().of(keyword).label());
-            case Computed.REASON ->
-                keyword -> List.of(board.standings().reason(keyword).sentence());
+            case Computed.STANDING -> {
+                Standings standings = board.standings();
+                yield keyword -> List.of(standings.of(keyword).label());
+            }
+            case Computed.REASON -> {
+                Standings standings = board.standings();
+                yield keyword -> List.of(standings.reason(keyword).sentence());
+            }
             case Computed.BASKETS -> keywords::basketNames;
-            case Computed.TAGS -> keyword -> board.standings().tags().of(keyword);
-            case Computed.INTENT ->
-                keyword -> board.intents().seen(keyword).stream()
-                        .map(Intent::label)
-                        .toList();
-            case Computed.PROMISE ->
-                keyword -> Stream.of(board.promise().named(keyword))
+            case Computed.TAGS -> board.standings().tags()::of;
+            case Computed.INTENT -> {
+                Intents intents = board.intents();
+                yield keyword ->
+                        intents.seen(keyword).stream().map(Intent::label).toList();
+            }
+            case Computed.PROMISE -> {
+                Promise promise = board.promise();
+                yield keyword -> Stream.of(promise.named(keyword))
                         .filter(name -> !name.isEmpty())
                         .toList();
+            }
             case Computed.NOTE -> {
                 Map<Integer, Set<String>> noted = notes();
                 yield keyword -> List.copyOf(noted.getOrDefault(keyword, Set.of()));

@@ -38,6 +38,13 @@ public final class PlanUnits {
     /** Characters that ad platforms refuse in a keyword (common practice). */
     private static final String REFUSED = ",!@%^()={};~`<>?\\|*\"[]";
 
+    private static final int ASCII = 128;
+    private static final boolean[] REFUSED_AT = new boolean[ASCII];
+
+    static {
+        REFUSED.chars().forEach(sign -> REFUSED_AT[sign] = true);
+    }
+
     /**
      * Keywords that belong together.
      *
@@ -275,7 +282,7 @@ public final class PlanUnits {
             return Optional.of("has more than " + MOST_WORDS + " words, which ad platforms refuse");
         }
         for (int i = 0; i < text.length(); i++) {
-            if (REFUSED.indexOf(text.charAt(i)) >= 0) {
+            if (text.charAt(i) < ASCII && REFUSED_AT[text.charAt(i)]) {
                 return Optional.of("has a " + text.charAt(i) + " in it, which ad platforms refuse");
             }
         }

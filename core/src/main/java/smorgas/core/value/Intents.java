@@ -13,7 +13,6 @@ import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -292,12 +291,17 @@ public final class Intents {
         return lead[keyword] == UNKNOWN ? Optional.empty() : Optional.of(Intent.values()[lead[keyword]]);
     }
 
+    private static final Intent[] INTENTS = Intent.values();
+
     /** All that are seen in a keyword, the leading one first. */
     public List<Intent> seen(int keyword) {
-        List<Intent> all = new ArrayList<>(lead(keyword).stream().toList());
-        Stream.of(Intent.values())
-                .filter(intent -> (seen[keyword] & 1 << intent.ordinal()) != 0 && !all.contains(intent))
-                .forEach(all::add);
+        List<Intent> all = new ArrayList<>(2);
+        lead(keyword).ifPresent(all::add);
+        for (Intent intent : INTENTS) {
+            if ((seen[keyword] & 1 << intent.ordinal()) != 0 && !all.contains(intent)) {
+                all.add(intent);
+            }
+        }
         return all;
     }
 
