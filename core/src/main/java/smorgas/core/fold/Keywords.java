@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
@@ -327,16 +328,29 @@ public final class Keywords {
 
     /** The distinct texts that were folded into the keyword, in the order in which they were met. */
     public List<String> spellings(int keyword) {
-        return occurrences(keyword).stream().map(Occurrence::text).distinct().toList();
+        return distinct(keyword, (basket, row) -> basket.text(row));
     }
 
     /** The names of the baskets that the keyword is in, in their order. */
     public List<String> basketNames(int keyword) {
-        return occurrences(keyword).stream()
-                .map(Occurrence::basketName)
-                .distinct()
-                .toList();
+        return distinct(keyword, (basket, row) -> basket.name());
     }
+
+    /** What is told of the lines of a keyword, each text once; most have one line or few, and there are millions of them. */
+    private List<String> distinct(int keyword, BiFunction<Lines, Integer, String> told) {
+        List<String> texts = new ArrayList<>(2);
+        Set<String> seen = lines.length(keyword) > FEW_LINES ? new HashSet<>() : Set.of();
+        lines.forEach(keyword, line -> {
+            int place = basketOf(line);
+            String text = told.apply(baskets.get(place), line - basketStarts[place]);
+            if (lines.length(keyword) > FEW_LINES ? seen.add(text) : !texts.contains(text)) {
+                texts.add(text);
+            }
+        });
+        return List.copyOf(texts);
+    }
+
+    private static final int FEW_LINES = 16;
 
     /** What a basket says of a figure at one line; empty if the basket has no such column or the cell is empty. */
     public Optional<FigureColumn> figureAt(Occurrence occurrence, Figure figure) {

@@ -1,6 +1,7 @@
 package smorgas.core.serve;
 
 import it.unimi.dsi.fastutil.ints.IntArrayList;
+import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -13,6 +14,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Cores;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
@@ -38,6 +41,9 @@ public final class PlanUnits {
     /** Characters that ad platforms refuse in a keyword (common practice). */
     private static final String REFUSED = ",!@%^()={};~`<>?\\|*\"[]";
 
+    /** Of fewer one core puts all in order. */
+    private static final int FEW_UNITS = 64;
+
     private static final int ASCII = 128;
     private static final boolean[] REFUSED_AT = new boolean[ASCII];
 
@@ -60,7 +66,7 @@ public final class PlanUnits {
     private final Standings standings;
     private final Groups groups;
     private final PlanSettings settings;
-    private final Optional<FigureColumn> searches;
+    private final @Nullable FigureColumn searches;
 
     private final List<Unit> units = new ArrayList<>();
     private final List<Plan.HeldBack> heldBack = new ArrayList<>();
@@ -72,7 +78,7 @@ public final class PlanUnits {
         this.standings = standings;
         this.groups = groups;
         this.settings = settings;
-        this.searches = keywords.figure(Figure.SEARCHES);
+        this.searches = keywords.figure(Figure.SEARCHES).orElse(null);
     }
 
     /** Those of the settings from which it follows what belongs together. */
@@ -84,6 +90,11 @@ public final class PlanUnits {
     public static PlanUnits of(Keywords keywords, Standings standings, Groups groups, PlanSettings settings) {
         PlanUnits made = new PlanUnits(keywords, standings, groups, settings);
         made.fill();
+        Cores.run(made.units.size(), FEW_UNITS, (from, to) -> {
+            for (int i = from; i < to; i++) {
+                made.sort(made.units.get(i).keywords());
+            }
+        });
         if (settings.groups().smallest() > 1) {
             made.small();
         }
@@ -185,17 +196,21 @@ public final class PlanUnits {
             leftOutGroups++;
             leftOutKeywords += any.size();
         } else if (!any.isEmpty()) {
-            units.add(new Unit(theme, byHand, group, keys, sorted(any.toIntArray())));
+            units.add(new Unit(theme, byHand, group, keys, any.toIntArray()));
         }
     }
 
-    private int[] sorted(int[] some) {
-        it.unimi.dsi.fastutil.ints.IntArrays.quickSort(some, (a, b) -> {
-            int bySearches = searches.map(s -> Long.compare(s.twiceMiddle(b), s.twiceMiddle(a)))
-                    .orElse(0);
+    /** The most searched first. */
+    private int[] sort(int[] some) {
+        IntArrays.quickSort(some, (a, b) -> {
+            int bySearches = Long.compare(searched(b), searched(a));
             return bySearches != 0 ? bySearches : keywords.text(a).compareTo(keywords.text(b));
         });
         return some;
+    }
+
+    private long searched(int keyword) {
+        return searches == null ? 0 : searches.twiceMiddle(keyword);
     }
 
     /** Those with too few keywords are left out, or join the nearest that has enough; the leftovers stay what they are. */
@@ -261,7 +276,7 @@ public final class PlanUnits {
                 unit.byHand(),
                 unit.group(),
                 List.copyOf(keys),
-                sorted(all.intStream().distinct().toArray()));
+                sort(all.intStream().distinct().toArray()));
     }
 
     /** The keywords that are served, each once. */
