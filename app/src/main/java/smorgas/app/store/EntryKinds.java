@@ -29,7 +29,7 @@ final class EntryKinds {
     record Kind(String name, int format, Class<? extends Entry> type) {}
 
     static final List<Kind> ALL = List.of(
-            new Kind("basket-added", 2, BasketEntry.BasketAdded.class),
+            new Kind("basket-added", 3, BasketEntry.BasketAdded.class),
             new Kind("basket-removed", 1, BasketEntry.BasketRemoved.class),
             new Kind("basket-described", 1, BasketEntry.BasketDescribed.class),
             new Kind("basket-switched", 1, BasketEntry.BasketSwitched.class),

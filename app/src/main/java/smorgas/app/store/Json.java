@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.gather.Reading;
+import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.ConditionKind;
@@ -56,6 +57,13 @@ public final class Json {
     })
     private interface MethodNames {}
 
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Asked.Nothing.class, name = "nothing"),
+        @JsonSubTypes.Type(value = Asked.Paired.class, name = "pairing")
+    })
+    private interface AskedNames {}
+
     @JsonIgnoreProperties("refused")
     private interface ReadingFields {}
 
@@ -67,6 +75,7 @@ public final class Json {
             .addMixIn(Rule.Does.class, DoesNames.class)
             .addMixIn(Method.class, MethodNames.class)
             .addMixIn(Cleaning.class, CleaningNames.class)
+            .addMixIn(Asked.class, AskedNames.class)
             .addMixIn(Reading.class, ReadingFields.class)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .build();

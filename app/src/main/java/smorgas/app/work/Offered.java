@@ -1,8 +1,10 @@
 package smorgas.app.work;
 
 import java.nio.charset.StandardCharsets;
-import java.util.List;
+import java.util.Collection;
+import java.util.stream.Collectors;
 import smorgas.core.gather.Workbooks;
+import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.ReadAs;
 
@@ -11,28 +13,42 @@ import smorgas.core.recipe.ReadAs;
  *
  * @param name what it is called, such as its file
  * @param readAs how it is to be read, such as the sheet
+ * @param asked what a tool of ours was asked for that made it
  * @param kind where it comes from; {@link BasketInfo.Kind#OTHER} if nobody knows, and then its columns tell
  */
-public record Offered(String name, byte[] bytes, ReadAs readAs, BasketInfo.Kind kind) {
+public record Offered(String name, byte[] bytes, ReadAs readAs, BasketInfo.Kind kind, Asked asked) {
 
     /** A list in a file. */
     public static Offered file(String name, byte[] bytes) {
-        return new Offered(name, bytes, ReadAs.FOUND, BasketInfo.Kind.OTHER);
+        return new Offered(name, bytes, ReadAs.FOUND, BasketInfo.Kind.OTHER, Asked.NOTHING);
     }
 
     /** A list in a file, or in a part of one. */
     public static Offered part(String name, Workbooks.Part part) {
-        return new Offered(name, part.list().bytes(), part.readAs(), BasketInfo.Kind.OTHER);
+        return new Offered(name, part.list().bytes(), part.readAs(), BasketInfo.Kind.OTHER, Asked.NOTHING);
     }
 
     /** A text that was pasted. */
     public static Offered paste(String name, String text) {
-        return new Offered(name, text.getBytes(StandardCharsets.UTF_8), ReadAs.FOUND, BasketInfo.Kind.PASTE);
+        return new Offered(
+                name, text.getBytes(StandardCharsets.UTF_8), ReadAs.FOUND, BasketInfo.Kind.PASTE, Asked.NOTHING);
     }
 
     /** Keywords that a tool of ours has made, a line each. */
-    public static Offered made(String name, List<String> texts, BasketInfo.Kind kind) {
-        byte[] bytes = String.join("\n", texts).getBytes(StandardCharsets.UTF_8);
-        return new Offered(name, bytes, ReadAs.FOUND, kind);
+    public static Offered made(String name, Collection<String> texts, BasketInfo.Kind kind) {
+        return made(name, texts, kind, Asked.NOTHING);
+    }
+
+    /** The same, with what it was asked for. */
+    public static Offered made(String name, Collection<String> texts, BasketInfo.Kind kind, Asked asked) {
+        // With a heading and in quotes where need be (RFC 4180), so that no keyword is taken for anything else.
+        String list = texts.stream().map(Offered::cell).collect(Collectors.joining("\n", "keyword\n", "\n"));
+        return new Offered(name, list.getBytes(StandardCharsets.UTF_8), ReadAs.FOUND, kind, asked);
+    }
+
+    private static String cell(String text) {
+        return text.chars().noneMatch(sign -> ",;\t\"".indexOf(sign) >= 0)
+                ? text
+                : '"' + text.replace("\"", "\"\"") + '"';
     }
 }

@@ -239,7 +239,8 @@ public final class OpenProject {
                     Optional.empty());
         }
         long basket = loaded.keep(stored, known, decimals);
-        Outcome added = act(snapshot.version(), recipe -> new BasketEntry.BasketAdded(basket, name, list.kind()));
+        Outcome added =
+                act(snapshot.version(), recipe -> new BasketEntry.BasketAdded(basket, name, list.kind(), list.asked()));
         List<ColumnRole> roles = rememberedRoles(stored.reading()).orElse(known.roles());
         ReadAs readAs = new ReadAs(known.encoding(), known.delimiter(), known.sheet(), known.headerLine(), roles);
         if (!readAs.equals(ReadAs.FOUND)) {

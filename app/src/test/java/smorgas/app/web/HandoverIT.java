@@ -86,10 +86,12 @@ class HandoverIT {
             place(keyword, "wax", "into");
         }
         place("bee hive <b>roof", "roofs", "into");
-        visitor.post(base + "/group/name", Map.of("theme", "jars", "name", "hives"));
+        visitor.post(base + "/group/name", Map.of("theme", "jars", "newName", "beautiful jars"));
+        visitor.post(base + "/group/name", Map.of("theme", "hives", "newName", "beautiful hives"));
+        choose(Map.of("longest", "12", "campaign", "C", "pattern", "{theme}"));
 
         assertThat(check("LARGE").text()).contains("1 ad group has more than 50 keywords", "wax");
-        assertThat(check("SAME_NAME").text()).contains("hives 2");
+        assertThat(check("SAME_NAME").text()).contains("beautiful 2");
         assertThat(check("NO_SEARCHES").text()).contains("51 keywords have no searches");
         assertThat(check("HELD_BACK").text()).contains("bee hive <b>roof");
 
@@ -99,7 +101,8 @@ class HandoverIT {
         choose(Map.of("bidFrom", "FIXED", "bid", "0,45", "campaign", "C", "pattern", "{theme}"));
         assertThat(check("NO_BID")).isEmpty();
 
-        visitor.post(base + "/group/name", Map.of("theme", "jars", "name", "jars"));
+        assertThat(check("SAME_NAME").select("a").eachAttr("href")).contains("#names");
+        choose(Map.of("longest", "60", "campaign", "C", "pattern", "{theme}"));
         assertThat(check("SAME_NAME")).isEmpty();
 
         place("honey jar lid", "lids", "into");
@@ -107,7 +110,7 @@ class HandoverIT {
         assertThat(check("SHADOWED").text()).contains("1 keyword is answered by a broader one", "200 searches");
         visitor.post(base + "/serve/mend", Map.of("kind", "SHADOWED"));
         assertThat(check("SHADOWED")).isEmpty();
-        assertThat(csv()).contains("jars,lid,Negative phrase");
+        assertThat(csv()).contains("beautiful jars,lid,Negative phrase");
         visitor.post(base + "/serve/mend", Map.of("kind", "SINGLE"));
         assertThat(check("SINGLE")).isEmpty();
     }

@@ -13,7 +13,7 @@ public sealed interface BasketEntry extends Entry {
     default BasketEntry renumbered(LongUnaryOperator number) {
         long other = number.applyAsLong(basket());
         return switch (this) {
-            case BasketAdded e -> new BasketAdded(other, e.name(), e.kind());
+            case BasketAdded e -> new BasketAdded(other, e.name(), e.kind(), e.asked());
             case BasketRemoved e -> new BasketRemoved(other, e.name());
             case BasketDescribed e -> new BasketDescribed(other, e.info());
             case BasketSwitched e -> new BasketSwitched(other, e.name(), e.on());
@@ -32,11 +32,18 @@ public sealed interface BasketEntry extends Entry {
      * A basket's lines came into the project.
      *
      * @param kind as whoever gathered it knows it; {@link BasketInfo.Kind#OTHER} for unknown
+     * @param asked what a tool of ours was asked for; {@link Asked#NOTHING} if none made it
      */
-    record BasketAdded(long basket, String name, BasketInfo.Kind kind) implements BasketEntry {
+    record BasketAdded(long basket, String name, BasketInfo.Kind kind, Asked asked) implements BasketEntry {
         public BasketAdded {
-            // Entries from before whoever gathers told the kind do not have it.
+            // Entries from before whoever gathers told the kind, and what was asked, do not have them.
             kind = kind == null ? BasketInfo.Kind.OTHER : kind;
+            asked = asked == null ? Asked.NOTHING : asked;
+        }
+
+        /** One that no tool of ours has made. */
+        public BasketAdded(long basket, String name, BasketInfo.Kind kind) {
+            this(basket, name, kind, Asked.NOTHING);
         }
 
         /** One of whose kind nothing is known. */

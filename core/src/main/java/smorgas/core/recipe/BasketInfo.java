@@ -34,6 +34,8 @@ public record BasketInfo(
         SUGGESTIONS("suggestions"),
         /** Made of keywords that other baskets have, by comparing sets. */
         COMPARED("comparison of sets"),
+        /** Word lists multiplied. */
+        PAIRED("pairing"),
         OTHER("other");
 
         private final String label;

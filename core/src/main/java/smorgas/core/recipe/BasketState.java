@@ -8,6 +8,7 @@ import java.util.Optional;
  * @param basket its number
  * @param name the name it has in the project
  * @param kind as whoever gathered it knows it; {@link BasketInfo.Kind#OTHER} for unknown
+ * @param asked what the tool of ours that made it was asked for
  * @param info what a hand has written of it; empty if nothing yet
  * @param readAs how its bytes are read
  * @param on whether its lines are in the project
@@ -17,28 +18,29 @@ public record BasketState(
         long basket,
         String name,
         BasketInfo.Kind kind,
+        Asked asked,
         Optional<BasketInfo> info,
         ReadAs readAs,
         boolean on,
         boolean brings) {
 
     BasketState described(BasketInfo written) {
-        return new BasketState(basket, written.name(), kind, Optional.of(written), readAs, on, brings);
+        return new BasketState(basket, written.name(), kind, asked, Optional.of(written), readAs, on, brings);
     }
 
     BasketState read(ReadAs other) {
-        return new BasketState(basket, name, kind, info, other, on, brings);
+        return new BasketState(basket, name, kind, asked, info, other, on, brings);
     }
 
     BasketState switched(boolean toOn) {
-        return new BasketState(basket, name, kind, info, readAs, toOn, brings);
+        return new BasketState(basket, name, kind, asked, info, readAs, toOn, brings);
     }
 
     BasketState bringing(boolean keywords) {
-        return new BasketState(basket, name, kind, info, readAs, on, keywords);
+        return new BasketState(basket, name, kind, asked, info, readAs, on, keywords);
     }
 
     BasketState renewed(long by) {
-        return new BasketState(by, name, kind, info, ReadAs.FOUND, on, brings);
+        return new BasketState(by, name, kind, asked, info, ReadAs.FOUND, on, brings);
     }
 }

@@ -29,7 +29,14 @@ public record Gathering(List<BasketState> baskets) {
                 states.put(
                         basket,
                         new BasketState(
-                                basket, added.name(), added.kind(), Optional.empty(), ReadAs.FOUND, true, true));
+                                basket,
+                                added.name(),
+                                added.kind(),
+                                added.asked(),
+                                Optional.empty(),
+                                ReadAs.FOUND,
+                                true,
+                                true));
             case BasketEntry.BasketRemoved removed -> states.remove(basket);
             case BasketEntry.BasketDescribed described ->
                 states.computeIfPresent(basket, (key, state) -> state.described(described.info()));

@@ -29,7 +29,8 @@ record OpenedView(
         Reading reading,
         ReadAs readAs,
         List<Choice> delimiters,
-        String groupsTold) {
+        String groupsTold,
+        boolean paired) {
 
     /** A column as it was understood, with samples as they stand in the file. */
     record Column(int place, String header, ColumnRole role, String samples) {}
@@ -54,7 +55,8 @@ record OpenedView(
                 reading,
                 basket.state().readAs(),
                 delimiters(reading),
-                TableGroups.of(board, lines).map(groups -> told(groups, board)).orElse(""));
+                TableGroups.of(board, lines).map(groups -> told(groups, board)).orElse(""),
+                PairingController.isPaired(basket.state()));
     }
 
     /** What making its ad groups the groups would mean. */

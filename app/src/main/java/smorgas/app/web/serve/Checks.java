@@ -182,7 +182,8 @@ final class Checks {
             case NO_BID -> "#bids";
             case SHADOWED -> base + "/negatives";
             case NO_SEARCHES -> base + "/sift" + SiftQuery.urlOf(new Condition.FigureUnknown(Figure.SEARCHES));
-            case HELD_BACK, TWICE, SINGLE, SAME_NAME, LEFTOVERS -> "";
+            case SAME_NAME -> "#names";
+            case HELD_BACK, TWICE, SINGLE, LEFTOVERS -> "";
         };
     }
 
@@ -195,7 +196,8 @@ final class Checks {
             case NO_BID -> "Choose bids";
             case SHADOWED -> "One by one";
             case NO_SEARCHES -> "Show them";
-            case HELD_BACK, TWICE, SINGLE, SAME_NAME, LEFTOVERS -> "";
+            case SAME_NAME -> "Choose names";
+            case HELD_BACK, TWICE, SINGLE, LEFTOVERS -> "";
         };
     }
 }

@@ -1,0 +1,292 @@
+package smorgas.app.web.gather;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.store.Pantry;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Offered;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Outcome;
+import smorgas.app.work.Snapshot;
+import smorgas.app.work.Trays;
+import smorgas.core.board.Board;
+import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.BasketState;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.Pairing;
+import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.WordList;
+import smorgas.core.source.Pairs;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Tidy;
+
+/** Pairing: columns of words multiplied, told while one types, and made a basket, a list of the pantry, or lines to copy. */
+@Controller
+class PairingController {
+
+    private static final int SAMPLES = 12;
+
+    /** So many lines can be copied from the page; more come as a basket. */
+    private static final int MOST_LINES = 5_000;
+
+    private static final int MOST_GROUPS = 1_000;
+
+    private final Frames frames;
+    private final Pantry pantry;
+    private final Trays trays;
+
+    PairingController(Frames frames, Pantry pantry, Trays trays) {
+        this.frames = frames;
+        this.pantry = pantry;
+        this.trays = trays;
+    }
+
+    /** The form, and what it comes to. */
+    record PairingPage(PairingForm form, List<Source> sources, MatchType[] types, Outcomes comes) {}
+
+    /** Where words of a column can be taken from. */
+    record Source(String value, String label) {}
+
+    /**
+     * What would come out.
+     *
+     * @param fault what cannot be meant; empty if all can
+     * @param count how many, in words
+     * @param tells of how many the project knows what
+     * @param lines all of them in the match types that are ticked, if they are few enough to be copied
+     */
+    record Outcomes(String fault, String count, String tells, List<String> samples, String lines) {}
+
+    /** The outcome alone. */
+    record Preview(Outcomes comes) {}
+
+    @GetMapping("/projects/{id}/pairing")
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") long again,
+            @RequestParam(defaultValue = "") String from,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Board board = snapshot.board();
+        List<String> words = from.isEmpty() ? List.of() : words(board, from, id, tab);
+        String group = from.startsWith("group:") ? from.substring("group:".length()) : "";
+        PairingForm form = board.recipe().gathering().baskets().stream()
+                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Paired)
+                .findFirst()
+                .map(basket -> PairingForm.of(((Asked.Paired) basket.asked()).pairing(), basket.name()))
+                .orElseGet(() -> PairingForm.of(List.of(words), "", group));
+        return shown(id, snapshot, form, Set.of(), tab, model);
+    }
+
+    /** The same page with words of a list, the tray or groups in a column. */
+    @PostMapping("/projects/{id}/pairing")
+    String filled(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "-1") int fill,
+            @RequestParam MultiValueMap<String, String> fields,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        String from = fields.getFirst("from" + fill);
+        PairingForm form = PairingForm.of(fields);
+        return shown(
+                id,
+                snapshot,
+                from == null || from.isEmpty() ? form : form.with(fill, words(snapshot.board(), from, id, tab)),
+                types(fields),
+                tab,
+                model);
+    }
+
+    @PostMapping("/projects/{id}/pairing/preview")
+    String preview(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        Board board = frames.open(id).snapshot().board();
+        Shown.in(model, new Preview(comes(board, PairingForm.of(fields), types(fields))));
+        return "gather/pairing :: comes";
+    }
+
+    private String shown(long id, Snapshot snapshot, PairingForm form, Set<MatchType> types, String tab, Model model) {
+        Shown.in(
+                model,
+                new PairingPage(
+                        form,
+                        sources(snapshot.board(), id, tab),
+                        MatchType.values(),
+                        comes(snapshot.board(), form, types)));
+        frames.frame(model, id, snapshot, Step.GATHER);
+        return "gather/pairing";
+    }
+
+    private static Set<MatchType> types(MultiValueMap<String, String> fields) {
+        Set<MatchType> types = EnumSet.noneOf(MatchType.class);
+        for (MatchType type : MatchType.values()) {
+            if (fields.getOrDefault("types", List.of()).contains(type.name())) {
+                types.add(type);
+            }
+        }
+        return types;
+    }
+
+    private static Outcomes comes(Board board, PairingForm form, Set<MatchType> types) {
+        if (form.columns().stream().filter(column -> !column.words().isBlank()).count() < Pairing.FEWEST) {
+            return new Outcomes("", "", "Write words into two columns at least, one a line.", List.of(), "");
+        }
+        try {
+            Pairing pairing = form.read();
+            BigInteger count = Pairs.count(pairing);
+            List<String> samples = List.copyOf(Pairs.first(pairing, SAMPLES));
+            boolean few = count.compareTo(BigInteger.valueOf(Math.min(MOST_LINES, pairing.most()))) <= 0;
+            Collection<String> all = few ? Pairs.of(pairing) : List.of();
+            String much = count.compareTo(BigInteger.valueOf(pairing.most())) > 0
+                    ? String.format(Locale.ENGLISH, "More than the %,d that may come out", pairing.most())
+                    : "";
+            return new Outcomes(
+                    much,
+                    few
+                            ? Show.count(all.size(), "phrase", "phrases")
+                            : String.format(Locale.ENGLISH, "%,d phrases", count),
+                    few ? known(board, all) : "",
+                    samples,
+                    few ? String.join("\n", lines(all, types)) : "");
+        } catch (Refusal refused) {
+            return new Outcomes(refused.getMessage(), "", "", List.of(), "");
+        }
+    }
+
+    /** What the project knows of them. */
+    private static String known(Board board, Collection<String> phrases) {
+        int known = 0;
+        int dropped = 0;
+        for (String phrase : phrases) {
+            var keyword = board.keywords().find(Tidy.of(phrase));
+            if (keyword.isPresent()) {
+                known++;
+                dropped += board.standings().of(keyword.get()) == Standing.DROPPED ? 1 : 0;
+            }
+        }
+        return Show.count(phrases.size() - (long) known) + " new, " + Show.count(known) + " known"
+                + (dropped > 0 ? ", " + Show.count(dropped) + " of them dropped" : "");
+    }
+
+    private static List<String> lines(Collection<String> phrases, Set<MatchType> types) {
+        return types.isEmpty()
+                ? List.copyOf(phrases)
+                : phrases.stream()
+                        .flatMap(phrase -> types.stream().map(type -> type.written(phrase)))
+                        .toList();
+    }
+
+    private List<Source> sources(Board board, long id, String tab) {
+        List<Source> sources = new ArrayList<>();
+        if (!tab.isEmpty() && !trays.texts(id, tab).isEmpty()) {
+            sources.add(new Source("tray", "what is picked"));
+        }
+        pantry.all().forEach(list -> sources.add(new Source("list:" + list.name(), "list " + list.name())));
+        if (board.groupsKnown()) {
+            sources.add(new Source("groups", "the names of all groups"));
+            Groups groups = board.groups();
+            for (int group : groups.order()) {
+                if (sources.size() < MOST_GROUPS) {
+                    sources.add(new Source("group:" + groups.grouping().key(group), "group " + groups.name(group)));
+                }
+            }
+        }
+        return sources;
+    }
+
+    private List<String> words(Board board, String from, long id, String tab) {
+        if (from.equals("tray")) {
+            return trays.texts(id, tab);
+        }
+        if (from.startsWith("list:")) {
+            return pantry.find(from.substring("list:".length()))
+                    .map(WordList::words)
+                    .orElse(List.of());
+        }
+        Groups groups = board.groups();
+        if (from.equals("groups")) {
+            return java.util.Arrays.stream(groups.order())
+                    .mapToObj(groups::name)
+                    .toList();
+        }
+        int group = from.startsWith("group:") ? groups.find(from.substring("group:".length())) : -1;
+        return group < 0
+                ? List.of()
+                : java.util.Arrays.stream(groups.grouping().members().row(group))
+                        .mapToObj(board.keywords()::text)
+                        .toList();
+    }
+
+    /** The phrases become a basket, and its keywords those of a group if one is named. */
+    @PostMapping("/projects/{id}/pairing/basket")
+    String basket(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
+        PairingForm form = PairingForm.of(fields);
+        OpenProject project = frames.open(id);
+        try {
+            Pairing pairing = form.read();
+            Set<String> phrases = Pairs.of(pairing);
+            OpenProject.Gathered gathered = project.gather(
+                    Offered.made(name(form), phrases, BasketInfo.Kind.PAIRED, new Asked.Paired(pairing)));
+            Frames.notice(gathered.outcome()).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
+            if (!form.group().isBlank() && gathered.outcome() instanceof Outcome.Done) {
+                project.act(
+                        project.snapshot().version(),
+                        recipe -> new GroupPin.KeywordsPlaced(
+                                phrases.stream().map(Tidy::of).distinct().toList(), List.of(), Tidy.of(form.group())));
+            }
+            return "redirect:/projects/" + id + "/gather"
+                    + gathered.basket().map(basket -> "?basket=" + basket).orElse("");
+        } catch (Refusal refused) {
+            redirect.addFlashAttribute("notice", "Nothing was made. " + refused.getMessage() + ".");
+            return "redirect:/projects/" + id + "/pairing";
+        }
+    }
+
+    /** The phrases become a list of the pantry. */
+    @PostMapping("/projects/{id}/pairing/list")
+    String list(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
+        PairingForm form = PairingForm.of(fields);
+        try {
+            WordList list = WordList.of(name(form), "", WordList.Kind.OTHER, String.join("\n", Pairs.of(form.read())));
+            pantry.save(list);
+            redirect.addFlashAttribute("notice", "\"" + list.name() + "\" is in the pantry.");
+            return "redirect:/pantry?list=" + Show.encoded(list.name());
+        } catch (Refusal refused) {
+            redirect.addFlashAttribute("notice", "Nothing was made. " + refused.getMessage() + ".");
+            return "redirect:/projects/" + id + "/pairing";
+        }
+    }
+
+    private static String name(PairingForm form) {
+        String name = form.name().strip();
+        return name.isEmpty() ? "Pairing" : name.substring(0, Math.min(90, name.length()));
+    }
+
+    /** Whether a basket was made by a pairing, which can be asked again. */
+    static boolean isPaired(BasketState basket) {
+        return basket.asked() instanceof Asked.Paired;
+    }
+}

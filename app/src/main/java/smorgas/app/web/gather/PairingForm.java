@@ -1,0 +1,127 @@
+package smorgas.app.web.gather;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.springframework.util.MultiValueMap;
+import smorgas.core.recipe.Pairing;
+import smorgas.core.text.Refusal;
+
+/**
+ * A pairing as the fields of its form.
+ *
+ * @param columns always {@value Pairing#MOST_COLUMNS}; those without words are not in it
+ * @param most as it was typed
+ */
+record PairingForm(
+        List<Column> columns,
+        String between,
+        String before,
+        String behind,
+        boolean once,
+        String most,
+        String name,
+        String group) {
+
+    /** One column; {@code at} is its place, from 0. */
+    record Column(int at, String words, boolean optional, boolean anywhere) {}
+
+    /** An empty form, but for what words the first columns begin with. */
+    static PairingForm of(List<List<String>> words, String name, String group) {
+        return new PairingForm(
+                IntStream.range(0, Pairing.MOST_COLUMNS)
+                        .mapToObj(at ->
+                                new Column(at, at < words.size() ? String.join("\n", words.get(at)) : "", false, false))
+                        .toList(),
+                " ",
+                "",
+                "",
+                true,
+                String.valueOf(Pairing.USUAL),
+                name,
+                group);
+    }
+
+    /** What was asked before. */
+    static PairingForm of(Pairing asked, String name) {
+        List<Column> columns = new ArrayList<>();
+        for (int at = 0; at < Pairing.MOST_COLUMNS; at++) {
+            Pairing.Column known = at < asked.columns().size() ? asked.columns().get(at) : null;
+            columns.add(
+                    known == null
+                            ? new Column(at, "", false, false)
+                            : new Column(at, String.join("\n", known.words()), known.optional(), known.anywhere()));
+        }
+        return new PairingForm(
+                columns,
+                asked.between(),
+                asked.before(),
+                asked.behind(),
+                asked.once(),
+                String.valueOf(asked.most()),
+                name,
+                "");
+    }
+
+    /** As the fields of a request have it. */
+    static PairingForm of(MultiValueMap<String, String> fields) {
+        return new PairingForm(
+                IntStream.range(0, Pairing.MOST_COLUMNS)
+                        .mapToObj(at -> new Column(
+                                at,
+                                field(fields, "words" + at),
+                                fields.containsKey("optional" + at),
+                                fields.containsKey("anywhere" + at)))
+                        .toList(),
+                fields.containsKey("between") ? field(fields, "between") : " ",
+                field(fields, "before"),
+                field(fields, "behind"),
+                fields.containsKey("once"),
+                field(fields, "most"),
+                field(fields, "name"),
+                field(fields, "group"));
+    }
+
+    private static String field(MultiValueMap<String, String> fields, String name) {
+        String value = fields.getFirst(name);
+        return value == null ? "" : value;
+    }
+
+    /** The same with more words in a column. */
+    PairingForm with(int at, List<String> words) {
+        List<Column> next = columns.stream()
+                .map(column -> column.at() != at
+                        ? column
+                        : new Column(
+                                at,
+                                column.words().isBlank()
+                                        ? String.join("\n", words)
+                                        : column.words().stripTrailing() + "\n" + String.join("\n", words),
+                                column.optional(),
+                                column.anywhere()))
+                .toList();
+        return new PairingForm(next, between, before, behind, once, most, name, group);
+    }
+
+    /**
+     * What it asks for.
+     *
+     * @throws Refusal with a sentence, if a field cannot be meant
+     */
+    Pairing read() {
+        if (!most.strip().matches("\\d{1,9}")) {
+            throw new Refusal("\"" + most.strip() + "\" is no whole number of phrases");
+        }
+        return new Pairing(
+                columns.stream()
+                        .filter(column -> !column.words().isBlank())
+                        .map(column -> new Pairing.Column(
+                                column.words().lines().toList(), column.optional(), column.anywhere()))
+                        .toList(),
+                between,
+                before,
+                behind,
+                once,
+                Integer.parseInt(most.strip()));
+    }
+}

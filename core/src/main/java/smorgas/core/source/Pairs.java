@@ -1,0 +1,143 @@
+package smorgas.core.source;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Predicate;
+import smorgas.core.recipe.Pairing;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Words;
+
+/**
+ * Multiplies columns of words into phrases. A column that may be left out counts for one more; one that can stand anywhere is put
+ * in every place among the others that are there. The last column turns fastest.
+ */
+public final class Pairs {
+
+    private final Pairing pairing;
+    /** The orders in which columns stand, each without those that are left out. */
+    private final List<int[]> orders = new ArrayList<>();
+
+    private Pairs(Pairing pairing) {
+        this.pairing = pairing;
+        without(0, new ArrayList<>());
+    }
+
+    /** How many phrases the columns multiply to, before those that are the same are told once. */
+    public static BigInteger count(Pairing pairing) {
+        BigInteger all = BigInteger.ZERO;
+        for (int[] order : new Pairs(pairing).orders) {
+            BigInteger of = BigInteger.ONE;
+            for (int column : order) {
+                of = of.multiply(
+                        BigInteger.valueOf(pairing.columns().get(column).words().size()));
+            }
+            all = all.add(of);
+        }
+        return all;
+    }
+
+    /**
+     * The phrases, each once.
+     *
+     * @throws Refusal with a sentence, if more would come out than may
+     */
+    public static Set<String> of(Pairing pairing) {
+        BigInteger count = count(pairing);
+        if (count.compareTo(BigInteger.valueOf(pairing.most())) > 0) {
+            throw new Refusal(String.format(
+                    Locale.ENGLISH,
+                    "%,d phrases would come out, and %,d at most may: take words away, or allow more",
+                    count,
+                    pairing.most()));
+        }
+        return first(pairing, Integer.MAX_VALUE);
+    }
+
+    /** The first so many of the phrases. */
+    public static Set<String> first(Pairing pairing, int most) {
+        Set<String> phrases = new LinkedHashSet<>();
+        Pairs pairs = new Pairs(pairing);
+        for (int[] order : pairs.orders) {
+            if (!pairs.fill(order, 0, new ArrayList<>(order.length), phrase -> {
+                phrases.add(phrase);
+                return phrases.size() < most;
+            })) {
+                break;
+            }
+        }
+        return phrases;
+    }
+
+    /** Every choice of columns, whole ones first; of none nothing comes out. */
+    private void without(int column, List<Integer> chosen) {
+        if (column == pairing.columns().size()) {
+            if (!chosen.isEmpty()) {
+                placed(chosen);
+            }
+            return;
+        }
+        chosen.add(column);
+        without(column + 1, chosen);
+        chosen.removeLast();
+        if (pairing.columns().get(column).optional()) {
+            without(column + 1, chosen);
+        }
+    }
+
+    /** Those that keep their places as they stand, the others in every place between. */
+    private void placed(List<Integer> chosen) {
+        List<List<Integer>> made = new ArrayList<>();
+        made.add(chosen.stream()
+                .filter(column -> !pairing.columns().get(column).anywhere())
+                .toList());
+        for (int column : chosen) {
+            if (pairing.columns().get(column).anywhere()) {
+                List<List<Integer>> next = new ArrayList<>();
+                for (List<Integer> order : made) {
+                    for (int place = 0; place <= order.size(); place++) {
+                        List<Integer> with = new ArrayList<>(order);
+                        with.add(place, column);
+                        next.add(with);
+                    }
+                }
+                made = next;
+            }
+        }
+        made.forEach(
+                order -> orders.add(order.stream().mapToInt(column -> column).toArray()));
+    }
+
+    /** False if whoever takes the phrases wants no more. */
+    private boolean fill(int[] order, int at, List<String> parts, Predicate<String> into) {
+        if (at == order.length) {
+            return into.test(phrase(parts));
+        }
+        for (String word : pairing.columns().get(order[at]).words()) {
+            parts.add(word);
+            boolean more = fill(order, at + 1, parts, into);
+            parts.removeLast();
+            if (!more) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private String phrase(List<String> parts) {
+        String joined = pairing.before() + String.join(pairing.between(), parts) + pairing.behind();
+        return pairing.once() ? once(joined) : joined;
+    }
+
+    /** Without words that stood before; what is between words stays where it is. */
+    private static String once(String phrase) {
+        List<String> words = Words.of(phrase);
+        if (words.size() == new LinkedHashSet<>(words).size()) {
+            return phrase;
+        }
+        return String.join(" ", new LinkedHashSet<>(words));
+    }
+}
