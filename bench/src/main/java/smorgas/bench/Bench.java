@@ -65,6 +65,7 @@ public final class Bench {
                     Plans.run(10_000);
                     Plans.run(100_000);
                 }
+                case "pairing" -> Pairings.run();
                 case "sifting-large" -> Served.sifting(script, folder, 1_000_000, 8);
                 case "dials" -> {
                     Served.dials(script, folder, 10_000, 40);

@@ -106,7 +106,7 @@ class HandoverIT {
         assertThat(check("SAME_NAME")).isEmpty();
 
         place("honey jar lid", "lids", "into");
-        assertThat(check("SINGLE").text()).contains("1 ad group has one keyword only");
+        assertThat(check("SINGLE").text()).contains("2 ad groups have one keyword only");
         assertThat(check("SHADOWED").text()).contains("1 keyword is answered by a broader one", "200 searches");
         visitor.post(base + "/serve/mend", Map.of("kind", "SHADOWED"));
         assertThat(check("SHADOWED")).isEmpty();
