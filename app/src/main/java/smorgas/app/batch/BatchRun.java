@@ -19,6 +19,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.function.Consumer;
 import java.util.function.IntFunction;
 import java.util.stream.Collectors;
@@ -302,18 +307,36 @@ final class BatchRun {
                 }
             });
         }
-        files.parallelStream().forEach(file -> {
-            try {
-                file.write();
-            } catch (IOException e) {
-                throw new java.io.UncheckedIOException(e);
+        // Threads of their own: those of the common pool are needed by what is found out on the way, and must not wait
+        // for it.
+        try (ExecutorService threads =
+                Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
+            for (Future<Void> file : threads.invokeAll(files)) {
+                file.get();
             }
-        });
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof RuntimeException fault) {
+                throw fault;
+            }
+            if (e.getCause() instanceof Error error) {
+                throw error;
+            }
+            throw new java.io.UncheckedIOException(
+                    e.getCause() instanceof IOException fault ? fault : new IOException(e.getCause()));
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     /** Writes a file. */
-    private interface Writing {
+    private interface Writing extends Callable<Void> {
         void write() throws IOException;
+
+        @Override
+        default Void call() throws IOException {
+            write();
+            return null;
+        }
     }
 
     /** What is usual, and what is wanted beside it. */

@@ -32,7 +32,7 @@ public final class StoreUnderTest implements AutoCloseable {
     private final AnnotationConfigApplicationContext context = new AnnotationConfigApplicationContext();
 
     @EnableTransactionManagement
-    @Import({Projects.class, Baskets.class, Histories.class, Pantry.class, MeaningStore.class})
+    @Import({Projects.class, Baskets.class, Histories.class, Pantry.class, Layouts.class, MeaningStore.class})
     static class Wiring {
         @Bean
         DataSourceTransactionManager transactions(DataSource database) {
@@ -106,6 +106,10 @@ public final class StoreUnderTest implements AutoCloseable {
 
     public Histories histories() {
         return context.getBean(Histories.class);
+    }
+
+    Layouts layouts() {
+        return context.getBean(Layouts.class);
     }
 
     public Pantry pantry() {

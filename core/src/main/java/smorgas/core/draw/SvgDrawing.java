@@ -53,6 +53,6 @@ public final class SvgDrawing {
 
     private static String escaped(String text) {
         // What XML has no room for, such as control characters, is left out.
-        return StringEscapeUtils.escapeXml11(text);
+        return StringEscapeUtils.escapeXml10(text);
     }
 }

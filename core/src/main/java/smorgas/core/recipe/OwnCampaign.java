@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import java.util.List;
 import smorgas.core.text.Characters;
+import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
 
 /**
@@ -18,12 +19,18 @@ public record OwnCampaign(String name, boolean ownBids, PlanBids bids, List<Serv
     public static final OwnCampaign NONE = new OwnCampaign("", false, PlanBids.NONE, List.of());
 
     private static final int LONGEST = 255;
+    private static final int MOST_NEGATIVES = 5_000;
 
     public OwnCampaign {
         name = name.strip();
         negatives = List.copyOf(negatives);
         if (Characters.count(name) > LONGEST) {
             throw new Refusal("The name of a campaign has at most 255 characters");
+        }
+        // A campaign of such a name would be held back whole, and nobody could open it to name it otherwise.
+        Formulas.refuse("campaign", name);
+        if (negatives.size() > MOST_NEGATIVES) {
+            throw new Refusal("A campaign has at most 5,000 negatives of its own");
         }
         if (!ownBids && !bids.equals(PlanBids.NONE)) {
             throw new Refusal("Say that the campaign bids by a rule of its own");

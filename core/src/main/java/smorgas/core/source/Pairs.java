@@ -17,6 +17,9 @@ import smorgas.core.text.Words;
  */
 public final class Pairs {
 
+    /** Words that say the same over and over come to one phrase, and nobody waits for all of them. */
+    private static final int TRIES = 20_000;
+
     private final Pairing pairing;
     /** The orders in which columns stand, each without those that are left out. */
     private final List<int[]> orders = new ArrayList<>();
@@ -54,17 +57,22 @@ public final class Pairs {
                     count,
                     pairing.most()));
         }
-        return first(pairing, Integer.MAX_VALUE);
+        return phrases(pairing, Integer.MAX_VALUE, Integer.MAX_VALUE);
     }
 
-    /** The first so many of the phrases. */
+    /** The first so many of the phrases; fewer if most of those that are tried are the same. */
     public static Set<String> first(Pairing pairing, int most) {
+        return phrases(pairing, most, TRIES);
+    }
+
+    private static Set<String> phrases(Pairing pairing, int most, int tries) {
         Set<String> phrases = new LinkedHashSet<>();
         Pairs pairs = new Pairs(pairing);
+        int[] left = {tries};
         for (int[] order : pairs.orders) {
             if (!pairs.fill(order, 0, new ArrayList<>(order.length), phrase -> {
                 phrases.add(phrase);
-                return phrases.size() < most;
+                return phrases.size() < most && --left[0] > 0;
             })) {
                 break;
             }

@@ -188,6 +188,8 @@ class PlanStructuresTest {
                 .extracting(Plan.Conflict::campaign, Plan.Conflict::word, Plan.Conflict::blocks)
                 .containsExactly("MATCH_TYPE:EXACT", "bee hive", 3);
         assertThat(names(board(PLAN, own))).allMatch(name -> name.startsWith("Campaign 1 /"));
+        assertThatThrownBy(() -> new OwnCampaign("=x()", false, PlanBids.NONE, List.of()))
+                .isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> new OwnCampaign("x", false, PlanBids.fixed(1), List.of()))
                 .isInstanceOf(Refusal.class);
     }

@@ -121,6 +121,13 @@ class PairsTest {
         assertThatThrownBy(() -> Pairs.of(billion))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("1,000,000,000 phrases would come out, and 100,000 at most may");
+        Pairing.Column same = new Pairing.Column(
+                IntStream.rangeClosed(1, 10_000)
+                        .mapToObj(i -> "a" + " a".repeat(i % 100) + " ".repeat(i / 100) + (i / 100 % 2 == 0 ? "" : "a"))
+                        .toList(),
+                false,
+                false);
+        assertThat(Pairs.first(pairing(same, same, same, same, same, same), 12)).contains("a");
         assertThat(Pairs.first(billion, 3)).containsExactly("a0 b0 c0", "a0 b0 c1", "a0 b0 c2");
     }
 
