@@ -29,7 +29,7 @@ final class EntryKinds {
     record Kind(String name, int format, Class<? extends Entry> type) {}
 
     static final List<Kind> ALL = List.of(
-            new Kind("basket-added", 3, BasketEntry.BasketAdded.class),
+            new Kind("basket-added", 4, BasketEntry.BasketAdded.class),
             new Kind("basket-removed", 1, BasketEntry.BasketRemoved.class),
             new Kind("basket-described", 1, BasketEntry.BasketDescribed.class),
             new Kind("basket-switched", 1, BasketEntry.BasketSwitched.class),
@@ -69,12 +69,12 @@ final class EntryKinds {
             new Kind("words-muted", 1, GroupEntry.WordsMuted.class),
             new Kind("words-same", 1, GroupEntry.WordsSame.class),
             new Kind("offers-refused", 1, GroupEntry.OffersRefused.class),
-            new Kind("group-settings", 4, GroupEntry.GroupSettingsChosen.class),
-            new Kind("groups-adopted", 2, GroupEntry.GroupsAdopted.class),
+            new Kind("group-settings", 5, GroupEntry.GroupSettingsChosen.class),
+            new Kind("groups-adopted", 3, GroupEntry.GroupsAdopted.class),
             new Kind("group-rule", 1, GroupEntry.GroupRuleSet.class),
             new Kind("group-rule-removed", 1, GroupEntry.GroupRuleRemoved.class),
             new Kind("group-rule-moved", 1, GroupEntry.GroupRuleMoved.class),
-            new Kind("alternative", 4, GroupEntry.AlternativeKept.class),
+            new Kind("alternative", 5, GroupEntry.AlternativeKept.class),
             new Kind("alternative-dropped", 1, GroupEntry.AlternativeDropped.class),
             new Kind("placed", 1, GroupPin.KeywordsPlaced.class),
             new Kind("theme-removed", 1, GroupPin.ThemeRemoved.class),
@@ -86,6 +86,7 @@ final class EntryKinds {
             new Kind("group-locked", 1, GroupPin.GroupLocked.class),
             new Kind("barred", 1, GroupPin.KeywordsBarred.class),
             new Kind("also-in", 1, GroupPin.KeywordsAlsoIn.class),
+            new Kind("kept-in", 1, GroupPin.KeywordsKeptIn.class),
             new Kind("intent-said", 1, ValueEntry.IntentSaid.class),
             new Kind("intent-worded", 1, ValueEntry.IntentWorded.class),
             new Kind("intent-ruled", 1, ValueEntry.IntentRuled.class),

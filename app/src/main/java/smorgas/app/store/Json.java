@@ -60,7 +60,8 @@ public final class Json {
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
     @JsonSubTypes({
         @JsonSubTypes.Type(value = Asked.Nothing.class, name = "nothing"),
-        @JsonSubTypes.Type(value = Asked.Paired.class, name = "pairing")
+        @JsonSubTypes.Type(value = Asked.Paired.class, name = "pairing"),
+        @JsonSubTypes.Type(value = Asked.Logged.class, name = "log")
     })
     private interface AskedNames {}
 

@@ -41,6 +41,10 @@ final class OldBodies {
                 // No intents were kept apart.
                 settings.putArray("intentsApart");
             }
+            if (of <= 4 && settings.path("method").path("rank") instanceof ObjectNode rank) {
+                // Visits and goals were no figures.
+                rank.put("visits", 0).put("goals", 0);
+            }
         }
         if (format == 1 && kind.equals("plan-settings") && body.path("settings") instanceof ObjectNode settings) {
             parted(settings);

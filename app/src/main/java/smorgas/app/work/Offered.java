@@ -2,7 +2,10 @@ package smorgas.app.work;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
+import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import smorgas.core.column.ColumnRole;
 import smorgas.core.gather.Workbooks;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
@@ -44,6 +47,26 @@ public record Offered(String name, byte[] bytes, ReadAs readAs, BasketInfo.Kind 
         // With a heading and in quotes where need be (RFC 4180), so that no keyword is taken for anything else.
         String list = texts.stream().map(Offered::cell).collect(Collectors.joining("\n", "keyword\n", "\n"));
         return new Offered(name, list.getBytes(StandardCharsets.UTF_8), ReadAs.FOUND, kind, asked);
+    }
+
+    /**
+     * A table that a tool of ours has made, with a heading.
+     *
+     * @param roles what its columns hold, from the left
+     * @param headings as many
+     */
+    public static Offered table(
+            String name,
+            List<ColumnRole> roles,
+            List<String> headings,
+            Stream<List<String>> rows,
+            BasketInfo.Kind kind,
+            Asked asked) {
+        String table = Stream.concat(Stream.of(headings), rows)
+                .map(row -> row.stream().map(Offered::cell).collect(Collectors.joining(",")))
+                .collect(Collectors.joining("\n", "", "\n"));
+        return new Offered(
+                name, table.getBytes(StandardCharsets.UTF_8), new ReadAs("UTF-8", ",", "", 1, roles), kind, asked);
     }
 
     private static String cell(String text) {

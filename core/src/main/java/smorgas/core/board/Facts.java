@@ -58,11 +58,15 @@ public final class Facts {
     private static final Set<Computed> EVER =
             Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Computed.BASKETS, Computed.TAGS);
 
+    /** Figures that tables for reading had no column of once, so that one without a figure would be a change of old ones. */
+    private static final Set<Figure> LATER = Set.of(Figure.VISITS, Figure.GOALS);
+
     /** Those that a table for reading has a column of: what came later has one only where it tells anything. */
     public List<Fact> exported() {
         return Fact.all(Fact.Use.EXPORT).stream()
-                .filter(fact ->
-                        fact instanceof Figure || fact instanceof Computed one && EVER.contains(one) || any(fact))
+                .filter(fact -> fact instanceof Figure figure && !LATER.contains(figure)
+                        || fact instanceof Computed one && EVER.contains(one)
+                        || any(fact))
                 .toList();
     }
 

@@ -36,7 +36,7 @@ final class GroupStage {
             Grown grown) {
         Keywords keywords = matcher.keywords();
         Map<Figure, FigureColumn> figures = new EnumMap<>(Figure.class);
-        for (Figure figure : List.of(Figure.SEARCHES, Figure.CLICKS, Figure.CONVERSIONS)) {
+        for (Figure figure : List.of(Figure.SEARCHES, Figure.CLICKS, Figure.CONVERSIONS, Figure.VISITS, Figure.GOALS)) {
             keywords.figure(figure).ifPresent(column -> figures.put(figure, column));
         }
         Beyond beyond =

@@ -21,6 +21,8 @@ public enum ColumnRole {
     CTR(Figure.CTR),
     COST(Figure.COST),
     CONVERSIONS(Figure.CONVERSIONS),
+    VISITS(Figure.VISITS),
+    GOALS(Figure.GOALS),
     LANDING_PAGE("landing page", null),
     MATCH_TYPE("match type", null),
     CAMPAIGN("campaign", null),

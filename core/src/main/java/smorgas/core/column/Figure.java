@@ -55,7 +55,11 @@ public enum Figure implements Fact {
             "Conversions",
             Unit.PLACE,
             Merge.LATEST,
-            "reports of one account overlap in time, so a sum may count twice");
+            "reports of one account overlap in time, so a sum may count twice"),
+    /** Visits to one's own site in which it was searched for, as a server's log tells. */
+    VISITS("Visits", Unit.COUNT, Merge.SUM, "each log tells of visits of its own"),
+    /** What visits with it reached later, each goal by its weight. */
+    GOALS("Goals", Unit.PLACE, Merge.SUM, "each log tells of visits of its own");
 
     /** What a figure is counted in. */
     public enum Unit {
@@ -127,13 +131,15 @@ public enum Figure implements Fact {
         return unit.scale;
     }
 
-    private static final Set<Figure> SHOWN_FIRST = EnumSet.of(SEARCHES, LOW_BID, HIGH_BID, CPC, POSITION, COMPETITION);
+    private static final Set<Figure> SHOWN_FIRST =
+            EnumSet.of(SEARCHES, LOW_BID, HIGH_BID, CPC, POSITION, COMPETITION, VISITS, GOALS);
 
     /** What belongs together, and is taken from one line where it cannot be added. */
     private static final List<Set<Figure>> FAMILIES = List.of(
             EnumSet.of(LOW_BID, HIGH_BID),
             EnumSet.of(POSITION, PREVIOUS_POSITION),
-            EnumSet.of(CLICKS, IMPRESSIONS, CTR, COST, CONVERSIONS));
+            EnumSet.of(CLICKS, IMPRESSIONS, CTR, COST, CONVERSIONS),
+            EnumSet.of(VISITS, GOALS));
 
     /** The figures that it belongs together with, itself among them, in their order. */
     public Set<Figure> family() {

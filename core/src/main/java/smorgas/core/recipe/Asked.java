@@ -9,6 +9,9 @@ public sealed interface Asked {
     /** Word lists were multiplied. */
     record Paired(Pairing pairing) implements Asked {}
 
+    /** Access logs were counted; the logs are not kept, so that other settings need them again. */
+    record Logged(LogReading reading, LogReading.Counted counted) implements Asked {}
+
     /** Nothing was asked. */
     Asked NOTHING = new Nothing();
 }

@@ -36,6 +36,8 @@ public record BasketInfo(
         COMPARED("comparison of sets"),
         /** Word lists multiplied. */
         PAIRED("pairing"),
+        /** Searches that visitors of one's own site made. */
+        LOG("access log"),
         OTHER("other");
 
         private final String label;

@@ -17,6 +17,7 @@ public sealed interface GroupPin extends GroupEntry {
         return switch (this) {
             case KeywordsPlaced pin -> List.of(pin.group());
             case KeywordsAlsoIn pin -> List.of(pin.group());
+            case KeywordsKeptIn pin -> List.of(pin.group());
             case GroupNamed pin -> List.of(pin.name());
             case ThemesMade pin -> pin.themes();
             case GroupsJoined pin -> List.of(pin.into());
@@ -277,6 +278,25 @@ public sealed interface GroupPin extends GroupEntry {
         public String sentence() {
             return "Put " + GroupPins.named(texts) + (on ? " also into" : " no longer into") + " group \"" + group
                     + "\"";
+        }
+    }
+
+    /** Pins: of the groups that these keywords are in, they stay in this one alone. */
+    record KeywordsKeptIn(List<String> texts, List<String> also, String group) implements GroupPin {
+        public KeywordsKeptIn {
+            texts = List.copyOf(texts);
+            also = List.copyOf(also);
+            GroupRule.checkName(group);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Entry.keywords(texts, also);
+        }
+
+        @Override
+        public String sentence() {
+            return "Kept " + GroupPins.named(texts) + " in group \"" + group + "\" alone";
         }
     }
 }

@@ -114,6 +114,11 @@ public record GroupPins(
             });
         }
 
+        void keep(Collection<String> texts, String group) {
+            place(texts, group);
+            texts.forEach(alsoIn::remove);
+        }
+
         void bar(Collection<String> texts, String group, boolean on) {
             texts.forEach(text -> {
                 add(barred, text, group, on);
@@ -186,6 +191,10 @@ public record GroupPins(
             case GroupPin.KeywordsPlaced e -> {
                 draft.place(e.texts(), e.group());
                 draft.place(e.also(), e.group());
+            }
+            case GroupPin.KeywordsKeptIn e -> {
+                draft.keep(e.texts(), e.group());
+                draft.keep(e.also(), e.group());
             }
             case GroupPin.ThemeRemoved e -> {
                 if (e.gone()) {

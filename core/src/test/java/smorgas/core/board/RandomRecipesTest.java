@@ -92,7 +92,7 @@ class RandomRecipesTest {
                         .rules()
                         .get(random.nextInt(recipe.sifting().rules().size()))
                         .number();
-        return switch (random.nextInt(27)) {
+        return switch (random.nextInt(28)) {
             case 0, 1 -> new SiftEntry.Judged(some, Standing.values()[random.nextInt(3)]);
             case 2, 3 ->
                 new SiftEntry.RuleAdded(new Rule(
@@ -139,6 +139,7 @@ class RandomRecipesTest {
                         word(random),
                         random.nextBoolean() ? "" : theme(board, random),
                         ServeEntry.Say.values()[random.nextInt(5)])));
+            case 26 -> new GroupPin.KeywordsKeptIn(some, List.of(), theme(board, random));
             case 25 -> new ServeEntry.GroupsKeptApart(random.nextBoolean());
             default -> new FoldEntry.FoldKindSwitched(FoldKind.values()[random.nextInt(5)], random.nextBoolean());
         };
@@ -230,8 +231,9 @@ class RandomRecipesTest {
         });
         placed.forEach((k, group) -> {
             if (more.standings().of(k) != Standing.DROPPED) {
+                // Where a hand joined that group into another, its keywords are there.
                 assertThat(more.groups().grouping().key(more.groups().grouping().groupOf(k)))
-                        .isEqualTo(group);
+                        .isEqualTo(more.recipe().grouping().pins().joined().getOrDefault(group, group));
             }
         });
     }

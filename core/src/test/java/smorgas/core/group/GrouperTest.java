@@ -297,7 +297,7 @@ class GrouperTest {
         Grouping bySearches = Grouper.group(
                 input,
                 new GroupSettings(
-                        new Method.ByThemes(runs.themes().passes(), new Rank(0, 1, 0, 0)),
+                        new Method.ByThemes(runs.themes().passes(), new Rank(0, 1, 0, 0, 0, 0)),
                         false,
                         GroupSettings.Leftovers.APART,
                         0,

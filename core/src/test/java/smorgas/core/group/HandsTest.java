@@ -188,6 +188,25 @@ class HandsTest {
                 .isEmpty();
     }
 
+    /** A keyword without a group of its own, put also into two, and a spelling that another hand had put into a third. */
+    @Test
+    void aKeywordKeptInOneGroupIsInNoOther() {
+        Board board = board(
+                3,
+                new GroupPin.KeywordsPlaced(List.of("smoker gift"), List.of(), ""),
+                new GroupPin.KeywordsAlsoIn(List.of("smoker gift"), List.of(), "honey jar", true),
+                new GroupPin.KeywordsAlsoIn(List.of("smoker gift"), List.of(), "smoker", true),
+                new GroupPin.KeywordsKeptIn(List.of("smoker gift"), List.of(), "smoker"));
+        assertThat(groupOf(board, "smoker gift")).isEqualTo("smoker");
+        assertThat(board.recipe().grouping().pins().alsoIn()).isEmpty();
+        assertThat(board.plan()
+                        .rows()
+                        .filter(row -> row.keyword().equals("smoker gift"))
+                        .map(Plan.Row::adGroup)
+                        .distinct())
+                .hasSize(1);
+    }
+
     @Test
     void pinsTellWhatTheyDidAndTwoOnOneThingAreSeen() {
         assertThat(new GroupPin.ThemesMade(List.of("a", "b"), true).sentence()).isEqualTo("Made 2 themes groups");

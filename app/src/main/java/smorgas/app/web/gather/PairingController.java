@@ -3,7 +3,6 @@ package smorgas.app.web.gather;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -18,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
@@ -109,7 +109,7 @@ class PairingController {
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         String from = fields.getFirst("from" + fill);
-        PairingForm form = PairingForm.of(fields);
+        PairingForm form = PairingForm.of(new Fields(fields));
         return shown(
                 id,
                 snapshot,
@@ -122,7 +122,7 @@ class PairingController {
     @PostMapping("/projects/{id}/pairing/preview")
     String preview(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
         Board board = frames.open(id).snapshot().board();
-        Shown.in(model, new Preview(comes(board, PairingForm.of(fields), types(fields))));
+        Shown.in(model, new Preview(comes(board, PairingForm.of(new Fields(fields)), types(fields))));
         return "gather/pairing :: comes";
     }
 
@@ -139,13 +139,7 @@ class PairingController {
     }
 
     private static Set<MatchType> types(MultiValueMap<String, String> fields) {
-        Set<MatchType> types = EnumSet.noneOf(MatchType.class);
-        for (MatchType type : MatchType.values()) {
-            if (fields.getOrDefault("types", List.of()).contains(type.name())) {
-                types.add(type);
-            }
-        }
-        return types;
+        return new Fields(fields).ticked(MatchType.class, "types");
     }
 
     private static Outcomes comes(Board board, PairingForm form, Set<MatchType> types) {
@@ -242,7 +236,7 @@ class PairingController {
     @PostMapping("/projects/{id}/pairing/basket")
     String basket(
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
-        PairingForm form = PairingForm.of(fields);
+        PairingForm form = PairingForm.of(new Fields(fields));
         OpenProject project = frames.open(id);
         try {
             Pairing pairing = form.read();
@@ -268,7 +262,7 @@ class PairingController {
     @PostMapping("/projects/{id}/pairing/list")
     String list(
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
-        PairingForm form = PairingForm.of(fields);
+        PairingForm form = PairingForm.of(new Fields(fields));
         try {
             WordList list = WordList.of(name(form), "", WordList.Kind.OTHER, String.join("\n", Pairs.of(form.read())));
             pantry.save(list);

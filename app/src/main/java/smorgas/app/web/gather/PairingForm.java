@@ -3,7 +3,7 @@ package smorgas.app.web.gather;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.springframework.util.MultiValueMap;
+import smorgas.app.web.show.Fields;
 import smorgas.core.recipe.Pairing;
 import smorgas.core.text.Refusal;
 
@@ -64,27 +64,22 @@ record PairingForm(
     }
 
     /** As the fields of a request have it. */
-    static PairingForm of(MultiValueMap<String, String> fields) {
+    static PairingForm of(Fields fields) {
         return new PairingForm(
                 IntStream.range(0, Pairing.MOST_COLUMNS)
                         .mapToObj(at -> new Column(
                                 at,
-                                field(fields, "words" + at),
-                                fields.containsKey("optional" + at),
-                                fields.containsKey("anywhere" + at)))
+                                fields.text("words" + at),
+                                fields.has("optional" + at),
+                                fields.has("anywhere" + at)))
                         .toList(),
-                fields.containsKey("between") ? field(fields, "between") : " ",
-                field(fields, "before"),
-                field(fields, "behind"),
-                fields.containsKey("once"),
-                field(fields, "most"),
-                field(fields, "name"),
-                field(fields, "group"));
-    }
-
-    private static String field(MultiValueMap<String, String> fields, String name) {
-        String value = fields.getFirst(name);
-        return value == null ? "" : value;
+                fields.has("between") ? fields.text("between") : " ",
+                fields.text("before"),
+                fields.text("behind"),
+                fields.has("once"),
+                fields.text("most"),
+                fields.text("name"),
+                fields.text("group"));
     }
 
     /** The same with more words in a column. */

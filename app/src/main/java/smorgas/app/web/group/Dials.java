@@ -109,7 +109,9 @@ final class Dials {
                         number(fields, "rankKeywords", 0, 0),
                         number(fields, "rankSearches", 0, 0),
                         number(fields, "rankClicks", 0, 0),
-                        number(fields, "rankConversions", 0, 0))
+                        number(fields, "rankConversions", 0, 0),
+                        number(fields, "rankVisits", 0, 0),
+                        number(fields, "rankGoals", 0, 0))
                 : adopted;
     }
 
@@ -198,6 +200,8 @@ final class Dials {
         add(query, "rankSearches", themes.rank().searches());
         add(query, "rankClicks", themes.rank().clicks());
         add(query, "rankConversions", themes.rank().conversions());
+        add(query, "rankVisits", themes.rank().visits());
+        add(query, "rankGoals", themes.rank().goals());
     }
 
     private static void add(StringBuilder query, String name, Object value) {

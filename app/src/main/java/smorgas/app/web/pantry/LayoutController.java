@@ -2,11 +2,8 @@ package smorgas.app.web.pantry;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.NoSuchElementException;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
@@ -21,6 +18,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Json;
 import smorgas.app.store.Layouts;
+import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.serve.PlanLayout;
@@ -76,7 +74,7 @@ class LayoutController {
         try {
             PlanLayout layout = file != null && !file.isEmpty()
                     ? Json.layout(new String(file.getBytes(), StandardCharsets.UTF_8))
-                    : read(fields);
+                    : read(new Fields(fields));
             layouts.save(layout);
             redirect.addFlashAttribute(
                     "notice",
@@ -89,43 +87,20 @@ class LayoutController {
         }
     }
 
-    private static PlanLayout read(MultiValueMap<String, String> fields) {
+    private static PlanLayout read(Fields fields) {
         return new PlanLayout(
-                field(fields, "name"),
-                named(PlanLayout.Between.class, field(fields, "between")),
-                kinds(fields),
+                fields.text("name"),
+                fields.choice(PlanLayout.Between.class, "between"),
+                fields.ticked(PlanLayout.Kind.class, "rows"),
                 new PlanLayout.Words(
-                        fields.containsKey("signs"),
-                        field(fields, "broad"),
-                        field(fields, "phrase"),
-                        field(fields, "exact"),
-                        field(fields, "negative")),
-                field(fields, "insertion"),
-                field(fields, "enabled"),
-                field(fields, "columns")
-                        .lines()
-                        .map(String::strip)
-                        .filter(line -> !line.isEmpty())
-                        .map(PlanLayout.Column::read)
-                        .toList());
-    }
-
-    private static Set<PlanLayout.Kind> kinds(MultiValueMap<String, String> fields) {
-        Set<PlanLayout.Kind> kinds = EnumSet.noneOf(PlanLayout.Kind.class);
-        fields.getOrDefault("rows", List.of()).forEach(name -> kinds.add(named(PlanLayout.Kind.class, name)));
-        return kinds;
-    }
-
-    private static String field(MultiValueMap<String, String> fields, String name) {
-        String value = fields.getFirst(name);
-        return value == null ? "" : value;
-    }
-
-    private static <E extends Enum<E>> E named(Class<E> type, String value) {
-        return Arrays.stream(type.getEnumConstants())
-                .filter(one -> one.name().equals(value))
-                .findFirst()
-                .orElseThrow(() -> new Refusal("There is no choice \"" + value + "\""));
+                        fields.has("signs"),
+                        fields.text("broad"),
+                        fields.text("phrase"),
+                        fields.text("exact"),
+                        fields.text("negative")),
+                fields.text("insertion"),
+                fields.text("enabled"),
+                fields.lines("columns").stream().map(PlanLayout.Column::read).toList());
     }
 
     @PostMapping("/pantry/layouts/remove")

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.util.MultiValueMap;
+import smorgas.app.web.show.Fields;
 import smorgas.core.column.Decimals;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.OwnCampaign;
@@ -75,26 +76,18 @@ record CampaignForm(
      * @throws Refusal with a sentence, if a field cannot be meant
      */
     static OwnCampaign read(MultiValueMap<String, String> fields, PlanBids plan, Decimals decimals) {
-        boolean ownBids = "true".equals(fields.getFirst("ownBids"));
+        Fields said = new Fields(fields);
+        boolean ownBids = "true".equals(said.text("ownBids"));
         return new OwnCampaign(
-                field(fields, "ownName"),
+                said.text("ownName"),
                 ownBids,
                 ownBids ? PlanChoices.bids(fields, plan, decimals) : PlanBids.NONE,
                 Stream.concat(
-                                lines(fields, "negatives").map(ServeEntry.Said::written),
-                                lines(fields, "not")
+                                said.lines("negatives").stream().map(ServeEntry.Said::written),
+                                said.lines("not").stream()
                                         .map(line -> new ServeEntry.Said(Tidy.of(line), "", ServeEntry.Say.NEVER)))
                         .distinct()
                         .toList());
-    }
-
-    private static Stream<String> lines(MultiValueMap<String, String> fields, String name) {
-        return field(fields, name).lines().map(String::strip).filter(line -> !line.isEmpty());
-    }
-
-    private static String field(MultiValueMap<String, String> fields, String name) {
-        String value = fields.getFirst(name);
-        return value == null ? "" : value;
     }
 
     /** The notation, to be told beside the field. */

@@ -1,10 +1,10 @@
 package smorgas.app.web.serve;
 
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.springframework.util.MultiValueMap;
+import smorgas.app.web.show.Fields;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureReader;
@@ -94,7 +94,7 @@ final class PlanChoices {
         }
         Set<MatchType> types = EnumSet.noneOf(MatchType.class);
         for (String type : fields.getOrDefault("matchTypes", List.of())) {
-            types.add(named(MatchType.class, type));
+            types.add(Fields.named(MatchType.class, type));
         }
         return types;
     }
@@ -171,13 +171,6 @@ final class PlanChoices {
 
     private <E extends Enum<E>> E choice(Class<E> type, String name, E known) {
         String value = text(name, "");
-        return value.isEmpty() ? known : named(type, value);
-    }
-
-    private static <E extends Enum<E>> E named(Class<E> type, String value) {
-        return Arrays.stream(type.getEnumConstants())
-                .filter(one -> one.name().equals(value))
-                .findFirst()
-                .orElseThrow(() -> new Refusal("There is no choice \"" + value + "\""));
+        return value.isEmpty() ? known : Fields.named(type, value);
     }
 }

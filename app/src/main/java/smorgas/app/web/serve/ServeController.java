@@ -334,16 +334,7 @@ class ServeController {
         if (places.size() < 2 || !places.contains(in)) {
             return act.back(new Outcome.NoChange("That keyword is in one ad group only by now."));
         }
-        // Its own group comes first; what is left of the others goes, so that of two it is one act.
-        List<String> others =
-                places.stream().skip(1).filter(key -> !key.equals(in)).toList();
-        boolean moves = !in.equals(places.getFirst());
-        for (String other : moves ? others : others.subList(0, others.size() - 1)) {
-            act.make(recipe -> new GroupPin.KeywordsAlsoIn(texts, also, other, false));
-        }
-        return act.done(recipe -> moves
-                ? new GroupPin.KeywordsPlaced(texts, also, in)
-                : new GroupPin.KeywordsAlsoIn(texts, also, others.getLast(), false));
+        return act.done(recipe -> new GroupPin.KeywordsKeptIn(texts, also, in));
     }
 
     /** A negative that blocks what is served is meant, or is not. */

@@ -50,7 +50,8 @@ class DialsTest {
                         random.nextInt(101) / 100.0))
                 .toList();
         return new GroupSettings(
-                new Method.ByThemes(passes, new Rank(1, random.nextInt(101), random.nextInt(101), random.nextInt(101))),
+                new Method.ByThemes(
+                        passes, new Rank(1, random.nextInt(101), random.nextInt(101), random.nextInt(101), 0, 7)),
                 random.nextBoolean(),
                 GroupSettings.Leftovers.values()[random.nextInt(3)],
                 random.nextInt(101) / 100.0,

@@ -8,8 +8,8 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.recipe.Rank;
 
 /**
- * What each keyword counts where themes are ranked: a weighting of its shares of all keywords, searches, clicks and
- * conversions. Whole numbers, so that a sum is the same in any order.
+ * What each keyword counts where themes are ranked: a weighting of its shares of all keywords, searches, clicks,
+ * conversions, visits and goals. Whole numbers, so that a sum is the same in any order.
  */
 public final class Worth {
 
@@ -26,6 +26,8 @@ public final class Worth {
         add(worth, scope, rank.searches(), figures.get(Figure.SEARCHES));
         add(worth, scope, rank.clicks(), figures.get(Figure.CLICKS));
         add(worth, scope, rank.conversions(), figures.get(Figure.CONVERSIONS));
+        add(worth, scope, rank.visits(), figures.get(Figure.VISITS));
+        add(worth, scope, rank.goals(), figures.get(Figure.GOALS));
         // A figure that nobody knows must not make everything equal.
         if (Arrays.stream(worth).allMatch(one -> one == 0)) {
             scope.stream().forEach(keyword -> worth[keyword] = 1);

@@ -47,7 +47,9 @@ public final class Prospects {
         KEYWORDS(null),
         SEARCHES(Figure.SEARCHES),
         CLICKS(Figure.CLICKS),
-        CONVERSIONS(Figure.CONVERSIONS);
+        CONVERSIONS(Figure.CONVERSIONS),
+        VISITS(Figure.VISITS),
+        GOALS(Figure.GOALS);
 
         private final @Nullable Figure figure;
 
