@@ -1,5 +1,6 @@
 package smorgas.app.web;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
@@ -25,6 +26,15 @@ final class Browsers {
             page.keyboard().press(key);
             settle(page);
         }
+    }
+
+    /** Fails if the accessibility checks find anything on a page. */
+    static void axe(Page page) {
+        org.assertj.core.api.Assertions.assertThat(new AxeBuilder(page)
+                        .setLegacyMode(true).analyze().getViolations().stream()
+                                .map(rule -> rule.getId() + " " + rule.getNodes())
+                                .toList())
+                .isEmpty();
     }
 
     /** Waits until the page waits for no answer. */

@@ -3,7 +3,6 @@ package smorgas.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
@@ -34,7 +33,7 @@ class PairingIT extends ProjectInBrowser {
         assertThat(page.locator("#pairing-comes .error")).hasText("More than the 8 that may come out.");
         page.locator("[name=most]").fill("100");
         page.locator("[name=name]").fill("Colours");
-        axe();
+        Browsers.axe(page);
         press("Make a basket of them");
         assertThat(page.locator("table.baskets tbody tr")).hasCount(1);
         assertThat(page.locator("#h-opened")).hasText("Colours");
@@ -46,14 +45,6 @@ class PairingIT extends ProjectInBrowser {
         assertThat(page.locator("#pairing-comes")).containsText("0 new, 9 known");
         page.locator("[name=words1]").fill("bee hive\nhoney jar\nsuit\nveil");
         assertThat(page.locator("#pairing-comes")).containsText("3 new, 9 known");
-    }
-
-    private void axe() {
-        assertThat(new AxeBuilder(page)
-                        .setLegacyMode(true).analyze().getViolations().stream()
-                                .map(rule -> rule.getId() + " " + rule.getNodes())
-                                .toList())
-                .isEmpty();
     }
 
     /** As somebody without scripts does it. */

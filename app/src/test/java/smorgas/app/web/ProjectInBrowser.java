@@ -26,6 +26,11 @@ abstract class ProjectInBrowser {
         page.getByText("Make the project").click();
     }
 
+    /** The address of the project. */
+    protected String base() {
+        return page.url().replaceAll("(/projects/\\d+).*", "$1");
+    }
+
     /** Presses the button of this label and waits for the answer. */
     protected void press(String label) {
         page.getByRole(

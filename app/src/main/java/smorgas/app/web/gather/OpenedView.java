@@ -30,7 +30,7 @@ record OpenedView(
         ReadAs readAs,
         List<Choice> delimiters,
         String groupsTold,
-        boolean paired) {
+        AskedView asked) {
 
     /** A column as it was understood, with samples as they stand in the file. */
     record Column(int place, String header, ColumnRole role, String samples) {}
@@ -56,7 +56,7 @@ record OpenedView(
                 basket.state().readAs(),
                 delimiters(reading),
                 TableGroups.of(board, lines).map(groups -> told(groups, board)).orElse(""),
-                PairingController.isPaired(basket.state()));
+                AskedView.of(basket.state()));
     }
 
     /** What making its ad groups the groups would mean. */

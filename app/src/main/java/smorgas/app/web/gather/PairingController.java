@@ -23,15 +23,12 @@ import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
-import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.BasketState;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Pairing;
 import smorgas.core.recipe.Standing;
@@ -43,6 +40,8 @@ import smorgas.core.text.Tidy;
 /** Pairing: columns of words multiplied, told while one types, and made a basket, a list of the pantry, or lines to copy. */
 @Controller
 class PairingController {
+
+    private static final String NAME = "Pairing";
 
     private static final int SAMPLES = 12;
 
@@ -238,24 +237,19 @@ class PairingController {
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
         PairingForm form = PairingForm.of(new Fields(fields));
         OpenProject project = frames.open(id);
-        try {
-            Pairing pairing = form.read();
-            Set<String> phrases = Pairs.of(pairing);
-            OpenProject.Gathered gathered = project.gather(
-                    Offered.made(name(form), phrases, BasketInfo.Kind.PAIRED, new Asked.Paired(pairing)));
-            Frames.notice(gathered.outcome()).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
-            if (!form.group().isBlank() && gathered.outcome() instanceof Outcome.Done) {
-                project.act(
-                        project.snapshot().version(),
-                        recipe -> new GroupPin.KeywordsPlaced(
-                                phrases.stream().map(Tidy::of).distinct().toList(), List.of(), Tidy.of(form.group())));
-            }
-            return "redirect:/projects/" + id + "/gather"
-                    + gathered.basket().map(basket -> "?basket=" + basket).orElse("");
-        } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", "Nothing was made. " + refused.getMessage() + ".");
-            return "redirect:/projects/" + id + "/pairing";
-        }
+        return Made.basket(
+                project,
+                "pairing",
+                () -> {
+                    Pairing pairing = form.read();
+                    return Offered.made(
+                            Made.name(form.name(), NAME),
+                            Pairs.of(pairing),
+                            BasketInfo.Kind.PAIRED,
+                            new Asked.Paired(pairing));
+                },
+                form.group(),
+                redirect);
     }
 
     /** The phrases become a list of the pantry. */
@@ -264,7 +258,8 @@ class PairingController {
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
         PairingForm form = PairingForm.of(new Fields(fields));
         try {
-            WordList list = WordList.of(name(form), "", WordList.Kind.OTHER, String.join("\n", Pairs.of(form.read())));
+            WordList list = WordList.of(
+                    Made.name(form.name(), NAME), "", WordList.Kind.OTHER, String.join("\n", Pairs.of(form.read())));
             pantry.save(list);
             redirect.addFlashAttribute("notice", "\"" + list.name() + "\" is in the pantry.");
             return "redirect:/pantry?list=" + Show.encoded(list.name());
@@ -272,15 +267,5 @@ class PairingController {
             redirect.addFlashAttribute("notice", "Nothing was made. " + refused.getMessage() + ".");
             return "redirect:/projects/" + id + "/pairing";
         }
-    }
-
-    private static String name(PairingForm form) {
-        String name = form.name().strip();
-        return name.isEmpty() ? "Pairing" : name.substring(0, Math.min(90, name.length()));
-    }
-
-    /** Whether a basket was made by a pairing, which can be asked again. */
-    static boolean isPaired(BasketState basket) {
-        return basket.asked() instanceof Asked.Paired;
     }
 }
