@@ -39,6 +39,11 @@ public final class ServeCommand implements Callable<Integer> {
     @Option(names = "--demo", description = "Make the demo project if the folder holds no project.")
     private boolean demo;
 
+    @Option(
+            names = "--standins",
+            description = "Let simulated services stand in for those outside; with the demo they do.")
+    private boolean standins;
+
     @Option(names = "--fresh-demo", description = "Delete what the folder holds and make the demo project anew.")
     private boolean freshDemo;
 
@@ -59,6 +64,7 @@ public final class ServeCommand implements Callable<Integer> {
             application.run(
                     "--smorgas.data=" + data.toAbsolutePath(),
                     "--smorgas.demo=" + (demo || freshDemo),
+                    "--smorgas.standins=" + (standins || demo || freshDemo),
                     "--server.port=" + port,
                     "--server.address=" + address);
         } catch (RuntimeException e) {

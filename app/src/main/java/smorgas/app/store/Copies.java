@@ -120,20 +120,15 @@ public final class Copies {
             }
         }
         try (Statement statement = connection.createStatement();
-                var rows =
-                        statement.executeQuery("select (select count(*) from basket), (select count(*) from word_list),"
+                var rows = statement.executeQuery(
+                        "select (select count(*) from basket), (select count(*) from word_list),"
                                 + " (select count(*) from removed_list), (select count(*) from plan_layout),"
-                                + " (select count(*) from plan_layout where removed)")) {
+                                + " (select count(*) from plan_layout where removed), (select count(*) from offer),"
+                                + " (select count(*) from offer where state = 'WAITING'), (select count(*) from asked_again)")) {
             rows.next();
-            all.append(rows.getLong(1))
-                    .append(' ')
-                    .append(rows.getLong(2))
-                    .append(' ')
-                    .append(rows.getLong(3))
-                    .append(' ')
-                    .append(rows.getLong(4))
-                    .append(' ')
-                    .append(rows.getLong(5));
+            for (int column = 1; column <= rows.getMetaData().getColumnCount(); column++) {
+                all.append(rows.getLong(column)).append(' ');
+            }
         }
         return TallyMarks.hash(all.toString()).substring(0, 8);
     }
@@ -222,11 +217,17 @@ public final class Copies {
         }
         try (Stream<Path> files = Files.list(folder)) {
             return files.filter(file -> file.getFileName().toString().matches("copy-.*\\.zip"))
-                    .sorted(java.util.Comparator.comparing(
-                                    (Path file) -> file.getFileName().toString())
+                    // Of two made in one second the names tell nothing.
+                    .sorted(java.util.Comparator.comparing(Copies::second)
+                            .thenComparing(file -> file.toFile().lastModified())
                             .reversed())
                     .toList();
         }
+    }
+
+    private static String second(Path file) {
+        String name = file.getFileName().toString();
+        return name.substring(0, Math.max(0, name.lastIndexOf('-')));
     }
 
     /** What one can do with a folder whose database is not what it was. */

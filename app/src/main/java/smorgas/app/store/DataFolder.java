@@ -29,7 +29,7 @@ public final class DataFolder {
     }
 
     /** The newest migration that this version has. */
-    static final int SCHEMA = 7;
+    static final int SCHEMA = 8;
 
     static final String DATABASE = "smorgas.mv.db";
 

@@ -61,7 +61,8 @@ public final class Json {
     @JsonSubTypes({
         @JsonSubTypes.Type(value = Asked.Nothing.class, name = "nothing"),
         @JsonSubTypes.Type(value = Asked.Paired.class, name = "pairing"),
-        @JsonSubTypes.Type(value = Asked.Logged.class, name = "log")
+        @JsonSubTypes.Type(value = Asked.Logged.class, name = "log"),
+        @JsonSubTypes.Type(value = Asked.Foraged.class, name = "foraging")
     })
     private interface AskedNames {}
 
@@ -144,6 +145,15 @@ public final class Json {
                 ? json.getOriginalMessage()
                 : String.valueOf(fault.getMessage());
         return message.replaceAll(" ?\\(class [^)]*\\)", "").replaceAll("`?smorgas\\.[\\w.$]*[.$](\\w+)`?", "$1");
+    }
+
+    /** What a tool of ours was asked for, as a text that {@link #asked(String)} reads back. */
+    static String asked(Asked asked) {
+        return MAPPER.writerFor(Asked.class).writeValueAsString(asked);
+    }
+
+    static Asked asked(String json) {
+        return MAPPER.readValue(json, Asked.class);
     }
 
     /** A condition as one line of text, to stand in an address. */

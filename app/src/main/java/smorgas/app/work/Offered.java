@@ -2,14 +2,11 @@ package smorgas.app.work;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
-import java.util.List;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import smorgas.core.column.ColumnRole;
 import smorgas.core.gather.Workbooks;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.ReadAs;
+import smorgas.core.source.MadeList;
 
 /**
  * A list as whoever gathers it offers it, with what is known of it.
@@ -39,39 +36,11 @@ public record Offered(String name, byte[] bytes, ReadAs readAs, BasketInfo.Kind 
 
     /** Keywords that a tool of ours has made, a line each. */
     public static Offered made(String name, Collection<String> texts, BasketInfo.Kind kind) {
-        return made(name, texts, kind, Asked.NOTHING);
+        return made(name, MadeList.of(texts), kind, Asked.NOTHING);
     }
 
-    /** The same, with what it was asked for. */
-    public static Offered made(String name, Collection<String> texts, BasketInfo.Kind kind, Asked asked) {
-        // With a heading and in quotes where need be (RFC 4180), so that no keyword is taken for anything else.
-        String list = texts.stream().map(Offered::cell).collect(Collectors.joining("\n", "keyword\n", "\n"));
-        return new Offered(name, list.getBytes(StandardCharsets.UTF_8), ReadAs.FOUND, kind, asked);
-    }
-
-    /**
-     * A table that a tool of ours has made, with a heading.
-     *
-     * @param roles what its columns hold, from the left
-     * @param headings as many
-     */
-    public static Offered table(
-            String name,
-            List<ColumnRole> roles,
-            List<String> headings,
-            Stream<List<String>> rows,
-            BasketInfo.Kind kind,
-            Asked asked) {
-        String table = Stream.concat(Stream.of(headings), rows)
-                .map(row -> row.stream().map(Offered::cell).collect(Collectors.joining(",")))
-                .collect(Collectors.joining("\n", "", "\n"));
-        return new Offered(
-                name, table.getBytes(StandardCharsets.UTF_8), new ReadAs("UTF-8", ",", "", 1, roles), kind, asked);
-    }
-
-    private static String cell(String text) {
-        return text.chars().noneMatch(sign -> ",;\t\"".indexOf(sign) >= 0)
-                ? text
-                : '"' + text.replace("\"", "\"\"") + '"';
+    /** A list that a tool of ours has made, with what it was asked for. */
+    public static Offered made(String name, MadeList list, BasketInfo.Kind kind, Asked asked) {
+        return new Offered(name, list.bytes(), list.readAs(), kind, asked);
     }
 }

@@ -17,6 +17,7 @@ import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Decimals;
 import smorgas.core.gather.Reading;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
@@ -277,6 +278,15 @@ public final class OpenProject {
 
     /** Stores a newer version of a list and puts it in the older one's place. */
     public Gathered renew(long older, byte[] bytes) {
+        return renew(older, bytes, Asked.NOTHING);
+    }
+
+    /**
+     * The same for a list of a tool of ours.
+     *
+     * @param asked what it was asked for this time
+     */
+    public Gathered renew(long older, byte[] bytes, Asked asked) {
         GatheredBasket old = snapshot.baskets().stream()
                 .filter(basket -> basket.id() == older)
                 .findFirst()
@@ -298,7 +308,7 @@ public final class OpenProject {
         }
         long by = loaded.keep(stored, readAs, decimals);
         return new Gathered(
-                act(snapshot.version(), recipe -> new BasketEntry.BasketRenewed(older, by, old.name())),
+                act(snapshot.version(), recipe -> new BasketEntry.BasketRenewed(older, by, old.name(), asked)),
                 stored.basket());
     }
 

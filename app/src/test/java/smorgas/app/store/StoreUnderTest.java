@@ -32,7 +32,16 @@ public final class StoreUnderTest implements AutoCloseable {
     private final AnnotationConfigApplicationContext context = new AnnotationConfigApplicationContext();
 
     @EnableTransactionManagement
-    @Import({Projects.class, Baskets.class, Histories.class, Pantry.class, Layouts.class, MeaningStore.class})
+    @Import({
+        Projects.class,
+        Baskets.class,
+        Histories.class,
+        Pantry.class,
+        Layouts.class,
+        MeaningStore.class,
+        Offers.class,
+        Schedules.class
+    })
     static class Wiring {
         @Bean
         DataSourceTransactionManager transactions(DataSource database) {
@@ -106,6 +115,14 @@ public final class StoreUnderTest implements AutoCloseable {
 
     public Histories histories() {
         return context.getBean(Histories.class);
+    }
+
+    public Offers offers() {
+        return context.getBean(Offers.class);
+    }
+
+    public Schedules schedules() {
+        return context.getBean(Schedules.class);
     }
 
     Layouts layouts() {

@@ -1,5 +1,7 @@
 package smorgas.core.recipe;
 
+import java.util.List;
+
 /** What a tool of ours was asked for when it made a basket, so that it can be asked again. */
 public sealed interface Asked {
 
@@ -11,6 +13,21 @@ public sealed interface Asked {
 
     /** Access logs were counted; the logs are not kept, so that other settings need them again. */
     record Logged(LogReading reading, LogReading.Counted counted) implements Asked {}
+
+    /**
+     * Sources were asked for suggestions.
+     *
+     * @param simulated whether some of them only stand in for services
+     * @param left what was not asked yet when it was stopped; empty if all was
+     * @param failed what no answer came to
+     */
+    record Foraged(Foraging foraging, boolean simulated, List<Foraging.Left> left, List<Foraging.Failed> failed)
+            implements Asked {
+        public Foraged {
+            left = List.copyOf(left);
+            failed = List.copyOf(failed);
+        }
+    }
 
     /** Nothing was asked. */
     Asked NOTHING = new Nothing();

@@ -19,7 +19,7 @@ public sealed interface BasketEntry extends Entry {
             case BasketSwitched e -> new BasketSwitched(other, e.name(), e.on());
             case BasketBrings e -> new BasketBrings(other, e.name(), e.keywords());
             case BasketReadAs e -> new BasketReadAs(other, e.name(), e.readAs());
-            case BasketRenewed e -> new BasketRenewed(other, number.applyAsLong(e.by()), e.name());
+            case BasketRenewed e -> new BasketRenewed(other, number.applyAsLong(e.by()), e.name(), e.asked());
         };
     }
 
@@ -111,8 +111,18 @@ public sealed interface BasketEntry extends Entry {
         }
     }
 
-    /** A basket was gathered again: the basket {@code by} takes its place. */
-    record BasketRenewed(long basket, long by, String name) implements BasketEntry {
+    /**
+     * A basket was gathered again: the basket {@code by} takes its place.
+     *
+     * @param asked what a tool of ours was asked for this time; {@link Asked#NOTHING} if none made it, and then what was asked
+     *     before stays known
+     */
+    record BasketRenewed(long basket, long by, String name, Asked asked) implements BasketEntry {
+        public BasketRenewed {
+            // Entries from before this was told do not have it.
+            asked = asked == null ? Asked.NOTHING : asked;
+        }
+
         @Override
         public String sentence() {
             return "Gathered " + name + " again";

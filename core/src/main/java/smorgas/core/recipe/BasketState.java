@@ -40,7 +40,9 @@ public record BasketState(
         return new BasketState(basket, name, kind, asked, info, readAs, on, keywords);
     }
 
-    BasketState renewed(long by) {
-        return new BasketState(by, name, kind, asked, info, ReadAs.FOUND, on, brings);
+    /** Its newer version; a list of a tool of ours has the same columns again. */
+    BasketState renewed(long by, Asked with) {
+        boolean made = !(with instanceof Asked.Nothing);
+        return new BasketState(by, name, kind, made ? with : asked, info, made ? readAs : ReadAs.FOUND, on, brings);
     }
 }

@@ -49,7 +49,7 @@ public record Gathering(List<BasketState> baskets) {
             case BasketEntry.BasketRenewed renewed -> {
                 // The newer version takes the place of the older one in the order of the baskets.
                 return new Gathering(baskets.stream()
-                        .map(state -> state.basket() == basket ? state.renewed(renewed.by()) : state)
+                        .map(state -> state.basket() == basket ? state.renewed(renewed.by(), renewed.asked()) : state)
                         .toList());
             }
         }

@@ -102,5 +102,37 @@ public record LogReading(List<String> parameters, boolean referrers, List<Goal> 
      * @param seldom terms with fewer visits than asked for
      */
     public record Counted(
-            long lines, long searches, long strange, String firstStrange, long personal, long others, long seldom) {}
+            long lines, long searches, long strange, String firstStrange, long personal, long others, long seldom) {
+
+        /** What was read and what was left out, without a full stop. */
+        public String told() {
+            StringBuilder told = new StringBuilder(count(lines(), "line", "lines"))
+                    .append(" with ")
+                    .append(count(searches(), "search", "searches"));
+            if (personal() > 0) {
+                told.append("; ")
+                        .append(count(personal(), "search", "searches"))
+                        .append(" left out that looked like mail addresses or numbers of persons");
+            }
+            if (others() > 0) {
+                told.append("; ")
+                        .append(count(others(), "search", "searches"))
+                        .append(" left out as too long or too many");
+            }
+            if (seldom() > 0) {
+                told.append("; ").append(count(seldom(), "term", "terms")).append(" with too few visits");
+            }
+            if (strange() > 0) {
+                told.append("; ")
+                        .append(count(strange(), "line", "lines"))
+                        .append(" not understood, the first ")
+                        .append(firstStrange());
+            }
+            return told.toString();
+        }
+
+        private static String count(long number, String one, String many) {
+            return String.format(java.util.Locale.ENGLISH, "%,d %s", number, number == 1 ? one : many);
+        }
+    }
 }

@@ -21,8 +21,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.column.ColumnRole;
 import smorgas.core.recipe.LogReading;
 import smorgas.core.text.Tidy;
 
@@ -67,7 +69,36 @@ public final class LogTerms {
     public record Found(String text, long visits, LocalDate first, LocalDate last, long goals) {}
 
     /** What came of logs: the terms, those of most visits first. */
-    public record Result(List<Found> terms, LogReading.Counted counted) {}
+    public record Result(List<Found> terms, LogReading.Counted counted) {
+
+        /**
+         * As a list to be gathered.
+         *
+         * @param goals whether there is a column of goals
+         */
+        public MadeList list(boolean goals) {
+            List<MadeList.Column> columns = new ArrayList<>(List.of(
+                    MadeList.Column.KEYWORD,
+                    new MadeList.Column("visits", ColumnRole.VISITS),
+                    new MadeList.Column("first seen", ColumnRole.OTHER),
+                    new MadeList.Column("last seen", ColumnRole.OTHER)));
+            if (goals) {
+                columns.add(new MadeList.Column("goals", ColumnRole.GOALS));
+            }
+            return new MadeList(
+                    columns,
+                    terms.stream()
+                            .map(term -> Stream.of(
+                                            term.text(),
+                                            String.valueOf(term.visits()),
+                                            term.first().toString(),
+                                            term.last().toString(),
+                                            String.valueOf(term.goals()))
+                                    .limit(columns.size())
+                                    .toList())
+                            .toList());
+        }
+    }
 
     private static final class Term {
         private final String text;

@@ -22,6 +22,7 @@ import smorgas.core.column.Merge;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.BasketInfo.Kind;
@@ -189,7 +190,7 @@ class FoldTest {
                         new BasketEntry.BasketSwitched(2, "b", false),
                         new BasketEntry.BasketReadAs(3, "c", read),
                         new BasketEntry.BasketDescribed(2, BasketInfo.of("new name", Kind.PLANNER)),
-                        new BasketEntry.BasketRenewed(1, 9, "a"),
+                        new BasketEntry.BasketRenewed(1, 9, "a", Asked.NOTHING),
                         new BasketEntry.BasketRemoved(3, "c"),
                         new BasketEntry.BasketSwitched(77, "never there", true)),
                 "en");

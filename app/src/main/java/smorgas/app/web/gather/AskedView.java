@@ -1,26 +1,97 @@
 package smorgas.app.web.gather;
 
-import smorgas.app.work.LogBasket;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import smorgas.app.store.Offers;
+import smorgas.app.store.Schedules;
+import smorgas.app.web.show.Show;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketState;
+import smorgas.core.recipe.Foraging;
 
 /**
- * What a tool of ours was asked for when it made a basket.
+ * What a tool of ours was asked for when it made a basket, and what can go on with it.
  *
- * @param told in a sentence; empty if there is nothing to tell
+ * @param told sentences; none if there is nothing to tell
  * @param tool the last part of the tool's address; empty if none made the basket
- * @param again what a link there says
+ * @param link what a link there says
+ * @param rest whether a part was not asked yet
+ * @param again whether the same can be asked once more as it stands
+ * @param schedule when it is asked by itself; empty if it is not
+ * @param offer what waits for the basket
  */
-record AskedView(String told, String tool, String again) {
+record AskedView(
+        List<String> told,
+        String tool,
+        String link,
+        boolean rest,
+        boolean again,
+        String schedule,
+        @Nullable Waiting offer) {
 
-    private static final AskedView NOTHING = new AskedView("", "", "");
+    /** What waits: how many keywords, and the first of them. */
+    record Waiting(long id, String count, String day, List<String> samples, boolean more) {}
 
-    static AskedView of(BasketState basket) {
-        return switch (basket.asked()) {
-            case Asked.Nothing none -> NOTHING;
-            case Asked.Paired paired -> new AskedView("", "pairing", "Multiply the same lists again");
-            case Asked.Logged log ->
-                new AskedView(LogBasket.told(log.counted()) + ".", "logs", "Count a log in the same way");
+    private static final int SAMPLES = 12;
+    private static final int FAULTS = 5;
+
+    static AskedView of(BasketState basket, Optional<Offers.Offer> offer, Optional<Schedules.Kept> kept) {
+        Asked asked = basket.asked();
+        return switch (asked) {
+            case Asked.Nothing none -> simple(List.of(), "", "");
+            case Asked.Paired paired -> simple(List.of(), "pairing", "Multiply the same lists again");
+            case Asked.Logged log -> simple(List.of(log.counted().told() + "."), "logs", "Count a log in the same way");
+            case Asked.Foraged foraged ->
+                new AskedView(
+                        told(foraged),
+                        "forage",
+                        "Ask otherwise",
+                        !foraged.left().isEmpty(),
+                        true,
+                        AskingController.told(kept),
+                        offer.map(AskedView::waiting).orElse(null));
         };
+    }
+
+    private static AskedView simple(List<String> told, String tool, String link) {
+        return new AskedView(told, tool, link, false, false, "", null);
+    }
+
+    private static List<String> told(Asked.Foraged foraged) {
+        Foraging wanted = foraged.foraging();
+        String seeds = wanted.seeds().size() == 1
+                ? "the seed " + wanted.seeds().getFirst()
+                : Show.count(wanted.seeds().size(), "seed", "seeds") + ", "
+                        + wanted.seeds().getFirst() + " first";
+        String asked = "Asked at " + String.join(" and ", wanted.sources()) + " for " + seeds + ", "
+                + Show.count(wanted.rounds(), "round", "rounds") + "."
+                + (foraged.simulated() ? " Simulated: nobody has searched for these." : "");
+        List<String> told = new java.util.ArrayList<>(List.of(asked));
+        if (!foraged.left().isEmpty()) {
+            told.add(Show.count(foraged.left().size(), "query was", "queries were") + " not asked yet.");
+        }
+        if (!foraged.failed().isEmpty()) {
+            told.add("Without an answer: "
+                    + String.join(
+                            "; ",
+                            foraged.failed().stream()
+                                    .limit(FAULTS)
+                                    .map(fault -> "\"" + fault.query() + "\" at " + fault.source() + ", " + fault.why())
+                                    .toList())
+                    + (foraged.failed().size() > FAULTS
+                            ? "; and " + Show.count(foraged.failed().size() - FAULTS) + " more."
+                            : "."));
+        }
+        return told;
+    }
+
+    private static Waiting waiting(Offers.Offer offer) {
+        return new Waiting(
+                offer.id(),
+                Show.count(offer.fresh().size(), "new keyword waits", "new keywords wait"),
+                offer.at().toLocalDate().toString(),
+                offer.fresh().stream().limit(SAMPLES).toList(),
+                offer.fresh().size() > SAMPLES);
     }
 }

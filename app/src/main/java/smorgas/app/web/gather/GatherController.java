@@ -24,12 +24,15 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.demo.DemoLists;
 import smorgas.app.store.Baskets;
+import smorgas.app.store.Offers;
 import smorgas.app.store.Project;
+import smorgas.app.store.Schedules;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Errands;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Gatherings;
 import smorgas.app.work.Job;
@@ -56,8 +59,21 @@ class GatherController {
     private final Baskets baskets;
     private final Gatherings gatherings;
     private final ListsIn listsIn;
+    private final Offers offers;
+    private final Schedules schedules;
+    private final Errands errands;
 
-    GatherController(Frames frames, Baskets baskets, Gatherings gatherings, ListsIn listsIn) {
+    GatherController(
+            Frames frames,
+            Baskets baskets,
+            Gatherings gatherings,
+            ListsIn listsIn,
+            Offers offers,
+            Schedules schedules,
+            Errands errands) {
+        this.offers = offers;
+        this.schedules = schedules;
+        this.errands = errands;
         this.frames = frames;
         this.baskets = baskets;
         this.gatherings = gatherings;
@@ -72,7 +88,12 @@ class GatherController {
             List<MergeView> merges,
             Merge[] mergeKinds,
             String about,
-            List<Language> languages) {}
+            List<Language> languages,
+            List<Waits> waits,
+            ErrandsView errands) {}
+
+    /** What waits for a basket. */
+    record Waits(long basket, String name, String told) {}
 
     /** What a project is about, in a line. */
     private static String about(Project project) {
@@ -100,17 +121,42 @@ class GatherController {
                 model,
                 new GatherPage(
                         BasketView.of(snapshot, overlap, project.market(), project.currency()),
-                        shown == null ? null : OpenedView.of(shown, baskets, snapshot.board()),
+                        shown == null
+                                ? null
+                                : OpenedView.of(shown, baskets, snapshot.board(), asked(id, snapshot, shown)),
                         snapshot.board().keywords().baskets().size() < 2
                                 ? null
                                 : OverlapView.of(snapshot.board().keywords(), overlap),
                         merges(snapshot),
                         Merge.values(),
                         about(project),
-                        Language.ALL));
+                        Language.ALL,
+                        waits(id, snapshot),
+                        ErrandsView.of(errands, id)));
         readings(id, model);
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/page";
+    }
+
+    private AskedView asked(long id, Snapshot snapshot, GatheredBasket basket) {
+        long first = snapshot.first(basket.id());
+        return AskedView.of(
+                basket.state(),
+                offers.waiting(id).stream()
+                        .filter(offer -> snapshot.first(offer.basket()) == first)
+                        .reduce((older, newer) -> newer),
+                schedules.of(first));
+    }
+
+    /** The baskets for which something waits, each with how much. */
+    private List<Waits> waits(long id, Snapshot snapshot) {
+        return offers.waiting(id).stream()
+                .flatMap(offer -> snapshot.version(offer.basket()).stream()
+                        .map(basket -> new Waits(
+                                basket.id(),
+                                basket.name(),
+                                Show.count(offer.fresh().size(), "new keyword waits", "new keywords wait"))))
+                .toList();
     }
 
     private static Optional<GatheredBasket> opened(Snapshot snapshot, @Nullable Long wanted) {

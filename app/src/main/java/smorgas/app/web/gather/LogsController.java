@@ -19,10 +19,10 @@ import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
-import smorgas.app.work.LogBasket;
 import smorgas.app.work.Offered;
 import smorgas.app.work.Snapshot;
 import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.LogReading;
 import smorgas.core.source.LogTerms;
 import smorgas.core.text.Refusal;
@@ -104,11 +104,17 @@ class LogsController {
         if (logs.isEmpty()) {
             throw new Refusal("Choose a log first");
         }
-        return LogBasket.of(
+        LogTerms.Result result = terms.result();
+        if (result.terms().isEmpty()) {
+            throw new Refusal(result.counted().told() + ": no search was found in "
+                    + String.join(", ", reading.parameters()) + " that can be a keyword");
+        }
+        return Offered.made(
                 Made.name(
                         form.text("name"),
                         "Searches of " + String.valueOf(logs.getFirst().getOriginalFilename())),
-                reading,
-                terms.result());
+                result.list(!reading.goals().isEmpty()),
+                BasketInfo.Kind.LOG,
+                new Asked.Logged(reading, result.counted()));
     }
 }

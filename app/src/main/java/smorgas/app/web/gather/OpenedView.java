@@ -40,7 +40,7 @@ record OpenedView(
 
     private static final int PROBLEMS_SHOWN = 50;
 
-    static OpenedView of(GatheredBasket basket, Baskets store, Board board) {
+    static OpenedView of(GatheredBasket basket, Baskets store, Board board, AskedView asked) {
         Reading reading = basket.stored().reading();
         Lines lines = basket.lines();
         return new OpenedView(
@@ -56,7 +56,7 @@ record OpenedView(
                 basket.state().readAs(),
                 delimiters(reading),
                 TableGroups.of(board, lines).map(groups -> told(groups, board)).orElse(""),
-                AskedView.of(basket.state()));
+                asked);
     }
 
     /** What making its ad groups the groups would mean. */

@@ -1,7 +1,6 @@
 package smorgas.app.web.gather;
 
 import java.math.BigInteger;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -24,15 +23,14 @@ import smorgas.app.web.show.Step;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
-import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
-import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Pairing;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
+import smorgas.core.source.MadeList;
 import smorgas.core.source.Pairs;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
@@ -48,23 +46,18 @@ class PairingController {
     /** So many lines can be copied from the page; more come as a basket. */
     private static final int MOST_LINES = 5_000;
 
-    private static final int MOST_GROUPS = 1_000;
-
     private final Frames frames;
     private final Pantry pantry;
-    private final Trays trays;
+    private final WordsFrom wordsFrom;
 
-    PairingController(Frames frames, Pantry pantry, Trays trays) {
+    PairingController(Frames frames, Pantry pantry, WordsFrom wordsFrom) {
         this.frames = frames;
         this.pantry = pantry;
-        this.trays = trays;
+        this.wordsFrom = wordsFrom;
     }
 
     /** The form, and what it comes to. */
-    record PairingPage(PairingForm form, List<Source> sources, MatchType[] types, Outcomes comes) {}
-
-    /** Where words of a column can be taken from. */
-    record Source(String value, String label) {}
+    record PairingPage(PairingForm form, List<WordsFrom.Place> places, MatchType[] types, Outcomes comes) {}
 
     /**
      * What would come out.
@@ -88,7 +81,7 @@ class PairingController {
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
-        List<String> words = from.isEmpty() ? List.of() : words(board, from, id, tab);
+        List<String> words = from.isEmpty() ? List.of() : wordsFrom.words(board, from, id, tab);
         String group = from.startsWith("group:") ? from.substring("group:".length()) : "";
         PairingForm form = board.recipe().gathering().baskets().stream()
                 .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Paired)
@@ -112,7 +105,9 @@ class PairingController {
         return shown(
                 id,
                 snapshot,
-                from == null || from.isEmpty() ? form : form.with(fill, words(snapshot.board(), from, id, tab)),
+                from == null || from.isEmpty()
+                        ? form
+                        : form.with(fill, wordsFrom.words(snapshot.board(), from, id, tab)),
                 types(fields),
                 tab,
                 model);
@@ -130,7 +125,7 @@ class PairingController {
                 model,
                 new PairingPage(
                         form,
-                        sources(snapshot.board(), id, tab),
+                        wordsFrom.places(snapshot.board(), id, tab),
                         MatchType.values(),
                         comes(snapshot.board(), form, types)));
         frames.frame(model, id, snapshot, Step.GATHER);
@@ -190,47 +185,6 @@ class PairingController {
                         .toList();
     }
 
-    private List<Source> sources(Board board, long id, String tab) {
-        List<Source> sources = new ArrayList<>();
-        if (!tab.isEmpty() && !trays.texts(id, tab).isEmpty()) {
-            sources.add(new Source("tray", "what is picked"));
-        }
-        pantry.all().forEach(list -> sources.add(new Source("list:" + list.name(), "list " + list.name())));
-        if (board.groupsKnown()) {
-            sources.add(new Source("groups", "the names of all groups"));
-            Groups groups = board.groups();
-            for (int group : groups.order()) {
-                if (sources.size() < MOST_GROUPS) {
-                    sources.add(new Source("group:" + groups.grouping().key(group), "group " + groups.name(group)));
-                }
-            }
-        }
-        return sources;
-    }
-
-    private List<String> words(Board board, String from, long id, String tab) {
-        if (from.equals("tray")) {
-            return trays.texts(id, tab);
-        }
-        if (from.startsWith("list:")) {
-            return pantry.find(from.substring("list:".length()))
-                    .map(WordList::words)
-                    .orElse(List.of());
-        }
-        Groups groups = board.groups();
-        if (from.equals("groups")) {
-            return java.util.Arrays.stream(groups.order())
-                    .mapToObj(groups::name)
-                    .toList();
-        }
-        int group = from.startsWith("group:") ? groups.find(from.substring("group:".length())) : -1;
-        return group < 0
-                ? List.of()
-                : java.util.Arrays.stream(groups.grouping().members().row(group))
-                        .mapToObj(board.keywords()::text)
-                        .toList();
-    }
-
     /** The phrases become a basket, and its keywords those of a group if one is named. */
     @PostMapping("/projects/{id}/pairing/basket")
     String basket(
@@ -244,7 +198,7 @@ class PairingController {
                     Pairing pairing = form.read();
                     return Offered.made(
                             Made.name(form.name(), NAME),
-                            Pairs.of(pairing),
+                            MadeList.of(Pairs.of(pairing)),
                             BasketInfo.Kind.PAIRED,
                             new Asked.Paired(pairing));
                 },

@@ -1,0 +1,191 @@
+package smorgas.app.web.gather;
+
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Fields;
+import smorgas.app.web.show.Language;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Errand;
+import smorgas.app.work.Errands;
+import smorgas.app.work.Snapshot;
+import smorgas.app.work.Sources;
+import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.Foraging;
+import smorgas.core.source.Source;
+import smorgas.core.text.Refusal;
+
+/** Foraging: suggestions for seeds, told before they are asked for, asked for in the background. */
+@Controller
+class ForageController {
+
+    /** What was typed, after a refusal. */
+    private static final String KEPT = "kept";
+
+    private static final int SAMPLES = 8;
+
+    private final Frames frames;
+    private final Sources sources;
+    private final Errands errands;
+    private final WordsFrom wordsFrom;
+
+    ForageController(Frames frames, Sources sources, Errands errands, WordsFrom wordsFrom) {
+        this.frames = frames;
+        this.sources = sources;
+        this.errands = errands;
+        this.wordsFrom = wordsFrom;
+    }
+
+    /** The form, and what it comes to. */
+    record ForagePage(
+            ForageForm form,
+            Foraging.Around[] ways,
+            List<String> sources,
+            List<Language> languages,
+            List<WordsFrom.Place> places,
+            Queries queries,
+            ErrandsView errands) {}
+
+    /**
+     * What would be asked in the first round.
+     *
+     * @param fault what cannot be meant; empty if all can
+     */
+    record Queries(String fault, String told, List<String> samples) {}
+
+    /** The queries alone. */
+    record Preview(Queries queries) {}
+
+    @GetMapping("/projects/{id}/forage")
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") long again,
+            @RequestParam(defaultValue = "") String from,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        ForageForm form =
+                model.getAttribute(KEPT) instanceof ForageForm kept ? kept : form(id, snapshot, again, from, tab);
+        return shown(id, snapshot, form, tab, model);
+    }
+
+    private ForageForm form(long id, Snapshot snapshot, long again, String from, String tab) {
+        return snapshot.board().recipe().gathering().baskets().stream()
+                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Foraged)
+                .findFirst()
+                .map(basket -> ForageForm.of(((Asked.Foraged) basket.asked()).foraging(), basket.name()))
+                .orElseGet(() -> ForageForm.of(
+                        from.isEmpty() ? List.of() : wordsFrom.words(snapshot.board(), from, id, tab),
+                        names(),
+                        frames.project(id).language(),
+                        ""));
+    }
+
+    /** The same page with words of a place among the seeds or the openers and endings. */
+    @PostMapping("/projects/{id}/forage")
+    String filled(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String fill,
+            @RequestParam MultiValueMap<String, String> fields,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        ForageForm form = ForageForm.of(new Fields(fields));
+        boolean seeds = fill.equals("seeds");
+        String from = new Fields(fields).text(seeds ? "seedsFrom" : "wordsFrom");
+        return shown(
+                id,
+                snapshot,
+                from.isEmpty() ? form : form.with(seeds, wordsFrom.words(snapshot.board(), from, id, tab)),
+                tab,
+                model);
+    }
+
+    @PostMapping("/projects/{id}/forage/preview")
+    String preview(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        frames.open(id);
+        Shown.in(model, new Preview(queries(ForageForm.of(new Fields(fields)))));
+        return "gather/forage :: queries";
+    }
+
+    @PostMapping("/projects/{id}/forage/start")
+    String start(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
+        ForageForm form = ForageForm.of(new Fields(fields));
+        try {
+            Foraging wanted = form.read();
+            String name =
+                    Made.name(form.name(), "Suggestions for " + wanted.seeds().getFirst());
+            errands.send(
+                    frames.open(id),
+                    name,
+                    new Errand.Purpose.NewBasket(name),
+                    sources.foraging(wanted, List.of(), List.of()));
+        } catch (Refusal refused) {
+            redirect.addFlashAttribute(KEPT, form);
+            redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
+        }
+        return "redirect:/projects/" + id + "/forage";
+    }
+
+    private String shown(long id, Snapshot snapshot, ForageForm form, String tab, Model model) {
+        Shown.in(
+                model,
+                new ForagePage(
+                        form,
+                        Foraging.Around.values(),
+                        names(),
+                        Language.ALL,
+                        wordsFrom.places(snapshot.board(), id, tab),
+                        queries(form),
+                        ErrandsView.of(errands, id)));
+        frames.frame(model, id, snapshot, Step.GATHER);
+        return "gather/forage";
+    }
+
+    private List<String> names() {
+        return sources.all().stream().map(Source::name).toList();
+    }
+
+    private static Queries queries(ForageForm form) {
+        if (form.seeds().isBlank()) {
+            return new Queries("", "Write a seed at least, one a line.", List.of());
+        }
+        try {
+            Foraging wanted = form.read();
+            List<String> queries = wanted.queries();
+            int asked = Math.min(queries.size(), wanted.most());
+            String each = wanted.sources().size() == 1
+                    ? ""
+                    : String.format(
+                            Locale.ENGLISH,
+                            " at each of %d sources, %,d in all",
+                            wanted.sources().size(),
+                            (long) asked * wanted.sources().size());
+            String more = asked < queries.size()
+                    ? String.format(Locale.ENGLISH, "; the other %,d of them are not", queries.size() - asked)
+                    : "";
+            String rounds = wanted.rounds() == 1
+                    ? ""
+                    : ". How many a later round has is told when it begins; it has at most "
+                            + Show.count(wanted.most());
+            return new Queries(
+                    "",
+                    Show.count(asked, "query is asked", "queries are asked") + each + more + rounds + ".",
+                    queries.stream().limit(SAMPLES).toList());
+        } catch (Refusal refused) {
+            return new Queries(refused.getMessage() + ".", "", List.of());
+        }
+    }
+}

@@ -1,0 +1,128 @@
+package smorgas.app.work;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.IntStream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import smorgas.app.store.Offers;
+import smorgas.app.store.Schedules;
+import smorgas.core.recipe.Asked;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Tidy;
+
+/** Asks tools of ours again for baskets that they have made: when somebody says so, and by schedules. */
+@Component
+public class AskingAgain {
+
+    private static final Logger LOG = LoggerFactory.getLogger(AskingAgain.class);
+
+    private final Table table;
+    private final Errands errands;
+    private final Sources sources;
+    private final Offers offers;
+    private final Schedules schedules;
+    private final Clock clock;
+
+    AskingAgain(Table table, Errands errands, Sources sources, Offers offers, Schedules schedules, Clock clock) {
+        this.table = table;
+        this.errands = errands;
+        this.sources = sources;
+        this.offers = offers;
+        this.schedules = schedules;
+        this.clock = clock;
+    }
+
+    /**
+     * Asks for what was left when it was stopped.
+     *
+     * @throws Refusal if nothing was left
+     */
+    public Errand rest(OpenProject project, GatheredBasket basket) {
+        if (!(basket.state().asked() instanceof Asked.Foraged asked)
+                || asked.left().isEmpty()) {
+            throw new Refusal("All of it was asked");
+        }
+        List<String> known = IntStream.range(0, basket.lines().size())
+                .mapToObj(row -> Tidy.of(basket.lines().text(row)))
+                .toList();
+        return errands.send(
+                project,
+                basket.name(),
+                new Errand.Purpose.Rest(project.snapshot().first(basket.id())),
+                sources.foraging(asked.foraging(), asked.left(), known));
+    }
+
+    /**
+     * Asks for the same once more.
+     *
+     * @throws Refusal if that cannot be
+     */
+    public Errand again(OpenProject project, GatheredBasket basket) {
+        return again(project, basket, over -> {});
+    }
+
+    private Errand again(OpenProject project, GatheredBasket basket, Consumer<Errand> over) {
+        return errands.send(
+                project,
+                basket.name(),
+                new Errand.Purpose.Again(project.snapshot().first(basket.id())),
+                work(basket.state().asked()),
+                over);
+    }
+
+    private Errand.Work work(Asked asked) {
+        return switch (asked) {
+            case Asked.Foraged foraged -> sources.foraging(foraged.foraging(), List.of(), List.of());
+            case Asked.Nothing none -> throw new Refusal("No tool has made it");
+            case Asked.Paired paired -> throw new Refusal("Word lists multiplied come to the same again");
+            case Asked.Logged log -> throw new Refusal("The log is not kept: count it again");
+        };
+    }
+
+    /** Makes what waits the newest version of its basket; empty if there is no such basket any more. */
+    public Optional<Long> take(OpenProject project, Offers.Offer offer) {
+        Optional<GatheredBasket> basket = project.snapshot().version(offer.basket());
+        Optional<byte[]> content = offers.content(project.id(), offer.id());
+        if (basket.isEmpty() || content.isEmpty()) {
+            return Optional.empty();
+        }
+        // Stored before it waits no more: if Smorgas ends between the two it can be taken again, and nothing is lost.
+        Optional<Long> renewed =
+                project.renew(basket.get().id(), content.get(), offer.asked()).basket();
+        renewed.ifPresent(by -> offers.settle(project.id(), offer.id(), true));
+        return renewed;
+    }
+
+    /**
+     * Runs what is due; what was missed runs once. Each is moved on before it runs, so that nothing runs twice, whatever becomes of
+     * the run.
+     */
+    public void runDue() {
+        for (Schedules.Kept kept : schedules.all()) {
+            if (kept.schedule().isDue(clock.instant()) && schedules.moveOn(kept, clock.instant())) {
+                run(kept);
+            }
+        }
+    }
+
+    private void run(Schedules.Kept kept) {
+        try {
+            OpenProject project = table.open(kept.project());
+            Optional<GatheredBasket> basket = project.snapshot().version(kept.basket());
+            if (basket.isPresent()) {
+                again(project, basket.get(), over -> schedules.tell(kept.basket(), over.sentence()));
+            } else {
+                schedules.tell(kept.basket(), "The basket was taken away.");
+            }
+        } catch (Refusal refused) {
+            schedules.tell(kept.basket(), "Nothing was asked. " + refused.getMessage() + ".");
+        } catch (RuntimeException e) {
+            LOG.error("what is asked by schedule for basket {} failed", kept.basket(), e);
+            schedules.tell(kept.basket(), "It failed; the log says why.");
+        }
+    }
+}

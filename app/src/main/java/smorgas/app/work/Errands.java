@@ -1,0 +1,208 @@
+package smorgas.app.work;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+import smorgas.app.store.Baskets;
+import smorgas.app.store.Offers;
+import smorgas.core.gather.Lines;
+import smorgas.core.source.MadeList;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Tidy;
+
+/** Tools of ours at work in the background: they tell how far they are, can be stopped, and what they bring is stored. */
+@Component
+public class Errands implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Errands.class);
+
+    private static final int MOST_AT_ONCE = 8;
+    private static final int MOST_TOLD = 50;
+
+    private final ConcurrentLinkedQueue<Errand> errands = new ConcurrentLinkedQueue<>();
+    private final AtomicLong numbers = new AtomicLong();
+    private final ExecutorService workers = Executors.newCachedThreadPool(
+            Thread.ofPlatform().name("errand-", 0).daemon().factory());
+
+    private final Baskets baskets;
+    private final Offers offers;
+
+    Errands(Baskets baskets, Offers offers) {
+        this.baskets = baskets;
+        this.offers = offers;
+    }
+
+    /**
+     * Sends one off.
+     *
+     * @throws Refusal if too many are at work already, or one is for the same basket
+     */
+    public Errand send(OpenProject project, String name, Errand.Purpose purpose, Errand.Work work) {
+        return send(project, name, purpose, work, over -> {});
+    }
+
+    /**
+     * The same.
+     *
+     * @param over told when it is over
+     */
+    public synchronized Errand send(
+            OpenProject project, String name, Errand.Purpose purpose, Errand.Work work, Consumer<Errand> over) {
+        List<Errand> pending = errands.stream().filter(Errand::pending).toList();
+        if (pending.size() >= MOST_AT_ONCE) {
+            throw new Refusal(MOST_AT_ONCE + " of them are at work already: wait for one, or stop it");
+        }
+        if (!(purpose instanceof Errand.Purpose.NewBasket)
+                && pending.stream().anyMatch(one -> one.purpose().equals(purpose))) {
+            throw new Refusal("It is being asked already");
+        }
+        Errand errand = new Errand(numbers.incrementAndGet(), project.id(), name, purpose, work);
+        errands.add(errand);
+        while (errands.size() > MOST_TOLD) {
+            errands.stream().filter(one -> !one.pending()).findFirst().ifPresentOrElse(errands::remove, errands::poll);
+        }
+        workers.submit(() -> {
+            run(project, errand);
+            over.accept(errand);
+        });
+        return errand;
+    }
+
+    private void run(OpenProject project, Errand errand) {
+        try {
+            Errand.Came came = errand.work().run();
+            store(project, errand, came);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            errand.end(0, errand.name() + " was ended.");
+        } catch (Refusal refused) {
+            errand.end(0, errand.name() + ": nothing was made. " + refused.getMessage() + ".");
+        } catch (RuntimeException | StackOverflowError e) {
+            LOG.error("{} failed", errand.name(), e);
+            errand.end(
+                    0,
+                    errand.name() + " failed: it could not be stored. Check that the disk has room, then ask again.");
+        } finally {
+            if (errand.pending()) {
+                errand.end(0, errand.name() + " failed: Smorgas ran out of memory or was ended.");
+            }
+        }
+    }
+
+    private void store(OpenProject project, Errand errand, Errand.Came came) {
+        String told = came.told().isEmpty() ? "" : " " + came.told();
+        if (came.list().rows().isEmpty()) {
+            errand.end(0, errand.name() + ": nothing came." + told);
+            return;
+        }
+        switch (errand.purpose()) {
+            case Errand.Purpose.NewBasket basket -> {
+                OpenProject.Gathered gathered =
+                        project.gather(Offered.made(basket.name(), came.list(), came.kind(), came.asked()));
+                errand.end(gathered.basket().orElse(0L), gathered.outcome().sentence() + told);
+            }
+            case Errand.Purpose.Rest rest -> {
+                GatheredBasket old = inForce(project, rest.basket());
+                OpenProject.Gathered gathered = project.renew(
+                        old.id(),
+                        Further.than(bytes(project, old), old.lines(), came.list())
+                                .bytes(),
+                        came.asked());
+                errand.end(gathered.basket().orElse(0L), gathered.outcome().sentence() + told);
+            }
+            case Errand.Purpose.Again again -> {
+                GatheredBasket old = inForce(project, again.basket());
+                Further further = Further.than(bytes(project, old), old.lines(), came.list());
+                if (further.fresh().isEmpty()) {
+                    errand.end(0, old.name() + ": nothing new came." + told);
+                } else {
+                    offers.keep(project.id(), old.id(), came.asked(), further.bytes(), further.fresh());
+                    errand.end(
+                            old.id(),
+                            String.format(
+                                    Locale.ENGLISH,
+                                    "%s: %,d new %s, until you take or leave them.%s",
+                                    old.name(),
+                                    further.fresh().size(),
+                                    further.fresh().size() == 1 ? "keyword waits" : "keywords wait",
+                                    told));
+                }
+            }
+        }
+    }
+
+    private byte[] bytes(OpenProject project, GatheredBasket basket) {
+        return baskets.bytes(project.id(), basket.id()).orElseThrow();
+    }
+
+    private static GatheredBasket inForce(OpenProject project, long basket) {
+        return project.snapshot().version(basket).orElseThrow(() -> new Refusal("The basket was taken away meanwhile"));
+    }
+
+    /**
+     * A list of ours with what is new in another of the same columns.
+     *
+     * @param fresh the new keywords
+     */
+    record Further(byte[] bytes, List<String> fresh) {
+        static Further than(byte[] old, Lines lines, MadeList list) {
+            Set<String> known = new HashSet<>();
+            for (int row = 0; row < lines.size(); row++) {
+                known.add(Tidy.of(lines.text(row)));
+            }
+            List<List<String>> rows = new ArrayList<>();
+            List<String> fresh = new ArrayList<>();
+            for (List<String> row : list.rows()) {
+                if (known.add(Tidy.of(row.get(0)))) {
+                    rows.add(row);
+                    fresh.add(row.get(0));
+                }
+            }
+            ByteArrayOutputStream all = new ByteArrayOutputStream();
+            all.writeBytes(old);
+            String more = new String(new MadeList(list.columns(), rows).bytes(), StandardCharsets.UTF_8);
+            all.writeBytes(more.substring(more.indexOf('\n') + 1).getBytes(StandardCharsets.UTF_8));
+            return new Further(all.toByteArray(), fresh);
+        }
+    }
+
+    /** Those of a project, the ones that are over too, the newest first. */
+    public List<Errand> of(long project) {
+        return errands.stream()
+                .filter(errand -> errand.project() == project)
+                .toList()
+                .reversed();
+    }
+
+    /** One of a project. */
+    public Optional<Errand> find(long project, long number) {
+        return of(project).stream().filter(errand -> errand.number() == number).findFirst();
+    }
+
+    /** Makes one end with what came until now. */
+    public void stop(long project, long number) {
+        find(project, number).ifPresent(Errand::stop);
+    }
+
+    @Override
+    public void destroy() throws InterruptedException {
+        errands.forEach(Errand::stop);
+        workers.shutdown();
+        workers.awaitTermination(5, TimeUnit.SECONDS);
+    }
+}

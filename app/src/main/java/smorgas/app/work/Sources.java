@@ -1,0 +1,104 @@
+package smorgas.app.work;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.stereotype.Component;
+import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Foraging;
+import smorgas.core.source.Forager;
+import smorgas.core.source.Source;
+import smorgas.core.text.Refusal;
+
+/** The services outside that can be asked for suggestions, and what asks them. */
+@Component
+public class Sources {
+
+    private final List<Source> sources;
+
+    @Autowired
+    Sources(ObjectProvider<Source> sources) {
+        this(sources.orderedStream().toList());
+    }
+
+    Sources(List<Source> sources) {
+        this.sources = List.copyOf(sources);
+    }
+
+    /** Those there are; none while nothing is switched on. */
+    public List<Source> all() {
+        return sources;
+    }
+
+    /**
+     * What asks them.
+     *
+     * @param left what was not asked before; empty to begin at the beginning
+     * @param known what came before
+     * @throws Refusal if none of the sources is there
+     */
+    public Errand.Work foraging(Foraging wanted, List<Foraging.Left> left, List<String> known) {
+        List<Source> asked = sources.stream()
+                .filter(source -> wanted.sources().contains(source.name()))
+                .toList();
+        if (asked.isEmpty()) {
+            throw new Refusal("None of the sources is there: " + String.join(", ", wanted.sources()));
+        }
+        return new Forage(wanted, asked, left, known);
+    }
+
+    private static final class Forage implements Errand.Work {
+        private final AtomicBoolean stopped = new AtomicBoolean();
+        private final Foraging wanted;
+        private final boolean simulated;
+        private final Forager forager;
+
+        Forage(Foraging wanted, List<Source> sources, List<Foraging.Left> left, List<String> known) {
+            this.wanted = wanted;
+            this.simulated = sources.stream().anyMatch(Source::simulated);
+            this.forager = new Forager(wanted, sources, Forager.Pauses.REAL, stopped::get, left, known);
+        }
+
+        @Override
+        public Errand.Came run() throws InterruptedException {
+            Forager.Result result = forager.run();
+            String told = count(result.left().size(), "query was not asked", "queries were not asked");
+            return new Errand.Came(
+                    result.list(),
+                    BasketInfo.Kind.SUGGESTIONS,
+                    new Asked.Foraged(wanted, simulated, result.left(), result.failed()),
+                    told.isEmpty() ? "" : told + ": go on when you like.");
+        }
+
+        private static String count(int number, String one, String many) {
+            return number == 0 ? "" : String.format(Locale.ENGLISH, "%,d %s", number, number == 1 ? one : many);
+        }
+
+        @Override
+        public void stop() {
+            stopped.set(true);
+        }
+
+        @Override
+        public List<String> told() {
+            return forager.progress().stream().map(Forage::line).toList();
+        }
+
+        private static String line(Forager.Progress one) {
+            return String.format(
+                    Locale.ENGLISH,
+                    "%s, round %d: %,d of %,d queries, %,d found, %,d of them new%s%s",
+                    one.source(),
+                    one.round(),
+                    one.asked(),
+                    one.of(),
+                    one.found(),
+                    one.fresh(),
+                    one.failed() == 0 ? "" : String.format(Locale.ENGLISH, ", %,d without an answer", one.failed()),
+                    one.told().isEmpty() ? "" : "; " + one.told());
+        }
+    }
+}

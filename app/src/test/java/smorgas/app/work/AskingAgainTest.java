@@ -1,0 +1,237 @@
+package smorgas.app.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.mockito.Mockito;
+import smorgas.app.store.MeaningStore;
+import smorgas.app.store.Offers;
+import smorgas.app.store.StoreUnderTest;
+import smorgas.core.recipe.BasketEntry;
+import smorgas.core.recipe.Foraging;
+import smorgas.core.source.Schedule;
+import smorgas.core.source.Source;
+import smorgas.core.text.Refusal;
+
+/** Tools asked again for their baskets, by somebody and by schedules, under a clock that the test turns. */
+class AskingAgainTest {
+
+    /** A clock that stands until it is turned. */
+    private static final class Turned extends Clock {
+        private Instant now = Instant.parse("2026-03-01T08:00:00Z");
+
+        @Override
+        public ZoneId getZone() {
+            return ZoneOffset.UTC;
+        }
+
+        @Override
+        public Clock withZone(ZoneId zone) {
+            return this;
+        }
+
+        @Override
+        public Instant instant() {
+            return now;
+        }
+    }
+
+    /** Says one more each time it is asked. */
+    private static final class Growing implements Source {
+        private final AtomicInteger asked = new AtomicInteger();
+
+        @Override
+        public String name() {
+            return "growing";
+        }
+
+        @Override
+        public boolean simulated() {
+            return false;
+        }
+
+        @Override
+        public Limits limits() {
+            return new Limits(0, 1_000);
+        }
+
+        @Override
+        public List<String> suggest(Query query) {
+            return IntStream.rangeClosed(1, asked.incrementAndGet())
+                    .mapToObj(n -> query.text() + " number" + "x".repeat(n))
+                    .toList();
+        }
+    }
+
+    private static final Foraging WANTED = new Foraging(
+            List.of("bee"),
+            EnumSet.of(Foraging.Around.ALONE),
+            List.of(),
+            List.of(),
+            1,
+            10,
+            List.of("growing"),
+            "en",
+            "");
+
+    @TempDir
+    private Path folder;
+
+    private final Turned clock = new Turned();
+    private final Growing source = new Growing();
+    private StoreUnderTest store;
+    private Table table;
+    private Errands errands;
+    private AskingAgain again;
+    private OpenProject project;
+    private long basket;
+
+    @BeforeEach
+    void open() {
+        store = new StoreUnderTest(folder);
+        start();
+        project = table.open(store.projects().create("Client", "en", "UK", "GBP"));
+        Errand first = errands.send(
+                project,
+                "Bees",
+                new Errand.Purpose.NewBasket("Bees"),
+                new Sources(List.of(source)).foraging(WANTED, List.of(), List.of()));
+        assertThat(first.await(10_000)).isTrue();
+        basket = first.basket();
+        assertThat(texts()).containsExactly("bee numberx");
+    }
+
+    /** As a start of the application does. */
+    private void start() {
+        table = new Table(
+                store.projects(),
+                store.baskets(),
+                store.histories(),
+                new Memory(),
+                new Meanings(Mockito.mock(MeaningStore.class), false, 0));
+        errands = new Errands(store.baskets(), store.offers());
+        again = new AskingAgain(table, errands, new Sources(List.of(source)), store.offers(), store.schedules(), clock);
+    }
+
+    @AfterEach
+    void close() throws InterruptedException {
+        errands.destroy();
+        table.destroy();
+        store.close();
+    }
+
+    private GatheredBasket basket() {
+        return project.snapshot().version(basket).orElseThrow();
+    }
+
+    private List<String> texts() {
+        GatheredBasket now = basket();
+        return IntStream.range(0, now.lines().size())
+                .mapToObj(now.lines()::text)
+                .toList();
+    }
+
+    private void runDue() {
+        again.runDue();
+        errands.of(project.id())
+                .forEach(errand -> assertThat(errand.await(10_000)).isTrue());
+    }
+
+    private List<Offers.Offer> waiting() {
+        return store.offers().waiting(project.id());
+    }
+
+    @Test
+    void whatIsNewWaitsAndTakingItIsOneActThatCanBeUndone() {
+        assertThat(again.again(project, basket()).await(10_000)).isTrue();
+        assertThat(texts()).hasSize(1);
+        long version = project.snapshot().version();
+        Offers.Offer offer = waiting().getFirst();
+        assertThat(offer.fresh()).containsExactly("bee numberxx");
+        assertThat(again.take(project, offer)).isPresent();
+        assertThat(texts()).containsExactly("bee numberx", "bee numberxx");
+        assertThat(project.snapshot().version()).isEqualTo(version + 1);
+        assertThat(waiting()).isEmpty();
+        project.undo(project.snapshot().version());
+        assertThat(texts()).hasSize(1);
+        project.redo(project.snapshot().version());
+        assertThat(texts()).hasSize(2);
+    }
+
+    @Test
+    void whatComesLaterTakesThePlaceOfWhatWaitsAndWhatIsLeftIsGone() {
+        again.again(project, basket()).await(10_000);
+        again.again(project, basket()).await(10_000);
+        assertThat(waiting()).hasSize(1);
+        assertThat(waiting().getFirst().fresh()).containsExactly("bee numberxx", "bee numberxxx");
+        assertThat(store.offers().settle(project.id(), waiting().getFirst().id(), false))
+                .isTrue();
+        assertThat(waiting()).isEmpty();
+    }
+
+    @Test
+    void aScheduleRunsWhenItIsDueSoManyTimesAndWhatWasMissedRunsOnce() {
+        store.schedules().set(project.id(), basket, Optional.of(Schedule.from(clock.now, 7, 2)));
+        runDue();
+        assertThat(source.asked).hasValue(1);
+        clock.now = clock.now.plus(Duration.ofDays(7));
+        runDue();
+        runDue();
+        assertThat(source.asked).hasValue(2);
+        assertThat(waiting()).hasSize(1);
+        assertThat(store.schedules().of(basket).orElseThrow().told()).contains("1 new keyword waits");
+        // Smorgas did not run for five weeks.
+        clock.now = clock.now.plus(Duration.ofDays(36));
+        start();
+        runDue();
+        runDue();
+        assertThat(source.asked).hasValue(3);
+        Schedule over = store.schedules().of(basket).orElseThrow().schedule();
+        assertThat(over.timesLeft()).isZero();
+        clock.now = clock.now.plus(Duration.ofDays(700));
+        runDue();
+        assertThat(source.asked).hasValue(3);
+    }
+
+    @Test
+    void aScheduleFollowsItsBasketThroughVersionsAndTellsWhenItIsGone() {
+        store.schedules().set(project.id(), basket, Optional.of(Schedule.from(clock.now, 1, 9)));
+        again.again(project, basket()).await(10_000);
+        again.take(project, waiting().getFirst());
+        assertThat(basket().id()).isNotEqualTo(basket);
+        clock.now = clock.now.plus(Duration.ofDays(1));
+        runDue();
+        assertThat(waiting().getFirst().fresh()).containsExactly("bee numberxxx");
+        long inForce = basket().id();
+        project.act(project.snapshot().version(), recipe -> new BasketEntry.BasketRemoved(inForce, "Bees"));
+        clock.now = clock.now.plus(Duration.ofDays(1));
+        runDue();
+        assertThat(store.schedules().of(basket).orElseThrow().told()).isEqualTo("The basket was taken away.");
+        assertThat(again.take(project, waiting().getFirst())).isEmpty();
+    }
+
+    @Test
+    void nothingIsAskedTwiceAtATimeNorOfSourcesThatAreNotThere() {
+        assertThatThrownBy(() -> new Sources(List.of()).foraging(WANTED, List.of(), List.of()))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("None of the sources is there: growing");
+        assertThatThrownBy(() -> again.rest(project, basket())).hasMessageContaining("All of it was asked");
+        assertThat(Schedule.from(clock.now, 7, 1).isDue(clock.now)).isFalse();
+        assertThatThrownBy(() -> Schedule.from(clock.now, 0, 1)).hasMessageContaining("1 to 366 days");
+    }
+}

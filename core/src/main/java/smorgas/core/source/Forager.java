@@ -1,0 +1,335 @@
+package smorgas.core.source;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.recipe.Foraging;
+import smorgas.core.text.Tidy;
+import smorgas.core.text.Words;
+
+/**
+ * Asks sources for suggestions, in rounds: what came new in one is asked in the next. Sources are asked beside each other, each one
+ * query after the other; what fails is tried again after growing pauses and then listed, and a source that fails over and over is
+ * given up. It can be stopped at any moment; what came stays, and what was not asked yet is known.
+ */
+public final class Forager {
+
+    private static final int TRIES = 4;
+    /** So many queries in a row without an answer, and a source is not asked any more. */
+    private static final int PATIENCE = 5;
+
+    private static final long FIRST_PAUSE_MILLIS = 250;
+    private static final int MOST_ANSWERS = 100;
+    private static final int MOST_FOUND = 200_000;
+    private static final int MOST_FAILED = 200;
+    private static final int LONGEST = 200;
+
+    private final Foraging wanted;
+    private final List<Source> sources;
+    private final Pauses pauses;
+    private final BooleanSupplier stopped;
+    private final Set<String> seedWords = new HashSet<>();
+    private final Map<String, Suggestion> found = new LinkedHashMap<>();
+    private final Map<String, Deque<String>> waiting = new LinkedHashMap<>();
+    private final Map<String, Progress> progress = new LinkedHashMap<>();
+    private final List<Foraging.Failed> failed = new ArrayList<>();
+    private final Set<String> asked = new HashSet<>();
+    /** What came in this round, by source: it is put together in their order, so that it is the same whoever was faster. */
+    private final Map<String, Map<String, Suggestion>> coming = new LinkedHashMap<>();
+
+    private final Set<String> seen = new HashSet<>();
+    private int round;
+
+    /** How long somebody waits before asking again; a test does not. */
+    public interface Pauses {
+        Pauses REAL = Thread::sleep;
+
+        void rest(long millis) throws InterruptedException;
+    }
+
+    /**
+     * Something that was suggested.
+     *
+     * @param text tidy
+     * @param query that brought it first
+     * @param source that said it first
+     * @param round in which it came, from 1
+     * @param seeded whether a seed's words are among its words
+     */
+    public record Suggestion(String text, String query, String source, int round, boolean seeded) {}
+
+    /**
+     * How far a source is.
+     *
+     * @param asked queries of this round that were answered or given up, of {@code of}
+     * @param found suggestions it gave, all rounds
+     * @param fresh of them those that nobody had said before
+     * @param failed queries that it did not answer
+     * @param told why it is not asked any more; empty while it is
+     */
+    public record Progress(
+            String source, int round, int asked, int of, int found, int fresh, int failed, String told) {}
+
+    /** What came of it. */
+    public record Result(
+            List<Suggestion> found, List<Foraging.Left> left, List<Foraging.Failed> failed, boolean whole) {
+
+        /** As a list to be gathered; what holds no seed word is marked by a tag of the list. */
+        public MadeList list() {
+            return new MadeList(
+                    List.of(
+                            MadeList.Column.KEYWORD,
+                            new MadeList.Column("tags", ColumnRole.TAGS),
+                            new MadeList.Column("asked for", ColumnRole.OTHER),
+                            new MadeList.Column("source", ColumnRole.OTHER),
+                            new MadeList.Column("round", ColumnRole.OTHER)),
+                    found.stream()
+                            .map(one -> List.of(
+                                    one.text(),
+                                    one.seeded() ? "" : "no seed word",
+                                    one.query(),
+                                    one.source(),
+                                    String.valueOf(one.round())))
+                            .toList());
+        }
+    }
+
+    /**
+     * A forager that begins at the beginning.
+     *
+     * @param sources those of the wanted ones that there are
+     * @param stopped asked before every query; true ends it
+     */
+    public Forager(Foraging wanted, List<Source> sources, Pauses pauses, BooleanSupplier stopped) {
+        this(wanted, sources, pauses, stopped, List.of(), Set.of());
+    }
+
+    /**
+     * A forager that goes on where one was stopped.
+     *
+     * @param left what was not asked; empty to begin at the beginning
+     * @param known what came then, tidy
+     */
+    public Forager(
+            Foraging wanted,
+            List<Source> sources,
+            Pauses pauses,
+            BooleanSupplier stopped,
+            List<Foraging.Left> left,
+            Collection<String> known) {
+        this.wanted = wanted;
+        this.sources = sources.stream()
+                .filter(source -> wanted.sources().contains(source.name()))
+                .toList();
+        this.pauses = pauses;
+        this.stopped = stopped;
+        wanted.seeds().forEach(seed -> seedWords.add(padded(seed)));
+        known.forEach(text -> found.put(text, new Suggestion(text, "", "", 0, seeded(text))));
+        seen.addAll(found.keySet());
+        this.sources.forEach(source -> {
+            List<String> queries = left.isEmpty()
+                    ? wanted.queries()
+                    : left.stream()
+                            .filter(one -> one.source().equals(source.name()))
+                            .map(Foraging.Left::query)
+                            .toList();
+            queue(source.name(), queries);
+        });
+    }
+
+    private void queue(String source, Collection<String> queries) {
+        Deque<String> queue = new ArrayDeque<>();
+        queries.stream().limit(wanted.most()).forEach(queue::add);
+        waiting.put(source, queue);
+        asked.addAll(queue);
+        Progress old = progress.get(source);
+        progress.put(
+                source,
+                old == null
+                        ? new Progress(source, 1, 0, queue.size(), 0, 0, 0, "")
+                        : new Progress(
+                                source, round, 0, queue.size(), old.found(), old.fresh(), old.failed(), old.told()));
+    }
+
+    /** How far each source is; may be asked from any thread. */
+    public synchronized List<Progress> progress() {
+        return List.copyOf(progress.values());
+    }
+
+    /** Asks until all rounds are over or it is stopped. */
+    public Result run() throws InterruptedException {
+        try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
+            for (round = 1; round <= wanted.rounds() && !stopped.getAsBoolean(); round++) {
+                begin();
+                List<Future<?>> running = new ArrayList<>();
+                for (Source source : sources) {
+                    running.add(askers.submit(() -> ask(source, askers)));
+                }
+                for (Future<?> one : running) {
+                    try {
+                        one.get();
+                    } catch (ExecutionException e) {
+                        throw new IllegalStateException(e.getCause());
+                    }
+                }
+            }
+        }
+        return result();
+    }
+
+    /** What came new in the round before is asked in this one, as it is. */
+    private synchronized void begin() {
+        List<String> fresh = together();
+        if (round > 1) {
+            List<String> queries =
+                    fresh.stream().filter(text -> !asked.contains(text)).toList();
+            sources.forEach(source -> queue(source.name(), queries));
+        }
+    }
+
+    /** Puts together what came of all sources; the new ones. */
+    private List<String> together() {
+        List<String> fresh = new ArrayList<>();
+        for (Source source : sources) {
+            coming.getOrDefault(source.name(), Map.of()).forEach((text, suggestion) -> {
+                if (found.size() < MOST_FOUND && found.putIfAbsent(text, suggestion) == null) {
+                    fresh.add(text);
+                }
+            });
+        }
+        coming.clear();
+        return fresh;
+    }
+
+    private @Nullable Void ask(Source source, ExecutorService askers) throws InterruptedException {
+        int inARow = 0;
+        for (String query = next(source); query != null; query = next(source)) {
+            Answer answer = answer(source, query, askers);
+            if (answer.stopped()) {
+                putBack(source, query);
+                return null;
+            }
+            inARow = answer.fault().isEmpty() ? 0 : inARow + 1;
+            take(source, query, answer, inARow >= PATIENCE);
+            if (inARow >= PATIENCE) {
+                return null;
+            }
+            if (source.limits().pauseMillis() > 0) {
+                pauses.rest(source.limits().pauseMillis());
+            }
+        }
+        return null;
+    }
+
+    private synchronized @Nullable String next(Source source) {
+        return stopped.getAsBoolean() || !progress.get(source.name()).told().isEmpty()
+                ? null
+                : waiting.get(source.name()).poll();
+    }
+
+    private synchronized void putBack(Source source, String query) {
+        waiting.get(source.name()).addFirst(query);
+    }
+
+    private record Answer(List<String> texts, String fault, boolean stopped) {}
+
+    private Answer answer(Source source, String query, ExecutorService askers) throws InterruptedException {
+        String fault = "";
+        for (int attempt = 0; attempt < TRIES; attempt++) {
+            if (attempt > 0) {
+                pauses.rest(FIRST_PAUSE_MILLIS << attempt - 1);
+            }
+            if (stopped.getAsBoolean()) {
+                return new Answer(List.of(), "", true);
+            }
+            Future<List<String>> asked =
+                    askers.submit(() -> source.suggest(new Source.Query(query, wanted.language(), wanted.place())));
+            try {
+                return new Answer(asked.get(source.limits().patienceMillis(), TimeUnit.MILLISECONDS), "", false);
+            } catch (TimeoutException e) {
+                asked.cancel(true);
+                fault = "it did not answer in time";
+            } catch (ExecutionException e) {
+                fault = e.getCause() instanceof Source.Fault known && known.getMessage() != null
+                        ? known.getMessage()
+                        : "it answered nothing that can be understood";
+            }
+        }
+        return new Answer(List.of(), fault, false);
+    }
+
+    private synchronized void take(Source source, String query, Answer answer, boolean givenUp) {
+        int gave = 0;
+        int came = 0;
+        for (String text : clean(answer.texts())) {
+            gave++;
+            came += seen.add(text) ? 1 : 0;
+            coming.computeIfAbsent(source.name(), none -> new LinkedHashMap<>())
+                    .putIfAbsent(text, new Suggestion(text, query, source.name(), round, seeded(text)));
+        }
+        boolean faulty = !answer.fault().isEmpty();
+        if (faulty && failed.size() < MOST_FAILED) {
+            failed.add(new Foraging.Failed(source.name(), query, answer.fault()));
+        }
+        Progress now = progress.get(source.name());
+        progress.put(
+                source.name(),
+                new Progress(
+                        source.name(),
+                        round,
+                        now.asked() + 1,
+                        now.of(),
+                        now.found() + gave,
+                        now.fresh() + came,
+                        now.failed() + (faulty ? 1 : 0),
+                        givenUp ? "it was given up: " + answer.fault() : ""));
+    }
+
+    /** Whatever a source answers: bounded, tidy, each once. */
+    private static Set<String> clean(@Nullable List<String> texts) {
+        Set<String> clean = new LinkedHashSet<>();
+        if (texts != null) {
+            texts.stream()
+                    .limit(MOST_ANSWERS)
+                    .filter(text -> text != null && text.length() <= LONGEST)
+                    .map(Tidy::of)
+                    .filter(text -> !text.isEmpty())
+                    .forEach(clean::add);
+        }
+        return clean;
+    }
+
+    private boolean seeded(String text) {
+        String words = padded(text);
+        return seedWords.stream().anyMatch(words::contains);
+    }
+
+    /** Its words with spaces around them, so that whole words are found. */
+    private static String padded(String text) {
+        return " " + String.join(" ", Words.of(text)) + " ";
+    }
+
+    private synchronized Result result() {
+        together();
+        List<Foraging.Left> left = new ArrayList<>();
+        waiting.forEach((source, queries) -> queries.forEach(query -> left.add(new Foraging.Left(source, query))));
+        return new Result(
+                List.copyOf(found.values()), left, List.copyOf(failed), left.isEmpty() && !stopped.getAsBoolean());
+    }
+}

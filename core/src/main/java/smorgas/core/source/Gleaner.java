@@ -1,0 +1,394 @@
+package smorgas.core.source;
+
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import it.unimi.dsi.fastutil.longs.Long2IntOpenHashMap;
+import it.unimi.dsi.fastutil.longs.LongArrayList;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.recipe.Gleaning;
+import smorgas.core.recipe.Gleaning.Part;
+import smorgas.core.text.Characters;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Tidy;
+import smorgas.core.text.Words;
+
+/**
+ * Takes phrases out of pages. A phrase of so many words is looked for only where both its shorter ones stand often enough (the rule of
+ * Agrawal and Srikant 1994: what is frequent has only frequent parts), so that counts are exact and memory holds. One that stands
+ * nowhere but within a longer one is not told apart from it.
+ */
+public final class Gleaner {
+
+    /** So many different phrases are held; of more one cannot choose anyway. */
+    private static final int MOST_PHRASES = 3_000_000;
+
+    private static final int PAGES_TOLD = 5;
+    private static final int CUT = -1;
+
+    private final Gleaning wanted;
+    private final Set<String> stopWords;
+    private final Set<String> badWords;
+    private final Map<String, Integer> numbers = new HashMap<>();
+    private final List<String> words = new ArrayList<>();
+    private final List<Page> pages = new ArrayList<>();
+    private final List<String> problems = new ArrayList<>();
+
+    /** The words of a page and what each counts; {@value #CUT} between runs of text. */
+    private record Page(String name, int[] words, byte[] weights) {}
+
+    /**
+     * A phrase.
+     *
+     * @param weight the sum of what its places count
+     * @param times that it stands on the pages
+     * @param pages on how many
+     * @param most the pages where it stands most, with how often, at most {@value #PAGES_TOLD}
+     */
+    public record Phrase(String text, long weight, int times, int pages, Map<String, Integer> most) {}
+
+    /**
+     * What came of pages.
+     *
+     * @param phrases of the greatest weight first
+     * @param pages that were read
+     * @param problems pages that could not be, each a sentence
+     */
+    public record Result(List<Phrase> phrases, int pages, List<String> problems) {
+
+        /** As a list to be gathered. */
+        public MadeList list() {
+            return new MadeList(
+                    List.of(
+                            MadeList.Column.KEYWORD,
+                            new MadeList.Column("weight", ColumnRole.OTHER),
+                            new MadeList.Column("times", ColumnRole.OTHER),
+                            new MadeList.Column("pages", ColumnRole.OTHER),
+                            new MadeList.Column("most on", ColumnRole.OTHER)),
+                    phrases.stream()
+                            .map(phrase -> List.of(
+                                    phrase.text(),
+                                    String.valueOf(phrase.weight()),
+                                    String.valueOf(phrase.times()),
+                                    String.valueOf(phrase.pages()),
+                                    told(phrase.most())))
+                            .toList());
+        }
+
+        /** Pages with how often, in words. */
+        public static String told(Map<String, Integer> most) {
+            return most.entrySet().stream()
+                    .map(page -> page.getKey() + " " + page.getValue())
+                    .collect(Collectors.joining("; "));
+        }
+    }
+
+    public Gleaner(Gleaning wanted) {
+        this.wanted = wanted;
+        this.stopWords = Set.copyOf(wanted.stopWords());
+        this.badWords = Set.copyOf(wanted.badWords());
+    }
+
+    /** Takes a page in; one that is none becomes a problem. A text without markup is a page of runs that end with its lines. */
+    public void add(String name, byte[] page) {
+        try {
+            IntArrayList ids = new IntArrayList();
+            IntArrayList weights = new IntArrayList();
+            boolean marked = !wanted.from().isEmpty() || !wanted.to().isEmpty();
+            boolean within = wanted.from().isEmpty();
+            for (PageTexts.Run run : PageTexts.of(name, page)) {
+                boolean body = run.part() != Part.TITLE && run.part() != Part.META;
+                if (!marked) {
+                    take(run.part(), Tidy.of(run.text()), ids, weights);
+                } else if (body) {
+                    within = between(run, within, ids, weights);
+                }
+            }
+            byte[] counts = new byte[weights.size()];
+            for (int at = 0; at < counts.length; at++) {
+                counts[at] = (byte) weights.getInt(at);
+            }
+            pages.add(new Page(name, ids.toIntArray(), counts));
+        } catch (Refusal refused) {
+            problems.add(refused.getMessage() + ".");
+        }
+    }
+
+    /** Takes what stands between the marks in a run; whether what follows it does too. */
+    private boolean between(PageTexts.Run run, boolean before, IntArrayList ids, IntArrayList weights) {
+        String text = Tidy.of(run.text());
+        boolean within = before;
+        for (int at = 0; at <= text.length(); ) {
+            if (within) {
+                int end = wanted.to().isEmpty() ? -1 : text.indexOf(wanted.to(), at);
+                take(run.part(), text.substring(at, end < 0 ? text.length() : end), ids, weights);
+                if (end < 0) {
+                    return true;
+                }
+                within = false;
+                at = end + wanted.to().length();
+            } else {
+                int start = wanted.from().isEmpty() ? -1 : text.indexOf(wanted.from(), at);
+                if (start < 0) {
+                    return false;
+                }
+                within = true;
+                at = start + wanted.from().length();
+            }
+        }
+        return within;
+    }
+
+    private void take(Part part, String text, IntArrayList ids, IntArrayList weights) {
+        Integer weight = wanted.weights().get(part);
+        if (weight == null) {
+            return;
+        }
+        StringBuilder word = new StringBuilder();
+        for (Words.Piece piece : Words.pieces(text)) {
+            if (piece.word()) {
+                word.append(piece.text());
+            } else if (!word.isEmpty()
+                    && (piece.text().equals("-") || piece.text().equals("'"))) {
+                word.append(piece.text());
+            } else {
+                put(word, weight, ids, weights);
+                if (!piece.text().isBlank()) {
+                    put(CUT, 0, ids, weights);
+                }
+            }
+        }
+        put(word, weight, ids, weights);
+        put(CUT, 0, ids, weights);
+    }
+
+    private void put(StringBuilder word, int weight, IntArrayList ids, IntArrayList weights) {
+        if (!word.isEmpty()) {
+            String text = word.toString();
+            word.setLength(0);
+            boolean bad = badWords.contains(text);
+            put(bad ? CUT : number(text), weight, ids, weights);
+        }
+    }
+
+    private static void put(int id, int weight, IntArrayList ids, IntArrayList weights) {
+        ids.add(id);
+        weights.add(weight);
+    }
+
+    private int number(String word) {
+        return numbers.computeIfAbsent(word, text -> {
+            words.add(text);
+            return words.size() - 1;
+        });
+    }
+
+    /** Phrases of one length that stand often enough. */
+    private static final class Level {
+        private final LongArrayList keys = new LongArrayList();
+        private final IntArrayList times = new IntArrayList();
+        private final IntArrayList pages = new IntArrayList();
+        private final LongArrayList weights = new LongArrayList();
+        /** By page and place, the number of the phrase that begins there; below 0 for none. */
+        private final List<int[]> at = new ArrayList<>();
+        /** The words of each. */
+        private final List<int[]> words = new ArrayList<>();
+    }
+
+    /**
+     * The phrases.
+     *
+     * @throws Refusal with a sentence, if there are too many to choose from
+     */
+    public Result result() {
+        List<Level> levels = new ArrayList<>();
+        Level before = null;
+        for (int length = 1; length <= wanted.words().most(); length++) {
+            Level level = level(length, before);
+            if (level.keys.isEmpty()) {
+                break;
+            }
+            levels.add(level);
+            before = level;
+        }
+        return new Result(chosen(levels), pages.size(), List.copyOf(problems));
+    }
+
+    private Level level(int length, @Nullable Level before) {
+        Level level = new Level();
+        Long2IntOpenHashMap known = new Long2IntOpenHashMap();
+        known.defaultReturnValue(-1);
+        IntArrayList last = new IntArrayList();
+        for (int page = 0; page < pages.size(); page++) {
+            Page of = pages.get(page);
+            int[] at = new int[of.words.length];
+            Arrays.fill(at, -1);
+            for (int place = 0; place + length <= of.words.length; place++) {
+                long key = key(of, page, place, length, before);
+                if (key < 0) {
+                    continue;
+                }
+                int number = known.get(key);
+                if (number < 0) {
+                    number = level.keys.size();
+                    if (number >= MOST_PHRASES) {
+                        throw new Refusal(
+                                "There are more than 3,000,000 different phrases: ask for those that stand more often");
+                    }
+                    known.put(key, number);
+                    level.keys.add(key);
+                    level.times.add(0);
+                    level.pages.add(0);
+                    level.weights.add(0);
+                    last.add(-1);
+                }
+                at[place] = number;
+                level.times.set(number, level.times.getInt(number) + 1);
+                level.weights.set(number, level.weights.getLong(number) + of.weights[place]);
+                if (last.getInt(number) != page) {
+                    last.set(number, page);
+                    level.pages.set(number, level.pages.getInt(number) + 1);
+                }
+            }
+            level.at.add(at);
+        }
+        return frequent(level, before);
+    }
+
+    private static long key(Page of, int page, int place, int length, @Nullable Level before) {
+        if (before == null) {
+            return of.words[place];
+        }
+        int[] at = before.at.get(page);
+        return at[place] < 0 || at[place + 1] < 0 ? -1 : (long) at[place] << 32 | of.words[place + length - 1];
+    }
+
+    /** Only what stands often enough, on pages enough, numbered anew. */
+    private Level frequent(Level all, @Nullable Level before) {
+        Level level = new Level();
+        int[] renumbered = new int[all.keys.size()];
+        for (int number = 0; number < renumbered.length; number++) {
+            boolean often = all.times.getInt(number) >= wanted.times() && all.pages.getInt(number) >= wanted.pages();
+            renumbered[number] = often ? level.keys.size() : -1;
+            if (often) {
+                long key = all.keys.getLong(number);
+                level.keys.add(key);
+                level.times.add(all.times.getInt(number));
+                level.pages.add(all.pages.getInt(number));
+                level.weights.add(all.weights.getLong(number));
+                level.words.add(wordsOf(key, before));
+            }
+        }
+        for (int[] at : all.at) {
+            for (int place = 0; place < at.length; place++) {
+                at[place] = at[place] < 0 ? -1 : renumbered[at[place]];
+            }
+            level.at.add(at);
+        }
+        return level;
+    }
+
+    private static int[] wordsOf(long key, @Nullable Level before) {
+        if (before == null) {
+            return new int[] {(int) key};
+        }
+        int[] start = before.words.get((int) (key >>> 32));
+        int[] whole = Arrays.copyOf(start, start.length + 1);
+        whole[start.length] = (int) key;
+        return whole;
+    }
+
+    private List<Phrase> chosen(List<Level> levels) {
+        List<Phrase> chosen = new ArrayList<>();
+        // By length, those that stand only within a chosen one of a word more.
+        boolean[] within = {};
+        for (int length = levels.size(); length >= 1; length--) {
+            Level level = levels.get(length - 1);
+            boolean[] shorter =
+                    new boolean[length == 1 ? 0 : levels.get(length - 2).keys.size()];
+            boolean[] fits = new boolean[level.keys.size()];
+            for (int number = 0; number < fits.length; number++) {
+                fits[number] = fits(level.words.get(number));
+            }
+            if (length > 1) {
+                cover(level, levels.get(length - 2), fits, shorter);
+            }
+            Map<Integer, Map<String, Integer>> most = most(level, fits, within);
+            for (int number = 0; number < fits.length; number++) {
+                if (fits[number] && !(number < within.length && within[number])) {
+                    chosen.add(new Phrase(
+                            text(level.words.get(number)),
+                            level.weights.getLong(number),
+                            level.times.getInt(number),
+                            level.pages.getInt(number),
+                            most.getOrDefault(number, Map.of())));
+                }
+            }
+            within = shorter;
+        }
+        chosen.sort(Comparator.comparingLong(Phrase::weight)
+                .thenComparingInt(Phrase::times)
+                .reversed()
+                .thenComparing(Phrase::text));
+        return chosen;
+    }
+
+    /** Marks the shorter phrases that stand as often as a longer one that fits and holds them. */
+    private void cover(Level level, Level shorter, boolean[] fits, boolean[] covered) {
+        for (int page = 0; page < pages.size(); page++) {
+            int[] at = level.at.get(page);
+            int[] parts = shorter.at.get(page);
+            for (int place = 0; place + 1 < at.length; place++) {
+                if (at[place] >= 0 && fits[at[place]]) {
+                    for (int part : new int[] {parts[place], parts[place + 1]}) {
+                        covered[part] |= shorter.times.getInt(part) == level.times.getInt(at[place]);
+                    }
+                }
+            }
+        }
+    }
+
+    private Map<Integer, Map<String, Integer>> most(Level level, boolean[] fits, boolean[] within) {
+        Map<Integer, Map<Integer, Integer>> counts = new HashMap<>();
+        for (int page = 0; page < pages.size(); page++) {
+            for (int number : level.at.get(page)) {
+                if (number >= 0 && fits[number] && !(number < within.length && within[number])) {
+                    counts.computeIfAbsent(number, none -> new HashMap<>()).merge(page, 1, Integer::sum);
+                }
+            }
+        }
+        Map<Integer, Map<String, Integer>> most = new HashMap<>();
+        counts.forEach((number, byPage) -> {
+            Map<String, Integer> first = new LinkedHashMap<>();
+            byPage.entrySet().stream()
+                    .sorted(Map.Entry.<Integer, Integer>comparingByValue()
+                            .reversed()
+                            .thenComparing(Map.Entry.comparingByKey()))
+                    .limit(PAGES_TOLD)
+                    .forEach(page -> first.put(pages.get(page.getKey()).name(), page.getValue()));
+            most.put(number, first);
+        });
+        return most;
+    }
+
+    private boolean fits(int[] phrase) {
+        int characters = Characters.count(text(phrase));
+        return phrase.length >= wanted.words().least()
+                && characters >= wanted.characters().least()
+                && characters <= wanted.characters().most()
+                && !stopWords.contains(words.get(phrase[0]))
+                && !stopWords.contains(words.get(phrase[phrase.length - 1]));
+    }
+
+    private String text(int[] phrase) {
+        return Arrays.stream(phrase).mapToObj(words::get).collect(Collectors.joining(" "));
+    }
+}
