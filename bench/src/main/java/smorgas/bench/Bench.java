@@ -66,6 +66,9 @@ public final class Bench {
                     Plans.run(100_000);
                 }
                 case "pairing" -> Pairings.run();
+                case "logs" -> WaysIn.logs(folder);
+                case "gleaning" -> WaysIn.pages();
+                case "foraging" -> Served.foraging(script, folder);
                 case "sifting-large" -> Served.sifting(script, folder, 1_000_000, 8);
                 case "dials" -> {
                     Served.dials(script, folder, 10_000, 40);
@@ -90,7 +93,7 @@ public final class Bench {
                 default -> {
                     System.err.println(
                             "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, values, plans, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, workbooks, stages");
+                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, values, plans, pairing, logs, gleaning, foraging, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, workbooks, stages");
                     System.exit(2);
                 }
             }

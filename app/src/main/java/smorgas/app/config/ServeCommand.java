@@ -44,6 +44,9 @@ public final class ServeCommand implements Callable<Integer> {
             description = "Let simulated services stand in for those outside; with the demo they do.")
     private boolean standins;
 
+    @Option(names = "--fetch", description = "Let pages be fetched from the network for gleaning; off without it.")
+    private boolean fetch;
+
     @Option(names = "--fresh-demo", description = "Delete what the folder holds and make the demo project anew.")
     private boolean freshDemo;
 
@@ -64,6 +67,7 @@ public final class ServeCommand implements Callable<Integer> {
             application.run(
                     "--smorgas.data=" + data.toAbsolutePath(),
                     "--smorgas.demo=" + (demo || freshDemo),
+                    "--smorgas.fetch=" + fetch,
                     "--smorgas.standins=" + (standins || demo || freshDemo),
                     "--server.port=" + port,
                     "--server.address=" + address);

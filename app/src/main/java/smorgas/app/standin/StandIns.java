@@ -14,6 +14,7 @@ import java.util.Set;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import smorgas.core.source.PageSource;
 import smorgas.core.source.Source;
 
 /** The stand-ins there are, and what they know. */
@@ -34,6 +35,11 @@ class StandIns {
     @Bean
     Source quillfen() {
         return new Suggester("Quillfen (simulated)", SLOW_MILLIS, corpus(1));
+    }
+
+    @Bean
+    PageSource sites() {
+        return new Sites();
     }
 
     /**

@@ -62,7 +62,9 @@ public final class Json {
         @JsonSubTypes.Type(value = Asked.Nothing.class, name = "nothing"),
         @JsonSubTypes.Type(value = Asked.Paired.class, name = "pairing"),
         @JsonSubTypes.Type(value = Asked.Logged.class, name = "log"),
-        @JsonSubTypes.Type(value = Asked.Foraged.class, name = "foraging")
+        @JsonSubTypes.Type(value = Asked.Foraged.class, name = "foraging"),
+        @JsonSubTypes.Type(value = Asked.Gleaned.class, name = "gleaning"),
+        @JsonSubTypes.Type(value = Asked.Thought.class, name = "brainstorm")
     })
     private interface AskedNames {}
 

@@ -23,14 +23,23 @@ public class AskingAgain {
     private final Table table;
     private final Errands errands;
     private final Sources sources;
+    private final Pages pages;
     private final Offers offers;
     private final Schedules schedules;
     private final Clock clock;
 
-    AskingAgain(Table table, Errands errands, Sources sources, Offers offers, Schedules schedules, Clock clock) {
+    AskingAgain(
+            Table table,
+            Errands errands,
+            Sources sources,
+            Pages pages,
+            Offers offers,
+            Schedules schedules,
+            Clock clock) {
         this.table = table;
         this.errands = errands;
         this.sources = sources;
+        this.pages = pages;
         this.offers = offers;
         this.schedules = schedules;
         this.clock = clock;
@@ -77,8 +86,10 @@ public class AskingAgain {
     private Errand.Work work(Asked asked) {
         return switch (asked) {
             case Asked.Foraged foraged -> sources.foraging(foraged.foraging(), List.of(), List.of());
+            case Asked.Gleaned gleaned -> pages.gleaning(gleaned.gleaning());
             case Asked.Nothing none -> throw new Refusal("No tool has made it");
             case Asked.Paired paired -> throw new Refusal("Word lists multiplied come to the same again");
+            case Asked.Thought thought -> throw new Refusal("The same texts come to the same again");
             case Asked.Logged log -> throw new Refusal("The log is not kept: count it again");
         };
     }

@@ -110,9 +110,13 @@ public final class Errand {
         return work;
     }
 
+    /** What came of it; it is over once whoever wants to know was told. */
     void end(long made, String told) {
         basket = made;
         sentence = told;
+    }
+
+    void release() {
         over.countDown();
     }
 

@@ -77,8 +77,12 @@ public class Errands implements DisposableBean {
             errands.stream().filter(one -> !one.pending()).findFirst().ifPresentOrElse(errands::remove, errands::poll);
         }
         workers.submit(() -> {
-            run(project, errand);
-            over.accept(errand);
+            try {
+                run(project, errand);
+                over.accept(errand);
+            } finally {
+                errand.release();
+            }
         });
         return errand;
     }
@@ -98,7 +102,7 @@ public class Errands implements DisposableBean {
                     0,
                     errand.name() + " failed: it could not be stored. Check that the disk has room, then ask again.");
         } finally {
-            if (errand.pending()) {
+            if (errand.sentence().isEmpty()) {
                 errand.end(0, errand.name() + " failed: Smorgas ran out of memory or was ended.");
             }
         }

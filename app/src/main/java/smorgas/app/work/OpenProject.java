@@ -240,13 +240,11 @@ public final class OpenProject {
                     Optional.empty());
         }
         long basket = loaded.keep(stored, known, decimals);
-        Outcome added =
-                act(snapshot.version(), recipe -> new BasketEntry.BasketAdded(basket, name, list.kind(), list.asked()));
         List<ColumnRole> roles = rememberedRoles(stored.reading()).orElse(known.roles());
         ReadAs readAs = new ReadAs(known.encoding(), known.delimiter(), known.sheet(), known.headerLine(), roles);
-        if (!readAs.equals(ReadAs.FOUND)) {
-            act(snapshot.version(), recipe -> new BasketEntry.BasketReadAs(basket, name, readAs));
-        }
+        Outcome added = act(
+                snapshot.version(),
+                recipe -> new BasketEntry.BasketAdded(basket, name, list.kind(), list.asked(), readAs));
         if (same.isPresent()) {
             act(snapshot.version(), recipe -> new BasketEntry.BasketSwitched(basket, name, false));
             return new Gathered(

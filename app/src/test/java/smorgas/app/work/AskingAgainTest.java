@@ -125,7 +125,14 @@ class AskingAgainTest {
                 new Memory(),
                 new Meanings(Mockito.mock(MeaningStore.class), false, 0));
         errands = new Errands(store.baskets(), store.offers());
-        again = new AskingAgain(table, errands, new Sources(List.of(source)), store.offers(), store.schedules(), clock);
+        again = new AskingAgain(
+                table,
+                errands,
+                new Sources(List.of(source)),
+                new Pages(List.of(), false),
+                store.offers(),
+                store.schedules(),
+                clock);
     }
 
     @AfterEach

@@ -29,6 +29,21 @@ public sealed interface Asked {
         }
     }
 
+    /**
+     * Phrases were taken out of pages.
+     *
+     * @param pages that were read
+     * @param problems pages that could not be, each a sentence
+     */
+    record Gleaned(Gleaning gleaning, int pages, List<String> problems) implements Asked {
+        public Gleaned {
+            problems = List.copyOf(problems);
+        }
+    }
+
+    /** Phrases were thought up around what somebody wrote, and judged. */
+    record Thought(Brainstorm brainstorm) implements Asked {}
+
     /** Nothing was asked. */
     Asked NOTHING = new Nothing();
 }

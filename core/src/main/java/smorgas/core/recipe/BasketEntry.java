@@ -13,7 +13,7 @@ public sealed interface BasketEntry extends Entry {
     default BasketEntry renumbered(LongUnaryOperator number) {
         long other = number.applyAsLong(basket());
         return switch (this) {
-            case BasketAdded e -> new BasketAdded(other, e.name(), e.kind(), e.asked());
+            case BasketAdded e -> new BasketAdded(other, e.name(), e.kind(), e.asked(), e.readAs());
             case BasketRemoved e -> new BasketRemoved(other, e.name());
             case BasketDescribed e -> new BasketDescribed(other, e.info());
             case BasketSwitched e -> new BasketSwitched(other, e.name(), e.on());
@@ -33,22 +33,30 @@ public sealed interface BasketEntry extends Entry {
      *
      * @param kind as whoever gathered it knows it; {@link BasketInfo.Kind#OTHER} for unknown
      * @param asked what a tool of ours was asked for; {@link Asked#NOTHING} if none made it
+     * @param readAs how its bytes are read, where whoever gathers knows it
      */
-    record BasketAdded(long basket, String name, BasketInfo.Kind kind, Asked asked) implements BasketEntry {
+    record BasketAdded(long basket, String name, BasketInfo.Kind kind, Asked asked, ReadAs readAs)
+            implements BasketEntry {
         public BasketAdded {
             // Entries from before whoever gathers told the kind, and what was asked, do not have them.
             kind = kind == null ? BasketInfo.Kind.OTHER : kind;
             asked = asked == null ? Asked.NOTHING : asked;
+            readAs = readAs == null ? ReadAs.FOUND : readAs;
         }
 
         /** One that no tool of ours has made. */
         public BasketAdded(long basket, String name, BasketInfo.Kind kind) {
-            this(basket, name, kind, Asked.NOTHING);
+            this(basket, name, kind, Asked.NOTHING, ReadAs.FOUND);
         }
 
         /** One of whose kind nothing is known. */
         public BasketAdded(long basket, String name) {
             this(basket, name, BasketInfo.Kind.OTHER);
+        }
+
+        @Override
+        public void requireFit() {
+            readAs.requireKnown();
         }
 
         @Override

@@ -38,6 +38,8 @@ public record BasketInfo(
         PAIRED("pairing"),
         /** Searches that visitors of one's own site made. */
         LOG("access log"),
+        /** Phrases around what somebody wrote of customers. */
+        BRAINSTORM("brainstorm"),
         OTHER("other");
 
         private final String label;

@@ -34,7 +34,7 @@ public record Gathering(List<BasketState> baskets) {
                                 added.kind(),
                                 added.asked(),
                                 Optional.empty(),
-                                ReadAs.FOUND,
+                                added.readAs(),
                                 true,
                                 true));
             case BasketEntry.BasketRemoved removed -> states.remove(basket);

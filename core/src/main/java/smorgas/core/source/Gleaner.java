@@ -23,13 +23,17 @@ import smorgas.core.text.Words;
 
 /**
  * Takes phrases out of pages. A phrase of so many words is looked for only where both its shorter ones stand often enough (the rule of
- * Agrawal and Srikant 1994: what is frequent has only frequent parts), so that counts are exact and memory holds. One that stands
+ * Agrawal and Srikant 1994: what is frequent has only frequent parts) and its place among hashes has been met often enough (Park,
+ * Chen and Yu 1995), so that counts are exact and memory holds. One that stands
  * nowhere but within a longer one is not told apart from it.
  */
 public final class Gleaner {
 
     /** So many different phrases are held; of more one cannot choose anyway. */
     private static final int MOST_PHRASES = 3_000_000;
+
+    /** Places in which runs of words are counted before they are told apart. */
+    private static final int BUCKETS = 1 << 25;
 
     private static final int PAGES_TOLD = 5;
     private static final int CUT = -1;
@@ -152,6 +156,10 @@ public final class Gleaner {
         if (weight == null) {
             return;
         }
+        if (plain(text)) {
+            takePlain(text, weight, ids, weights);
+            return;
+        }
         StringBuilder word = new StringBuilder();
         for (Words.Piece piece : Words.pieces(text)) {
             if (piece.word()) {
@@ -167,6 +175,42 @@ public final class Gleaner {
             }
         }
         put(word, weight, ids, weights);
+        put(CUT, 0, ids, weights);
+    }
+
+    /** Whether the rules for boundaries of words come to letters and digits on one side and everything else on the other. */
+    private static boolean plain(String text) {
+        for (int at = 0; at < text.length(); at++) {
+            char sign = text.charAt(at);
+            boolean ends = at + 1 == text.length() || text.charAt(at + 1) == ' ';
+            if (!letter(sign) && sign != ' ' && !(ends && ".,;:!?".indexOf(sign) >= 0)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean letter(char sign) {
+        return sign >= 'a' && sign <= 'z' || sign >= '0' && sign <= '9';
+    }
+
+    private void takePlain(String text, int weight, IntArrayList ids, IntArrayList weights) {
+        int start = -1;
+        for (int at = 0; at <= text.length(); at++) {
+            char sign = at == text.length() ? ' ' : text.charAt(at);
+            if (letter(sign)) {
+                start = start < 0 ? at : start;
+            } else {
+                if (start >= 0) {
+                    String word = text.substring(start, at);
+                    put(badWords.contains(word) ? CUT : number(word), weight, ids, weights);
+                    start = -1;
+                }
+                if (sign != ' ') {
+                    put(CUT, 0, ids, weights);
+                }
+            }
+        }
         put(CUT, 0, ids, weights);
     }
 
@@ -227,13 +271,14 @@ public final class Gleaner {
         Long2IntOpenHashMap known = new Long2IntOpenHashMap();
         known.defaultReturnValue(-1);
         IntArrayList last = new IntArrayList();
+        byte[] met = met(length, before);
         for (int page = 0; page < pages.size(); page++) {
             Page of = pages.get(page);
             int[] at = new int[of.words.length];
             Arrays.fill(at, -1);
             for (int place = 0; place + length <= of.words.length; place++) {
                 long key = key(of, page, place, length, before);
-                if (key < 0) {
+                if (key < 0 || met.length > 0 && met[bucket(key)] < Math.min(wanted.times(), Byte.MAX_VALUE)) {
                     continue;
                 }
                 int number = known.get(key);
@@ -261,6 +306,29 @@ public final class Gleaner {
             level.at.add(at);
         }
         return frequent(level, before);
+    }
+
+    /** How often each bucket was met; of phrases that may stand once, or of single words, nothing is to be spared. */
+    private byte[] met(int length, @Nullable Level before) {
+        if (wanted.times() == 1 || before == null) {
+            return new byte[0];
+        }
+        byte[] met = new byte[BUCKETS];
+        for (int page = 0; page < pages.size(); page++) {
+            Page of = pages.get(page);
+            for (int place = 0; place + length <= of.words.length; place++) {
+                long key = key(of, page, place, length, before);
+                if (key >= 0) {
+                    int bucket = bucket(key);
+                    met[bucket] += (byte) (met[bucket] < Byte.MAX_VALUE ? 1 : 0);
+                }
+            }
+        }
+        return met;
+    }
+
+    private static int bucket(long key) {
+        return (int) (key * 0x9E3779B97F4A7C15L >>> 39);
     }
 
     private static long key(Page of, int page, int place, int length, @Nullable Level before) {
@@ -321,15 +389,18 @@ public final class Gleaner {
             if (length > 1) {
                 cover(level, levels.get(length - 2), fits, shorter);
             }
-            Map<Integer, Map<String, Integer>> most = most(level, fits, within);
             for (int number = 0; number < fits.length; number++) {
-                if (fits[number] && !(number < within.length && within[number])) {
+                fits[number] &= !(number < within.length && within[number]);
+            }
+            Most most = new Most(level, fits);
+            for (int number = 0; number < fits.length; number++) {
+                if (fits[number]) {
                     chosen.add(new Phrase(
                             text(level.words.get(number)),
                             level.weights.getLong(number),
                             level.times.getInt(number),
                             level.pages.getInt(number),
-                            most.getOrDefault(number, Map.of())));
+                            most.of(number)));
                 }
             }
             within = shorter;
@@ -356,27 +427,52 @@ public final class Gleaner {
         }
     }
 
-    private Map<Integer, Map<String, Integer>> most(Level level, boolean[] fits, boolean[] within) {
-        Map<Integer, Map<Integer, Integer>> counts = new HashMap<>();
-        for (int page = 0; page < pages.size(); page++) {
-            for (int number : level.at.get(page)) {
-                if (number >= 0 && fits[number] && !(number < within.length && within[number])) {
-                    counts.computeIfAbsent(number, none -> new HashMap<>()).merge(page, 1, Integer::sum);
+    /** The pages on which phrases stand most, as flat tables, for there are many phrases. */
+    private final class Most {
+        private final int[] page;
+        private final int[] times;
+
+        Most(Level level, boolean[] wanted) {
+            page = new int[PAGES_TOLD * wanted.length];
+            times = new int[PAGES_TOLD * wanted.length];
+            int[] here = new int[wanted.length];
+            IntArrayList met = new IntArrayList();
+            for (int number = 0; number < pages.size(); number++) {
+                for (int phrase : level.at.get(number)) {
+                    if (phrase >= 0 && wanted[phrase] && here[phrase]++ == 0) {
+                        met.add(phrase);
+                    }
                 }
+                for (int phrase : met.toIntArray()) {
+                    put(phrase, number, here[phrase]);
+                    here[phrase] = 0;
+                }
+                met.clear();
             }
         }
-        Map<Integer, Map<String, Integer>> most = new HashMap<>();
-        counts.forEach((number, byPage) -> {
-            Map<String, Integer> first = new LinkedHashMap<>();
-            byPage.entrySet().stream()
-                    .sorted(Map.Entry.<Integer, Integer>comparingByValue()
-                            .reversed()
-                            .thenComparing(Map.Entry.comparingByKey()))
-                    .limit(PAGES_TOLD)
-                    .forEach(page -> first.put(pages.get(page.getKey()).name(), page.getValue()));
-            most.put(number, first);
-        });
-        return most;
+
+        /** Of as many on two pages the first page stays before. */
+        private void put(int phrase, int number, int count) {
+            int first = PAGES_TOLD * phrase;
+            int at = first + PAGES_TOLD - 1;
+            if (times[at] >= count) {
+                return;
+            }
+            for (; at > first && times[at - 1] < count; at--) {
+                times[at] = times[at - 1];
+                page[at] = page[at - 1];
+            }
+            times[at] = count;
+            page[at] = number;
+        }
+
+        private Map<String, Integer> of(int phrase) {
+            Map<String, Integer> most = new LinkedHashMap<>();
+            for (int at = PAGES_TOLD * phrase; at < PAGES_TOLD * (phrase + 1) && times[at] > 0; at++) {
+                most.merge(pages.get(page[at]).name(), times[at], Integer::sum);
+            }
+            return most;
+        }
     }
 
     private boolean fits(int[] phrase) {

@@ -31,9 +31,7 @@ record LogLine(long visitor, long second, LocalDate day, String target, int stat
     static Read read(String line) {
         int open = line.indexOf('[');
         int close = open < 0 ? -1 : line.indexOf(']', open);
-        if (open < 6
-                || close < 0
-                || line.substring(0, open).chars().filter(sign -> sign == ' ').count() < 3) {
+        if (open < 6 || close < 0 || spaces(line, open) < 3) {
             return new Read.Strange(
                     open >= 6 && close < 0 ? "it is cut off in its date" : "it is in no format that is known here");
         }
@@ -75,6 +73,14 @@ record LogLine(long visitor, long second, LocalDate day, String target, int stat
                 target(plain(line, request + 1, requestEnd)),
                 status,
                 referrer.equals("-") ? "" : referrer));
+    }
+
+    private static int spaces(String line, int end) {
+        int spaces = 0;
+        for (int at = 0; at < end; at++) {
+            spaces += line.charAt(at) == ' ' ? 1 : 0;
+        }
+        return spaces;
     }
 
     /** Who asked; a server's own name and port may stand before. */

@@ -1,11 +1,9 @@
 package smorgas.core.source;
 
-import it.unimi.dsi.fastutil.ints.IntOpenHashSet;
-import it.unimi.dsi.fastutil.longs.LongOpenHashSet;
-import java.io.BufferedReader;
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import it.unimi.dsi.fastutil.longs.LongArrayList;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
 import java.io.PushbackInputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
@@ -13,6 +11,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -54,6 +53,9 @@ public final class LogTerms {
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<Term> terms = new ArrayList<>();
     private final Map<Long, Visit> visits;
+    /** Where the log is, blank lines too. */
+    private long row;
+
     private long lines;
     private long searches;
     private long strange;
@@ -114,9 +116,9 @@ public final class LogTerms {
 
     private static final class Visit {
         private long last;
-        private final IntOpenHashSet terms = new IntOpenHashSet(4);
+        private final IntArrayList terms = new IntArrayList(0);
         /** Goal and term, of those that were counted. */
-        private final LongOpenHashSet counted = new LongOpenHashSet(2);
+        private final LongArrayList counted = new LongArrayList(0);
     }
 
     public LogTerms(LogReading wanted) {
@@ -142,41 +144,73 @@ public final class LogTerms {
         ahead.unread(magic);
         boolean packed = magic.length == 2 && (magic[0] & 0xff) == 0x1f && (magic[1] & 0xff) == 0x8b;
         InputStream plain = packed ? new GZIPInputStream(ahead, 1 << 16) : ahead;
-        // Every byte is a sign: what is in quotes is read as UTF-8 where it is.
-        BufferedReader reader = new BufferedReader(new InputStreamReader(plain, StandardCharsets.ISO_8859_1), 1 << 16);
-        StringBuilder spare = new StringBuilder();
-        for (String line = next(reader, spare); line != null; line = next(reader, spare)) {
-            if (lines++ % 8_192 == 0) {
+        Lines all = new Lines(plain);
+        for (String line = all.next(); line != null; line = all.next()) {
+            if (row % 8_192 == 0) {
                 going.run();
             }
+            row++;
             if (!line.isBlank()) {
+                lines++;
                 line(line);
-            } else {
-                lines--;
             }
         }
     }
 
-    /** The next line, cut where it is longer than any line is; null at the end. */
-    private static @Nullable String next(BufferedReader reader, StringBuilder line) throws IOException {
-        line.setLength(0);
-        int sign = reader.read();
-        if (sign < 0) {
-            return null;
+    /** The lines of a stream, cut where they are longer than any line is. Every byte is a sign: what is in addresses is decoded later. */
+    private static final class Lines {
+        private final InputStream in;
+        private final byte[] buffer = new byte[1 << 16];
+        private byte[] line = new byte[1_024];
+        private int at;
+        private int end;
+
+        Lines(InputStream in) {
+            this.in = in;
         }
-        for (; sign >= 0 && sign != '\n'; sign = reader.read()) {
-            if (line.length() < LONGEST_LINE && sign != '\r') {
-                line.append((char) sign);
+
+        @Nullable
+        String next() throws IOException {
+            int size = 0;
+            boolean any = false;
+            while (true) {
+                if (at == end) {
+                    end = in.read(buffer);
+                    at = 0;
+                    if (end < 0) {
+                        end = 0;
+                        return any ? text(size) : null;
+                    }
+                }
+                any |= end > at;
+                int from = at;
+                while (at < end && buffer[at] != '\n') {
+                    at++;
+                }
+                int some = Math.min(at - from, LONGEST_LINE - size);
+                if (size + some > line.length) {
+                    line = Arrays.copyOf(line, Math.max(size + some, 2 * line.length));
+                }
+                System.arraycopy(buffer, from, line, size, some);
+                size += some;
+                if (at < end) {
+                    at++;
+                    return text(size);
+                }
             }
         }
-        return line.toString();
+
+        private String text(int size) {
+            int without = size > 0 && line[size - 1] == '\r' ? size - 1 : size;
+            return new String(line, 0, without, StandardCharsets.ISO_8859_1);
+        }
     }
 
     private void line(String text) {
         switch (LogLine.read(text)) {
             case LogLine.Read.Strange why -> {
                 if (strange++ == 0) {
-                    firstStrange = String.format(Locale.ENGLISH, "line %,d: %s", lines, why.why());
+                    firstStrange = String.format(Locale.ENGLISH, "line %,d: %s", row, why.why());
                 }
             }
             case LogLine.Read.Line read -> {
@@ -211,7 +245,12 @@ public final class LogTerms {
             if (wanted.goals().get(goal).reached(path)) {
                 long first = (long) goal * MOST_TERMS;
                 int weight = wanted.goals().get(goal).weight();
-                visit.terms.forEach(term -> terms.get(term).goals += visit.counted.add(first + term) ? weight : 0);
+                for (int term : visit.terms.toIntArray()) {
+                    if (!visit.counted.contains(first + term)) {
+                        visit.counted.add(first + term);
+                        terms.get(term).goals += weight;
+                    }
+                }
             }
         }
     }

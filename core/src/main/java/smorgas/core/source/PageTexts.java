@@ -4,9 +4,12 @@ import com.ibm.icu.text.CharsetDetector;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -85,6 +88,11 @@ final class PageTexts {
                 .toList();
     }
 
+    /** Bytes that a guess of the encoding looks at, and how sure it must be, of 100. */
+    private static final int GUESSED_FROM = 1 << 16;
+
+    private static final int SURE = 30;
+
     private static final int LOOKED_AT = 1_024;
 
     /** Null where the page says itself, in its mark or its meta tag; the parser sees to that. */
@@ -97,8 +105,15 @@ final class PageTexts {
         if (marked || start.contains("charset")) {
             return null;
         }
-        var found = new CharsetDetector().setText(page).detect();
-        return found == null || found.getConfidence() < 30 ? null : supported(found.getName());
+        try {
+            StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(page));
+            return StandardCharsets.UTF_8.name();
+        } catch (CharacterCodingException e) {
+            var found = new CharsetDetector()
+                    .setText(Arrays.copyOf(page, Math.min(GUESSED_FROM, page.length)))
+                    .detect();
+            return found == null || found.getConfidence() < SURE ? null : supported(found.getName());
+        }
     }
 
     private static @Nullable String supported(String name) {

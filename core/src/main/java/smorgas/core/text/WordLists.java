@@ -52,15 +52,27 @@ public final class WordLists {
 
     /** Words for which most shops want no ads, by the name of what they have in common; empty without a list. */
     public static SequencedMap<String, List<String>> starterNegatives(String language) {
-        SequencedMap<String, List<String>> lists = new LinkedHashMap<>();
-        for (String line : lines("negatives-" + language + ".txt")) {
+        SequencedMap<String, List<String>> lists = parts("negatives-" + language + ".txt");
+        lists.values().forEach(words -> words.replaceAll(Tidy::of));
+        return lists;
+    }
+
+    /** How customers speak around a thing, which {@code {}} stands for, by the name of a form; empty without a list. */
+    public static SequencedMap<String, List<String>> brainstorm(String language) {
+        return parts("brainstorm-" + language + ".txt");
+    }
+
+    /** The lines of a list by the names in brackets that they stand under. */
+    private static SequencedMap<String, List<String>> parts(String file) {
+        SequencedMap<String, List<String>> parts = new LinkedHashMap<>();
+        for (String line : lines(file)) {
             if (line.startsWith("[")) {
-                lists.putLast(line.substring(1, line.length() - 1), new ArrayList<>());
+                parts.putLast(line.substring(1, line.length() - 1), new ArrayList<>());
             } else {
-                lists.lastEntry().getValue().add(Tidy.of(line));
+                parts.lastEntry().getValue().add(line);
             }
         }
-        return lists;
+        return parts;
     }
 
     /** Words that a dictionary of the language knows, in all their forms; empty without one. */

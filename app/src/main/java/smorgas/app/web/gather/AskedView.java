@@ -1,7 +1,9 @@
 package smorgas.app.web.gather;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.app.store.Offers;
 import smorgas.app.store.Schedules;
@@ -41,6 +43,7 @@ record AskedView(
         return switch (asked) {
             case Asked.Nothing none -> simple(List.of(), "", "");
             case Asked.Paired paired -> simple(List.of(), "pairing", "Multiply the same lists again");
+            case Asked.Thought thought -> simple(List.of(), "brainstorm", "Think of more around the same texts");
             case Asked.Logged log -> simple(List.of(log.counted().told() + "."), "logs", "Count a log in the same way");
             case Asked.Foraged foraged ->
                 new AskedView(
@@ -51,7 +54,29 @@ record AskedView(
                         true,
                         AskingController.told(kept),
                         offer.map(AskedView::waiting).orElse(null));
+            case Asked.Gleaned gleaned ->
+                new AskedView(
+                        told(gleaned),
+                        "glean",
+                        "Glean otherwise",
+                        false,
+                        !gleaned.gleaning().addresses().isEmpty(),
+                        AskingController.told(kept),
+                        offer.map(AskedView::waiting).orElse(null));
         };
+    }
+
+    private static List<String> told(Asked.Gleaned gleaned) {
+        return Stream.concat(
+                        Stream.of("Phrases of "
+                                + Show.count(gleaned.pages(), "page", "pages")
+                                + (gleaned.gleaning().addresses().isEmpty()
+                                        ? "."
+                                        : ": "
+                                                + String.join(
+                                                        ", ", gleaned.gleaning().addresses()) + ".")),
+                        gleaned.problems().stream().limit(FAULTS))
+                .toList();
     }
 
     private static AskedView simple(List<String> told, String tool, String link) {
@@ -67,7 +92,7 @@ record AskedView(
         String asked = "Asked at " + String.join(" and ", wanted.sources()) + " for " + seeds + ", "
                 + Show.count(wanted.rounds(), "round", "rounds") + "."
                 + (foraged.simulated() ? " Simulated: nobody has searched for these." : "");
-        List<String> told = new java.util.ArrayList<>(List.of(asked));
+        List<String> told = new ArrayList<>(List.of(asked));
         if (!foraged.left().isEmpty()) {
             told.add(Show.count(foraged.left().size(), "query was", "queries were") + " not asked yet.");
         }

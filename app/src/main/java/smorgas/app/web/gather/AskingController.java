@@ -19,7 +19,6 @@ import smorgas.app.work.Errand;
 import smorgas.app.work.Errands;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.OpenProject;
-import smorgas.core.recipe.Asked;
 import smorgas.core.source.Schedule;
 import smorgas.core.text.Refusal;
 
@@ -152,11 +151,6 @@ class AskingController {
         redirect.addFlashAttribute(
                 "notice", renewed.isPresent() ? project.snapshot().effect() : "The basket was taken away meanwhile.");
         return page(id, renewed.orElse(waiting.basket()));
-    }
-
-    /** Whether a basket can be asked again without anything further from whoever asks. */
-    static boolean canAskAgain(Asked asked) {
-        return asked instanceof Asked.Foraged;
     }
 
     /** The words of a schedule that is set for a basket. */

@@ -6,7 +6,6 @@ import java.util.Set;
 import smorgas.app.web.show.Fields;
 import smorgas.core.recipe.Foraging;
 import smorgas.core.recipe.Foraging.Around;
-import smorgas.core.text.Refusal;
 
 /** A foraging as the fields of its form. */
 record ForageForm(
@@ -97,7 +96,7 @@ record ForageForm(
     /**
      * What it asks for.
      *
-     * @throws Refusal with a sentence, if a field cannot be meant
+     * @throws smorgas.core.text.Refusal with a sentence, if a field cannot be meant
      */
     Foraging read() {
         return new Foraging(
@@ -105,17 +104,10 @@ record ForageForm(
                 around,
                 List.of(letters.strip().split("\\s+")),
                 words.lines().toList(),
-                whole(rounds, "rounds"),
-                whole(most, "queries"),
+                Fields.whole(rounds, "rounds"),
+                Fields.whole(most, "queries"),
                 sources.stream().sorted().toList(),
                 language,
                 place.strip());
-    }
-
-    private static int whole(String text, String what) {
-        if (!text.strip().matches("\\d{1,9}")) {
-            throw new Refusal("\"" + text.strip() + "\" is no whole number of " + what);
-        }
-        return Integer.parseInt(text.strip());
     }
 }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.stream.IntStream;
 import smorgas.app.web.show.Fields;
 import smorgas.core.recipe.Pairing;
-import smorgas.core.text.Refusal;
 
 /**
  * A pairing as the fields of its form.
@@ -101,12 +100,9 @@ record PairingForm(
     /**
      * What it asks for.
      *
-     * @throws Refusal with a sentence, if a field cannot be meant
+     * @throws smorgas.core.text.Refusal with a sentence, if a field cannot be meant
      */
     Pairing read() {
-        if (!most.strip().matches("\\d{1,9}")) {
-            throw new Refusal("\"" + most.strip() + "\" is no whole number of phrases");
-        }
         return new Pairing(
                 columns.stream()
                         .filter(column -> !column.words().isBlank())
@@ -117,6 +113,6 @@ record PairingForm(
                 before,
                 behind,
                 once,
-                Integer.parseInt(most.strip()));
+                Fields.whole(most, "phrases"));
     }
 }

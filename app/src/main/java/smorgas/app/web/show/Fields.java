@@ -36,7 +36,17 @@ public record Fields(MultiValueMap<String, String> fields) {
      * @throws Refusal if it is none, or has more than nine digits
      */
     public int number(String name, String what) {
-        String value = text(name).strip();
+        return whole(text(name), what);
+    }
+
+    /**
+     * A whole number that was typed.
+     *
+     * @param what what it counts
+     * @throws Refusal if it is none, or has more than nine digits
+     */
+    public static int whole(String typed, String what) {
+        String value = typed.strip();
         if (!value.matches("\\d{1,9}")) {
             throw new Refusal("\"" + value + "\" is no whole number of " + what);
         }

@@ -1,0 +1,213 @@
+package smorgas.app.web.gather;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.LinkedMultiValueMap;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Fields;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Meanings;
+import smorgas.app.work.Offered;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Brainstorm;
+import smorgas.core.recipe.Brainstorm.Form;
+import smorgas.core.recipe.Standing;
+import smorgas.core.source.Ideas;
+import smorgas.core.source.MadeList;
+import smorgas.core.source.NearWords;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Tidy;
+
+/** Brainstorm: phrases around what somebody writes of customers, judged before they are a basket. */
+@Controller
+class BrainstormController {
+
+    private static final String NAME = "Brainstorm";
+
+    private final Frames frames;
+    private final Meanings meanings;
+
+    BrainstormController(Frames frames, Meanings meanings) {
+        this.frames = frames;
+        this.meanings = meanings;
+    }
+
+    /** The form, and the phrases by what they say. */
+    record BrainstormPage(
+            String offer,
+            String customers,
+            String problems,
+            Set<Form> chosen,
+            Form[] forms,
+            String name,
+            String fault,
+            String told,
+            List<Said> said) {}
+
+    /** Phrases that say one thing. */
+    record Said(String label, List<One> phrases) {}
+
+    /** A phrase beside the project: new, or how it stands. */
+    record One(String text, String standing) {}
+
+    @GetMapping("/projects/{id}/brainstorm")
+    String page(@PathVariable long id, @RequestParam(defaultValue = "0") long again, Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Optional<Brainstorm> asked = snapshot.board().recipe().gathering().baskets().stream()
+                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Thought)
+                .findFirst()
+                .map(basket -> ((Asked.Thought) basket.asked()).brainstorm());
+        return shown(
+                id,
+                snapshot,
+                asked.orElse(null),
+                asked.isPresent() ? new Fields(fields(asked.get())) : new Fields(empty()),
+                "",
+                model);
+    }
+
+    private static MultiValueMap<String, String> empty() {
+        MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
+        Arrays.stream(Form.values()).forEach(form -> fields.add("forms", form.name()));
+        return fields;
+    }
+
+    private static MultiValueMap<String, String> fields(Brainstorm asked) {
+        MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
+        fields.add("offer", asked.offer());
+        fields.add("customers", asked.customers());
+        fields.add("problems", asked.problems());
+        asked.forms().forEach(form -> fields.add("forms", form.name()));
+        return fields;
+    }
+
+    /** The phrases around the texts. */
+    @PostMapping("/projects/{id}/brainstorm")
+    String think(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        Fields form = new Fields(fields);
+        try {
+            return shown(id, snapshot, read(id, form), form, "", model);
+        } catch (Refusal refused) {
+            return shown(id, snapshot, null, form, refused.getMessage() + ".", model);
+        }
+    }
+
+    private Brainstorm read(long id, Fields form) {
+        return new Brainstorm(
+                form.text("offer"),
+                form.text("customers"),
+                form.text("problems"),
+                form.ticked(Form.class, "forms"),
+                frames.project(id).language());
+    }
+
+    private String shown(
+            long id, Snapshot snapshot, @Nullable Brainstorm asked, Fields form, String fault, Model model) {
+        Board board = snapshot.board();
+        List<Ideas.Idea> ideas = asked == null ? List.of() : Ideas.of(asked);
+        long known = ideas.stream()
+                .filter(idea -> board.keywords().find(idea.text()).isPresent())
+                .count();
+        Shown.in(
+                model,
+                new BrainstormPage(
+                        form.text("offer"),
+                        form.text("customers"),
+                        form.text("problems"),
+                        form.ticked(Form.class, "forms"),
+                        Form.values(),
+                        form.text("name"),
+                        fault,
+                        asked == null
+                                ? ""
+                                : Show.count(ideas.size(), "phrase", "phrases") + ": "
+                                        + Show.count(ideas.size() - known) + " new, " + Show.count(known) + " known.",
+                        said(board, ideas)));
+        frames.frame(model, id, snapshot, Step.GATHER);
+        return "gather/brainstorm";
+    }
+
+    private List<Said> said(Board board, List<Ideas.Idea> ideas) {
+        Map<Form, List<One>> byForm = new EnumMap<>(Form.class);
+        for (Ideas.Idea idea : ideas) {
+            byForm.computeIfAbsent(idea.form(), none -> new ArrayList<>())
+                    .add(new One(idea.text(), standing(board, idea.text())));
+        }
+        List<Said> said = new ArrayList<>(byForm.entrySet().stream()
+                .map(form -> new Said(form.getKey().label(), form.getValue()))
+                .toList());
+        List<One> near = NearWords.of(
+                        ideas.stream()
+                                .filter(idea -> idea.form() == Form.THINGS)
+                                .map(Ideas.Idea::text)
+                                .toList(),
+                        IntStream.range(0, board.keywords().size())
+                                .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
+                                .toList(),
+                        meanings.vectors()::of)
+                .stream()
+                .map(text -> new One(text, standing(board, text)))
+                .toList();
+        if (!near.isEmpty()) {
+            said.add(new Said("what the project has that means about the same", near));
+        }
+        return said;
+    }
+
+    private static String standing(Board board, String text) {
+        return board.keywords()
+                .find(text)
+                .map(board.standings()::of)
+                .map(Standing::label)
+                .orElse("new");
+    }
+
+    @PostMapping("/projects/{id}/brainstorm/basket")
+    String basket(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
+        Fields form = new Fields(fields);
+        OpenProject project = frames.open(id);
+        return Made.basket(
+                project,
+                "brainstorm",
+                () -> {
+                    Brainstorm asked = read(id, form);
+                    List<String> ticked = fields.getOrDefault("phrase", List.of()).stream()
+                            .map(Tidy::of)
+                            .filter(text -> !text.isEmpty())
+                            .distinct()
+                            .toList();
+                    if (ticked.isEmpty()) {
+                        throw new Refusal("Tick a phrase at least");
+                    }
+                    return Offered.made(
+                            Made.name(form.text("name"), NAME),
+                            MadeList.of(ticked),
+                            BasketInfo.Kind.BRAINSTORM,
+                            new Asked.Thought(asked));
+                },
+                redirect);
+    }
+}

@@ -1,0 +1,294 @@
+package smorgas.app.web.gather;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.util.unit.DataSize;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Fields;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Errand;
+import smorgas.app.work.Errands;
+import smorgas.app.work.Offered;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Pages;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.gather.Packed;
+import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Gleaning;
+import smorgas.core.recipe.Standing;
+import smorgas.core.source.Gleaner;
+import smorgas.core.text.Refusal;
+
+/** Gleaning: phrases of pages counted and looked at beside the project, then made a basket or a text. */
+@Controller
+class GleanController {
+
+    private static final int SHOWN = 200;
+    private static final int PAGES_SHOWN = 2;
+    private static final String NAME = "Phrases of pages";
+
+    private final Frames frames;
+    private final Pages pages;
+    private final Errands errands;
+    private final WordsFrom wordsFrom;
+    private final long mostUnpacked;
+
+    GleanController(
+            Frames frames,
+            Pages pages,
+            Errands errands,
+            WordsFrom wordsFrom,
+            @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
+        this.frames = frames;
+        this.pages = pages;
+        this.errands = errands;
+        this.wordsFrom = wordsFrom;
+        this.mostUnpacked = mostUnpacked.toBytes();
+    }
+
+    /** The form, and what comes of the pages that are held. */
+    record GleanPage(
+            GleanForm form,
+            List<WordsFrom.Place> places,
+            boolean hasDemoPages,
+            boolean fetching,
+            Gleanings gleaned,
+            ErrandsView errands) {}
+
+    /**
+     * What comes of pages.
+     *
+     * @param told how many, in a sentence; empty before any page came
+     * @param more whether there are more than are shown
+     */
+    record Gleanings(String told, List<String> problems, List<Row> rows, boolean more) {}
+
+    /** A phrase beside the project: new, or how it stands. */
+    record Row(String text, String weight, String times, String pages, String most, String standing) {}
+
+    @GetMapping("/projects/{id}/glean")
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") long again,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        GleanForm form = snapshot.board().recipe().gathering().baskets().stream()
+                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Gleaned)
+                .findFirst()
+                .map(basket -> GleanForm.of(((Asked.Gleaned) basket.asked()).gleaning(), basket.name()))
+                .orElseGet(() -> GleanForm.usual(frames.project(id).language()));
+        return shown(id, snapshot, form, List.of(), tab, model);
+    }
+
+    /** Takes in what was sent, if anything was, and shows what comes of it. */
+    @PostMapping("/projects/{id}/glean")
+    String read(
+            @PathVariable long id,
+            @RequestParam(required = false) @Nullable List<MultipartFile> files,
+            @RequestParam(defaultValue = "") String fill,
+            @RequestParam MultiValueMap<String, String> fields,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model)
+            throws IOException {
+        Snapshot snapshot = frames.open(id).snapshot();
+        GleanForm form = GleanForm.of(new Fields(fields));
+        List<String> problems = new ArrayList<>();
+        if (fill.equals("addresses")) {
+            form = form.withAddresses(pages.addresses());
+        } else if (!fill.isEmpty()) {
+            String from = new Fields(fields).text(fill + "From");
+            form = form.withWords(
+                    fill.equals("stop"), from.isEmpty() ? List.of() : wordsFrom.words(snapshot.board(), from, id, tab));
+        } else {
+            take(id, form, files == null ? List.of() : files, problems);
+        }
+        return shown(id, snapshot, form, problems, tab, model);
+    }
+
+    private void take(long id, GleanForm form, List<MultipartFile> files, List<String> problems) throws IOException {
+        List<Pages.Page> came = new ArrayList<>();
+        for (MultipartFile file : files) {
+            if (!file.isEmpty()) {
+                Packed.Contents contents = Packed.open(
+                        Show.fileName(String.valueOf(file.getOriginalFilename())), file.getBytes(), mostUnpacked);
+                contents.lists().forEach(page -> came.add(new Pages.Page(page.name(), page.bytes())));
+                contents.problems().forEach(problem -> problems.add(problem.sentence()));
+            }
+        }
+        if (!form.pasted().isBlank()) {
+            came.add(new Pages.Page("pasted text", form.pasted().getBytes(StandardCharsets.UTF_8)));
+        }
+        for (String address : form.addressLines()) {
+            pages.within(address)
+                    .ifPresentOrElse(
+                            page -> came.add(new Pages.Page(address, page)),
+                            () -> problems.add(address + " must be fetched: "
+                                    + (pages.fetching()
+                                            ? "ask for it in the background."
+                                            : "that is off; save the page and choose the file.")));
+        }
+        if (!came.isEmpty()) {
+            pages.hold(id, came);
+        }
+    }
+
+    private String shown(long id, Snapshot snapshot, GleanForm form, List<String> problems, String tab, Model model) {
+        Shown.in(
+                model,
+                new GleanPage(
+                        form,
+                        wordsFrom.places(snapshot.board(), id, tab),
+                        !pages.addresses().isEmpty(),
+                        pages.fetching(),
+                        gleanings(id, snapshot.board(), form, problems),
+                        ErrandsView.of(errands, id)));
+        frames.frame(model, id, snapshot, Step.GATHER);
+        return "gather/glean";
+    }
+
+    private Gleanings gleanings(long id, Board board, GleanForm form, List<String> problems) {
+        if (pages.held(id).isEmpty()) {
+            return new Gleanings("", problems, List.of(), false);
+        }
+        try {
+            Gleaner.Result result = glean(id, form.read());
+            int known = 0;
+            int dropped = 0;
+            List<Row> rows = new ArrayList<>();
+            for (Gleaner.Phrase phrase : result.phrases()) {
+                Optional<Integer> keyword = board.keywords().find(phrase.text());
+                Optional<Standing> standing = keyword.map(board.standings()::of);
+                known += keyword.isPresent() ? 1 : 0;
+                dropped += standing.equals(Optional.of(Standing.DROPPED)) ? 1 : 0;
+                if (rows.size() < SHOWN && (!form.onlyNew() || keyword.isEmpty())) {
+                    rows.add(row(phrase, standing));
+                }
+            }
+            int all = result.phrases().size();
+            List<String> told = new ArrayList<>(problems);
+            told.addAll(result.problems());
+            return new Gleanings(
+                    Show.count(all, "phrase", "phrases") + " of " + Show.count(result.pages(), "page", "pages") + ": "
+                            + Show.count((long) all - known) + " new, " + Show.count(known) + " known"
+                            + (dropped > 0 ? ", " + Show.count(dropped) + " of them dropped" : "") + ".",
+                    told,
+                    rows,
+                    (form.onlyNew() ? all - known : all) > rows.size());
+        } catch (Refusal refused) {
+            List<String> told = new ArrayList<>(problems);
+            told.add(refused.getMessage() + ".");
+            return new Gleanings("", told, List.of(), false);
+        }
+    }
+
+    private static Row row(Gleaner.Phrase phrase, Optional<Standing> standing) {
+        return new Row(
+                phrase.text(),
+                Show.count(phrase.weight()),
+                Show.count(phrase.times()),
+                Show.count(phrase.pages()),
+                phrase.most().entrySet().stream()
+                        .limit(PAGES_SHOWN)
+                        .map(page -> page.getKey() + " " + page.getValue())
+                        .collect(Collectors.joining("; ")),
+                standing.map(Standing::label).orElse("new"));
+    }
+
+    private Gleaner.Result glean(long id, Gleaning wanted) {
+        Gleaner gleaner = new Gleaner(wanted);
+        pages.held(id).forEach(page -> gleaner.add(page.name(), page.bytes()));
+        return gleaner.result();
+    }
+
+    /** The phrases of the pages that are held, as the form asks for them. */
+    private Gleaner.Result wanted(long id, GleanForm form, Gleaning wanted) {
+        if (pages.held(id).isEmpty()) {
+            throw new Refusal("The pages are not held any more: choose them again");
+        }
+        Gleaner.Result result = glean(id, wanted);
+        Board board = frames.open(id).snapshot().board();
+        List<Gleaner.Phrase> phrases = result.phrases().stream()
+                .filter(phrase ->
+                        !form.onlyNew() || board.keywords().find(phrase.text()).isEmpty())
+                .toList();
+        if (phrases.isEmpty()) {
+            throw new Refusal("No phrase is left");
+        }
+        return new Gleaner.Result(phrases, result.pages(), result.problems());
+    }
+
+    @PostMapping("/projects/{id}/glean/basket")
+    String basket(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
+        GleanForm form = GleanForm.of(new Fields(fields));
+        OpenProject project = frames.open(id);
+        return Made.basket(
+                project,
+                "glean",
+                () -> {
+                    Gleaning asked = form.read();
+                    Gleaner.Result result = wanted(id, form, asked);
+                    return Offered.made(
+                            Made.name(form.name(), NAME),
+                            result.list(),
+                            BasketInfo.Kind.PAGE,
+                            new Asked.Gleaned(asked, result.pages(), result.problems()));
+                },
+                redirect);
+    }
+
+    /** The phrases with how often each stands, a line each, for whatever one likes. */
+    @PostMapping("/projects/{id}/glean/text")
+    ResponseEntity<String> text(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields) {
+        GleanForm form = GleanForm.of(new Fields(fields));
+        String text;
+        try {
+            text = wanted(id, form, form.read()).phrases().stream()
+                    .map(phrase -> phrase.text() + "\t" + phrase.times())
+                    .collect(Collectors.joining("\n", "", "\n"));
+        } catch (Refusal refused) {
+            text = refused.getMessage() + ".\n";
+        }
+        return ResponseEntity.ok()
+                .contentType(new MediaType(MediaType.TEXT_PLAIN, StandardCharsets.UTF_8))
+                .header("Content-Disposition", "attachment; filename=\"phrases.txt\"")
+                .body(text);
+    }
+
+    /** The addresses are read in the background, and what comes becomes a basket. */
+    @PostMapping("/projects/{id}/glean/start")
+    String start(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
+        GleanForm form = GleanForm.of(new Fields(fields));
+        try {
+            String name = Made.name(form.name(), NAME);
+            errands.send(frames.open(id), name, new Errand.Purpose.NewBasket(name), pages.gleaning(form.read()));
+        } catch (Refusal refused) {
+            redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
+        }
+        return "redirect:/projects/" + id + "/glean";
+    }
+}
