@@ -2,6 +2,7 @@ package smorgas.app;
 
 import picocli.CommandLine;
 import smorgas.app.batch.BatchCommand;
+import smorgas.app.batch.MakeCommand;
 import smorgas.app.config.BackupCommand;
 import smorgas.app.config.PasswordCommand;
 import smorgas.app.config.RestoreCommand;
@@ -15,6 +16,7 @@ import smorgas.app.demo.DemoFilesCommand;
         subcommands = {
             ServeCommand.class,
             BatchCommand.class,
+            MakeCommand.class,
             PasswordCommand.class,
             BackupCommand.class,
             RestoreCommand.class,

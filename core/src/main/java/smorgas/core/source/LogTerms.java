@@ -81,7 +81,7 @@ public final class LogTerms {
         public MadeList list(boolean goals) {
             List<MadeList.Column> columns = new ArrayList<>(List.of(
                     MadeList.Column.KEYWORD,
-                    new MadeList.Column("visits", ColumnRole.VISITS),
+                    new MadeList.Column("site visits", ColumnRole.VISITS),
                     new MadeList.Column("first seen", ColumnRole.OTHER),
                     new MadeList.Column("last seen", ColumnRole.OTHER)));
             if (goals) {

@@ -72,7 +72,15 @@ class BrainstormController {
     record One(String text, String standing) {}
 
     @GetMapping("/projects/{id}/brainstorm")
-    String page(@PathVariable long id, @RequestParam(defaultValue = "0") long again, Model model) {
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") long again,
+            @RequestParam MultiValueMap<String, String> asked,
+            Model model) {
+        return new Fields(asked).has("offer") ? think(id, asked, model) : begun(id, again, model);
+    }
+
+    private String begun(long id, long again, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Optional<Brainstorm> asked = snapshot.board().recipe().gathering().baskets().stream()
                 .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Thought)

@@ -72,12 +72,13 @@ class ForageController {
             @PathVariable long id,
             @RequestParam(defaultValue = "0") long again,
             @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") List<String> seed,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         ForageForm form =
                 model.getAttribute(KEPT) instanceof ForageForm kept ? kept : form(id, snapshot, again, from, tab);
-        return shown(id, snapshot, form, tab, model);
+        return shown(id, snapshot, form.with(true, seed), tab, model);
     }
 
     private ForageForm form(long id, Snapshot snapshot, long again, String from, String tab) {

@@ -67,6 +67,9 @@ record ForageForm(
 
     /** The same with further words at the end of a field. */
     ForageForm with(boolean seed, List<String> more) {
+        if (more.isEmpty()) {
+            return this;
+        }
         String further = String.join("\n", more);
         return new ForageForm(
                 seed ? joined(seeds, further) : seeds,

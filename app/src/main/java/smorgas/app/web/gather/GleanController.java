@@ -92,15 +92,22 @@ class GleanController {
     String page(
             @PathVariable long id,
             @RequestParam(defaultValue = "0") long again,
+            @RequestParam(defaultValue = "") List<String> address,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
-            Model model) {
+            Model model)
+            throws IOException {
         Snapshot snapshot = frames.open(id).snapshot();
         GleanForm form = snapshot.board().recipe().gathering().baskets().stream()
                 .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Gleaned)
                 .findFirst()
                 .map(basket -> GleanForm.of(((Asked.Gleaned) basket.asked()).gleaning(), basket.name()))
                 .orElseGet(() -> GleanForm.usual(frames.project(id).language()));
-        return shown(id, snapshot, form, List.of(), tab, model);
+        List<String> problems = new ArrayList<>();
+        GleanForm whole = address.isEmpty() ? form : form.withAddresses(address);
+        if (!address.isEmpty()) {
+            take(id, whole, List.of(), problems);
+        }
+        return shown(id, snapshot, whole, problems, tab, model);
     }
 
     /** Takes in what was sent, if anything was, and shows what comes of it. */
