@@ -83,7 +83,7 @@ class IdeasTest {
                         Form.THINGS,
                         Form.OPENERS,
                         Form.AUDIENCES))
-                .contains("bienenbeuten", "was kostet zedernholz", "zedernholz f\u00fcr anf\u00e4nger");
+                .contains("bienenbeuten", "zedernholz preise", "zedernholz f\u00fcr anf\u00e4nger");
         assertThat(ideas("ruches en bois", "", "", "fr", Form.values())).containsExactly("ruches", "bois");
     }
 

@@ -55,7 +55,7 @@ class BrainstormController {
 
     /** The form, and the phrases by what they say. */
     record BrainstormPage(
-            String offer,
+            String sells,
             String customers,
             String problems,
             Set<Form> chosen,
