@@ -46,6 +46,8 @@ public final class PageFetcher implements AutoCloseable {
     public static final int MOST_PAGES = 200;
 
     private static final String AGENT = "smorgas";
+    private static final String NO_ADDRESS = "is no address of a page, such as https://shop.example/hives";
+
     private static final int MOST_REDIRECTS = 5;
     private static final int LARGEST = 10_000_000;
     /** A site's rules are read so far at least (RFC 9309, 2.5). */
@@ -145,32 +147,37 @@ public final class PageFetcher implements AutoCloseable {
                 }
                 return answer.bytes();
             }
-            uri = uri(uri.resolve(answer.to()).toString());
+            uri = uri(uri, answer.to());
         }
         throw new Refusal(address + " leads on and on");
     }
 
     private static URI uri(String address) {
+        String written = address.strip();
         try {
-            URI uri = new URI(address.strip()).normalize();
+            URI uri = new URI(written).normalize();
             String scheme = uri.getScheme() == null ? "" : uri.getScheme().toLowerCase(Locale.ROOT);
             if (!scheme.equals("http") && !scheme.equals("https")
                     || uri.getHost() == null
                     || uri.getUserInfo() != null) {
-                throw new Refusal(
-                        "\"" + address.strip() + "\" is no address of a page, such as https://shop.example/hives");
+                throw new Refusal("\"" + written + "\" " + NO_ADDRESS);
             }
-            return new URI(
-                    scheme,
-                    null,
-                    uri.getHost(),
-                    uri.getPort(),
-                    uri.getPath().isEmpty() ? "/" : uri.getPath(),
-                    uri.getQuery(),
-                    null);
+            // As it was written, but for what stands behind a number sign: percent signs mean what they mean to the
+            // site.
+            return new URI(scheme + "://" + uri.getHost() + (uri.getPort() < 0 ? "" : ":" + uri.getPort())
+                    + (uri.getRawPath().isEmpty() ? "/" : uri.getRawPath())
+                    + (uri.getRawQuery() == null ? "" : "?" + uri.getRawQuery()));
         } catch (URISyntaxException e) {
-            throw new Refusal(
-                    "\"" + address.strip() + "\" is no address of a page, such as https://shop.example/hives", e);
+            throw new Refusal("\"" + written + "\" " + NO_ADDRESS, e);
+        }
+    }
+
+    /** Where a page leads on, which may be written by anybody. */
+    private static URI uri(URI from, String to) {
+        try {
+            return uri(from.resolve(to).toString());
+        } catch (IllegalArgumentException e) {
+            throw new Refusal(from + " leads to \"" + to + "\", which " + NO_ADDRESS, e);
         }
     }
 
@@ -210,7 +217,7 @@ public final class PageFetcher implements AutoCloseable {
                                 : new SimpleRobotRulesParser()
                                         .parseContent(place.toString(), answer.bytes(), "text/plain", List.of(AGENT));
             }
-            place = uri(place.resolve(answer.to()).toString());
+            place = uri(place, answer.to());
         }
         return new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_ALL);
     }

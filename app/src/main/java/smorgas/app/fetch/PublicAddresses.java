@@ -4,17 +4,23 @@ import java.net.Inet4Address;
 import java.net.Inet6Address;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
+import java.nio.ByteBuffer;
 import java.util.Arrays;
 
 /** Which addresses belong to the public network (the special-purpose registries of RFC 6890 list those that do not). */
 final class PublicAddresses {
 
-    /** First byte, second byte from and to; those of IPv4 that are reserved besides what the platform tells. */
+    /** Those of IPv4 that are reserved besides what the platform tells, as first address and length of the prefix. */
     private static final int[][] RESERVED = {
-        {0, 0, 255}, {100, 64, 127}, {192, 0, 0}, {198, 18, 19}, {198, 51, 51}, {203, 0, 0}, {255, 0, 255}
+        {0x00000000, 8},
+        {0x64400000, 10},
+        {0xC0000000, 24},
+        {0xC0000200, 24},
+        {0xC6120000, 15},
+        {0xC6336400, 24},
+        {0xCB007100, 24},
+        {0xF0000000, 4}
     };
-
-    private static final int IPV4_CLASS_E = 240;
 
     private PublicAddresses() {}
 
@@ -34,11 +40,8 @@ final class PublicAddresses {
     }
 
     private static boolean isPublic(byte[] four) {
-        int first = four[0] & 0xff;
-        int second = four[1] & 0xff;
-        return first < IPV4_CLASS_E
-                && Arrays.stream(RESERVED)
-                        .noneMatch(range -> first == range[0] && second >= range[1] && second <= range[2]);
+        int address = ByteBuffer.wrap(four).getInt();
+        return Arrays.stream(RESERVED).noneMatch(range -> (address ^ range[0]) >>> 32 - range[1] == 0);
     }
 
     /** Unique local ones are none, and those that carry one of IPv4 are what that is. */

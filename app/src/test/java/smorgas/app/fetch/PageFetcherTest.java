@@ -36,6 +36,7 @@ class PageFetcherTest {
     private PageFetcher fetcher;
     private String site;
     private final List<String> asked = new CopyOnWriteArrayList<>();
+    private final List<String> rawAsked = new CopyOnWriteArrayList<>();
     private final AtomicInteger turns = new AtomicInteger();
     private volatile String rules =
             "User-agent: *\nDisallow: /secret\n\nUser-agent: smorgas\nDisallow: /closed\nAllow: /closed/open";
@@ -77,6 +78,7 @@ class PageFetcherTest {
     private void answer(HttpExchange exchange) throws IOException {
         String path = exchange.getRequestURI().getPath();
         asked.add(path);
+        rawAsked.add(exchange.getRequestURI().toString());
         try (exchange) {
             switch (path) {
                 case "/robots.txt" -> send(exchange, rulesStatus, "text/plain", rules.getBytes(StandardCharsets.UTF_8));
@@ -93,6 +95,7 @@ class PageFetcherTest {
                             exchange,
                             "http://inside.example:" + server.getAddress().getPort() + "/");
                 case "/file" -> lead(exchange, "file:///etc/passwd");
+                case "/nonsense" -> lead(exchange, "http://[bad host/ %zz");
                 case "/moved" -> lead(exchange, "page");
                 default ->
                     send(exchange, 200, "text/html; charset=utf-8", ("<p>" + path).getBytes(StandardCharsets.UTF_8));
@@ -162,10 +165,28 @@ class PageFetcherTest {
                 "/circle | leads in a circle",
                 "/on | leads on and on",
                 "/inside | no public address",
-                "/file | no address of a page"
+                "/file | no address of a page",
+                "/nonsense | no address of a page"
             })
     void whatIsNoPageForUsIsToldInASentence(String path, String why) {
         assertThatThrownBy(() -> page(path)).isInstanceOf(Refusal.class).hasMessageContaining(why);
+    }
+
+    /** What is written in an address means what it means to the site. */
+    @Test
+    void percentSignsStayAsTheyAreWritten() throws InterruptedException {
+        page("/a%2Fb?q=1%262");
+        assertThat(rawAsked).contains("/a%2Fb?q=1%262");
+    }
+
+    @Test
+    void addressesThatAreNumbersAreLookedAtToo() throws IOException {
+        try (PageFetcher real = new PageFetcher()) {
+            for (String inside : List.of(
+                    "http://127.0.0.1:1/", "http://[::1]:1/", "http://10.0.0.1:1/", "http://[::ffff:7f00:1]:1/")) {
+                assertThatThrownBy(() -> real.page(inside)).hasMessageContaining("is no public address");
+            }
+        }
     }
 
     @Test
@@ -239,6 +260,10 @@ class PageFetcherTest {
         "224.0.0.1, false",
         "240.0.0.1, false",
         "255.255.255.255, false",
+        "203.0.113.9, false",
+        "203.0.112.9, true",
+        "192.0.2.1, false",
+        "192.0.4.1, true",
         "9.9.9.9, true",
         "192.0.0.8, false",
         "::1, false",

@@ -27,6 +27,7 @@ import smorgas.core.text.Tidy;
 class RelatedController {
 
     private static final int SHOWN = 100;
+    private static final int LONGEST = 200;
 
     private final Frames frames;
     private final Meanings meanings;
@@ -86,9 +87,9 @@ class RelatedController {
         return members;
     }
 
-    /** The keywords that have all words of a seed. */
+    /** The keywords that have a seed anywhere in them. */
     private static BitSet with(Board board, String seed) {
-        String tidy = Tidy.of(seed);
+        String tidy = Tidy.of(seed.substring(0, Math.min(LONGEST, seed.length())));
         return tidy.isEmpty() ? new BitSet() : board.match(new Condition.HasText(tidy));
     }
 
