@@ -115,20 +115,21 @@ public class Errands implements DisposableBean {
             return;
         }
         switch (errand.purpose()) {
-            case Errand.Purpose.NewBasket basket -> {
-                OpenProject.Gathered gathered =
-                        project.gather(Offered.made(basket.name(), came.list(), came.kind(), came.asked()));
-                errand.end(gathered.basket().orElse(0L), gathered.outcome().sentence() + told);
-            }
-            case Errand.Purpose.Rest rest -> {
-                GatheredBasket old = inForce(project, rest.basket());
-                OpenProject.Gathered gathered = project.renew(
-                        old.id(),
-                        Further.than(bytes(project, old), old.lines(), came.list())
-                                .bytes(),
-                        came.asked());
-                errand.end(gathered.basket().orElse(0L), gathered.outcome().sentence() + told);
-            }
+            case Errand.Purpose.NewBasket basket -> gather(project, errand, basket.name(), came, told);
+            case Errand.Purpose.Rest rest ->
+                project.snapshot()
+                        .version(rest.basket())
+                        .ifPresentOrElse(
+                                old -> {
+                                    byte[] all = Further.than(bytes(project, old), old.lines(), came.list())
+                                            .bytes();
+                                    OpenProject.Gathered gathered = project.renew(old.id(), all, came.asked());
+                                    errand.end(
+                                            gathered.basket().orElse(0L),
+                                            gathered.outcome().sentence() + told);
+                                },
+                                // Taken away meanwhile: what came is a basket of its own, and nothing is lost.
+                                () -> gather(project, errand, errand.name(), came, told));
             case Errand.Purpose.Again again -> {
                 GatheredBasket old = inForce(project, again.basket());
                 Further further = Further.than(bytes(project, old), old.lines(), came.list());
@@ -148,6 +149,11 @@ public class Errands implements DisposableBean {
                 }
             }
         }
+    }
+
+    private static void gather(OpenProject project, Errand errand, String name, Errand.Came came, String told) {
+        OpenProject.Gathered gathered = project.gather(Offered.made(name, came.list(), came.kind(), came.asked()));
+        errand.end(gathered.basket().orElse(0L), gathered.outcome().sentence() + told);
     }
 
     private byte[] bytes(OpenProject project, GatheredBasket basket) {

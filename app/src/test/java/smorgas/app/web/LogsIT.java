@@ -4,8 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.options.FilePayload;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
+import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 
 /** From the log of a server to groups by what visitors searched for and what they reached. */
@@ -23,6 +27,24 @@ class LogsIT extends ProjectInBrowser {
             }
         }
         return log + "10.0.0.9 - - [01/Mar/2026:10:0";
+    }
+
+    private static byte[] cut() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (GZIPOutputStream gzip = new GZIPOutputStream(out)) {
+            gzip.write(log().getBytes(StandardCharsets.UTF_8));
+        }
+        return Arrays.copyOf(out.toByteArray(), out.size() - 8);
+    }
+
+    @Test
+    void aDamagedLogIsReadUntilItsDamage() throws IOException {
+        page.locator("#to-logs").click();
+        Browsers.settle(page);
+        page.locator("[name=files]").setInputFiles(new FilePayload("cut.log.gz", "application/gzip", cut()));
+        press("Count and make a basket");
+        assertThat(page.locator(".did")).containsText("cut.log.gz is damaged and was read until there");
+        assertThat(page.locator("#gather")).containsText("3 lines, access log");
     }
 
     @Test

@@ -15,6 +15,7 @@ import smorgas.core.column.ColumnRole;
 import smorgas.core.column.TextColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.recipe.Standing;
 import smorgas.core.text.Tidy;
 
 /** A project's own phrases that are related to others: by pages that answer both, by competitors that have both, by what they mean. */
@@ -34,12 +35,13 @@ public final class Related {
      * @param competitors that have it and one of the others; told only where pages or meaning relate it too, for competitors have
      *     thousands
      * @param nearness of what it means to the nearest of the others, 0 to 1; 0 if it is not known or far
+     * @param score what they are put in order by: the nearness, and for each shared page the more the fewer keywords it has, for
+     *     everything leads to a site's first page
      */
-    public record Term(int keyword, int pages, int competitors, double nearness) {}
+    public record Term(int keyword, int pages, int competitors, double nearness, double score) {}
 
     /**
-     * The related ones, the nearest first: what shares more pages, then what means more nearly the same, then what more competitors
-     * have.
+     * The related ones: those that are not dropped before the others, the nearest first, and of as near ones what more competitors have.
      *
      * @param to the keywords that they are related to; not among them
      */
@@ -53,10 +55,14 @@ public final class Related {
             }
         }
         Map<Integer, Integer> shared = new HashMap<>();
+        Map<Integer, Double> scores = new HashMap<>();
         Set<String> seen = new HashSet<>();
         to.stream().forEach(keyword -> pages(keywords, columns, keyword).stream()
                 .filter(seen::add)
-                .forEach(page -> byPage.get(page).forEach(other -> shared.merge(other, 1, Integer::sum))));
+                .forEach(page -> byPage.get(page).forEach(other -> {
+                    shared.merge(other, 1, Integer::sum);
+                    scores.merge(other, 1 / Math.log(1 + byPage.get(page).size()), Double::sum);
+                })));
         List<float[]> vectors = vectors(keywords, to, meaning);
         BitSet theirs = new BitSet();
         to.stream().forEach(keyword -> theirs.or(competitors(keywords, keyword)));
@@ -70,13 +76,15 @@ public final class Related {
             if (pages > 0 || nearness > 0) {
                 BitSet both = competitors(keywords, keyword);
                 both.and(theirs);
-                terms.add(new Term(keyword, pages, both.cardinality(), nearness));
+                terms.add(new Term(
+                        keyword, pages, both.cardinality(), nearness, nearness + scores.getOrDefault(keyword, 0.0)));
             }
         }
-        terms.sort(Comparator.comparingInt(Term::pages)
-                .thenComparingDouble(Term::nearness)
+        Comparator<Term> nearest = Comparator.comparingDouble(Term::score)
                 .thenComparingInt(Term::competitors)
-                .reversed()
+                .reversed();
+        terms.sort(Comparator.comparing((Term term) -> board.standings().of(term.keyword()) == Standing.DROPPED)
+                .thenComparing(nearest)
                 .thenComparingInt(Term::keyword));
         return terms.subList(0, Math.min(most, terms.size()));
     }

@@ -139,6 +139,7 @@ public final class LogTerms {
      * @throws IOException if the bytes cannot be read to their end; what was counted before stands
      */
     public void read(InputStream bytes, Runnable going) throws IOException {
+        row = 0;
         PushbackInputStream ahead = new PushbackInputStream(bytes, 2);
         byte[] magic = ahead.readNBytes(2);
         ahead.unread(magic);

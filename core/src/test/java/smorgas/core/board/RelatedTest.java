@@ -54,9 +54,9 @@ class RelatedTest {
     }
 
     @Test
-    void sharedPagesComeFirstThenMeaningThenCompetitors() {
+    void aPageOfFewKeywordsAndAMeaningNearbySayMoreThanCompetitors() {
         assertThat(related(MEANT::get, 10, "cedar hive"))
-                .containsExactly("hive stand 2 2 0", "wooden hive 1 1 0", "apiary box 0 0 80", "bee home 0 1 60");
+                .containsExactly("hive stand 2 2 0", "apiary box 0 0 80", "wooden hive 1 1 0", "bee home 0 1 60");
         assertThat(related(MeaningVectors.NONE, 1, "cedar hive")).containsExactly("hive stand 2 2 0");
         assertThat(related(MeaningVectors.NONE, 10, "cedar hive", "hive stand", "wooden hive"))
                 .isEmpty();

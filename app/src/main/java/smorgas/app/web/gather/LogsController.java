@@ -17,6 +17,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Fields;
+import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Offered;
@@ -75,10 +76,11 @@ class LogsController {
             @RequestParam MultiValueMap<String, String> fields,
             RedirectAttributes redirect) {
         Fields form = new Fields(fields);
-        return Made.basket(frames.open(id), "logs", () -> counted(form, files == null ? List.of() : files), redirect);
+        return Made.basket(
+                frames.open(id), "logs", () -> counted(form, files == null ? List.of() : files, redirect), redirect);
     }
 
-    private static Offered counted(Fields form, List<MultipartFile> files) {
+    private static Offered counted(Fields form, List<MultipartFile> files, RedirectAttributes redirect) {
         LogReading reading = new LogReading(
                 List.of(form.text("parameters").split("[\\s,;]+")),
                 form.has("referrers"),
@@ -97,8 +99,11 @@ class LogsController {
                     }
                 });
             } catch (IOException e) {
-                throw new Refusal(
-                        log.getOriginalFilename() + " is damaged: it cannot be unpacked to its end. Pack it anew", e);
+                // What was counted before stands.
+                redirect.addFlashAttribute(
+                        "notice",
+                        Show.fileName(String.valueOf(log.getOriginalFilename()))
+                                + " is damaged and was read until there: pack it anew to have the rest.");
             }
         }
         if (logs.isEmpty()) {
@@ -112,7 +117,8 @@ class LogsController {
         return Offered.made(
                 Made.name(
                         form.text("name"),
-                        "Searches of " + String.valueOf(logs.getFirst().getOriginalFilename())),
+                        "Searches of "
+                                + Show.fileName(String.valueOf(logs.getFirst().getOriginalFilename()))),
                 result.list(!reading.goals().isEmpty()),
                 BasketInfo.Kind.LOG,
                 new Asked.Logged(reading, result.counted()));
