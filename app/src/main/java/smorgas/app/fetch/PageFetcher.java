@@ -241,6 +241,7 @@ public final class PageFetcher implements AutoCloseable {
 
     private Answer ask(URI uri, int largest, boolean page) {
         HttpGet get = new HttpGet(uri);
+        long begun = System.nanoTime();
         // A site that sends a byte now and then never runs into the time of a single read.
         ScheduledFuture<?> end = ender.schedule(get::abort, limits.page().toMillis(), TimeUnit.MILLISECONDS);
         try {
@@ -251,7 +252,7 @@ public final class PageFetcher implements AutoCloseable {
             throw new Refusal("There is no site " + uri.getHost(), e);
         } catch (IOException e) {
             throw new Refusal(
-                    end.isDone()
+                    System.nanoTime() - begun >= limits.page().toNanos()
                             ? uri + " did not answer in time"
                             : uri + " could not be read: its site gave no answer",
                     e);

@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.util.Map;
 import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 
 /** Suggestions: told before, asked for in the background, stopped, gone on with, asked again, and waiting to be taken. */
@@ -85,6 +88,27 @@ class ForageIT extends ProjectInBrowser {
         assertThat(page.locator(".opened")).not().containsText("not asked yet");
         assertThat(lines()).isGreaterThan(lines);
         assertThat(page.locator("table.baskets tbody tr")).hasCount(1);
+    }
+
+    @Test
+    void seedsComeFromTheMenuOfAKeywordAndFromThePantry() {
+        Visitor visitor = new Visitor(Running.shared());
+        String base = "/projects/" + visitor.project("Seeds");
+        visitor.get(base + "/forage");
+        assertThat(visitor.post(
+                                base + "/forage/keep",
+                                Map.of("seeds", "queen cage\n<b>skep</b>", "name", "Seeds of tests", "rounds", "1"))
+                        .body())
+                .contains("&quot;Seeds of tests&quot; is in the pantry.");
+        Document form = Jsoup.parse(visitor.get(base + "/forage?from=list:Seeds%20of%20tests&seed=hive")
+                .body());
+        assertThat(form.select("[name=seeds]").text()).contains("queen cage").contains("hive");
+        assertThat(visitor.post(base + "/forage/keep", Map.of("seeds", " ", "name", "None", "rounds", "1"))
+                        .body())
+                .contains("Nothing was kept.");
+        assertThat(visitor.post(base + "/forage/start", Map.of("seeds", "bee", "rounds", "9", "most", "1"))
+                        .body())
+                .contains("Nothing was asked.");
     }
 
     private int lines() {

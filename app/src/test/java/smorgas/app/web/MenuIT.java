@@ -71,7 +71,16 @@ class MenuIT extends ProjectInBrowser {
         call(row("bee smoker").locator(".keyword"));
         List<String> inSift = acts();
         assertThat(inSift)
-                .startsWith("Keep", "Drop", "Undecided", "Its story", "Into group", "Also in", "Never in", "Tag");
+                .startsWith(
+                        "Keep",
+                        "Drop",
+                        "Undecided",
+                        "Its story",
+                        "Suggestions for it",
+                        "Into group",
+                        "Also in",
+                        "Never in",
+                        "Tag");
         menu().locator(".w").first().click();
         assertThat(menu().locator(".called-name")).hasText("bee");
         List<String> ofWord = acts();

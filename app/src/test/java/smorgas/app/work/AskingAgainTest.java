@@ -12,6 +12,7 @@ import java.time.ZoneOffset;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
@@ -22,8 +23,11 @@ import org.mockito.Mockito;
 import smorgas.app.store.MeaningStore;
 import smorgas.app.store.Offers;
 import smorgas.app.store.StoreUnderTest;
+import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
+import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Foraging;
+import smorgas.core.source.MadeList;
 import smorgas.core.source.Schedule;
 import smorgas.core.source.Source;
 import smorgas.core.text.Refusal;
@@ -230,6 +234,83 @@ class AskingAgainTest {
         runDue();
         assertThat(store.schedules().of(basket).orElseThrow().told()).isEqualTo("The basket was taken away.");
         assertThat(again.take(project, waiting().getFirst())).isEmpty();
+    }
+
+    /** Works until it is told to stop, and brings one keyword. */
+    private static final class Endless implements Errand.Work {
+        private final CountDownLatch stopped = new CountDownLatch(1);
+
+        @Override
+        public Errand.Came run() throws InterruptedException {
+            stopped.await();
+            return new Errand.Came(
+                    MadeList.of(List.of("endless")), BasketInfo.Kind.SUGGESTIONS, Asked.NOTHING, "It was stopped.");
+        }
+
+        @Override
+        public void stop() {
+            stopped.countDown();
+        }
+
+        @Override
+        public List<String> told() {
+            return List.of("on and on");
+        }
+    }
+
+    @Test
+    void soManyAreAtWorkAtATimeAndNoTwoForOneBasket() {
+        Errand.Purpose.Again same = new Errand.Purpose.Again(basket);
+        Errand first = errands.send(project, "first", same, new Endless());
+        assertThatThrownBy(() -> errands.send(project, "second", same, new Endless()))
+                .hasMessageContaining("It is being asked already");
+        for (int more = 0; more < 7; more++) {
+            errands.send(project, "more", new Errand.Purpose.NewBasket("more " + more), new Endless());
+        }
+        assertThatThrownBy(() -> errands.send(project, "ninth", new Errand.Purpose.NewBasket("n"), new Endless()))
+                .hasMessageContaining("8 of them are at work already");
+        assertThat(first.told()).containsExactly("on and on");
+        errands.of(project.id()).forEach(errand -> errands.stop(project.id(), errand.number()));
+        errands.of(project.id())
+                .forEach(errand -> assertThat(errand.await(10_000)).isTrue());
+        assertThat(first.stopped()).isTrue();
+        assertThat(first.sentence())
+                .isEqualTo("Bees: 1 new keyword waits, until you take or leave them. It was stopped.");
+        assertThat(project.snapshot().baskets()).hasSize(8);
+    }
+
+    @Test
+    void theRestOfABasketThatWasTakenAwayIsABasketOfItsOwn() {
+        project.act(project.snapshot().version(), recipe -> new BasketEntry.BasketRemoved(basket, "Bees"));
+        Endless work = new Endless();
+        work.stop();
+        Errand rest = errands.send(project, "Bees", new Errand.Purpose.Rest(basket), work);
+        assertThat(rest.await(10_000)).isTrue();
+        assertThat(project.snapshot().baskets()).hasSize(1);
+        assertThat(rest.basket())
+                .isEqualTo(project.snapshot().baskets().getFirst().id());
+    }
+
+    @Test
+    void whatFailsIsToldAndNothingIsMade() {
+        Errand.Work broken = new Errand.Work() {
+            @Override
+            public Errand.Came run() {
+                throw new IllegalStateException("broken");
+            }
+
+            @Override
+            public void stop() {}
+
+            @Override
+            public List<String> told() {
+                return List.of();
+            }
+        };
+        Errand errand = errands.send(project, "Broken", new Errand.Purpose.NewBasket("b"), broken);
+        assertThat(errand.await(10_000)).isTrue();
+        assertThat(errand.sentence()).startsWith("Broken failed");
+        assertThat(errand.basket()).isZero();
     }
 
     @Test

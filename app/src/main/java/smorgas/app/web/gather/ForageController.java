@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Language;
@@ -23,6 +24,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.app.work.Sources;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.Foraging;
+import smorgas.core.recipe.WordList;
 import smorgas.core.source.Source;
 import smorgas.core.text.Refusal;
 
@@ -39,8 +41,10 @@ class ForageController {
     private final Sources sources;
     private final Errands errands;
     private final WordsFrom wordsFrom;
+    private final Pantry pantry;
 
-    ForageController(Frames frames, Sources sources, Errands errands, WordsFrom wordsFrom) {
+    ForageController(Frames frames, Sources sources, Errands errands, WordsFrom wordsFrom, Pantry pantry) {
+        this.pantry = pantry;
         this.frames = frames;
         this.sources = sources;
         this.errands = errands;
@@ -138,6 +142,26 @@ class ForageController {
             redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
         }
         return "redirect:/projects/" + id + "/forage";
+    }
+
+    /** The seeds become a list of the pantry, so that they can be asked for in any project. */
+    @PostMapping("/projects/{id}/forage/keep")
+    String keep(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
+        ForageForm form = ForageForm.of(new Fields(fields));
+        try {
+            if (form.seeds().isBlank()) {
+                throw new Refusal("Write a seed at least, one a line");
+            }
+            WordList list = WordList.of(Made.name(form.name(), "Seeds"), "", WordList.Kind.OTHER, form.seeds());
+            pantry.save(list);
+            redirect.addFlashAttribute("notice", "\"" + list.name() + "\" is in the pantry.");
+            return "redirect:/pantry?list=" + Show.encoded(list.name());
+        } catch (Refusal refused) {
+            redirect.addFlashAttribute(KEPT, form);
+            redirect.addFlashAttribute("notice", "Nothing was kept. " + refused.getMessage() + ".");
+            return "redirect:/projects/" + id + "/forage";
+        }
     }
 
     private String shown(long id, Snapshot snapshot, ForageForm form, String tab, Model model) {
