@@ -174,7 +174,8 @@ public final class Forager {
 
     /** Asks until all rounds are over or it is stopped. */
     public Result run() throws InterruptedException {
-        try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
+        ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor();
+        try {
             for (round = 1; round <= wanted.rounds() && !stopped.getAsBoolean(); round++) {
                 begin();
                 List<Future<?>> running = new ArrayList<>();
@@ -189,6 +190,9 @@ public final class Forager {
                     }
                 }
             }
+        } finally {
+            // A source that does not even hear that it is not waited for is left behind.
+            askers.shutdownNow();
         }
         return result();
     }

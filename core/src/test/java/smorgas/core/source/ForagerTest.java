@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -150,8 +151,15 @@ class ForagerTest {
 
     @Test
     void aSourceThatNeverAnswersIsGivenUpAndTheOthersAreNot() throws InterruptedException {
+        AtomicBoolean over = new AtomicBoolean();
         Made never = new Made("never", query -> {
-            Thread.sleep(60_000);
+            while (!over.get()) {
+                try {
+                    Thread.sleep(50);
+                } catch (InterruptedException e) {
+                    // It does not hear it.
+                }
+            }
             return List.of();
         });
         Made well = new Made("well", query -> List.of(query + " x"));
@@ -167,6 +175,7 @@ class ForagerTest {
                 "");
         Forager forager = new Forager(wanted, List.of(never, well), rests::add, () -> false);
         Forager.Result result = forager.run();
+        over.set(true);
         assertThat(result.found()).hasSize(7);
         assertThat(result.left())
                 .containsExactly(new Foraging.Left("never", "bee f"), new Foraging.Left("never", "bee g"));
