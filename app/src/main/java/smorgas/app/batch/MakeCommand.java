@@ -74,7 +74,7 @@ public final class MakeCommand implements Callable<Integer> {
                     System.err.println("smorgas: nothing came of it");
                     return 1;
                 }
-                Files.write(out, list.bytes());
+                Files.write(out, list.safe().bytes());
                 System.out.printf(
                         java.util.Locale.ENGLISH,
                         "%,d keywords in %s%n",

@@ -78,6 +78,20 @@ class MakeCommandTest {
     }
 
     @Test
+    void noSpreadsheetRunsWhatLeaves() throws IOException {
+        assertThat(run(
+                        "pairs",
+                        "--column",
+                        file("a.txt", "=cmd\nred\n"),
+                        "--column",
+                        file("b.txt", "hive\n"),
+                        "--out",
+                        folder.resolve("safe.csv")))
+                .isZero();
+        assertThat(lines("safe.csv")).containsExactly("keyword", "'=cmd hive", "red hive");
+    }
+
+    @Test
     void wrongUseAndNothingAreToldByTheirCodes() throws IOException {
         Path out = folder.resolve("none.csv");
         assertThat(run()).isEqualTo(2);

@@ -30,9 +30,14 @@ class ScreenshotsIT {
     private static final Path STATE = DOCS.resolve("state.txt");
 
     /** A view of the demo. */
-    private record View(String name, String path, ColorScheme scheme) {
+    private record View(String name, String path, ColorScheme scheme, String button) {
         View(String name, String path) {
-            this(name, path, ColorScheme.LIGHT);
+            this(name, path, ColorScheme.LIGHT, "");
+        }
+
+        /** What it shows after a button was pressed. */
+        View after(String pressed) {
+            return new View(name, path, scheme, pressed);
         }
 
         String file() {
@@ -45,15 +50,16 @@ class ScreenshotsIT {
             new View("pairing", "/projects/1/pairing?from=list:Towns (made up)"),
             new View("forage", "/projects/1/forage?seed=bee+hive&seed=honey+jar"),
             new View(
-                    "glean",
-                    "/projects/1/glean?address=https://skeplund.example/hives&address=https://brumvale.example/honey&address=https://nektarby.example/swarms"),
+                            "glean",
+                            "/projects/1/glean?address=https://skeplund.example/hives&address=https://brumvale.example/honey&address=https://nektarby.example/swarms")
+                    .after("Read the pages"),
             new View(
                     "brainstorm",
                     "/projects/1/brainstorm?offer=Cedar+hives,+ventilated+bee+suits+and+honey+extractors.&customers=Beginners+who+want+to+keep+bees+in+the+city;+schools.&problems=Wasps,+mouldy+frames,+swarms+that+leave.&forms=THINGS&forms=OPENERS&forms=NEEDS&forms=PROBLEMS&forms=COMPARISONS&forms=AUDIENCES"),
             new View("logs", "/projects/1/logs"),
             new View("fold", "/projects/1/fold"),
             new View("sift", "/projects/1/sift"),
-            new View("sift-dark", "/projects/1/sift?word=hive", ColorScheme.DARK),
+            new View("sift-dark", "/projects/1/sift?word=hive", ColorScheme.DARK, ""),
             new View("pantry", "/pantry"),
             new View("group", "/projects/1/group"),
             new View("group-dial", "/projects/1/group?dials=1&method=likeness&place=30&least=2"),
@@ -137,6 +143,10 @@ class ScreenshotsIT {
                 Page page = context.newPage();
                 page.navigate(server.url(view.path()));
                 page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+                if (!view.button().isEmpty()) {
+                    page.getByText(view.button()).click();
+                    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+                }
                 page.screenshot(new Page.ScreenshotOptions().setPath(DOCS.resolve(view.file())));
             }
         }

@@ -24,6 +24,11 @@ public record BasketState(
         boolean on,
         boolean brings) {
 
+    /** What the tool was asked for, if it was that tool. */
+    public <A extends Asked> Optional<A> asked(Class<A> tool) {
+        return tool.isInstance(asked) ? Optional.of(tool.cast(asked)) : Optional.empty();
+    }
+
     BasketState described(BasketInfo written) {
         return new BasketState(basket, written.name(), kind, asked, Optional.of(written), readAs, on, brings);
     }

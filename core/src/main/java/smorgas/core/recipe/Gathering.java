@@ -19,6 +19,11 @@ public record Gathering(List<BasketState> baskets) {
         baskets = List.copyOf(baskets);
     }
 
+    /** The basket of a number, if it is there. */
+    public Optional<BasketState> find(long basket) {
+        return baskets.stream().filter(state -> state.basket() == basket).findFirst();
+    }
+
     /** After an entry; one about a basket that is not there (any more) changes nothing. */
     Gathering after(BasketEntry entry) {
         Map<Long, BasketState> states = new LinkedHashMap<>();

@@ -48,7 +48,7 @@ public final class Csv implements AutoCloseable {
     public void row(String... cells) {
         String[] safe = new String[cells.length];
         for (int i = 0; i < cells.length; i++) {
-            safe[i] = Formulas.runs(cells[i]) ? "'" + cells[i] : cells[i];
+            safe[i] = Formulas.safe(cells[i]);
         }
         out.writeRecord(safe);
     }

@@ -25,6 +25,7 @@ import java.util.zip.GZIPInputStream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.recipe.LogReading;
+import smorgas.core.text.Formulas;
 import smorgas.core.text.Tidy;
 
 /**
@@ -270,10 +271,20 @@ public final class LogTerms {
             if (equals > from
                     && equals < to
                     && parameters.contains(decoded(part.substring(from, equals)).toLowerCase(Locale.ROOT))) {
-                term(visit, Tidy.of(decoded(part.substring(equals + 1, to))), day);
+                term(visit, searched(decoded(part.substring(equals + 1, to))), day);
             }
             from = to + 1;
         }
+    }
+
+    /** What was searched for, without the signs in front that a spreadsheet would take for the start of a formula. */
+    private static String searched(String typed) {
+        String text = Tidy.of(typed);
+        int start = 0;
+        while (start < text.length() && Formulas.runs(text.substring(start))) {
+            start++;
+        }
+        return start == 0 ? text : Tidy.of(text.substring(start));
     }
 
     private void term(Visit visit, String text, LocalDate day) {

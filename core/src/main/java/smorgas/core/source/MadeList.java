@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.recipe.ReadAs;
+import smorgas.core.text.Formulas;
 
 /**
  * A list that a tool of ours has made, to be gathered like any other.
@@ -38,6 +39,15 @@ public record MadeList(List<Column> columns, List<List<String>> rows) {
                 .map(row -> row.stream().map(MadeList::cell).collect(Collectors.joining(",")))
                 .collect(Collectors.joining("\n", "", "\n"))
                 .getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** The same for a file that leaves: no spreadsheet runs a cell of it. */
+    public MadeList safe() {
+        return new MadeList(
+                columns,
+                rows.stream()
+                        .map(row -> row.stream().map(Formulas::safe).toList())
+                        .toList());
     }
 
     /** How its bytes are read. */

@@ -21,6 +21,11 @@ public final class Formulas {
                 && !(start == 0 && cell.matches("-\\d{1,15}(\\.\\d{1,9})?"));
     }
 
+    /** The text so that no spreadsheet runs it: behind an apostrophe if one might. */
+    public static String safe(String cell) {
+        return runs(cell) ? "'" + cell : cell;
+    }
+
     /**
      * Refuses a name that would be run.
      *

@@ -119,6 +119,15 @@ class LogTermsTest {
         assertThat(result.counted().personal()).isEqualTo(left ? 1 : 0);
     }
 
+    @ParameterizedTest
+    @CsvSource({"%3Dcmd()|hive, cmd()|hive", "%2Bbee+%2Bhive, bee hive", ";;@sum(a1), sum(a1)", "==, ''"})
+    void whatASpreadsheetWouldRunIsCountedWithoutItsStart(String typed, String counted) throws IOException {
+        assertThat(read(USUAL, line("10.0.0.1", "10:00:00", "/?q=" + typed, "-"))
+                        .terms())
+                .extracting(LogTerms.Found::text)
+                .containsExactlyElementsOf(counted.isEmpty() ? List.of() : List.of(counted));
+    }
+
     @Test
     void linesThatAreNoneAreCountedAndTheFirstIsTold() throws IOException {
         String good = line("10.0.0.1", "10:00:00", "/?q=hive", "-");

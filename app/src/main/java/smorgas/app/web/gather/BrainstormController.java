@@ -1,17 +1,14 @@
 package smorgas.app.web.gather;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,11 +25,12 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
+import smorgas.core.board.Known;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.Brainstorm;
 import smorgas.core.recipe.Brainstorm.Form;
-import smorgas.core.recipe.Standing;
 import smorgas.core.source.Ideas;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.NearWords;
@@ -54,16 +52,7 @@ class BrainstormController {
     }
 
     /** The form, and the phrases by what they say. */
-    record BrainstormPage(
-            String sells,
-            String customers,
-            String problems,
-            Set<Form> chosen,
-            Form[] forms,
-            String name,
-            String fault,
-            String told,
-            List<Said> said) {}
+    record BrainstormPage(BrainstormForm form, Form[] forms, String fault, String told, List<Said> said) {}
 
     /** Phrases that say one thing. */
     record Said(String label, List<One> phrases) {}
@@ -82,76 +71,51 @@ class BrainstormController {
 
     private String begun(long id, long again, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
-        Optional<Brainstorm> asked = snapshot.board().recipe().gathering().baskets().stream()
-                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Thought)
-                .findFirst()
-                .map(basket -> ((Asked.Thought) basket.asked()).brainstorm());
+        Optional<BasketState> before = snapshot.board().recipe().gathering().find(again);
+        Optional<Brainstorm> asked =
+                before.flatMap(basket -> basket.asked(Asked.Thought.class)).map(Asked.Thought::brainstorm);
         return shown(
                 id,
                 snapshot,
                 asked.orElse(null),
-                asked.isPresent() ? new Fields(fields(asked.get())) : new Fields(empty()),
+                asked.map(brainstorm -> BrainstormForm.of(
+                                brainstorm, before.orElseThrow().name()))
+                        .orElse(BrainstormForm.EMPTY),
                 "",
                 model);
-    }
-
-    private static MultiValueMap<String, String> empty() {
-        MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
-        Arrays.stream(Form.values()).forEach(form -> fields.add("forms", form.name()));
-        return fields;
-    }
-
-    private static MultiValueMap<String, String> fields(Brainstorm asked) {
-        MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
-        fields.add("offer", asked.offer());
-        fields.add("customers", asked.customers());
-        fields.add("problems", asked.problems());
-        asked.forms().forEach(form -> fields.add("forms", form.name()));
-        return fields;
     }
 
     /** The phrases around the texts. */
     @PostMapping("/projects/{id}/brainstorm")
     String think(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
-        Fields form = new Fields(fields);
+        BrainstormForm form = BrainstormForm.of(new Fields(fields));
         try {
-            return shown(id, snapshot, read(id, form), form, "", model);
+            return shown(id, snapshot, form.read(frames.project(id).language()), form, "", model);
         } catch (Refusal refused) {
             return shown(id, snapshot, null, form, refused.getMessage() + ".", model);
         }
     }
 
-    private Brainstorm read(long id, Fields form) {
-        return new Brainstorm(
-                form.text("offer"),
-                form.text("customers"),
-                form.text("problems"),
-                form.ticked(Form.class, "forms"),
-                frames.project(id).language());
-    }
-
     private String shown(
-            long id, Snapshot snapshot, @Nullable Brainstorm asked, Fields form, String fault, Model model) {
+            long id, Snapshot snapshot, @Nullable Brainstorm asked, BrainstormForm form, String fault, Model model) {
         Board board = snapshot.board();
         List<Ideas.Idea> ideas = asked == null ? List.of() : Ideas.of(asked);
-        long known = ideas.stream()
-                .filter(idea -> board.keywords().find(idea.text()).isPresent())
-                .count();
         Shown.in(
                 model,
                 new BrainstormPage(
-                        form.text("offer"),
-                        form.text("customers"),
-                        form.text("problems"),
-                        form.ticked(Form.class, "forms"),
+                        form,
                         Form.values(),
-                        form.text("name"),
                         fault,
                         asked == null
                                 ? ""
                                 : Show.count(ideas.size(), "phrase", "phrases") + ": "
-                                        + Show.count(ideas.size() - known) + " new, " + Show.count(known) + " known.",
+                                        + KnownHere.told(Known.of(
+                                                board,
+                                                ideas.stream()
+                                                        .map(Ideas.Idea::text)
+                                                        .toList()))
+                                        + ".",
                         said(board, ideas)));
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/brainstorm";
@@ -161,7 +125,7 @@ class BrainstormController {
         Map<Form, List<One>> byForm = new EnumMap<>(Form.class);
         for (Ideas.Idea idea : ideas) {
             byForm.computeIfAbsent(idea.form(), none -> new ArrayList<>())
-                    .add(new One(idea.text(), standing(board, idea.text())));
+                    .add(new One(idea.text(), KnownHere.standing(board, idea.text())));
         }
         List<Said> said = new ArrayList<>(byForm.entrySet().stream()
                 .map(form -> new Said(form.getKey().label(), form.getValue()))
@@ -176,7 +140,7 @@ class BrainstormController {
                                 .toList(),
                         meanings.vectors()::of)
                 .stream()
-                .map(text -> new One(text, standing(board, text)))
+                .map(text -> new One(text, KnownHere.standing(board, text)))
                 .toList();
         if (!near.isEmpty()) {
             said.add(new Said("what the project has that means about the same", near));
@@ -184,24 +148,16 @@ class BrainstormController {
         return said;
     }
 
-    private static String standing(Board board, String text) {
-        return board.keywords()
-                .find(text)
-                .map(board.standings()::of)
-                .map(Standing::label)
-                .orElse("new");
-    }
-
     @PostMapping("/projects/{id}/brainstorm/basket")
     String basket(
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
-        Fields form = new Fields(fields);
+        BrainstormForm form = BrainstormForm.of(new Fields(fields));
         OpenProject project = frames.open(id);
         return Made.basket(
                 project,
                 "brainstorm",
                 () -> {
-                    Brainstorm asked = read(id, form);
+                    Brainstorm asked = form.read(frames.project(id).language());
                     List<String> ticked = fields.getOrDefault("phrase", List.of()).stream()
                             .map(Tidy::of)
                             .filter(text -> !text.isEmpty())
@@ -211,7 +167,7 @@ class BrainstormController {
                         throw new Refusal("Tick a phrase at least");
                     }
                     return Offered.made(
-                            Made.name(form.text("name"), NAME),
+                            Made.name(form.name(), NAME),
                             MadeList.of(ticked),
                             BasketInfo.Kind.BRAINSTORM,
                             new Asked.Thought(asked));

@@ -86,10 +86,12 @@ class ForageController {
     }
 
     private ForageForm form(long id, Snapshot snapshot, long again, String from, String tab) {
-        return snapshot.board().recipe().gathering().baskets().stream()
-                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Foraged)
-                .findFirst()
-                .map(basket -> ForageForm.of(((Asked.Foraged) basket.asked()).foraging(), basket.name()))
+        return snapshot.board()
+                .recipe()
+                .gathering()
+                .find(again)
+                .flatMap(basket ->
+                        basket.asked(Asked.Foraged.class).map(asked -> ForageForm.of(asked.foraging(), basket.name())))
                 .orElseGet(() -> ForageForm.of(
                         from.isEmpty() ? List.of() : wordsFrom.words(snapshot.board(), from, id, tab),
                         names(),

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
@@ -33,11 +32,11 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Pages;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
+import smorgas.core.board.Known;
 import smorgas.core.gather.Packed;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Gleaning;
-import smorgas.core.recipe.Standing;
 import smorgas.core.source.Gleaner;
 import smorgas.core.text.Refusal;
 
@@ -94,20 +93,16 @@ class GleanController {
             @RequestParam(defaultValue = "0") long again,
             @RequestParam(defaultValue = "") List<String> address,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
-            Model model)
-            throws IOException {
+            Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
-        GleanForm form = snapshot.board().recipe().gathering().baskets().stream()
-                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Gleaned)
-                .findFirst()
-                .map(basket -> GleanForm.of(((Asked.Gleaned) basket.asked()).gleaning(), basket.name()))
+        GleanForm form = snapshot.board()
+                .recipe()
+                .gathering()
+                .find(again)
+                .flatMap(basket ->
+                        basket.asked(Asked.Gleaned.class).map(asked -> GleanForm.of(asked.gleaning(), basket.name())))
                 .orElseGet(() -> GleanForm.usual(frames.project(id).language()));
-        List<String> problems = new ArrayList<>();
-        GleanForm whole = address.isEmpty() ? form : form.withAddresses(address);
-        if (!address.isEmpty()) {
-            take(id, whole, List.of(), problems);
-        }
-        return shown(id, snapshot, whole, problems, tab, model);
+        return shown(id, snapshot, form.withAddresses(address), List.of(), tab, model);
     }
 
     /** Takes in what was sent, if anything was, and shows what comes of it. */
@@ -182,28 +177,22 @@ class GleanController {
         }
         try {
             Gleaner.Result result = glean(id, form.read());
-            int known = 0;
-            int dropped = 0;
-            List<Row> rows = new ArrayList<>();
-            for (Gleaner.Phrase phrase : result.phrases()) {
-                Optional<Integer> keyword = board.keywords().find(phrase.text());
-                Optional<Standing> standing = keyword.map(board.standings()::of);
-                known += keyword.isPresent() ? 1 : 0;
-                dropped += standing.equals(Optional.of(Standing.DROPPED)) ? 1 : 0;
-                if (rows.size() < SHOWN && (!form.onlyNew() || keyword.isEmpty())) {
-                    rows.add(row(phrase, standing));
-                }
-            }
-            int all = result.phrases().size();
+            List<String> texts =
+                    result.phrases().stream().map(Gleaner.Phrase::text).toList();
+            Known known = Known.of(board, texts);
+            List<Row> rows = result.phrases().stream()
+                    .map(phrase -> row(phrase, KnownHere.standing(board, phrase.text())))
+                    .filter(row -> !form.onlyNew() || row.standing().equals(KnownHere.NEW))
+                    .limit(SHOWN)
+                    .toList();
             List<String> told = new ArrayList<>(problems);
             told.addAll(result.problems());
             return new Gleanings(
-                    Show.count(all, "phrase", "phrases") + " of " + Show.count(result.pages(), "page", "pages") + ": "
-                            + Show.count((long) all - known) + " new, " + Show.count(known) + " known"
-                            + (dropped > 0 ? ", " + Show.count(dropped) + " of them dropped" : "") + ".",
+                    Show.count(texts.size(), "phrase", "phrases") + " of " + Show.count(result.pages(), "page", "pages")
+                            + ": " + KnownHere.told(known) + ".",
                     told,
                     rows,
-                    (form.onlyNew() ? all - known : all) > rows.size());
+                    (form.onlyNew() ? known.fresh() : known.all()) > rows.size());
         } catch (Refusal refused) {
             List<String> told = new ArrayList<>(problems);
             told.add(refused.getMessage() + ".");
@@ -211,7 +200,7 @@ class GleanController {
         }
     }
 
-    private static Row row(Gleaner.Phrase phrase, Optional<Standing> standing) {
+    private static Row row(Gleaner.Phrase phrase, String standing) {
         return new Row(
                 phrase.text(),
                 Show.count(phrase.weight()),
@@ -221,7 +210,7 @@ class GleanController {
                         .limit(PAGES_SHOWN)
                         .map(page -> page.getKey() + " " + page.getValue())
                         .collect(Collectors.joining("; ")),
-                standing.map(Standing::label).orElse("new"));
+                standing);
     }
 
     private Gleaner.Result glean(long id, Gleaning wanted) {
@@ -239,7 +228,7 @@ class GleanController {
         Board board = frames.open(id).snapshot().board();
         List<Gleaner.Phrase> phrases = result.phrases().stream()
                 .filter(phrase ->
-                        !form.onlyNew() || board.keywords().find(phrase.text()).isEmpty())
+                        !form.onlyNew() || Known.standing(board, phrase.text()).isEmpty())
                 .toList();
         if (phrases.isEmpty()) {
             throw new Refusal("No phrase is left");

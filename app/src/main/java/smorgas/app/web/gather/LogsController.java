@@ -59,10 +59,12 @@ class LogsController {
     @GetMapping("/projects/{id}/logs")
     String page(@PathVariable long id, @RequestParam(defaultValue = "0") long again, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
-        LogsForm form = snapshot.board().recipe().gathering().baskets().stream()
-                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Logged)
-                .findFirst()
-                .map(basket -> LogsForm.of(((Asked.Logged) basket.asked()).reading(), basket.name()))
+        LogsForm form = snapshot.board()
+                .recipe()
+                .gathering()
+                .find(again)
+                .flatMap(basket ->
+                        basket.asked(Asked.Logged.class).map(asked -> LogsForm.of(asked.reading(), basket.name())))
                 .orElse(LogsForm.of(LogReading.USUAL, ""));
         Shown.in(model, new LogsPage(form));
         frames.frame(model, id, snapshot, Step.GATHER);

@@ -24,16 +24,15 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
+import smorgas.core.board.Known;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Pairing;
-import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.Pairs;
 import smorgas.core.text.Refusal;
-import smorgas.core.text.Tidy;
 
 /** Pairing: columns of words multiplied, told while one types, and made a basket, a list of the pantry, or lines to copy. */
 @Controller
@@ -83,10 +82,11 @@ class PairingController {
         Board board = snapshot.board();
         List<String> words = from.isEmpty() ? List.of() : wordsFrom.words(board, from, id, tab);
         String group = from.startsWith("group:") ? from.substring("group:".length()) : "";
-        PairingForm form = board.recipe().gathering().baskets().stream()
-                .filter(basket -> basket.basket() == again && basket.asked() instanceof Asked.Paired)
-                .findFirst()
-                .map(basket -> PairingForm.of(((Asked.Paired) basket.asked()).pairing(), basket.name()))
+        PairingForm form = board.recipe()
+                .gathering()
+                .find(again)
+                .flatMap(basket ->
+                        basket.asked(Asked.Paired.class).map(asked -> PairingForm.of(asked.pairing(), basket.name())))
                 .orElseGet(() -> PairingForm.of(List.of(words), "", group));
         return shown(id, snapshot, form, Set.of(), tab, model);
     }
@@ -154,27 +154,12 @@ class PairingController {
                     few
                             ? Show.count(all.size(), "phrase", "phrases")
                             : String.format(Locale.ENGLISH, "%,d phrases", count),
-                    few ? known(board, all) : "",
+                    few ? KnownHere.told(Known.of(board, all)) : "",
                     samples,
                     few ? String.join("\n", lines(all, types)) : "");
         } catch (Refusal refused) {
             return new Outcomes(refused.getMessage(), "", "", List.of(), "");
         }
-    }
-
-    /** What the project knows of them. */
-    private static String known(Board board, Collection<String> phrases) {
-        int known = 0;
-        int dropped = 0;
-        for (String phrase : phrases) {
-            var keyword = board.keywords().find(Tidy.of(phrase));
-            if (keyword.isPresent()) {
-                known++;
-                dropped += board.standings().of(keyword.get()) == Standing.DROPPED ? 1 : 0;
-            }
-        }
-        return Show.count(phrases.size() - (long) known) + " new, " + Show.count(known) + " known"
-                + (dropped > 0 ? ", " + Show.count(dropped) + " of them dropped" : "");
     }
 
     private static List<String> lines(Collection<String> phrases, Set<MatchType> types) {
