@@ -15,6 +15,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import smorgas.core.source.PageSource;
+import smorgas.core.source.Planner;
 import smorgas.core.source.Source;
 
 /** The stand-ins there are, and what they know. */
@@ -35,6 +36,11 @@ class StandIns {
     @Bean
     Source quillfen() {
         return new Suggester("Quillfen (simulated)", SLOW_MILLIS, corpus(1));
+    }
+
+    @Bean
+    Planner tollbeck() {
+        return new FigureStandIn();
     }
 
     @Bean

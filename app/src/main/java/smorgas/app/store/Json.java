@@ -64,7 +64,8 @@ public final class Json {
         @JsonSubTypes.Type(value = Asked.Logged.class, name = "log"),
         @JsonSubTypes.Type(value = Asked.Foraged.class, name = "foraging"),
         @JsonSubTypes.Type(value = Asked.Gleaned.class, name = "gleaning"),
-        @JsonSubTypes.Type(value = Asked.Thought.class, name = "brainstorm")
+        @JsonSubTypes.Type(value = Asked.Thought.class, name = "brainstorm"),
+        @JsonSubTypes.Type(value = Asked.Estimated.class, name = "estimates")
     })
     private interface AskedNames {}
 

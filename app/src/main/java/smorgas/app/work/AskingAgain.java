@@ -51,18 +51,32 @@ public class AskingAgain {
      * @throws Refusal if nothing was left
      */
     public Errand rest(OpenProject project, GatheredBasket basket) {
-        if (!(basket.state().asked() instanceof Asked.Foraged asked)
-                || asked.left().isEmpty()) {
-            throw new Refusal("All of it was asked");
-        }
-        List<String> known = IntStream.range(0, basket.lines().size())
-                .mapToObj(row -> Tidy.of(basket.lines().text(row)))
-                .toList();
         return errands.send(
                 project,
                 basket.name(),
                 new Errand.Purpose.Rest(project.snapshot().first(basket.id())),
-                sources.foraging(asked.foraging(), asked.left(), known));
+                rest(basket));
+    }
+
+    private Errand.Work rest(GatheredBasket basket) {
+        return switch (basket.state().asked()) {
+            case Asked.Foraged asked ->
+                sources.foraging(
+                        asked.foraging(),
+                        some(asked.left()),
+                        IntStream.range(0, basket.lines().size())
+                                .mapToObj(row -> Tidy.of(basket.lines().text(row)))
+                                .toList());
+            case Asked.Estimated asked -> sources.estimating(asked.estimation(), some(asked.left()));
+            default -> throw new Refusal("Nothing of it was left");
+        };
+    }
+
+    private static <T> List<T> some(List<T> left) {
+        if (left.isEmpty()) {
+            throw new Refusal("All of it was asked");
+        }
+        return left;
     }
 
     /**
@@ -87,6 +101,7 @@ public class AskingAgain {
         return switch (asked) {
             case Asked.Foraged foraged -> sources.foraging(foraged.foraging(), List.of(), List.of());
             case Asked.Gleaned gleaned -> pages.gleaning(gleaned.gleaning());
+            case Asked.Estimated estimated -> throw new Refusal("Ask for those that lack figures now");
             case Asked.Nothing none -> throw new Refusal("No tool has made it");
             case Asked.Paired paired -> throw new Refusal("Word lists multiplied come to the same again");
             case Asked.Thought thought -> throw new Refusal("The same texts come to the same again");

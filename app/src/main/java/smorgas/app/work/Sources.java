@@ -8,24 +8,52 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Estimation;
 import smorgas.core.recipe.Foraging;
+import smorgas.core.source.Estimator;
 import smorgas.core.source.Forager;
+import smorgas.core.source.Pauses;
+import smorgas.core.source.Planner;
 import smorgas.core.source.Source;
 import smorgas.core.text.Refusal;
 
-/** The services outside that can be asked for suggestions, and what asks them. */
+/** The services outside that can be asked for suggestions and figures, and what asks them. */
 @Component
 public class Sources {
 
     private final List<Source> sources;
+    private final List<Planner> planners;
 
     @Autowired
-    Sources(ObjectProvider<Source> sources) {
-        this(sources.orderedStream().toList());
+    Sources(ObjectProvider<Source> sources, ObjectProvider<Planner> planners) {
+        this(sources.orderedStream().toList(), planners.orderedStream().toList());
     }
 
-    Sources(List<Source> sources) {
+    Sources(List<Source> sources, List<Planner> planners) {
         this.sources = List.copyOf(sources);
+        this.planners = List.copyOf(planners);
+    }
+
+    /** The planners there are; none while nothing is switched on. */
+    public List<Planner> planners() {
+        return planners;
+    }
+
+    /**
+     * What asks a planner for figures.
+     *
+     * @param keywords the tidy texts
+     * @throws Refusal if there is no such planner, or nothing to ask
+     */
+    public Errand.Work estimating(Estimation wanted, List<String> keywords) {
+        Planner planner = planners.stream()
+                .filter(one -> one.name().equals(wanted.planner()))
+                .findFirst()
+                .orElseThrow(() -> new Refusal("There is no planner of the name " + wanted.planner()));
+        if (keywords.isEmpty()) {
+            throw new Refusal("There is no keyword to ask for");
+        }
+        return new Estimate(wanted, planner, keywords);
     }
 
     /** Those there are; none while nothing is switched on. */
@@ -59,7 +87,7 @@ public class Sources {
         Forage(Foraging wanted, List<Source> sources, List<Foraging.Left> left, List<String> known) {
             this.wanted = wanted;
             this.simulated = sources.stream().anyMatch(Source::simulated);
-            this.forager = new Forager(wanted, sources, Forager.Pauses.REAL, stopped::get, left, known);
+            this.forager = new Forager(wanted, sources, Pauses.REAL, stopped::get, left, known);
         }
 
         @Override
@@ -99,6 +127,55 @@ public class Sources {
                     one.fresh(),
                     one.failed() == 0 ? "" : String.format(Locale.ENGLISH, ", %,d without an answer", one.failed()),
                     one.told().isEmpty() ? "" : "; " + one.told());
+        }
+    }
+
+    private static final class Estimate implements Errand.Work {
+        private final AtomicBoolean stopped = new AtomicBoolean();
+        private final Estimation wanted;
+        private final Planner planner;
+        private final Estimator estimator;
+
+        Estimate(Estimation wanted, Planner planner, List<String> keywords) {
+            this.wanted = wanted;
+            this.planner = planner;
+            this.estimator = new Estimator(wanted, planner, keywords, Pauses.REAL, stopped::get);
+        }
+
+        @Override
+        public Errand.Came run() throws InterruptedException {
+            Estimator.Result result = estimator.run();
+            int left = result.left().size();
+            return new Errand.Came(
+                    result.list(),
+                    BasketInfo.Kind.ESTIMATES,
+                    new Asked.Estimated(wanted, planner.simulated(), result.left(), result.failed()),
+                    left == 0
+                            ? ""
+                            : String.format(
+                                    Locale.ENGLISH,
+                                    "%,d %s not answered: go on when you like.",
+                                    left,
+                                    left == 1 ? "keyword was" : "keywords were"));
+        }
+
+        @Override
+        public void stop() {
+            stopped.set(true);
+        }
+
+        @Override
+        public List<String> told() {
+            Estimator.Progress now = estimator.progress();
+            return List.of(String.format(
+                    Locale.ENGLISH,
+                    "%s: %,d of %,d pieces, figures of %,d keywords%s%s",
+                    planner.name(),
+                    now.asked(),
+                    now.of(),
+                    now.found(),
+                    now.failed() == 0 ? "" : String.format(Locale.ENGLISH, ", %,d without an answer", now.failed()),
+                    now.told().isEmpty() ? "" : "; " + now.told()));
         }
     }
 }

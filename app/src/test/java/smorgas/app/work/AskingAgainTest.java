@@ -114,7 +114,7 @@ class AskingAgainTest {
                 project,
                 "Bees",
                 new Errand.Purpose.NewBasket("Bees"),
-                new Sources(List.of(source)).foraging(WANTED, List.of(), List.of()));
+                new Sources(List.of(source), List.of()).foraging(WANTED, List.of(), List.of()));
         assertThat(first.await(10_000)).isTrue();
         basket = first.basket();
         assertThat(texts()).containsExactly("bee numberx");
@@ -132,7 +132,7 @@ class AskingAgainTest {
         again = new AskingAgain(
                 table,
                 errands,
-                new Sources(List.of(source)),
+                new Sources(List.of(source), List.of()),
                 new Pages(List.of(), false),
                 store.offers(),
                 store.schedules(),
@@ -315,7 +315,7 @@ class AskingAgainTest {
 
     @Test
     void nothingIsAskedTwiceAtATimeNorOfSourcesThatAreNotThere() {
-        assertThatThrownBy(() -> new Sources(List.of()).foraging(WANTED, List.of(), List.of()))
+        assertThatThrownBy(() -> new Sources(List.of(), List.of()).foraging(WANTED, List.of(), List.of()))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("None of the sources is there: growing");
         assertThatThrownBy(() -> again.rest(project, basket())).hasMessageContaining("All of it was asked");

@@ -49,6 +49,7 @@ public final class Facts {
                     Computed.RETURN -> board.recipe().valuing().assumes();
             case Computed.PROMISE, Computed.PROMISE_SCORE ->
                 board.recipe().valuing().promise().asks();
+            case Computed.SIMULATED -> keywords.simulated();
             case Computed.NOTE -> !board.recipe().notes().keywords().isEmpty();
             case Computed other -> true;
         };
@@ -131,6 +132,9 @@ public final class Facts {
                 Map<Integer, Set<String>> noted = notes();
                 yield keyword -> List.copyOf(noted.getOrDefault(keyword, Set.of()));
             }
+            case Computed.SIMULATED ->
+                keyword ->
+                        keywords.simulated(keyword).stream().map(Figure::word).toList();
             case Computed.GROUP -> this::group;
             case Computed other -> throw new IllegalArgumentException("no texts: " + other);
             case Figure figure -> throw new IllegalArgumentException("no texts: " + figure);

@@ -28,6 +28,8 @@ public enum Computed implements Fact {
     PROMISE("Promise", false, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** From 0 to 100. */
     PROMISE_SCORE("Promise score", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
+    /** Which of its figures a stand-in for a service has made up. */
+    SIMULATED("Simulated", false, Since.FOLDED, false, Use.COLUMN, Use.EXPORT),
     /** What a hand has written down beside it. */
     NOTE("Note", false, Since.JUDGED, true, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** As ad platforms count them: what stands between spaces. */

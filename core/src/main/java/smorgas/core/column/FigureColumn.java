@@ -1,6 +1,8 @@
 package smorgas.core.column;
 
 import java.util.Arrays;
+import java.util.BitSet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One figure for each of many rows, as a range from low to high (both inclusive; equal for a plain number), in parts of
@@ -12,10 +14,39 @@ public final class FigureColumn implements Numbers {
 
     private final long[] low;
     private final long[] high;
+    /** The rows that a stand-in has made up; null if none. */
+    private final @Nullable BitSet simulated;
 
-    private FigureColumn(long[] low, long[] high) {
+    private FigureColumn(long[] low, long[] high, @Nullable BitSet simulated) {
         this.low = low;
         this.high = high;
+        this.simulated = simulated;
+    }
+
+    /**
+     * The same, with made-up figures in some rows.
+     *
+     * @param with of as many rows
+     * @param rows those that get what the other has, and are marked where it has anything
+     */
+    public FigureColumn simulated(FigureColumn with, BitSet rows) {
+        Builder builder = Builder.ofSize(size());
+        BitSet marked = new BitSet();
+        for (int row = 0; row < size(); row++) {
+            boolean made = rows.get(row) && with.known(row);
+            FigureColumn of = made ? with : this;
+            if (of.known(row)) {
+                builder.set(row, of.low(row), of.high(row));
+            }
+            marked.set(row, made);
+        }
+        FigureColumn filled = builder.seal();
+        return new FigureColumn(filled.low, filled.high, marked);
+    }
+
+    @Override
+    public boolean simulated(int row) {
+        return simulated != null && simulated.get(row);
     }
 
     public int size() {
@@ -106,7 +137,7 @@ public final class FigureColumn implements Numbers {
         public FigureColumn seal() {
             boolean ranges = high != low;
             long[] sealedLow = Arrays.copyOf(low, size);
-            return new FigureColumn(sealedLow, ranges ? Arrays.copyOf(high, size) : sealedLow);
+            return new FigureColumn(sealedLow, ranges ? Arrays.copyOf(high, size) : sealedLow, null);
         }
     }
 }

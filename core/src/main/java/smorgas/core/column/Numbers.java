@@ -18,6 +18,11 @@ public interface Numbers {
         return known(row) ? low(row) + high(row) : FigureColumn.UNKNOWN;
     }
 
+    /** Whether nobody has measured it: a stand-in for a service made it up, or it follows from such a number. */
+    default boolean simulated(int row) {
+        return false;
+    }
+
     /** Numbers that every row has, or {@link FigureColumn#UNKNOWN}. */
     static Numbers of(IntToLongFunction number) {
         return new Numbers() {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Predicate;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Merge;
@@ -40,7 +41,19 @@ final class FamilyMerger {
     }
 
     /** What is known of each line. */
-    record Input(List<Lines> baskets, int[] starts, int[] keywordOfLine, int[] spellingOfLine, int[] leads) {}
+    record Input(List<Lines> baskets, int[] starts, int[] keywordOfLine, int[] spellingOfLine, int[] leads) {
+        /** The same, of which only some baskets tell figures. */
+        Input ofThose(Predicate<Lines> telling) {
+            return new Input(
+                    baskets.stream()
+                            .map(lines -> telling.test(lines) ? lines : lines.withoutFigures())
+                            .toList(),
+                    starts,
+                    keywordOfLine,
+                    spellingOfLine,
+                    leads);
+        }
+    }
 
     /** The merged columns of all families that are not added up; what is, and what stands alone, is left to the others. */
     static Map<Figure, FigureColumn> merged(Input input, Map<Figure, Merge> merges) {

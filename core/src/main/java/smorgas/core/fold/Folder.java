@@ -19,6 +19,16 @@ public final class Folder {
 
     private Folder() {}
 
+    private static Map<Figure, FigureColumn> figures(
+            FamilyMerger.Input input, Map<Figure, Merge> merges, boolean families) {
+        Map<Figure, FigureColumn> columns = new EnumMap<>(FigureMerger.merged(
+                input.baskets(), input.starts(), input.keywordOfLine(), input.leads().length, merges));
+        if (families) {
+            columns.putAll(FamilyMerger.merged(input, merges));
+        }
+        return columns;
+    }
+
     /** The keywords of these baskets, folded and merged as an English project does at first. */
     public static Keywords fold(List<Lines> baskets) {
         Recipe first = Recipe.empty("en");
@@ -46,19 +56,15 @@ public final class Folder {
         }
         // Words depend on the texts, figures on the lines: neither on the other.
         var merged = CompletableFuture.supplyAsync(() -> {
-            Map<Figure, FigureColumn> columns = new EnumMap<>(FigureMerger.merged(
-                    spellings.baskets(), spellings.starts(), keywordOfLine, merges.size(), figures));
-            if (folding.edition().atLeast(Edition.SECOND)) {
-                columns.putAll(FamilyMerger.merged(
-                        new FamilyMerger.Input(
-                                spellings.baskets(),
-                                spellings.starts(),
-                                keywordOfLine,
-                                spellings.ofLine(),
-                                merges.leads()),
-                        figures));
-            }
-            return columns;
+            FamilyMerger.Input input = new FamilyMerger.Input(
+                    spellings.baskets(), spellings.starts(), keywordOfLine, spellings.ofLine(), merges.leads());
+            boolean families = folding.edition().atLeast(Edition.SECOND);
+            return spellings.baskets().stream().anyMatch(Lines::simulated)
+                    ? MadeUp.beside(
+                            figures(input.ofThose(lines -> !lines.simulated()), figures, families),
+                            figures(input.ofThose(Lines::simulated), figures, families),
+                            merges.size())
+                    : figures(input, figures, families);
         });
         String[] leads = new String[merges.size()];
         TextDictionary vocabulary = new TextDictionary();

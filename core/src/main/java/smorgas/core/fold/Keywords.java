@@ -3,6 +3,7 @@ package smorgas.core.fold;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -405,6 +406,21 @@ public final class Keywords {
     /** The merged column of a figure; empty if no basket has it. */
     public Optional<FigureColumn> figure(Figure figure) {
         return Optional.ofNullable(figures.get(figure));
+    }
+
+    /** Whether a stand-in for a service has made a figure of any keyword up. */
+    public boolean simulated() {
+        return baskets.stream().anyMatch(Lines::simulated);
+    }
+
+    /** The figures of a keyword that a stand-in for a service has made up. */
+    public Set<Figure> simulated(int keyword) {
+        return simulated()
+                ? figures.entrySet().stream()
+                        .filter(figure -> figure.getValue().simulated(keyword))
+                        .map(Map.Entry::getKey)
+                        .collect(Collectors.toCollection(() -> EnumSet.noneOf(Figure.class)))
+                : Set.of();
     }
 
     /** The baskets that were folded, in order. */

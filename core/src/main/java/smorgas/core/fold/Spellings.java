@@ -111,7 +111,10 @@ public final class Spellings {
         int[] lastBasket = new int[texts.size()];
         Arrays.fill(lastBasket, NONE);
         for (int b = 0; b < baskets.size(); b++) {
-            Optional<FigureColumn> column = baskets.get(b).figure(Figure.SEARCHES);
+            // What is made up does not say which spelling leads.
+            Optional<FigureColumn> column = baskets.get(b).simulated()
+                    ? Optional.empty()
+                    : baskets.get(b).figure(Figure.SEARCHES);
             for (int line = starts[b]; line < starts[b + 1]; line++) {
                 int spelling = ofLine[line];
                 if (spelling == NONE) {

@@ -1,5 +1,6 @@
 package smorgas.core.gather;
 
+import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ public final class Lines {
     private final long basket;
     private final BasketInfo info;
     private final boolean brings;
+    private final boolean simulated;
     private final String[] texts;
     private final int[] lineNumbers;
     private final Map<Figure, FigureColumn> figures;
@@ -48,29 +50,68 @@ public final class Lines {
         this.problemCount = problems.count();
         this.setAside = setAside;
         this.brings = true;
+        this.simulated = false;
     }
 
-    private Lines(Lines other, BasketInfo info, boolean brings) {
+    private Lines(Lines other, BasketInfo info, boolean brings, boolean simulated) {
         this.basket = other.basket;
         this.info = info;
         this.texts = other.texts;
         this.lineNumbers = other.lineNumbers;
-        this.figures = other.figures;
+        this.figures = new EnumMap<>(Figure.class);
+        this.figures.putAll(other.figures);
         this.columns = other.columns;
         this.problems = other.problems;
         this.problemCount = other.problemCount;
         this.setAside = other.setAside;
         this.brings = brings;
+        this.simulated = simulated;
+    }
+
+    private Lines(Lines other) {
+        this.basket = other.basket;
+        this.info = other.info;
+        this.texts = other.texts;
+        this.lineNumbers = other.lineNumbers;
+        this.figures = Map.of();
+        this.columns = other.columns;
+        this.problems = other.problems;
+        this.problemCount = other.problemCount;
+        this.setAside = other.setAside;
+        this.brings = other.brings;
+        this.simulated = other.simulated;
     }
 
     /** The same lines of a basket of which something else is written down. */
     public Lines described(BasketInfo written) {
-        return written.equals(info) ? this : new Lines(this, written, brings);
+        return written.equals(info) ? this : new Lines(this, written, brings, simulated);
     }
 
     /** The same lines, which bring keywords or only tell about those that others bring. */
     public Lines bringing(boolean keywords) {
-        return keywords == brings ? this : new Lines(this, info, keywords);
+        return keywords == brings ? this : new Lines(this, info, keywords, simulated);
+    }
+
+    /** The same lines, of which a stand-in for a service has made the figures up, or not. */
+    public Lines simulated(boolean made) {
+        if (made == simulated) {
+            return this;
+        }
+        Lines marked = new Lines(this, info, brings, made);
+        BitSet rows = new BitSet();
+        rows.set(0, made ? texts.length : 0);
+        marked.figures.replaceAll((figure, column) -> column.simulated(column, rows));
+        return marked;
+    }
+
+    /** The same lines, of which nothing is told in figures. */
+    public Lines withoutFigures() {
+        return new Lines(this);
+    }
+
+    /** Whether a stand-in for a service has made their figures up. */
+    public boolean simulated() {
+        return simulated;
     }
 
     /** Whether they bring keywords. */

@@ -44,6 +44,41 @@ public sealed interface Asked {
     /** Phrases were thought up around what somebody wrote, and judged. */
     record Thought(Brainstorm brainstorm) implements Asked {}
 
+    /**
+     * A planner was asked for figures of keywords that had none. The basket only tells about them.
+     *
+     * @param simulated whether the planner only stands in for a service, so that its figures are marked wherever they show
+     * @param left keywords that it was not asked for yet, or did not answer; empty if none
+     * @param failed what no answer came to
+     */
+    record Estimated(Estimation estimation, boolean simulated, List<String> left, List<Foraging.Failed> failed)
+            implements Asked {
+        public Estimated {
+            left = List.copyOf(left);
+            failed = List.copyOf(failed);
+        }
+
+        @Override
+        public boolean brings() {
+            return false;
+        }
+
+        @Override
+        public boolean madeUp() {
+            return simulated;
+        }
+    }
+
+    /** Whether what came brings keywords, rather than only telling about those that others bring. */
+    default boolean brings() {
+        return true;
+    }
+
+    /** Whether its figures are made up, and to be marked wherever they show. */
+    default boolean madeUp() {
+        return false;
+    }
+
     /** Nothing was asked. */
     Asked NOTHING = new Nothing();
 }

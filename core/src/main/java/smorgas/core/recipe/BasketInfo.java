@@ -40,6 +40,8 @@ public record BasketInfo(
         LOG("access log"),
         /** Phrases around what somebody wrote of customers. */
         BRAINSTORM("brainstorm"),
+        /** What a planner that was asked says of keywords. */
+        ESTIMATES("estimated figures"),
         OTHER("other");
 
         private final String label;

@@ -41,7 +41,7 @@ public record Gathering(List<BasketState> baskets) {
                                 Optional.empty(),
                                 added.readAs(),
                                 true,
-                                true));
+                                added.asked().brings()));
             case BasketEntry.BasketRemoved removed -> states.remove(basket);
             case BasketEntry.BasketDescribed described ->
                 states.computeIfPresent(basket, (key, state) -> state.described(described.info()));

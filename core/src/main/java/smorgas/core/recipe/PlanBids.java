@@ -1,5 +1,8 @@
 package smorgas.core.recipe;
 
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Figure;
 import smorgas.core.text.Refusal;
 
 /**
@@ -15,18 +18,25 @@ public record PlanBids(From from, long micros, int percent, long stepMicros, lon
 
     /** What a bid follows from. */
     public enum From {
-        NOTHING("none"),
-        FIXED("the same for all"),
-        LOW_BID("the low bid"),
-        HIGH_BID("the high bid"),
-        CPC("the CPC"),
+        NOTHING("none", null),
+        FIXED("the same for all", null),
+        LOW_BID("the low bid", Figure.LOW_BID),
+        HIGH_BID("the high bid", Figure.HIGH_BID),
+        CPC("the CPC", Figure.CPC),
         /** What a click brings by what is assumed of worth, divided by the wanted return. */
-        WORTH("what a click is worth");
+        WORTH("what a click is worth", null);
 
         private final String label;
+        private final @Nullable Figure figure;
 
-        From(String label) {
+        From(String label, @Nullable Figure figure) {
             this.label = label;
+            this.figure = figure;
+        }
+
+        /** The figure that each keyword has of its own; empty if it is of none. */
+        public Optional<Figure> figure() {
+            return Optional.ofNullable(figure);
         }
 
         public String label() {

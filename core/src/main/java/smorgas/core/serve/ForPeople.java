@@ -74,7 +74,7 @@ final class ForPeople {
             for (List<String> row : PagePlan.rows(what)) {
                 Object[] cells = row.toArray();
                 for (int column = cells.length - PagePlan.NUMBERS; column < cells.length; column++) {
-                    cells[column] = row.get(column).isEmpty() ? "" : Long.valueOf(row.get(column));
+                    cells[column] = number(row.get(column));
                 }
                 sheet.row(cells);
             }
@@ -83,6 +83,11 @@ final class ForPeople {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** A number where it is one; what is made up carries its mark. */
+    private static Object number(String cell) {
+        return cell.matches("\\d+") ? (Object) Long.valueOf(cell) : cell;
     }
 
     private static final class Text extends TextFormat {

@@ -68,10 +68,7 @@ final class PagePlan {
         String main = texts.stream().filter(text -> !asks(text)).findFirst().orElse(texts.getFirst());
         BitSet members = new BitSet();
         texts.stream().map(keywords::find).flatMap(Optional::stream).forEach(members::set);
-        long twice = members.stream()
-                .filter(searches::known)
-                .mapToLong(searches::twiceMiddle)
-                .sum();
+        Searched searched = Searched.of(members, searches);
         return List.of(
                 group.page().orElse(""),
                 new PlanNaming(what.recipe().serving().plan().names().with(smorgas.core.recipe.PlanNames.Letters.TITLE))
@@ -88,8 +85,12 @@ final class PagePlan {
                         .flatMap(keyword -> what.intents().get().lead(keyword))
                         .map(Intent::label)
                         .orElse(""),
-                String.valueOf(twice / 2),
-                worth(members));
+                marked(String.valueOf(searched.sum()), searched.simulated()),
+                marked(worth(members), searched.simulated()));
+    }
+
+    private static String marked(String figure, boolean simulated) {
+        return simulated && !figure.isEmpty() ? "sim. " + figure : figure;
     }
 
     private String worth(BitSet members) {

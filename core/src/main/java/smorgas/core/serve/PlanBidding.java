@@ -3,7 +3,6 @@ package smorgas.core.serve;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.PlanBids;
@@ -21,12 +20,7 @@ final class PlanBidding {
     PlanBidding(PlanBids bids, Keywords keywords, Supplier<Worth> worth) {
         this.bids = bids;
         this.worth = bids.from() == PlanBids.From.WORTH ? worth.get() : null;
-        this.figure = switch (bids.from()) {
-            case LOW_BID -> keywords.numbers(Figure.LOW_BID);
-            case HIGH_BID -> keywords.numbers(Figure.HIGH_BID);
-            case CPC -> keywords.numbers(Figure.CPC);
-            case NOTHING, FIXED, WORTH -> null;
-        };
+        this.figure = bids.from().figure().map(keywords::numbers).orElse(null);
     }
 
     /** The bid that all keywords share, in millionths; 0 if there is none. */
@@ -34,7 +28,7 @@ final class PlanBidding {
         return bids.from() == PlanBids.From.FIXED ? bids.settled(bids.micros()) : 0;
     }
 
-    /** The bid of one keyword by its own figures, in millionths; 0 if it has none. */
+    /** The bid of one keyword by its own figures, in millionths; 0 if it has none, or only one that is made up. */
     long of(int keyword) {
         if (worth != null) {
             OptionalDouble click = worth.clickWorth(keyword);
@@ -42,7 +36,7 @@ final class PlanBidding {
                     ? bids.settled(Math.max(0, Math.round(click.getAsDouble() * PERCENT / bids.percent())))
                     : 0;
         }
-        return figure == null || !figure.known(keyword)
+        return figure == null || !figure.known(keyword) || figure.simulated(keyword)
                 ? 0
                 : bids.settled(Math.round(figure.twiceMiddle(keyword) / 2.0 * bids.percent() / PERCENT));
     }

@@ -4,9 +4,12 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
+import java.util.BitSet;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.dhatim.fastexcel.Workbook;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
@@ -51,6 +54,9 @@ final class PlanWorkbook implements PlanFormat {
             throw new UncheckedIOException(e);
         }
     }
+
+    private static final String SIMULATED = "Simulated";
+    private static final int SIMULATED_WIDTH = 30;
 
     private static void summary(Handover what, Workbook book) throws IOException {
         Plan plan = what.plan();
@@ -98,27 +104,37 @@ final class PlanWorkbook implements PlanFormat {
         Sheet sheet = new Sheet(
                 book,
                 "Ad groups",
-                List.of("Campaign", "Ad group", "Keywords", "Searches", "Max CPC", "Page"),
-                List.of(30, 40, 12, 12, 12, 60));
+                marked(what, List.of("Campaign", "Ad group", "Keywords", "Searches", "Max CPC", "Page"), SIMULATED),
+                marked(what, List.of(30, 40, 12, 12, 12, 60), SIMULATED_WIDTH));
         Numbers searches = what.keywords().numbers(Figure.SEARCHES);
         for (Plan.Campaign campaign : what.plan().campaigns()) {
             for (Plan.AdGroup group : campaign.adGroups()) {
-                long twice = group.keywords().stream()
+                BitSet members = new BitSet();
+                group.keywords().stream()
                         .map(served -> what.keywords().find(served.keyword()))
-                        .flatMap(java.util.Optional::stream)
-                        .filter(searches::known)
-                        .mapToLong(searches::twiceMiddle)
-                        .sum();
-                sheet.row(
-                        campaign.name(),
-                        group.name(),
-                        group.keywords().size(),
-                        twice / 2,
-                        money(group.bid()),
-                        group.page().orElse(""));
+                        .flatMap(Optional::stream)
+                        .forEach(members::set);
+                sheet.row(marked(
+                                what,
+                                List.<Object>of(
+                                        campaign.name(),
+                                        group.name(),
+                                        group.keywords().size(),
+                                        Searched.of(members, searches).sum(),
+                                        money(group.bid()),
+                                        group.page().orElse("")),
+                                Searched.of(members, searches).told())
+                        .toArray());
             }
         }
         sheet.finish();
+    }
+
+    /** A row with one more cell, which tells what of it is made up; as it is where nothing is. */
+    private static <T> List<T> marked(Handover what, List<T> cells, T told) {
+        return what.keywords().simulated()
+                ? Stream.concat(cells.stream(), Stream.of(told)).toList()
+                : cells;
     }
 
     private static Object money(String written) {
@@ -129,12 +145,16 @@ final class PlanWorkbook implements PlanFormat {
         Sheet sheet = new Sheet(
                 book,
                 "Keywords",
-                List.of("Campaign", "Ad group", "Keyword", "Match type", "Searches", "Max CPC", "Page"),
-                List.of(30, 40, 44, 12, 12, 12, 60));
+                marked(
+                        what,
+                        List.of("Campaign", "Ad group", "Keyword", "Match type", "Searches", "Max CPC", "Page"),
+                        SIMULATED),
+                marked(what, List.of(30, 40, 44, 12, 12, 12, 60), SIMULATED_WIDTH));
         Numbers searches = what.keywords().numbers(Figure.SEARCHES);
         var rows = PlanRow.of(what.plan(), EnumSet.of(PlanRow.Kind.KEYWORD)).iterator();
         String before = "";
         Object searched = "";
+        String simulated = "";
         while (rows.hasNext()) {
             PlanRow one = rows.next();
             if (!one.keyword().equals(before)) {
@@ -143,16 +163,24 @@ final class PlanWorkbook implements PlanFormat {
                         .filter(searches::known)
                         .<Object>map(keyword -> searches.twiceMiddle(keyword) / 2)
                         .orElse("");
+                simulated = what.keywords()
+                        .find(one.keyword())
+                        .map(keyword -> Searched.marked(what.keywords(), keyword))
+                        .orElse("");
                 before = one.keyword();
             }
-            sheet.row(
-                    one.campaign(),
-                    one.adGroup(),
-                    one.keyword(),
-                    one.typeInWords(),
-                    searched,
-                    money(one.bid()),
-                    one.page());
+            sheet.row(marked(
+                            what,
+                            List.of(
+                                    one.campaign(),
+                                    one.adGroup(),
+                                    one.keyword(),
+                                    one.typeInWords(),
+                                    searched,
+                                    money(one.bid()),
+                                    one.page()),
+                            simulated)
+                    .toArray());
         }
         sheet.finish();
     }
@@ -189,16 +217,24 @@ final class PlanWorkbook implements PlanFormat {
     }
 
     private static void dropped(Handover what, Workbook book) throws IOException {
-        Sheet sheet = new Sheet(book, "Dropped and why", List.of("Keyword", "Searches", "Why"), List.of(44, 12, 70));
+        Sheet sheet = new Sheet(
+                book,
+                "Dropped and why",
+                marked(what, List.of("Keyword", "Searches", "Why"), SIMULATED),
+                marked(what, List.of(44, 12, 70), SIMULATED_WIDTH));
         Numbers searches = what.keywords().numbers(Figure.SEARCHES);
         int[] gone = IntStream.range(0, what.keywords().size())
                 .filter(keyword -> what.standings().of(keyword) == Standing.DROPPED)
                 .toArray();
         for (int keyword : gone) {
-            sheet.row(
-                    what.keywords().text(keyword),
-                    searches.known(keyword) ? (Object) (searches.twiceMiddle(keyword) / 2) : "",
-                    what.standings().reason(keyword).sentence());
+            sheet.row(marked(
+                            what,
+                            List.of(
+                                    what.keywords().text(keyword),
+                                    searches.known(keyword) ? (Object) (searches.twiceMiddle(keyword) / 2) : "",
+                                    what.standings().reason(keyword).sentence()),
+                            Searched.marked(what.keywords(), keyword))
+                    .toArray());
         }
         for (Plan.HeldBack held : what.plan().heldBack()) {
             sheet.row(held.keyword(), "", "held back: it " + held.why());

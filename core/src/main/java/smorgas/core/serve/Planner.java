@@ -13,6 +13,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.OwnCampaign;
+import smorgas.core.recipe.PlanBids;
 import smorgas.core.recipe.PlanCampaigns;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
@@ -250,6 +251,15 @@ public final class Planner {
         if (units.leftOutGroups() > 0) {
             notes.add(units.leftOutGroups() + (units.leftOutGroups() == 1 ? " group with " : " groups with ")
                     + units.leftOutKeywords() + " keywords left out, as chosen");
+        }
+        PlanBids.From from = recipe.serving().plan().bids().from();
+        long made = from.figure().stream()
+                .flatMap(figure -> keywords.figure(figure).stream())
+                .flatMapToInt(column -> served.stream().filter(column::simulated))
+                .count();
+        if (made > 0) {
+            notes.add("The bids of " + made + (made == 1 ? " keyword are" : " keywords are")
+                    + " held back: they would be made of simulated figures, which nobody has measured");
         }
         Method asked = recipe.grouping().settings().method();
         // Settled groups stay what they are.

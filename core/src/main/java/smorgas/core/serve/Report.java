@@ -57,6 +57,10 @@ final class Report {
             note.lines().filter(line -> !line.isBlank()).forEach(this::say);
         }
         draw(Pictures.flow(what));
+        if (keywords.simulated()) {
+            say(
+                    "Some searches and bids in this are simulated: nobody has measured them. Groups that have some carry \"sim.\", and sums count them in.");
+        }
         gathered();
         sifted();
         groups();
@@ -146,7 +150,7 @@ final class Report {
                 rows.add(List.of(
                         groups.name(group),
                         count(members.length),
-                        count(groups.searches(group)),
+                        (groups.simulated(group) ? "sim. " : "") + count(groups.searches(group)),
                         what.intents()
                                 .get()
                                 .most(members)

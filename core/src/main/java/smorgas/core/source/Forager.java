@@ -11,11 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.ColumnRole;
@@ -30,11 +26,6 @@ import smorgas.core.text.Words;
  */
 public final class Forager {
 
-    private static final int TRIES = 4;
-    /** So many queries in a row without an answer, and a source is not asked any more. */
-    private static final int PATIENCE = 5;
-
-    private static final long FIRST_PAUSE_MILLIS = 250;
     private static final int MOST_ANSWERS = 100;
     private static final int MOST_FOUND = 200_000;
     private static final int MOST_FAILED = 200;
@@ -55,13 +46,6 @@ public final class Forager {
 
     private final Set<String> seen = new HashSet<>();
     private int round;
-
-    /** How long somebody waits before asking again; a test does not. */
-    public interface Pauses {
-        Pauses REAL = Thread::sleep;
-
-        void rest(long millis) throws InterruptedException;
-    }
 
     /**
      * Something that was suggested.
@@ -174,13 +158,12 @@ public final class Forager {
 
     /** Asks until all rounds are over or it is stopped. */
     public Result run() throws InterruptedException {
-        ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor();
-        try {
+        try (Asking asking = new Asking(pauses, stopped)) {
             for (round = 1; round <= wanted.rounds() && !stopped.getAsBoolean(); round++) {
                 begin();
                 List<Future<?>> running = new ArrayList<>();
                 for (Source source : sources) {
-                    running.add(askers.submit(() -> ask(source, askers)));
+                    running.add(asking.beside(() -> ask(source, asking)));
                 }
                 for (Future<?> one : running) {
                     try {
@@ -190,9 +173,6 @@ public final class Forager {
                     }
                 }
             }
-        } finally {
-            // A source that does not even hear that it is not waited for is left behind.
-            askers.shutdownNow();
         }
         return result();
     }
@@ -221,22 +201,22 @@ public final class Forager {
         return fresh;
     }
 
-    private @Nullable Void ask(Source source, ExecutorService askers) throws InterruptedException {
+    private @Nullable Void ask(Source source, Asking asking) throws InterruptedException {
         int inARow = 0;
         for (String query = next(source); query != null; query = next(source)) {
-            Answer answer = answer(source, query, askers);
+            String text = query;
+            Asking.Answer<List<String>> answer = asking.ask(
+                    source.limits(), () -> source.suggest(new Source.Query(text, wanted.language(), wanted.place())));
             if (answer.stopped()) {
                 putBack(source, query);
                 return null;
             }
             inARow = answer.fault().isEmpty() ? 0 : inARow + 1;
-            take(source, query, answer, inARow >= PATIENCE);
-            if (inARow >= PATIENCE) {
+            take(source, query, answer, inARow >= Asking.PATIENCE);
+            if (inARow >= Asking.PATIENCE) {
                 return null;
             }
-            if (source.limits().pauseMillis() > 0) {
-                pauses.rest(source.limits().pauseMillis());
-            }
+            asking.rest(source.limits());
         }
         return null;
     }
@@ -251,37 +231,10 @@ public final class Forager {
         waiting.get(source.name()).addFirst(query);
     }
 
-    private record Answer(List<String> texts, String fault, boolean stopped) {}
-
-    private Answer answer(Source source, String query, ExecutorService askers) throws InterruptedException {
-        String fault = "";
-        for (int attempt = 0; attempt < TRIES; attempt++) {
-            if (attempt > 0) {
-                pauses.rest(FIRST_PAUSE_MILLIS << attempt - 1);
-            }
-            if (stopped.getAsBoolean()) {
-                return new Answer(List.of(), "", true);
-            }
-            Future<List<String>> asked =
-                    askers.submit(() -> source.suggest(new Source.Query(query, wanted.language(), wanted.place())));
-            try {
-                return new Answer(asked.get(source.limits().patienceMillis(), TimeUnit.MILLISECONDS), "", false);
-            } catch (TimeoutException e) {
-                asked.cancel(true);
-                fault = "it did not answer in time";
-            } catch (ExecutionException e) {
-                fault = e.getCause() instanceof Source.Fault known && known.getMessage() != null
-                        ? known.getMessage()
-                        : "it answered nothing that can be understood";
-            }
-        }
-        return new Answer(List.of(), fault, false);
-    }
-
-    private synchronized void take(Source source, String query, Answer answer, boolean givenUp) {
+    private synchronized void take(Source source, String query, Asking.Answer<List<String>> answer, boolean givenUp) {
         int gave = 0;
         int came = 0;
-        for (String text : clean(answer.texts())) {
+        for (String text : clean(answer.came().orElse(List.of()))) {
             gave++;
             came += seen.add(text) ? 1 : 0;
             coming.computeIfAbsent(source.name(), none -> new LinkedHashMap<>())
@@ -306,16 +259,14 @@ public final class Forager {
     }
 
     /** Whatever a source answers: bounded, tidy, each once. */
-    private static Set<String> clean(@Nullable List<String> texts) {
+    private static Set<String> clean(List<String> texts) {
         Set<String> clean = new LinkedHashSet<>();
-        if (texts != null) {
-            texts.stream()
-                    .limit(MOST_ANSWERS)
-                    .filter(text -> text != null && text.length() <= LONGEST)
-                    .map(Tidy::of)
-                    .filter(text -> !text.isEmpty())
-                    .forEach(clean::add);
-        }
+        texts.stream()
+                .limit(MOST_ANSWERS)
+                .filter(text -> text != null && text.length() <= LONGEST)
+                .map(Tidy::of)
+                .filter(text -> !text.isEmpty())
+                .forEach(clean::add);
         return clean;
     }
 

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -164,7 +165,18 @@ public final class Worth {
             public long twiceMiddle(int keyword) {
                 return rounded(2 * at(part, keyword, End.MIDDLE));
             }
+
+            @Override
+            public boolean simulated(int keyword) {
+                return Worth.this.simulated(keyword);
+            }
         };
+    }
+
+    /** Whether a figure that it follows from is made up. */
+    private boolean simulated(int keyword) {
+        return Stream.of(searches, cpc, lowBid, highBid)
+                .anyMatch(column -> column != null && column.simulated(keyword));
     }
 
     private static long rounded(double parts) {

@@ -25,6 +25,7 @@ public record Frame(
         long version,
         Band band,
         boolean begun,
+        boolean simulated,
         String undo,
         String redo,
         String message,

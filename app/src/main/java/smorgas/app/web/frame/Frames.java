@@ -84,6 +84,7 @@ public class Frames {
                 snapshot.version(),
                 Band.draw("/projects/" + id, snapshot, groups),
                 board.standings().count(Standing.UNDECIDED) < board.keywords().size(),
+                board.keywords().simulated(),
                 sentence(snapshot.history().undoable()),
                 sentence(snapshot.history().redoable()),
                 notice == null ? snapshot.effect() : notice.toString(),

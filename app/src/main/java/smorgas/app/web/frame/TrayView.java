@@ -20,13 +20,19 @@ public record TrayView(long project, List<String> texts, String picked, String s
     public static TrayView of(long project, List<String> texts, Keywords keywords) {
         Optional<FigureColumn> searches = keywords.figure(Figure.SEARCHES);
         long twice = 0;
+        boolean simulated = false;
         for (String text : texts) {
             Optional<Integer> keyword = keywords.find(text);
             if (keyword.isPresent() && searches.isPresent() && searches.get().known(keyword.get())) {
                 twice += searches.get().twiceMiddle(keyword.get());
+                simulated |= searches.get().simulated(keyword.get());
             }
         }
-        return new TrayView(project, texts, Show.count(texts.size(), "keyword", "keywords"), Show.count(twice / 2));
+        return new TrayView(
+                project,
+                texts,
+                Show.count(texts.size(), "keyword", "keywords"),
+                Show.marked(Show.count(twice / 2), simulated));
     }
 
     /** What could be said of them. */

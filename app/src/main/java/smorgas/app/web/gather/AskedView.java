@@ -10,6 +10,7 @@ import smorgas.app.store.Schedules;
 import smorgas.app.web.show.Show;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketState;
+import smorgas.core.recipe.Estimation;
 import smorgas.core.recipe.Foraging;
 
 /**
@@ -45,6 +46,15 @@ record AskedView(
             case Asked.Paired paired -> simple(List.of(), "pairing", "Multiply the same lists again");
             case Asked.Thought thought -> simple(List.of(), "brainstorm", "Think of more around the same texts");
             case Asked.Logged log -> simple(List.of(log.counted().told() + "."), "logs", "Count a log in the same way");
+            case Asked.Estimated estimated ->
+                new AskedView(
+                        told(estimated),
+                        "figures",
+                        "Ask for more figures",
+                        !estimated.left().isEmpty(),
+                        false,
+                        "",
+                        null);
             case Asked.Foraged foraged ->
                 new AskedView(
                         told(foraged),
@@ -96,19 +106,34 @@ record AskedView(
         if (!foraged.left().isEmpty()) {
             told.add(Show.count(foraged.left().size(), "query was", "queries were") + " not asked yet.");
         }
-        if (!foraged.failed().isEmpty()) {
-            told.add("Without an answer: "
-                    + String.join(
-                            "; ",
-                            foraged.failed().stream()
-                                    .limit(FAULTS)
-                                    .map(fault -> "\"" + fault.query() + "\" at " + fault.source() + ", " + fault.why())
-                                    .toList())
-                    + (foraged.failed().size() > FAULTS
-                            ? "; and " + Show.count(foraged.failed().size() - FAULTS) + " more."
-                            : "."));
-        }
+        told.addAll(faults(foraged.failed()));
         return told;
+    }
+
+    private static List<String> told(Asked.Estimated estimated) {
+        Estimation wanted = estimated.estimation();
+        List<String> told = new ArrayList<>(List.of("Asked at " + wanted.planner()
+                + (wanted.place().isEmpty() ? "." : " for " + wanted.place() + ".")
+                + (estimated.simulated() ? " Simulated: nobody has measured these." : "")));
+        if (!estimated.left().isEmpty()) {
+            told.add(Show.count(estimated.left().size(), "keyword was", "keywords were") + " not answered yet.");
+        }
+        told.addAll(faults(estimated.failed()));
+        return told;
+    }
+
+    private static List<String> faults(List<Foraging.Failed> failed) {
+        return failed.isEmpty()
+                ? List.of()
+                : List.of("Without an answer: "
+                        + String.join(
+                                "; ",
+                                failed.stream()
+                                        .limit(FAULTS)
+                                        .map(fault ->
+                                                "\"" + fault.query() + "\" at " + fault.source() + ", " + fault.why())
+                                        .toList())
+                        + (failed.size() > FAULTS ? "; and " + Show.count(failed.size() - FAULTS) + " more." : "."));
     }
 
     private static Waiting waiting(Offers.Offer offer) {

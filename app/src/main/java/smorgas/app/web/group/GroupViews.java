@@ -298,7 +298,7 @@ final class GroupViews {
                 Show.count(kept[group]),
                 Show.count(groups.keywords(group) - kept[group]),
                 Show.count(dropped(group)),
-                Show.count(groups.searches(group)),
+                Show.marked(Show.count(groups.searches(group)), groups.simulated(group)),
                 worths() ? Show.whole(worth()[group], worth()[group]) : "",
                 Show.money(groups.bid(group)),
                 grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",

@@ -104,7 +104,9 @@ final class MapHtml {
                     groups.grouping().key(group),
                     query.opening(groups.grouping().key(group)),
                     groups.name(group),
-                    facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
+                    facts(groups.keywords(group), groups.searches(group))
+                            + (groups.simulated(group) ? ", some of them simulated" : "")
+                            + (told.isEmpty() ? "" : ", " + told),
                     first,
                     true,
                     size(size.group().applyAsDouble(group)));

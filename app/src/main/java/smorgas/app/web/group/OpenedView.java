@@ -111,7 +111,9 @@ final class OpenedView {
                         is ? groups.name(group) : "",
                         is ? views.kind(group) : "",
                         Show.count(inOrder.length, "keyword", "keywords"),
-                        Show.count(is ? groups.searches(group) : groups.leftoverSearches()),
+                        is
+                                ? Show.marked(Show.count(groups.searches(group)), groups.simulated(group))
+                                : Show.count(groups.leftoverSearches()),
                         is ? Show.money(groups.bid(group)) : "",
                         is && grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
                         is

@@ -146,8 +146,15 @@ class PiecesController {
                         .flatMap(text -> types.stream().map(type -> type.written(text)))
                         .toList();
             case FIGURES ->
-                texts.stream().map(text -> text + "\t" + searches(board, text)).toList();
+                texts.stream()
+                        .map(text -> text + "\t" + searches(board, text) + made(board, text))
+                        .toList();
         };
+    }
+
+    private static String made(Board board, String text) {
+        var searches = board.keywords().numbers(Figure.SEARCHES);
+        return board.keywords().find(text).filter(searches::simulated).isPresent() ? "\tsimulated" : "";
     }
 
     private static String searches(Board board, String text) {

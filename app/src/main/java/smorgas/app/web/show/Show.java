@@ -71,13 +71,18 @@ public final class Show {
             return "";
         }
         if (fact == Figure.COMPETITION && numbers.low(row) != numbers.high(row)) {
-            return word(numbers.high(row));
+            return marked(word(numbers.high(row)), numbers.simulated(row));
         }
         long scale = fact.scale();
         boolean worked = fact instanceof Computed && scale > 1;
         String low = worked ? hundredths(numbers.low(row)) : part(numbers.low(row), scale);
         String high = worked ? hundredths(numbers.high(row)) : part(numbers.high(row), scale);
-        return low.equals(high) ? low : low + "\u2013" + high;
+        return marked(low.equals(high) ? low : low + "\u2013" + high, numbers.simulated(row));
+    }
+
+    /** A figure as it is written, with the mark of those that a stand-in has made up. */
+    public static String marked(String figure, boolean simulated) {
+        return simulated ? "sim. " + figure : figure;
     }
 
     /** An amount in hundredths: with both decimals below a hundred, where they tell something. */

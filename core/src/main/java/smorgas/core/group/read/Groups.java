@@ -168,6 +168,11 @@ public final class Groups {
                 .orElse(0L);
     }
 
+    /** Whether the searches of some of its keywords are made up. */
+    public boolean simulated(int group) {
+        return column.isPresent() && IntStream.of(grouping.members().row(group)).anyMatch(column.get()::simulated);
+    }
+
     public long leftoverSearches() {
         return leftoverSearches;
     }

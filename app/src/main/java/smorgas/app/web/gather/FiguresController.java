@@ -1,0 +1,161 @@
+package smorgas.app.web.gather;
+
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Fields;
+import smorgas.app.web.show.Language;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Errand;
+import smorgas.app.work.Errands;
+import smorgas.app.work.Snapshot;
+import smorgas.app.work.Sources;
+import smorgas.core.board.Board;
+import smorgas.core.board.Lacking;
+import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.Estimation;
+import smorgas.core.source.Estimator;
+import smorgas.core.source.Planner;
+import smorgas.core.text.Refusal;
+
+/** Figures of keywords that lack them, asked of a planner: told before they are asked for, asked for in the background. */
+@Controller
+class FiguresController {
+
+    private static final int SAMPLES = 12;
+    private static final String NAME = "Estimated figures";
+
+    private final Frames frames;
+    private final Sources sources;
+    private final Errands errands;
+    private final WordsFrom wordsFrom;
+
+    FiguresController(Frames frames, Sources sources, Errands errands, WordsFrom wordsFrom) {
+        this.frames = frames;
+        this.sources = sources;
+        this.errands = errands;
+        this.wordsFrom = wordsFrom;
+    }
+
+    /** The form, and what it comes to. */
+    record FiguresPage(
+            FiguresForm form,
+            List<String> planners,
+            List<Language> languages,
+            List<WordsFrom.Place> places,
+            Lacks lacks,
+            ErrandsView errands) {}
+
+    /** Of how many keywords figures would be asked, and the first of them. */
+    record Lacks(String told, List<String> samples) {}
+
+    /** These alone. */
+    record Preview(Lacks lacks) {}
+
+    @GetMapping("/projects/{id}/figures")
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") long again,
+            @RequestParam(defaultValue = "") String from,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        FiguresForm form = snapshot.board()
+                .recipe()
+                .gathering()
+                .find(again)
+                .flatMap(basket -> basket.asked(Asked.Estimated.class)
+                        .map(asked -> FiguresForm.of(asked.estimation(), basket.name())))
+                .orElseGet(() -> new FiguresForm(
+                        from,
+                        names().stream().findFirst().orElse(""),
+                        frames.project(id).language(),
+                        "",
+                        ""));
+        Shown.in(
+                model,
+                new FiguresPage(
+                        form,
+                        names(),
+                        Language.ALL,
+                        wordsFrom.places(snapshot.board(), id, tab),
+                        lacks(form, keywords(snapshot.board(), form, id, tab)),
+                        ErrandsView.of(errands, id)));
+        frames.frame(model, id, snapshot, Step.GATHER);
+        return "gather/figures";
+    }
+
+    @PostMapping("/projects/{id}/figures/preview")
+    String preview(
+            @PathVariable long id,
+            @RequestParam MultiValueMap<String, String> fields,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        FiguresForm form = FiguresForm.of(new Fields(fields));
+        Shown.in(
+                model,
+                new Preview(lacks(form, keywords(frames.open(id).snapshot().board(), form, id, tab))));
+        return "gather/figures :: lacks";
+    }
+
+    @PostMapping("/projects/{id}/figures/start")
+    String start(
+            @PathVariable long id,
+            @RequestParam MultiValueMap<String, String> fields,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            RedirectAttributes redirect) {
+        FiguresForm form = FiguresForm.of(new Fields(fields));
+        try {
+            String name = Made.name(form.name(), NAME);
+            errands.send(
+                    frames.open(id),
+                    name,
+                    new Errand.Purpose.NewBasket(name),
+                    sources.estimating(
+                            form.read(), keywords(frames.open(id).snapshot().board(), form, id, tab)));
+        } catch (Refusal refused) {
+            redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
+        }
+        return "redirect:/projects/" + id + "/figures";
+    }
+
+    private List<String> keywords(Board board, FiguresForm form, long id, String tab) {
+        return form.from().isEmpty()
+                ? Lacking.of(board)
+                : Lacking.among(board, wordsFrom.words(board, form.from(), id, tab));
+    }
+
+    private Lacks lacks(FiguresForm form, List<String> keywords) {
+        if (keywords.isEmpty()) {
+            return new Lacks("None of them lacks searches or bids.", List.of());
+        }
+        int most = sources.planners().stream()
+                .filter(planner -> planner.name().equals(form.planner()))
+                .mapToInt(Planner::most)
+                .findFirst()
+                .orElse(keywords.size());
+        int pieces = Estimator.pieces(keywords, most).size();
+        return new Lacks(
+                Show.count(keywords.size(), "keyword lacks", "keywords lack")
+                        + " searches or bids: they are asked for in " + Show.count(pieces, "piece", "pieces")
+                        + " of " + Show.count(Math.min(most, keywords.size())) + " at most."
+                        + (keywords.size() > Estimation.MOST
+                                ? " At once it is the first " + Show.count(Estimation.MOST) + "."
+                                : ""),
+                keywords.stream().limit(SAMPLES).toList());
+    }
+
+    private List<String> names() {
+        return sources.planners().stream().map(Planner::name).toList();
+    }
+}
