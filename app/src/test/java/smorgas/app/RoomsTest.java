@@ -79,7 +79,7 @@ class RoomsTest {
             Map.entry("app.fetch", Set.of("core")),
             Map.entry("app.work", Set.of("core", "app.store", "app.fetch", "meaning.model")),
             Map.entry("app.web", Set.of("core", "app.store", "app.work", "app.demo")),
-            Map.entry("app.batch", Set.of("core", "app.store", "meaning.model")),
+            Map.entry("app.batch", Set.of("core", "app.store", "app.standin", "meaning.model")),
             Map.entry("app.demo", Set.of("core", "app.store", "app.work")),
             Map.entry("app.config", Set.of("core", "app.store")));
 

@@ -12,28 +12,34 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
+import smorgas.app.standin.StandIns;
 import smorgas.core.gather.Packed;
 import smorgas.core.recipe.Brainstorm;
+import smorgas.core.recipe.Foraging;
 import smorgas.core.recipe.Gleaning;
 import smorgas.core.recipe.LogReading;
 import smorgas.core.recipe.Pairing;
+import smorgas.core.source.Forager;
 import smorgas.core.source.Gleaner;
 import smorgas.core.source.Ideas;
 import smorgas.core.source.LogTerms;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.Pairs;
+import smorgas.core.source.Pauses;
+import smorgas.core.source.Source;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.WordLists;
 
 /** Lists that our own tools make, as CSV files for {@code batch --in} or anything else. */
 @Command(
         name = "make",
-        description = "Makes a list by pairing, out of logs, pages or sentences.",
+        description = "Makes a list by pairing, out of logs, pages or sentences, or of suggestions.",
         subcommands = {
             MakeCommand.OfPairs.class,
             MakeCommand.OfLogs.class,
             MakeCommand.OfPages.class,
-            MakeCommand.OfIdeas.class
+            MakeCommand.OfIdeas.class,
+            MakeCommand.OfSuggestions.class
         })
 public final class MakeCommand implements Callable<Integer> {
 
@@ -42,7 +48,7 @@ public final class MakeCommand implements Callable<Integer> {
     /** Without a tool there is nothing to make. */
     @Override
     public Integer call() {
-        System.err.println("smorgas: make what? There are pairs, logs, pages, ideas");
+        System.err.println("smorgas: make what? There are pairs, logs, pages, ideas, suggestions");
         return 2;
     }
 
@@ -193,6 +199,59 @@ public final class MakeCommand implements Callable<Integer> {
             Gleaner.Result result = gleaner.result();
             result.problems().forEach(System.err::println);
             return result.list();
+        }
+    }
+
+    /** Suggestions for seeds. */
+    @Command(
+            name = "suggestions",
+            description = "Asks for suggestions around seeds, alone and with every letter behind.")
+    static final class OfSuggestions extends Tool {
+
+        @Option(
+                names = "--standins",
+                description = "Asks the simulated sources that ship, whose names stand beside what they say.")
+        private boolean standIns;
+
+        @Option(names = "--in", required = true, paramLabel = "FILE", description = "Seeds, one a line.")
+        private Path in = Path.of("seeds.txt");
+
+        @Option(names = "--place", paramLabel = "PLACE", defaultValue = "", description = "A country or region.")
+        private String place = "";
+
+        @Option(
+                names = "--rounds",
+                paramLabel = "N",
+                defaultValue = "1",
+                description = "What came new in one is asked in the next (1).")
+        private int rounds = 1;
+
+        @Override
+        MadeList list() throws IOException {
+            List<Source> sources = standIns ? StandIns.sources() : List.of();
+            if (sources.isEmpty()) {
+                throw new Refusal("There is nobody to ask: --standins switches simulated sources on");
+            }
+            Foraging wanted = new Foraging(
+                    Files.readAllLines(in),
+                    EnumSet.of(Foraging.Around.ALONE, Foraging.Around.LETTERS_BEHIND),
+                    Foraging.ALPHABET,
+                    List.of(),
+                    rounds,
+                    Foraging.USUAL,
+                    sources.stream().map(Source::name).toList(),
+                    language(),
+                    place);
+            try {
+                Forager.Result result = new Forager(wanted, sources, Pauses.REAL, () -> false).run();
+                result.failed()
+                        .forEach(one -> System.err.println(
+                                "\"" + one.query() + "\" at " + one.source() + ": " + one.why() + "."));
+                return result.list();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new Refusal("It was ended");
+            }
         }
     }
 

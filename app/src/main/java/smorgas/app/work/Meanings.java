@@ -7,8 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -34,6 +38,8 @@ public class Meanings implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Meanings.class);
 
     private static final int PART = 256;
+    private static final int FEW = 500;
+    private static final long PATIENCE_MILLIS = 2_000;
 
     /** How far it is. */
     public sealed interface State {}
@@ -90,6 +96,35 @@ public class Meanings implements DisposableBean {
             byte[] packed = known.get(text);
             return packed == null ? null : PackedVector.unpack(packed);
         };
+    }
+
+    /**
+     * Finds out what a few texts mean that are no keywords, and waits for it a moment; what is not known by then stays unknown.
+     *
+     * @param texts tidy; of more than {@value #FEW} the first
+     */
+    public void learn(OpenProject project, List<String> texts) {
+        if (!on || !MeaningModel.knows(project.language()) || !broken.isEmpty()) {
+            return;
+        }
+        List<String> missing = texts.stream()
+                .distinct()
+                .filter(text -> !known.containsKey(text))
+                .limit(FEW)
+                .toList();
+        Future<?> found = worker.submit(() -> {
+            known.putAll(find(missing));
+            return null;
+        });
+        try {
+            found.get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } catch (TimeoutException e) {
+            // It is done when the worker comes to it, and known the next time.
+        } catch (ExecutionException e) {
+            LOG.warn("what some texts mean was not found out", e.getCause());
+        }
     }
 
     /** How far it is with a project's keywords. */

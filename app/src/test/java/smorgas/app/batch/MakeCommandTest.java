@@ -78,6 +78,18 @@ class MakeCommandTest {
     }
 
     @Test
+    void suggestionsAreAskedOfStandInsOnlyIfThatIsSaid() throws IOException {
+        Path seeds = file("seeds.txt", "queen cage\n");
+        Path out = folder.resolve("suggestions.csv");
+        assertThat(run("suggestions", "--in", seeds, "--out", out)).isEqualTo(2);
+        assertThat(run("suggestions", "--in", seeds, "--standins", "--out", out))
+                .isZero();
+        assertThat(lines("suggestions.csv"))
+                .hasSizeGreaterThan(5)
+                .anyMatch(line -> line.startsWith("queen cage") && line.contains("(simulated)"));
+    }
+
+    @Test
     void noSpreadsheetRunsWhatLeaves() throws IOException {
         assertThat(run(
                         "pairs",

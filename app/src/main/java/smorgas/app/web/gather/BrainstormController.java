@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Show;
@@ -31,6 +33,7 @@ import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.Brainstorm;
 import smorgas.core.recipe.Brainstorm.Form;
+import smorgas.core.recipe.WordList;
 import smorgas.core.source.Ideas;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.NearWords;
@@ -45,8 +48,10 @@ class BrainstormController {
 
     private final Frames frames;
     private final Meanings meanings;
+    private final Pantry pantry;
 
-    BrainstormController(Frames frames, Meanings meanings) {
+    BrainstormController(Frames frames, Meanings meanings, Pantry pantry) {
+        this.pantry = pantry;
         this.frames = frames;
         this.meanings = meanings;
     }
@@ -116,12 +121,38 @@ class BrainstormController {
                                                         .map(Ideas.Idea::text)
                                                         .toList()))
                                         + ".",
-                        said(board, ideas)));
+                        said(frames.open(id), board, ideas)));
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/brainstorm";
     }
 
-    private List<Said> said(Board board, List<Ideas.Idea> ideas) {
+    /** Of the project's words and those of lists that somebody has put into the pantry those near to the things that were found. */
+    private List<String> near(OpenProject project, Board board, List<Ideas.Idea> ideas) {
+        List<String> things = ideas.stream()
+                .filter(idea -> idea.form() == Form.THINGS)
+                .map(Ideas.Idea::text)
+                .toList();
+        List<String> kept = pantry.all().stream()
+                .filter(list -> list.kind() == WordList.Kind.OTHER)
+                .flatMap(list -> list.words().stream())
+                .map(Tidy::of)
+                .distinct()
+                .toList();
+        meanings.learn(project, Stream.concat(things.stream(), kept.stream()).toList());
+        // What the project's own keywords mean is known a while later.
+        meanings.begin(project);
+        return NearWords.of(
+                things,
+                Stream.concat(
+                                IntStream.range(0, board.keywords().size())
+                                        .mapToObj(keyword ->
+                                                Tidy.of(board.keywords().text(keyword))),
+                                kept.stream())
+                        .toList(),
+                meanings.vectors()::of);
+    }
+
+    private List<Said> said(OpenProject project, Board board, List<Ideas.Idea> ideas) {
         Map<Form, List<One>> byForm = new EnumMap<>(Form.class);
         for (Ideas.Idea idea : ideas) {
             byForm.computeIfAbsent(idea.form(), none -> new ArrayList<>())
@@ -130,20 +161,11 @@ class BrainstormController {
         List<Said> said = new ArrayList<>(byForm.entrySet().stream()
                 .map(form -> new Said(form.getKey().label(), form.getValue()))
                 .toList());
-        List<One> near = NearWords.of(
-                        ideas.stream()
-                                .filter(idea -> idea.form() == Form.THINGS)
-                                .map(Ideas.Idea::text)
-                                .toList(),
-                        IntStream.range(0, board.keywords().size())
-                                .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
-                                .toList(),
-                        meanings.vectors()::of)
-                .stream()
+        List<One> near = near(project, board, ideas).stream()
                 .map(text -> new One(text, KnownHere.standing(board, text)))
                 .toList();
         if (!near.isEmpty()) {
-            said.add(new Said("what the project has that means about the same", near));
+            said.add(new Said("what the project and the pantry have that means about the same", near));
         }
         return said;
     }

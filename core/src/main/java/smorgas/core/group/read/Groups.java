@@ -177,14 +177,14 @@ public final class Groups {
         return leftoverSearches;
     }
 
-    /** The mean bid of those of a group's keywords of which one is known, ranges by their middle, in its parts; else empty. */
+    /** The mean bid of those of a group's keywords of which one is known and not made up, ranges by their middle, in its parts; else empty. */
     public OptionalDouble bid(int group) {
         RaggedInts members = grouping.members();
         double twice = 0;
         int known = 0;
         for (int i = 0; bids.isPresent() && i < members.length(group); i++) {
             int keyword = members.get(group, i);
-            if (bids.get().known(keyword)) {
+            if (bids.get().known(keyword) && !bids.get().simulated(keyword)) {
                 twice += bids.get().twiceMiddle(keyword);
                 known++;
             }
