@@ -2,6 +2,7 @@ package smorgas.app.batch;
 
 import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
+import de.siegmar.fastcsv.reader.CsvParseException;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -77,10 +78,16 @@ public final class BatchCommand implements Callable<Integer> {
             description = "The currency of bids, for files that tell it (ISO 4217).")
     private String currency = "";
 
+    @Option(
+            names = "--against",
+            paramLabel = "DIR",
+            description = "The folder of an earlier run: tells what is otherwise, and which rows of the plan changed.")
+    private @Nullable Path against;
+
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for what comes out.")
     private Path out = Path.of(".");
 
-    /** 0 done, 1 some file could not be read, 2 wrong use. */
+    /** 0 done, 1 some file could not be read, 2 wrong use, 3 too little memory, 4 done and something is otherwise than before. */
     @Override
     public Integer call() {
         // What is printed is the summary and nothing else; libraries would log to the same place.
@@ -115,13 +122,22 @@ public final class BatchCommand implements Callable<Integer> {
             System.err.println("smorgas: " + e.getMessage() + " cannot be read or made");
             return 2;
         }
+        EarlierRun earlier = null;
         try {
-            BatchRun run = new BatchRun(decided, new BatchRun.Wanted(formats, project, currency), System.err::println);
+            // Before anything is written: it may be the same folder.
+            earlier = against == null ? null : EarlierRun.read(against);
+        } catch (Refusal | IOException | CsvParseException e) {
+            System.err.println("smorgas: " + e.getMessage());
+            return 2;
+        }
+        try {
+            BatchRun run = new BatchRun(
+                    decided, new BatchRun.Wanted(formats, project, currency, earlier), System.err::println);
             BatchRun.Summary summary = run.run(in, out);
             String json = Json.pretty(summary.fields());
             Files.write(out.resolve("summary.json"), (json + "\n").getBytes(StandardCharsets.UTF_8));
             System.out.println(json);
-            return summary.unread() == 0 ? 0 : 1;
+            return summary.unread() > 0 ? 1 : summary.otherwise() ? OTHERWISE : 0;
         } catch (IOException | java.io.UncheckedIOException e) {
             System.err.println("smorgas: could not write to " + out + ": " + e.getMessage());
             return 2;
@@ -132,6 +148,9 @@ public final class BatchCommand implements Callable<Integer> {
             return 3;
         }
     }
+
+    /** For scripts: there is something to look at. */
+    private static final int OTHERWISE = 4;
 
     /** What is usual; meaning counts where the model knows the language. */
     private Recipe standard() {

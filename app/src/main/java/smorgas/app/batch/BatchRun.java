@@ -31,8 +31,11 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.board.Board;
+import smorgas.core.board.Difference;
+import smorgas.core.board.DifferenceCsv;
 import smorgas.core.board.Facts;
 import smorgas.core.board.FeedbackCsv;
+import smorgas.core.board.Standpoint;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Fact;
@@ -55,8 +58,10 @@ import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
+import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
+import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Tidy;
 import smorgas.core.value.Feedback;
 import smorgas.core.value.Worth;
@@ -81,8 +86,13 @@ final class BatchRun {
      *
      * @param project the name of the project, for files that tell it; empty for none
      * @param currency of bids; empty if it is not told
+     * @param against an earlier run that it is compared with
      */
-    record Wanted(List<PlanFormat> formats, String project, String currency) {}
+    record Wanted(
+            List<PlanFormat> formats,
+            String project,
+            String currency,
+            @Nullable EarlierRun against) {}
 
     private final Recipe recipe;
     private final Wanted wanted;
@@ -103,8 +113,9 @@ final class BatchRun {
      *
      * @param fields the summary as it is written
      * @param unread files that could not be read
+     * @param otherwise whether anything is otherwise than in the earlier run
      */
-    record Summary(Map<String, Object> fields, int unread) {}
+    record Summary(Map<String, Object> fields, int unread, boolean otherwise) {}
 
     /** How an ambiguous number is read. */
     private Decimals decimals() {
@@ -147,9 +158,41 @@ final class BatchRun {
             board.plan();
             writeAll(board, out);
         });
+        Map<String, Object> otherwise = wanted.against() == null ? Map.of() : compare(board, wanted.against(), out);
         took("total", start);
-        return new Summary(summary(board, read), (int)
-                read.stream().filter(r -> r.lines() == null).count());
+        Map<String, Object> fields = summary(board, read);
+        if (wanted.against() != null) {
+            fields.put("otherwise", otherwise);
+        }
+        return new Summary(
+                fields, (int) read.stream().filter(r -> r.lines() == null).count(), !otherwise.isEmpty());
+    }
+
+    /** What is otherwise than in an earlier run, as two files and how many of each kind. */
+    private static Map<String, Object> compare(Board board, EarlierRun earlier, Path out) throws IOException {
+        Difference difference = Difference.between(earlier, Standpoint.of(board), true);
+        PlanRecord now = new PlanRecord(PlanRecord.of(board.plan()).rows().stream()
+                .filter(row -> row.kind() == PlanRecord.Kind.KEYWORD || row.kind() == PlanRecord.Kind.NEGATIVE)
+                .toList());
+        PlanChanges changes = PlanChanges.of(earlier.plan(), now);
+        try (Csv csv = new Csv(writer(out, "difference.csv"))) {
+            DifferenceCsv.write(difference, csv);
+        }
+        try (Writer to = writer(out, "plan-changes.csv")) {
+            changes.write(to);
+        }
+        Map<String, Object> told = new LinkedHashMap<>();
+        for (Difference.Kind kind : Difference.Kind.values()) {
+            if (!difference.rows(kind).isEmpty()) {
+                told.put(kind.label(), difference.rows(kind).size());
+            }
+        }
+        for (PlanChanges.Do what : PlanChanges.Do.values()) {
+            if (!changes.of(what).isEmpty()) {
+                told.put("rows " + what.label(), changes.of(what).size());
+            }
+        }
+        return told;
     }
 
     /** Finds out what the keywords mean that are to be grouped; if it cannot be, their words decide. */

@@ -120,11 +120,12 @@ public final class Copies {
             }
         }
         try (Statement statement = connection.createStatement();
-                var rows = statement.executeQuery(
-                        "select (select count(*) from basket), (select count(*) from word_list),"
+                var rows =
+                        statement.executeQuery("select (select count(*) from basket), (select count(*) from word_list),"
                                 + " (select count(*) from removed_list), (select count(*) from plan_layout),"
                                 + " (select count(*) from plan_layout where removed), (select count(*) from offer),"
-                                + " (select count(*) from offer where state = 'WAITING'), (select count(*) from asked_again)")) {
+                                + " (select count(*) from offer where state = 'WAITING'), (select count(*) from asked_again),"
+                                + " (select count(*) from served), (select count(*) from served where removed)")) {
             rows.next();
             for (int column = 1; column <= rows.getMetaData().getColumnCount(); column++) {
                 all.append(rows.getLong(column)).append(' ');

@@ -11,6 +11,7 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.NoteEntry;
+import smorgas.core.recipe.PointEntry;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
@@ -97,6 +98,8 @@ final class EntryKinds {
             new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
             new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
             new Kind("project-noted", 1, NoteEntry.ProjectNoted.class),
+            new Kind("went-back", 1, PointEntry.WentBack.class),
+            new Kind("point-named", 1, PointEntry.PointNamed.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));
 
     private static final Map<Class<? extends Entry>, Kind> BY_TYPE =
@@ -121,7 +124,9 @@ final class EntryKinds {
     /** The names of kinds that a recipe can hold. */
     static List<String> ofRecipe() {
         return ALL.stream()
-                .filter(kind -> !BasketEntry.class.isAssignableFrom(kind.type()) && kind.type() != RecipeTaken.class)
+                .filter(kind -> !BasketEntry.class.isAssignableFrom(kind.type())
+                        && !PointEntry.class.isAssignableFrom(kind.type())
+                        && kind.type() != RecipeTaken.class)
                 .map(Kind::name)
                 .toList();
     }

@@ -16,6 +16,8 @@ import smorgas.core.recipe.History;
 @Repository
 public class Histories {
 
+    private static final int LONGEST_EFFECT = 4_000;
+
     private final DSLContext db;
     private final Clock clock;
     private final Tally tally;
@@ -60,24 +62,37 @@ public class Histories {
                         row.getVersion())));
     }
 
-    /** When each act was made, in order. */
-    public List<OffsetDateTime> times(long project) {
-        return db.select(ENTRY.ACTED_AT)
+    /**
+     * What is told of an act.
+     *
+     * @param at when it was made
+     * @param effect what it changed then, in a sentence with figures; empty if nothing was told
+     */
+    public record Told(OffsetDateTime at, String effect) {}
+
+    /** What is told of each act, in order. */
+    public List<Told> told(long project) {
+        return told(db, project);
+    }
+
+    static List<Told> told(DSLContext db, long project) {
+        return db.select(ENTRY.ACTED_AT, ENTRY.EFFECT)
                 .from(ENTRY)
                 .where(ENTRY.PROJECT_ID.eq(project))
                 .orderBy(ENTRY.SEQ)
-                .fetch(ENTRY.ACTED_AT);
+                .fetch(row -> new Told(row.value1(), row.value2()));
     }
 
     /**
      * Stores the step from one history to the next, durably, or throws and stores nothing.
      *
+     * @param effect what it changed, in a sentence with figures; empty if nothing is to be told
      * @param version the version that the project had before; if it has another by now, nothing is stored
      * @throws IllegalStateException if the project is not at that version
      * @throws Room.None if the disk has no room
      */
     @Transactional
-    public void advance(long project, long version, History before, History after) {
+    public void advance(long project, long version, History before, History after, String effect) {
         room.need(0);
         int moved = db.update(PROJECT)
                 .set(PROJECT.VERSION, version + 1)
@@ -90,7 +105,7 @@ public class Histories {
         TallyMarks.OfProject mark = tally.project(project).at(version + 1);
         for (History.Step step : new ArrayList<>(after.steps())) {
             if (step.seq() > old.size()) {
-                insert(db, project, step, OffsetDateTime.now(clock));
+                insert(db, project, step, new Told(OffsetDateTime.now(clock), effect));
                 mark = mark.and(step.entry());
             } else if (old.get((int) step.seq() - 1).state() != step.state()) {
                 db.update(ENTRY)
@@ -103,7 +118,7 @@ public class Histories {
         tally.tell(mark);
     }
 
-    static void insert(DSLContext db, long project, History.Step step, OffsetDateTime now) {
+    static void insert(DSLContext db, long project, History.Step step, Told told) {
         db.insertInto(ENTRY)
                 .set(ENTRY.PROJECT_ID, project)
                 .set(ENTRY.SEQ, step.seq())
@@ -112,7 +127,13 @@ public class Histories {
                 .set(ENTRY.BODY, Json.body(step.entry()))
                 .set(ENTRY.STATE, step.state().name())
                 .set(ENTRY.VERSION, step.version())
-                .set(ENTRY.ACTED_AT, now)
+                .set(ENTRY.ACTED_AT, told.at())
+                .set(
+                        ENTRY.EFFECT,
+                        told.effect()
+                                .substring(
+                                        0,
+                                        Math.min(LONGEST_EFFECT, told.effect().length())))
                 .execute();
     }
 }

@@ -96,7 +96,7 @@ public class ProjectFile {
         told.put("edition", project.edition().number());
         told.put("version", stored.version());
         told.put("baskets", all.stream().map(this::told).toList());
-        List<OffsetDateTime> times = histories.times(project.id());
+        List<Histories.Told> acted = histories.told(project.id());
         List<Map<String, Object>> acts = new ArrayList<>();
         List<History.Step> steps = stored.history().steps();
         for (int i = 0; i < steps.size(); i++) {
@@ -104,7 +104,8 @@ public class ProjectFile {
                     new LinkedHashMap<>(Json.exported(steps.get(i).entry()));
             act.put("state", steps.get(i).state().name());
             act.put("version", steps.get(i).version());
-            act.put("at", times.get(i).toString());
+            act.put("at", acted.get(i).at().toString());
+            act.put("effect", acted.get(i).effect());
             acts.add(act);
         }
         told.put("history", acts);
@@ -265,19 +266,19 @@ public class ProjectFile {
         long version = told.path("version").asLong(0);
         TallyMarks.OfProject mark = new TallyMarks.OfProject(id, version, 0, "");
         List<History.Step> steps = new ArrayList<>();
-        List<OffsetDateTime> times = new ArrayList<>();
+        List<Histories.Told> acted = new ArrayList<>();
         for (JsonNode act : told.path("history")) {
             int number = steps.size() + 1;
             Entry entry = entry(act, number, numbers);
             steps.add(new History.Step(
                     number, entry, state(act, number), act.path("version").asLong(0)));
-            times.add(time(act, "at"));
+            acted.add(new Histories.Told(time(act, "at"), text(act, "effect")));
             mark = mark.and(entry);
         }
         // It holds what a history must be.
         History history = new History(steps);
         for (int i = 0; i < history.steps().size(); i++) {
-            Histories.insert(db, id, history.steps().get(i), times.get(i));
+            Histories.insert(db, id, history.steps().get(i), acted.get(i));
         }
         db.update(PROJECT)
                 .set(PROJECT.VERSION, version)

@@ -133,6 +133,7 @@ public class Projects {
         Map<Long, Long> baskets = copyBaskets(id, copy);
         History history = Histories.load(db, id);
         TallyMarks.OfProject mark = new TallyMarks.OfProject(copy, original.version(), 0, "");
+        List<Histories.Told> told = Histories.told(db, id);
         for (History.Step step : history.steps()) {
             Entry entry =
                     step.entry() instanceof BasketEntry ofBasket ? ofBasket.renumbered(baskets::get) : step.entry();
@@ -140,7 +141,7 @@ public class Projects {
                     db,
                     copy,
                     new History.Step(step.seq(), entry, step.state(), step.version()),
-                    OffsetDateTime.now(clock));
+                    told.get((int) step.seq() - 1));
             mark = mark.and(entry);
         }
         db.update(PROJECT)

@@ -45,6 +45,12 @@ final class LoadedBaskets {
 
     /** The baskets in force, those switched off too, with their lines. */
     List<GatheredBasket> of(Recipe recipe, Decimals decimals) {
+        synchronized (loaded) {
+            return inForce(recipe, decimals);
+        }
+    }
+
+    private List<GatheredBasket> inForce(Recipe recipe, Decimals decimals) {
         Map<Long, Basket> stored =
                 baskets.of(project).stream().collect(Collectors.toMap(Basket::id, Function.identity()));
         List<GatheredBasket> inForce = new ArrayList<>();
@@ -59,6 +65,15 @@ final class LoadedBaskets {
                         .map(basket -> new LinesKey(basket.id(), basket.state().readAs(), decimals))
                         .toList());
         return inForce;
+    }
+
+    /** The same at another point of the history; what is loaded stays as it is. */
+    List<GatheredBasket> at(Recipe recipe, Decimals decimals) {
+        LoadedBaskets apart = new LoadedBaskets(project, baskets);
+        synchronized (loaded) {
+            apart.loaded.putAll(loaded);
+        }
+        return apart.of(recipe, decimals);
     }
 
     private GatheredBasket placed(BasketState state, Basket stored, Decimals decimals) {

@@ -166,11 +166,28 @@ public final class OpenProject {
             return new Outcome.Refused(
                     "Not done: the same was changed in another window meanwhile. This is the newer state.");
         }
-        History after = before.history().act(entry, before.version() + 1);
-        if (recipeOf(after).sameAs(before.board().recipe())) {
+        History after;
+        try {
+            after = before.history().act(entry, before.version() + 1);
+        } catch (Refusal e) {
+            return new Outcome.Refused(e.getMessage() + ".");
+        }
+        if (recipeOf(after).sameAs(before.board().recipe())
+                && after.points().equals(before.history().points())) {
             return new Outcome.NoChange("Nothing to change: it is so already.");
         }
         return advance(before, after, entry.sentence(), entry);
+    }
+
+    /**
+     * The project as it was just after an act was made; nothing is worked out of it before it is asked for.
+     *
+     * @throws Refusal if there is no such point
+     */
+    public Board at(long point) {
+        Snapshot now = snapshot;
+        Recipe recipe = Recipe.of(now.history().at(point), language, edition);
+        return now.board().next(LoadedBaskets.lines(loaded.at(recipe, decimals(recipe))), recipe);
     }
 
     /** Takes the last act back; refused if the page shows an older state than that act made. */
@@ -346,7 +363,7 @@ public final class OpenProject {
     private Outcome stored(Snapshot before, History after, String sentence, Entry entry) {
         if (stuck) {
             // What is shown is not what is stored: only after the undo it is seen whether that can be followed.
-            histories.advance(id, before.version(), before.history(), after);
+            histories.advance(id, before.version(), before.history(), after, sentence + ".");
             snapshot = followed(new Histories.Stored(before.version() + 1, after));
             return new Outcome.Done(sentence + ".");
         }
@@ -357,7 +374,7 @@ public final class OpenProject {
         List<GatheredBasket> inForce = sameLines ? before.baskets() : loaded.of(recipe, decimals(recipe));
         Board board = before.board().next(LoadedBaskets.lines(inForce), recipe);
         String effect = sentence + Effects.between(before.board(), board) + moved(entry, before.board(), board);
-        histories.advance(id, before.version(), before.history(), after);
+        histories.advance(id, before.version(), before.history(), after, effect);
         snapshot = new Snapshot(before.version() + 1, after, board, inForce, effect);
         return new Outcome.Done(effect);
     }

@@ -26,6 +26,7 @@ import smorgas.app.demo.DemoLists;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
@@ -317,4 +318,50 @@ class BatchCommandTest {
              "columns": [{"heading": "Term", "field": "KEYWORD", "number": 0, "text": ""},
                          {"heading": "Shop", "field": "TEXT", "number": 0, "text": "one"}]}
             """;
+
+    /** The same lists and recipe twice give the same; another harvest gives what is otherwise, and the rows of the plan for it. */
+    @Test
+    void aRunIsComparedWithAnEarlierOne() throws IOException {
+        Path recipe = Files.writeString(
+                folder.resolve("recipe.json"),
+                RecipeFile.of(
+                                "en",
+                                Edition.NEWEST,
+                                List.of(
+                                        new SiftEntry.RuleAdded(
+                                                new Rule(1, new Condition.HasWord("toy"), Standing.DROPPED)),
+                                        new GroupPin.KeywordsPlaced(
+                                                List.of("bee hive", "bee hive paint", "bee hive stand"),
+                                                List.of(),
+                                                "hives")))
+                        .json());
+        Path march = file("march.csv", "keyword,searches\nbee hive,1000\nbee hive paint,90\ntoy hive,150\n");
+        Path april =
+                file("april.csv", "keyword,searches\nbee hives,1300\nbee hive stand,60\ntoy hive,150\ntoy bee,10\n");
+        Path first = folder.resolve("first");
+        Path second = folder.resolve("second");
+        assertThat(run("--in", march, "--recipe", recipe, "--out", first)).isZero();
+        assertThat(run("--in", march, "--recipe", recipe, "--out", second, "--against", first))
+                .isZero();
+        assertThat(run("--in", april, "--recipe", recipe, "--out", second, "--against", first))
+                .isEqualTo(4);
+        assertThat(Files.readString(second.resolve("difference.csv")).lines().skip(1))
+                .containsExactlyInAnyOrder(
+                        "new,bee hive stand,60,,Undecided",
+                        "new,toy bee,10,,Dropped",
+                        "gone,bee hive paint,90,Undecided,",
+                        "searched otherwise,bee hives,1300,1000,1300",
+                        "newly dropped,toy bee,10,,\"" + "rule 1: Drop keywords with the word \"\"toy\"\"\"",
+                        "\"new, and to be judged\",bee hive stand,60,,Undecided");
+        String changes = Files.readString(second.resolve("plan-changes.csv"));
+        assertThat(changes).contains("bee hive stand,Exact,Enabled").contains("bee hive paint,Exact,Paused");
+        assertThat(changes.lines().filter(line -> line.contains("toy hive"))).isEmpty();
+        assertThat(Files.readString(second.resolve("summary.json"))).contains("\"otherwise\"", "\"rows to pause\"");
+        assertThat(run("--in", april, "--out", second, "--against", folder.resolve("none")))
+                .isEqualTo(2);
+        Path broken = Files.createDirectories(folder.resolve("broken"));
+        Files.writeString(broken.resolve("keywords.csv"), "keyword,standing\na,Sideways\n");
+        Files.writeString(broken.resolve("plan.csv"), "Campaign\n");
+        assertThat(run("--in", april, "--out", second, "--against", broken)).isEqualTo(2);
+    }
 }

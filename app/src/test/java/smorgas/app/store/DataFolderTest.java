@@ -36,7 +36,7 @@ class DataFolderTest {
         for (int i = 0; i < acts; i++) {
             long version = last.steps().size();
             History next = last.act(new SiftEntry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
-            store.histories().advance(project, version, last, next);
+            store.histories().advance(project, version, last, next, "");
             last = next;
         }
         return last;
@@ -230,8 +230,9 @@ class DataFolderTest {
                 DriverManager.getConnection(StoreUnderTest.url(folder) + ";MAX_COMPACT_TIME=0", "sa", "")) {
             connection
                     .createStatement()
-                    .execute("insert into entry select project_id, 21, 'of-next-year', 1, '{}', 'DONE', 21, acted_at"
-                            + " from entry where seq = 1");
+                    .execute(
+                            "insert into entry select project_id, 21, 'of-next-year', 1, '{}', 'DONE', 21, acted_at, ''"
+                                    + " from entry where seq = 1");
         }
         assertRefused("made by a newer Smorgas", "of-next-year");
         try (Connection connection =

@@ -27,7 +27,7 @@ class FullDiskTest {
             History one = none.act(new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT), 1);
             byte[] list = "bee hive\n".getBytes(StandardCharsets.UTF_8);
             free.set(500_000);
-            assertThatThrownBy(() -> store.histories().advance(project, 0, none, one))
+            assertThatThrownBy(() -> store.histories().advance(project, 0, none, one, ""))
                     .isInstanceOf(Room.None.class)
                     .hasMessageContaining("The disk is full")
                     .hasMessageContaining("was not saved");
@@ -38,7 +38,7 @@ class FullDiskTest {
             assertThat(store.projects().all()).hasSize(1);
             assertThat(store.histories().load(project).steps()).isEmpty();
             free.set(10_000_000);
-            store.histories().advance(project, 0, none, one);
+            store.histories().advance(project, 0, none, one, "");
             assertThat(store.histories().load(project)).isEqualTo(one);
             assertThat(store.baskets().store(project, "list", list).basket()).isPresent();
         }

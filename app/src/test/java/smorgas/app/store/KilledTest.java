@@ -29,7 +29,7 @@ class KilledTest {
             for (long version = 0; ; version++) {
                 History next =
                         history.act(new SiftEntry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
-                store.histories().advance(project, version, history, next);
+                store.histories().advance(project, version, history, next, "");
                 history = next;
                 System.out.println("acknowledged " + (version + 1));
                 System.out.flush();

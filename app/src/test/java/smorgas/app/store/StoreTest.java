@@ -25,6 +25,7 @@ import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.PointEntry;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.RecipeTaken;
@@ -69,7 +70,7 @@ class StoreTest {
     private History act(long project, History before, Entry entry) {
         long version = store.projects().find(project).orElseThrow().version();
         History after = before.act(entry, version + 1);
-        store.histories().advance(project, version, before, after);
+        store.histories().advance(project, version, before, after, "");
         return after;
     }
 
@@ -182,7 +183,7 @@ class StoreTest {
         }
         long version = EVERY_KIND.size();
         History undone = history.undo(version + 1);
-        store.histories().advance(project, version, history, undone);
+        store.histories().advance(project, version, history, undone, "");
         History left = act(project, undone.undo(version + 2), new GroupEntry.WordsMuted(List.of("x"), true));
         reopen();
 
@@ -191,7 +192,7 @@ class StoreTest {
                 .containsExactlyElementsOf(
                         left.steps().stream().map(History.Step::entry).toList());
         assertThat(store.histories().load(project).effective()).isEqualTo(left.effective());
-        assertThat(store.histories().times(project)).hasSize(left.steps().size());
+        assertThat(store.histories().told(project)).hasSize(left.steps().size());
     }
 
     @Test
@@ -200,7 +201,7 @@ class StoreTest {
         History first = act(project, new History(List.of()), EVERY_KIND.getFirst());
         History other = new History(List.of()).act(EVERY_KIND.getLast(), 1);
 
-        assertThatThrownBy(() -> store.histories().advance(project, 0, new History(List.of()), other))
+        assertThatThrownBy(() -> store.histories().advance(project, 0, new History(List.of()), other, ""))
                 .isInstanceOf(IllegalStateException.class);
 
         assertThat(store.histories().load(project)).isEqualTo(first);
@@ -215,7 +216,7 @@ class StoreTest {
         History.Step taken = new History.Step(1, EVERY_KIND.getLast(), History.State.DONE, 2);
 
         assertThatThrownBy(
-                () -> store.histories().advance(project, 1, new History(List.of()), new History(List.of(taken))));
+                () -> store.histories().advance(project, 1, new History(List.of()), new History(List.of(taken)), ""));
 
         assertThat(store.projects().find(project).orElseThrow().version()).isEqualTo(1);
         assertThat(store.histories().load(project)).isEqualTo(once);
@@ -266,9 +267,9 @@ class StoreTest {
                         new FoldEntry.FoldKindSwitched(FoldKind.STEMS, false));
         assertThat(read.entries())
                 .endsWith(EVERY_KIND.stream()
-                        .filter(entry -> !(entry instanceof BasketEntry))
+                        .filter(entry -> !(entry instanceof BasketEntry || entry instanceof PointEntry))
                         .toArray(Entry[]::new))
-                .noneMatch(entry -> entry instanceof BasketEntry);
+                .noneMatch(entry -> entry instanceof BasketEntry || entry instanceof PointEntry);
         assertThat(RecipeFile.parse(json).json()).isEqualTo(json);
     }
 

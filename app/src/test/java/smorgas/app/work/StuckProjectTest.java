@@ -60,7 +60,7 @@ class StuckProjectTest {
                     .basket()
                     .orElseThrow();
             var added = before.act(new BasketEntry.BasketAdded(empty, "other"), 2);
-            store.histories().advance(id, 1, before, added);
+            store.histories().advance(id, 1, before, added, "");
             store.spoil(empty);
             OpenProject stuck = new OpenProject(
                     store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);

@@ -55,6 +55,11 @@ public sealed interface BasketEntry extends Entry {
         }
 
         @Override
+        public By doneBy() {
+            return asked instanceof Asked.Nothing ? By.IMPORT : By.TOOL;
+        }
+
+        @Override
         public void requireFit() {
             readAs.requireKnown();
         }
@@ -129,6 +134,11 @@ public sealed interface BasketEntry extends Entry {
         public BasketRenewed {
             // Entries from before this was told do not have it.
             asked = asked == null ? Asked.NOTHING : asked;
+        }
+
+        @Override
+        public By doneBy() {
+            return asked instanceof Asked.Nothing ? By.IMPORT : By.TOOL;
         }
 
         @Override

@@ -12,7 +12,18 @@ import smorgas.core.text.Refusal;
  * store's affair.
  */
 public sealed interface Entry
-        permits BasketEntry, FoldEntry, SiftEntry, GroupEntry, ServeEntry, ValueEntry, NoteEntry, RecipeTaken {
+        permits BasketEntry,
+                FoldEntry,
+                SiftEntry,
+                GroupEntry,
+                ServeEntry,
+                ValueEntry,
+                NoteEntry,
+                RecipeTaken,
+                PointEntry {
+
+    /** What an act touches after which anything may be otherwise. */
+    String EVERYTHING = "everything";
 
     /**
      * What the act touches, as keys of which two acts share one if and only if the later could surprise the earlier: two
@@ -22,7 +33,30 @@ public sealed interface Entry
 
     /** Whether this act might surprise those who touched these things since the page was shown on which it was made. */
     default boolean surprises(Set<String> between) {
-        return !Collections.disjoint(between, touches());
+        return between.contains(EVERYTHING) || !Collections.disjoint(between, touches());
+    }
+
+    /** Who or what acts. */
+    enum By {
+        HAND("hand"),
+        IMPORT("import"),
+        TOOL("a tool"),
+        RECIPE("recipe");
+
+        private final String label;
+
+        By(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** Who or what did it. */
+    default By doneBy() {
+        return By.HAND;
     }
 
     /** What was done, in the past tense, without a full stop. */

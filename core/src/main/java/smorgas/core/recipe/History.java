@@ -1,10 +1,15 @@
 package smorgas.core.recipe;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import smorgas.core.text.Refusal;
 
 /**
  * All acts of a project in the order in which they were made. Undo moves a mark back over it; acting after an undo
@@ -35,16 +40,94 @@ public record History(List<Step> steps) {
         }
     }
 
+    /**
+     * A history.
+     *
+     * @throws Refusal if an act is about a point that comes after it
+     */
     public History {
         steps = List.copyOf(steps);
+        for (Step step : steps) {
+            if (step.entry() instanceof PointEntry of && of.point() >= step.seq()) {
+                throw new Refusal("There is no point " + of.point() + " before act " + step.seq());
+            }
+        }
     }
 
-    /** The entries in force, in order. */
+    /** The entries in force, in order: after going back those of the point, then what came since. */
     public List<Entry> effective() {
-        return steps.stream()
+        return followed(steps.stream()
                 .filter(step -> step.state() == State.DONE)
                 .map(Step::entry)
+                .toList());
+    }
+
+    /**
+     * The entries that were in force just after an act was made, also if it was undone since; none for 0.
+     *
+     * @param point the act's place
+     * @throws Refusal if there is no such act
+     */
+    public List<Entry> at(long point) {
+        if (point < 0 || point > steps.size()) {
+            throw new Refusal("There is no point " + point);
+        }
+        return followed(done(point));
+    }
+
+    /** The acts that were done just after an act was made. */
+    private List<Entry> done(long point) {
+        return steps.stream()
+                .limit(point)
+                .filter(step -> leftBy(step) > point)
+                .map(Step::entry)
                 .toList();
+    }
+
+    /** Of acts that were done only where it went back to last counts, and what came since. */
+    private List<Entry> followed(List<Entry> acts) {
+        Deque<List<Entry>> parts = new ArrayDeque<>();
+        List<Entry> before = acts;
+        while (!before.isEmpty()) {
+            int back = before.size() - 1;
+            while (back >= 0 && !(before.get(back) instanceof PointEntry.WentBack)) {
+                back--;
+            }
+            parts.addFirst(before.subList(back + 1, before.size()));
+            before = back >= 0 && before.get(back) instanceof PointEntry.WentBack to ? done(to.point()) : List.of();
+        }
+        return parts.stream()
+                .flatMap(List::stream)
+                .filter(entry -> !(entry instanceof PointEntry))
+                .toList();
+    }
+
+    /**
+     * The place of the act that left a step behind; past the end if none did. Acts are undone from the last one back, so an act that
+     * was made before this one was undone has an older version than it, and one made afterwards a newer.
+     */
+    private long leftBy(Step step) {
+        if (step.state() != State.LEFT) {
+            return Long.MAX_VALUE;
+        }
+        for (int later = (int) step.seq(); later < steps.size(); later++) {
+            if (steps.get(later).version() > step.version()) {
+                return steps.get(later).seq();
+            }
+        }
+        return Long.MAX_VALUE;
+    }
+
+    /** The names of points, by point; of a point that was named twice the later. */
+    public SortedMap<Long, String> points() {
+        SortedMap<Long, String> names = new TreeMap<>();
+        for (Step step : steps) {
+            if (step.state() == State.DONE && step.entry() instanceof PointEntry.PointNamed named) {
+                names.put(named.point(), named.name());
+            }
+        }
+        names.values().removeIf(String::isEmpty);
+        return names;
     }
 
     /** The act that undo would take back. */

@@ -59,6 +59,8 @@ public record Recipe(
                 case ServeEntry e -> serving = serving.after(e);
                 case ValueEntry e -> valued.add(e);
                 case NoteEntry e -> noted.add(e);
+                case PointEntry point ->
+                    throw new IllegalStateException("the history follows it, no room does: " + point);
                 case RecipeTaken taken ->
                     throw new IllegalStateException("its entries stand in its place: " + taken.name());
             }
@@ -73,10 +75,10 @@ public record Recipe(
                 Notes.NONE.after(noted));
     }
 
-    /** The decisions that count, in order: nothing about baskets, and of a recipe that was taken its own. */
+    /** The decisions that count, in order: nothing about baskets or points, and of a recipe that was taken its own. */
     public static List<Entry> decisions(List<Entry> entries) {
         return RecipeTaken.inForce(entries).stream()
-                .filter(entry -> !(entry instanceof BasketEntry))
+                .filter(entry -> !(entry instanceof BasketEntry || entry instanceof PointEntry))
                 .toList();
     }
 

@@ -20,8 +20,10 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
         if (entries.isEmpty()) {
             throw new Refusal("The recipe \"" + name + "\" holds no decision");
         }
-        if (entries.stream().anyMatch(entry -> entry instanceof BasketEntry || entry instanceof RecipeTaken)) {
-            throw new Refusal("A recipe holds no baskets and no other recipe");
+        if (entries.stream()
+                .anyMatch(entry ->
+                        entry instanceof BasketEntry || entry instanceof RecipeTaken || entry instanceof PointEntry)) {
+            throw new Refusal("A recipe holds no baskets, no points of a history and no other recipe");
         }
     }
 
@@ -53,6 +55,11 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
     @Override
     public boolean surprises(Set<String> between) {
         return !between.isEmpty();
+    }
+
+    @Override
+    public By doneBy() {
+        return By.RECIPE;
     }
 
     @Override

@@ -1,12 +1,13 @@
 package smorgas.app.web.history;
 
 import java.io.IOException;
-import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -16,7 +17,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Histories;
+import smorgas.app.store.Projects;
 import smorgas.app.store.RecipeFile;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
@@ -25,6 +28,7 @@ import smorgas.app.web.show.Shown;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.PointEntry;
 
 /** Undo and redo, the history, the recipe as a file, the keys, and the band while groups are pending. */
 @Controller
@@ -32,14 +36,25 @@ class HistoryController {
 
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm:ss", Locale.ENGLISH);
     private static final int SHOWN = 500;
+    private static final int LONGEST_NAME = 200;
 
-    /** An act as the history page shows it. */
-    record ActView(long number, String sentence, String when, String state) {}
+    /**
+     * An act as the history page shows it.
+     *
+     * @param effect what it changed; empty if nothing is told
+     * @param name of the point after it; empty if it has none
+     */
+    record ActView(long number, String sentence, String effect, String by, String when, String state, String name) {}
+
+    /** The opened point: just after an act. */
+    record Opened(long point, String sentence, String effect, String name) {}
 
     private final Frames frames;
     private final Histories histories;
+    private final Projects projects;
 
-    HistoryController(Frames frames, Histories histories) {
+    HistoryController(Frames frames, Histories histories, Projects projects) {
+        this.projects = projects;
         this.frames = frames;
         this.histories = histories;
     }
@@ -54,16 +69,18 @@ class HistoryController {
         return act.back(act.redo());
     }
 
-    /** The acts, the last first. */
-    record HistoryPage(List<ActView> acts, int more) {}
+    /** The acts, the last first, and the opened one. */
+    record HistoryPage(
+            List<ActView> acts, int more, @Nullable Opened opened) {}
 
     @GetMapping("/projects/{id}/history")
-    String history(@PathVariable long id, Model model) {
+    String history(@PathVariable long id, @RequestParam(defaultValue = "-1") long point, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
-        List<OffsetDateTime> times = histories.times(id);
+        List<Histories.Told> told = histories.told(id);
         List<History.Step> steps = snapshot.history().steps();
+        Map<Long, String> names = snapshot.history().points();
         List<ActView> views = new ArrayList<>();
-        for (int i = Math.min(steps.size(), times.size()) - 1; i >= 0 && views.size() < SHOWN; i--) {
+        for (int i = Math.min(steps.size(), told.size()) - 1; i >= 0 && views.size() < SHOWN; i--) {
             History.Step step = steps.get(i);
             String state =
                     switch (step.state()) {
@@ -74,12 +91,63 @@ class HistoryController {
             views.add(new ActView(
                     step.seq(),
                     step.entry().sentence(),
-                    times.get(i).atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
-                    state));
+                    effect(step, told.get(i)),
+                    step.entry().doneBy().label(),
+                    told.get(i).at().atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
+                    state,
+                    names.getOrDefault(step.seq(), "")));
         }
-        Shown.in(model, new HistoryPage(views, steps.size() - views.size()));
+        Opened opened = point < 0 || point > Math.min(steps.size(), told.size())
+                ? null
+                : opened(point, steps, told, names.getOrDefault(point, ""));
+        Shown.in(model, new HistoryPage(views, steps.size() - views.size(), opened));
         frames.frame(model, id, snapshot, null);
         return "history/page";
+    }
+
+    private static Opened opened(long point, List<History.Step> steps, List<Histories.Told> told, String name) {
+        if (point == 0) {
+            return new Opened(0, "Nothing had been done.", "", name);
+        }
+        History.Step step = steps.get((int) point - 1);
+        return new Opened(point, step.entry().sentence() + ".", effect(step, told.get((int) point - 1)), name);
+    }
+
+    /** What it changed, without saying once more what was done. */
+    private static String effect(History.Step step, Histories.Told told) {
+        String sentence = step.entry().sentence();
+        String effect = told.effect().startsWith(sentence) ? told.effect().substring(sentence.length()) : told.effect();
+        return effect.replaceFirst("^[.\\s]+", "");
+    }
+
+    /** All is as it was just after an act. */
+    @PostMapping("/projects/{id}/history/back")
+    String goBack(Act act, @RequestParam long point) {
+        return act.done(recipe -> new PointEntry.WentBack(point));
+    }
+
+    /** A point gets a name, or loses it. */
+    @PostMapping("/projects/{id}/history/name")
+    String name(Act act, @RequestParam long point, @RequestParam(defaultValue = "") String name) {
+        return act.done(recipe -> new PointEntry.PointNamed(point, name));
+    }
+
+    /** A project of its own that begins where this one was at a point. */
+    @PostMapping("/projects/{id}/history/branch")
+    String branch(
+            @PathVariable long id,
+            @RequestParam long point,
+            @RequestParam(defaultValue = "") String name,
+            RedirectAttributes redirect) {
+        String original = frames.project(id).name();
+        frames.open(id).snapshot().history().at(point);
+        String shown = name.isBlank() ? original + " (from act " + point + ")" : name.strip();
+        long branch = projects.copy(id, shown.substring(0, Math.min(LONGEST_NAME, shown.length())));
+        OpenProject project = frames.open(branch);
+        project.act(project.snapshot().version(), recipe -> new PointEntry.WentBack(point));
+        redirect.addFlashAttribute(
+                "notice", "This is a project of its own now, from act " + point + " of " + original + ".");
+        return "redirect:/projects/" + branch + "/gather";
     }
 
     /** The recipe as a file; see docs/recipe.md. */

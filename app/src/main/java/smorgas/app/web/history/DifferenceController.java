@@ -1,0 +1,215 @@
+package smorgas.app.web.history;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.work.OpenProject;
+import smorgas.app.work.Points;
+import smorgas.app.work.Snapshot;
+import smorgas.app.work.Trays;
+import smorgas.core.board.Board;
+import smorgas.core.board.Difference;
+import smorgas.core.board.DifferenceCsv;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.recipe.History;
+import smorgas.core.serve.Csv;
+import smorgas.core.serve.PlanChanges;
+import smorgas.core.serve.PlanRecord;
+import smorgas.core.text.Refusal;
+
+/** What is otherwise at one point of the history than at another: keywords, standings, groups and the plan. */
+@Controller
+class DifferenceController {
+
+    private static final int SHOWN = 20;
+    private static final int LATEST = 30;
+    private static final String NOW = "now";
+
+    private final Frames frames;
+    private final Points points;
+    private final Trays trays;
+
+    DifferenceController(Frames frames, Points points, Trays trays) {
+        this.frames = frames;
+        this.points = points;
+        this.trays = trays;
+    }
+
+    /** Two points, the choice of others, and what is otherwise; that is missing with a fault. */
+    record DifferencePage(
+            String from,
+            String to,
+            List<PointChoice> choices,
+            String fault,
+            @Nullable Otherwise otherwise) {}
+
+    /** A point that can be chosen. */
+    record PointChoice(String value, String label) {}
+
+    /**
+     * What is otherwise.
+     *
+     * @param told in a sentence
+     * @param groups whether groups and plan were compared
+     */
+    record Otherwise(String told, List<Part> parts, boolean groups, List<ServedController.Part> plan) {}
+
+    /** What is otherwise in one way. */
+    record Part(String kind, String label, String count, List<Row> rows, String more) {}
+
+    /** A keyword with what it was and what it is. */
+    record Row(String text, String searches, String was, String is) {}
+
+    @GetMapping("/projects/{id}/difference")
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") String from,
+            @RequestParam(defaultValue = NOW) String to,
+            @RequestParam(defaultValue = "false") boolean groups,
+            Model model) {
+        OpenProject project = frames.open(id);
+        Snapshot snapshot = project.snapshot();
+        String fault = "";
+        Otherwise otherwise = null;
+        try {
+            otherwise = otherwise(board(project, from), board(project, to), groups);
+        } catch (Refusal refused) {
+            fault = refused.getMessage() + ".";
+        }
+        Shown.in(model, new DifferencePage(from, to, choices(snapshot.history(), from, to), fault, otherwise));
+        frames.frame(model, id, snapshot, null);
+        return "history/difference";
+    }
+
+    private Board board(OpenProject project, String point) {
+        if (point.equals(NOW)) {
+            return project.snapshot().board();
+        }
+        if (!point.matches("\\d{1,9}")) {
+            throw new Refusal("There is no such point");
+        }
+        return points.at(project, Long.parseLong(point));
+    }
+
+    private Otherwise otherwise(Board old, Board now, boolean asked) {
+        boolean groups = asked || Points.groupsAreNear(old, now);
+        Difference difference = points.between(old, now, groups);
+        List<Part> parts = Arrays.stream(Difference.Kind.values())
+                .filter(kind -> !difference.rows(kind).isEmpty())
+                .map(kind -> part(kind, difference.rows(kind)))
+                .toList();
+        return new Otherwise(
+                Show.count(difference.before(), "keyword", "keywords") + " then, "
+                        + Show.count(difference.after()) + " afterwards, " + Show.count(difference.same())
+                        + " at both times." + (difference.nothing() ? " Nothing is otherwise." : ""),
+                parts,
+                groups,
+                groups
+                        ? ServedController.parts(PlanChanges.of(PlanRecord.of(old.plan()), PlanRecord.of(now.plan())))
+                        : List.of());
+    }
+
+    private static Part part(Difference.Kind kind, List<Difference.Row> rows) {
+        return new Part(
+                kind.name(),
+                kind.label(),
+                Show.count(rows.size()),
+                rows.stream()
+                        .limit(SHOWN)
+                        .map(row -> new Row(
+                                row.text(),
+                                row.twiceSearches() == FigureColumn.UNKNOWN ? "" : Show.count(row.twiceSearches() / 2),
+                                row.was(),
+                                row.is()))
+                        .toList(),
+                more(rows.size()));
+    }
+
+    private static String more(int rows) {
+        return rows > SHOWN ? "and " + Show.count(rows - SHOWN) + " more" : "";
+    }
+
+    /** Those with a name first, then the last acts. */
+    private static List<PointChoice> choices(History history, String from, String to) {
+        List<PointChoice> choices = new ArrayList<>(List.of(new PointChoice(NOW, "now")));
+        history.points()
+                .forEach((point, name) ->
+                        choices.add(new PointChoice(String.valueOf(point), name + " (" + point + ")")));
+        history.steps().reversed().stream()
+                .limit(LATEST)
+                .map(step -> new PointChoice(
+                        String.valueOf(step.seq()),
+                        "after act " + step.seq() + ": " + step.entry().sentence()))
+                .filter(one -> choices.stream().noneMatch(known -> known.value().equals(one.value())))
+                .toList()
+                .forEach(choices::add);
+        choices.add(new PointChoice("0", "the beginning"));
+        for (String asked : List.of(from, to)) {
+            if (choices.stream().noneMatch(known -> known.value().equals(asked))) {
+                choices.add(new PointChoice(asked, "after act " + asked));
+            }
+        }
+        return choices;
+    }
+
+    /** All of it as a table. */
+    @GetMapping("/projects/{id}/difference.csv")
+    void download(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") String from,
+            @RequestParam(defaultValue = NOW) String to,
+            @RequestParam(defaultValue = "false") boolean groups,
+            HttpServletResponse response)
+            throws IOException {
+        OpenProject project = frames.open(id);
+        Board old = board(project, from);
+        Board now = board(project, to);
+        Difference difference = points.between(old, now, groups || Points.groupsAreNear(old, now));
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"difference.csv\"");
+        try (Csv csv = new Csv(response.getWriter())) {
+            DifferenceCsv.write(difference, csv);
+        }
+    }
+
+    /** The keywords of one part are picked up, so that the tray can act on them. */
+    @PostMapping("/projects/{id}/difference/pick")
+    String pick(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") String from,
+            @RequestParam(defaultValue = NOW) String to,
+            @RequestParam(defaultValue = "false") boolean groups,
+            @RequestParam String kind,
+            @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
+            Model model) {
+        OpenProject project = frames.open(id);
+        Optional<Difference.Kind> wanted = Arrays.stream(Difference.Kind.values())
+                .filter(one -> one.name().equals(kind))
+                .findFirst();
+        Board old = board(project, from);
+        Board now = board(project, to);
+        List<String> known =
+                points.between(old, now, groups || Points.groupsAreNear(old, now)).rows(wanted.orElseThrow()).stream()
+                        .map(Difference.Row::text)
+                        .filter(text ->
+                                project.snapshot().board().keywords().find(text).isPresent())
+                        .toList();
+        trays.pick(id, tab, known);
+        model.addAttribute("notice", "Picked up " + Show.count(known.size(), "keyword", "keywords") + ".");
+        return page(id, from, to, groups, model);
+    }
+}

@@ -1,0 +1,176 @@
+package smorgas.app.web.history;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.NoSuchElementException;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import smorgas.app.store.Room;
+import smorgas.app.store.ServedPlans;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.Snapshot;
+import smorgas.core.serve.PlanChanges;
+import smorgas.core.serve.PlanRecord;
+
+/** Plans that were served, and what must be done to an account that has one of them: only what changed leaves. */
+@Controller
+class ServedController {
+
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+    private static final int SHOWN = 50;
+    private static final int LONGEST_NAME = 100;
+
+    private final Frames frames;
+    private final ServedPlans served;
+
+    ServedController(Frames frames, ServedPlans served) {
+        this.frames = frames;
+        this.served = served;
+    }
+
+    /** Those there are, and the opened one beside the plan of now. */
+    record ServedPage(
+            List<One> plans, String rowsNow, @Nullable Opened opened) {}
+
+    /** One that was served. */
+    record One(long id, String name, String at, long point, String rows, boolean removed) {}
+
+    /** What changed since one. */
+    record Opened(long id, String name, List<Part> parts) {}
+
+    /** Rows to which the same is done. */
+    record Part(String label, String count, List<String> rows, String more) {}
+
+    @GetMapping("/projects/{id}/served")
+    String page(@PathVariable long id, @RequestParam(defaultValue = "0") long plan, Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        List<ServedPlans.Served> all = served.of(id);
+        long opened = plan != 0
+                ? plan
+                : all.stream()
+                        .filter(one -> !one.removed())
+                        .findFirst()
+                        .map(ServedPlans.Served::id)
+                        .orElse(0L);
+        Shown.in(
+                model,
+                new ServedPage(
+                        all.stream().map(ServedController::one).toList(),
+                        Show.count(snapshot.board().planCount().rows(), "row", "rows"),
+                        all.stream()
+                                .filter(one -> one.id() == opened)
+                                .findFirst()
+                                .map(one -> new Opened(one.id(), one.name(), parts(changes(id, one.id(), snapshot))))
+                                .orElse(null)));
+        frames.frame(model, id, snapshot, Step.SERVE);
+        return "history/served";
+    }
+
+    private static One one(ServedPlans.Served plan) {
+        return new One(
+                plan.id(),
+                plan.name(),
+                plan.at().atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
+                plan.point(),
+                Show.count(plan.rows(), "row", "rows"),
+                plan.removed());
+    }
+
+    private PlanChanges changes(long id, long plan, Snapshot snapshot) {
+        PlanRecord before = served.plan(id, plan)
+                .orElseThrow(() -> new NoSuchElementException("There is no plan " + plan + " that was served"));
+        return PlanChanges.of(before, PlanRecord.of(snapshot.board().plan()));
+    }
+
+    /** What is to be done, a part for each kind. */
+    static List<Part> parts(PlanChanges changes) {
+        List<Part> parts = new ArrayList<>();
+        for (PlanChanges.Do what : PlanChanges.Do.values()) {
+            List<PlanChanges.Change> all = changes.of(what);
+            if (!all.isEmpty()) {
+                parts.add(new Part(
+                        what.label(),
+                        Show.count(all.size(), "row", "rows"),
+                        all.stream().limit(SHOWN).map(ServedController::told).toList(),
+                        all.size() > SHOWN ? "and " + Show.count(all.size() - SHOWN) + " more" : ""));
+            }
+        }
+        return parts;
+    }
+
+    /** A row in words. */
+    static String told(PlanChanges.Change change) {
+        PlanRecord.Row row = change.row();
+        String what =
+                switch (row.kind()) {
+                    case AD_GROUP -> "ad group";
+                    case KEYWORD, NEGATIVE -> row.keyword() + ", " + row.type().toLowerCase(Locale.ENGLISH);
+                    case AD -> "ad: " + row.texts().lines().findFirst().orElse("");
+                };
+        String where = row.campaign() + (row.adGroup().isEmpty() ? "" : " / " + row.adGroup());
+        String otherwise = change.what() == PlanChanges.Do.CHANGE
+                ? " (" + changed("bid", change.was().bid(), row.bid())
+                        + changed("page", change.was().page(), row.page()).strip() + ")"
+                : "";
+        return where + ": " + what + otherwise;
+    }
+
+    private static String changed(String what, String was, String is) {
+        return was.equals(is)
+                ? ""
+                : what + " " + (was.isEmpty() ? "none" : was) + " \u2192 " + (is.isEmpty() ? "none" : is) + " ";
+    }
+
+    /** Says that the plan, as it is now, is served. */
+    @PostMapping("/projects/{id}/served")
+    String mark(@PathVariable long id, @RequestParam(defaultValue = "") String name, RedirectAttributes redirect) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        String shown = name.isBlank()
+                ? "Plan " + (served.of(id).size() + 1)
+                : name.strip().substring(0, Math.min(LONGEST_NAME, name.strip().length()));
+        try {
+            long plan = served.keep(
+                    id,
+                    shown,
+                    snapshot.history().steps().size(),
+                    PlanRecord.of(snapshot.board().plan()));
+            redirect.addFlashAttribute("notice", "\"" + shown + "\" is marked as served.");
+            return "redirect:/projects/" + id + "/served?plan=" + plan;
+        } catch (Room.None none) {
+            redirect.addFlashAttribute("notice", none.getMessage());
+            return "redirect:/projects/" + id + "/served";
+        }
+    }
+
+    /** Takes one away, or puts it back. */
+    @PostMapping("/projects/{id}/served/{plan}/remove")
+    String remove(@PathVariable long id, @PathVariable long plan, @RequestParam boolean away) {
+        frames.open(id);
+        served.remove(id, plan, away);
+        return "redirect:/projects/" + id + "/served";
+    }
+
+    /** Only what changed since one was served, for an ad platform. */
+    @GetMapping("/projects/{id}/served/{plan}/changes.csv")
+    void download(@PathVariable long id, @PathVariable long plan, HttpServletResponse response) throws IOException {
+        Snapshot snapshot = frames.open(id).snapshot();
+        PlanChanges changes = changes(id, plan, snapshot);
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"plan-changes.csv\"");
+        changes.write(response.getWriter());
+    }
+}

@@ -1,0 +1,118 @@
+package smorgas.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** The next month: a point gone back to, named, compared and branched off; only what changed in the plan leaves. */
+class AgainIT extends ProjectInBrowser {
+
+    private static final String MARCH =
+            "keyword,searches\nbee hive,1000\ncedar bee hive,200\ntoy hive,150\nbee hive paint,90\n";
+    private static final String APRIL =
+            "keyword,searches\nbee hive,1300\ncedar bee hive,200\ntoy hive,150\nbee hive stand,60\n";
+
+    private void gather(String list) {
+        page.navigate(base() + "/gather");
+        if (!page.locator("[name=pasted]").isVisible()) {
+            page.locator("summary:has-text('Paste a list')").click();
+        }
+        page.locator("[name=pasted]").fill(list);
+        press("Gather the paste");
+    }
+
+    private String path() {
+        return base().replaceAll("https?://[^/]+", "");
+    }
+
+    @Test
+    void aPointIsGoneBackToNamedComparedAndBranchedOff() {
+        gather(MARCH);
+        String project = base();
+        gather("keyword\nhoney jar\n");
+        page.navigate(project + "/history?point=1");
+        Browsers.axe(page);
+        page.locator("[name=name][placeholder='as the client saw it']").fill("March <b>");
+        press("Name it");
+        assertThat(page.locator(".point-name")).hasText("March <b>");
+        press("Go back to here");
+        assertThat(page.locator("#message")).containsText("Went back to how it was after act 1");
+        assertThat(page.locator("#history tbody")).containsText("March <b>");
+        assertThat(page.locator("#band-place")).containsText("4 lines");
+        page.locator("#undo").click();
+        Browsers.settle(page);
+        assertThat(page.locator("#band-place")).containsText("5 lines");
+        page.navigate(project + "/difference?from=1");
+        assertThat(page.locator("#difference")).containsText("4 keywords then, 5 afterwards, 4 at both times.");
+        assertThat(page.locator("#difference")).containsText("honey jar");
+        assertThat(page.locator("[name=from] option:checked")).hasText("March <b> (1)");
+        Browsers.axe(page);
+        page.locator("[aria-label='Pick up what is new']").click();
+        Browsers.settle(page);
+        assertThat(page.locator("#tray")).containsText("1 keyword");
+        page.navigate(project + "/difference?from=1&to=99");
+        assertThat(page.locator("#difference .error")).hasText("There is no point 99.");
+        page.navigate(project + "/history?point=1");
+        press("Branch it off");
+        assertThat(page.locator("#message")).containsText("a project of its own now, from act 1");
+        assertThat(page.locator("#band-place")).containsText("4 lines");
+        assertThat(new Visitor(Running.shared())
+                        .get(path() + "/difference.csv?from=2&to=now")
+                        .body())
+                .contains("gone,honey jar");
+    }
+
+    @Test
+    void nextMonthsHarvestIsComparedAndOnlyWhatChangedLeaves() {
+        gather(MARCH);
+        String project = base();
+        place("bee hive", "bee hive paint");
+        page.navigate(project + "/served");
+        Browsers.axe(page);
+        page.locator("[name=name]").fill("March");
+        page.locator("button:has-text('Mark the plan of now as served')").click();
+        Browsers.settle(page);
+        assertThat(page.locator("#served")).containsText("Nothing changed: the account has what the plan has.");
+        gather(APRIL);
+        place("bee hive stand");
+        page.navigate(project + "/gather");
+        page.locator("button:has-text('Switch off')").first().click();
+        Browsers.settle(page);
+        page.navigate(project + "/difference?from=3");
+        assertThat(page.locator("#h-NEW")).hasText("1 new");
+        assertThat(page.locator("#h-GONE")).hasText("1 gone");
+        assertThat(page.locator("#h-SEARCHED")).hasText("1 searched otherwise");
+        page.navigate(project + "/served");
+        assertThat(page.locator("#served")).containsText("bee hive stand, ");
+        Browsers.axe(page);
+        Visitor visitor = new Visitor(Running.shared());
+        String changes =
+                visitor.get(path() + "/served/" + servedPlan() + "/changes.csv").body();
+        assertThat(changes).startsWith("Campaign,Ad group,Keyword,Match type,Status,Max CPC,Final URL");
+        assertThat(changes.lines().filter(line -> line.contains("bee hive stand") && line.contains("Enabled")))
+                .isNotEmpty();
+        assertThat(changes.lines().filter(line -> line.contains("Paused"))).isNotEmpty();
+        assertThat(changes).doesNotContain("toy hive");
+        press("Take away March");
+        assertThat(page.locator("#served tbody tr")).hasClass(java.util.regex.Pattern.compile("undone"));
+        press("Put back March");
+        visitor.get(path() + "/history");
+        assertThat(visitor.post(path() + "/history/back", Map.of("point", "77")).body())
+                .contains("There is no point 77");
+    }
+
+    /** Into one group, whatever is found alike. */
+    private void place(String... keywords) {
+        Visitor visitor = new Visitor(Running.shared());
+        for (String keyword : keywords) {
+            visitor.get(path() + "/sift");
+            visitor.post(path() + "/tray/group", Map.of("intoGroup", "hives", "way", "into", "keyword", keyword));
+        }
+    }
+
+    private String servedPlan() {
+        return page.locator("#served tbody a").first().getAttribute("href").replaceAll(".*plan=", "");
+    }
+}

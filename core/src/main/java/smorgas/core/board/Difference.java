@@ -1,0 +1,218 @@
+package smorgas.core.board;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.recipe.Standing;
+
+/**
+ * What is otherwise at one time than at another, keyword by keyword: two points of a project, two harvests, two runs. A keyword is
+ * the same if one has a spelling of the other or would be folded into it, so that another spelling is no change.
+ */
+public final class Difference {
+
+    private static final int GONE = -1;
+
+    /** What can be otherwise; a keyword may be in several. */
+    public enum Kind {
+        NEW("new"),
+        GONE("gone"),
+        SEARCHED("searched otherwise"),
+        DROPPED("newly dropped"),
+        /** It was dropped and is no more. */
+        BACK("no longer dropped"),
+        KEPT("newly kept"),
+        /** It is new, and nothing has judged it. */
+        WAITING("new, and to be judged"),
+        MOVED("in another group");
+
+        private final String label;
+
+        Kind(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /**
+     * One keyword that is otherwise.
+     *
+     * @param text its lead spelling now; if it is gone, as it was
+     * @param was what it was, in words; empty if it was not there
+     * @param is what it is, in words; empty if it is gone
+     * @param twiceSearches now, or as it was if it is gone; {@link FigureColumn#UNKNOWN} if not known
+     * @param weight by which those of a kind are put in order, the larger first
+     */
+    public record Row(Kind kind, String text, String was, String is, long twiceSearches, long weight) {}
+
+    private final Map<Kind, List<Row>> rows = new EnumMap<>(Kind.class);
+    private final int before;
+    private final int after;
+    private final int same;
+    private final boolean groups;
+
+    private Difference(Standpoint old, Standpoint now, boolean groups) {
+        this.groups = groups;
+        this.before = old.size();
+        this.after = now.size();
+        boolean[] met = new boolean[old.size()];
+        int[] was = counterparts(old, now, met);
+        this.same = (int) Arrays.stream(was).filter(one -> one != GONE).count();
+        for (int keyword = 0; keyword < was.length; keyword++) {
+            if (was[keyword] == GONE) {
+                fresh(now, keyword);
+            } else {
+                changed(old, was[keyword], now, keyword);
+            }
+        }
+        for (int keyword = 0; keyword < met.length; keyword++) {
+            if (!met[keyword]) {
+                long twice = old.twiceSearches(keyword);
+                add(Kind.GONE, old.text(keyword), old.standing(keyword).label(), "", twice, twice);
+            }
+        }
+        rows.values()
+                .forEach(list -> list.sort(
+                        Comparator.comparingLong(Row::weight).reversed().thenComparing(Row::text)));
+    }
+
+    /** Between two times; groups are compared too only if they are wanted, for they may have to be found first. */
+    public static Difference between(Standpoint old, Standpoint now, boolean groups) {
+        return new Difference(old, now, groups);
+    }
+
+    /** Of each keyword that of before which it is; those that are met are marked. */
+    private static int[] counterparts(Standpoint old, Standpoint now, boolean[] met) {
+        int[] was = new int[now.size()];
+        for (int keyword = 0; keyword < was.length; keyword++) {
+            was[keyword] = counterpart(old, now, keyword);
+            if (was[keyword] != GONE) {
+                met[was[keyword]] = true;
+            }
+        }
+        // What is spelled as nobody spelled it then is what it would be folded into now.
+        for (int keyword = 0; keyword < met.length; keyword++) {
+            if (!met[keyword]) {
+                int is = now.meant(old.text(keyword)).orElse(GONE);
+                if (is != GONE && was[is] == GONE) {
+                    was[is] = keyword;
+                    met[keyword] = true;
+                }
+            }
+        }
+        return was;
+    }
+
+    /** The keyword of before that is this one; by its lead spelling, or else by another of its spellings. */
+    private static int counterpart(Standpoint old, Standpoint now, int keyword) {
+        Optional<Integer> found = old.find(now.text(keyword));
+        if (found.isPresent()) {
+            return found.get();
+        }
+        for (String spelling : now.spellings(keyword)) {
+            Optional<Integer> other = old.find(spelling);
+            if (other.isPresent()) {
+                return other.get();
+            }
+        }
+        return GONE;
+    }
+
+    private void fresh(Standpoint now, int keyword) {
+        long twice = now.twiceSearches(keyword);
+        Standing standing = now.standing(keyword);
+        add(Kind.NEW, now.text(keyword), "", standing.label(), twice, twice);
+        if (standing == Standing.UNDECIDED) {
+            add(Kind.WAITING, now.text(keyword), "", standing.label(), twice, twice);
+        } else if (standing == Standing.DROPPED) {
+            add(Kind.DROPPED, now.text(keyword), "", now.reason(keyword), twice, twice);
+        }
+    }
+
+    private void changed(Standpoint old, int was, Standpoint now, int is) {
+        String text = now.text(is);
+        long twice = now.twiceSearches(is);
+        long before2 = old.twiceSearches(was);
+        if (twice != before2) {
+            boolean both = twice != FigureColumn.UNKNOWN && before2 != FigureColumn.UNKNOWN;
+            add(
+                    Kind.SEARCHED,
+                    text,
+                    told(before2),
+                    told(twice),
+                    twice,
+                    both ? Math.abs(twice - before2) : Math.max(twice, before2));
+        }
+        Standing from = old.standing(was);
+        Standing to = now.standing(is);
+        if (from != to) {
+            if (to == Standing.DROPPED) {
+                add(Kind.DROPPED, text, from.label(), now.reason(is), twice, twice);
+            } else if (from == Standing.DROPPED) {
+                add(Kind.BACK, text, old.reason(was), to.label(), twice, twice);
+            }
+            if (to == Standing.KEPT) {
+                add(Kind.KEPT, text, from.label(), now.reason(is), twice, twice);
+            }
+        }
+        if (groups && !old.groupKey(was).equals(now.groupKey(is))) {
+            String here = old.group(was);
+            String there = now.group(is);
+            // A group that is found by likeness may have another key and be the one it was.
+            if (!here.equals(there)) {
+                add(Kind.MOVED, text, here, there, twice, twice);
+            }
+        }
+    }
+
+    private static String told(long twice) {
+        return twice == FigureColumn.UNKNOWN ? "" : String.valueOf(twice / 2);
+    }
+
+    private void add(Kind kind, String text, String was, String is, long twice, long weight) {
+        rows.computeIfAbsent(kind, none -> new ArrayList<>()).add(new Row(kind, text, was, is, twice, weight));
+    }
+
+    /** Those of a kind, the most searched first; of what is searched otherwise those that changed most. */
+    public List<Row> rows(Kind kind) {
+        return rows.getOrDefault(kind, List.of());
+    }
+
+    /** All of them, kind by kind. */
+    public List<Row> rows() {
+        return Arrays.stream(Kind.values()).flatMap(kind -> rows(kind).stream()).toList();
+    }
+
+    /** How many keywords there were. */
+    public int before() {
+        return before;
+    }
+
+    /** How many there are. */
+    public int after() {
+        return after;
+    }
+
+    /** How many are there at both times. */
+    public int same() {
+        return same;
+    }
+
+    /** Whether groups were compared. */
+    public boolean groups() {
+        return groups;
+    }
+
+    /** Whether nothing is otherwise. */
+    public boolean nothing() {
+        return rows.isEmpty();
+    }
+}

@@ -1,0 +1,106 @@
+package smorgas.core.board;
+
+import java.util.List;
+import java.util.Optional;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Numbers;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.Standing;
+
+/** The keywords of a project as they stand at one time, as far as {@link Difference} compares them; numbered from 0. */
+public interface Standpoint {
+
+    int size();
+
+    /** The lead spelling, tidy. */
+    String text(int keyword);
+
+    /** The keyword that has this tidy text among its spellings. */
+    Optional<Integer> find(String tidy);
+
+    /** The keyword that this tidy text would be folded into if a list had it. */
+    Optional<Integer> meant(String tidy);
+
+    /** The tidy texts of its spellings, as far as they are known. */
+    List<String> spellings(int keyword);
+
+    Standing standing(int keyword);
+
+    /** Why it stands so, in words; empty if nothing is told. */
+    String reason(int keyword);
+
+    /** Twice its searches a month, ranges by their middle; {@link FigureColumn#UNKNOWN} if they are not known. */
+    long twiceSearches(int keyword);
+
+    /** What tells its group from others whatever it is called; empty if it is in none. */
+    String groupKey(int keyword);
+
+    /** What its group is called; empty if it is in none. */
+    String group(int keyword);
+
+    /** That of a board; its groups are worked out when they are first asked for. */
+    static Standpoint of(Board board) {
+        Numbers searches = board.keywords().numbers(Figure.SEARCHES);
+        return new Standpoint() {
+            @Override
+            public int size() {
+                return board.keywords().size();
+            }
+
+            @Override
+            public String text(int keyword) {
+                return board.keywords().text(keyword);
+            }
+
+            @Override
+            public Optional<Integer> find(String tidy) {
+                return board.keywords().find(tidy);
+            }
+
+            @Override
+            public Optional<Integer> meant(String tidy) {
+                return board.keywords().meant(tidy);
+            }
+
+            @Override
+            public List<String> spellings(int keyword) {
+                return board.keywords().tidyTexts(keyword);
+            }
+
+            @Override
+            public Standing standing(int keyword) {
+                return board.standings().of(keyword);
+            }
+
+            @Override
+            public String reason(int keyword) {
+                return board.standings().reason(keyword).sentence();
+            }
+
+            @Override
+            public long twiceSearches(int keyword) {
+                return searches.twiceMiddle(keyword);
+            }
+
+            private int place(int keyword) {
+                Grouping grouping = board.groups().grouping();
+                return grouping.groupOf(keyword);
+            }
+
+            @Override
+            public String groupKey(int keyword) {
+                int place = place(keyword);
+                return place < 0 ? "" : board.groups().grouping().key(place);
+            }
+
+            @Override
+            public String group(int keyword) {
+                Groups groups = board.groups();
+                int place = place(keyword);
+                return place < 0 ? "" : groups.name(place);
+            }
+        };
+    }
+}

@@ -1,0 +1,85 @@
+package smorgas.core.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.Standing;
+
+/** Two harvests with changes that were laid out by hand: exactly they are reported. */
+class DifferenceTest {
+
+    private static final String MARCH =
+            "keyword,searches\nbee hive,1000\ncedar hive,200\ntoy hive,150\nskep,90\nsmoker,80\n";
+    /** Gone: skep. New: wax press, toy bee. Changed: bee hive. Spelled otherwise by most: cedar hives. */
+    private static final String APRIL =
+            "keyword,searches\nbee hive,1300\ncedar hives,200\ncedar hive,10\ntoy hive,150\nsmoker,80\nwax press,60\ntoy bee,20\n";
+
+    private static Board board(String list, Entry... entries) {
+        List<Entry> all = new ArrayList<>(List.of(
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("toy"), Standing.DROPPED)),
+                new GroupPin.KeywordsPlaced(List.of("bee hive", "cedar hive", "cedar hives"), List.of(), "hives")));
+        all.addAll(Arrays.asList(entries));
+        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(all, "en"));
+    }
+
+    private static Difference between(Board old, Board now) {
+        return Difference.between(Standpoint.of(old), Standpoint.of(now), true);
+    }
+
+    private static List<String> texts(Difference difference, Difference.Kind kind) {
+        return difference.rows(kind).stream().map(Difference.Row::text).toList();
+    }
+
+    @Test
+    void aHarvestWithKnownChangesGivesExactlyTheReportExpected() {
+        Difference april = between(board(MARCH), board(APRIL));
+        assertThat(texts(april, Difference.Kind.NEW)).containsExactly("wax press", "toy bee");
+        assertThat(texts(april, Difference.Kind.WAITING)).containsExactly("wax press");
+        assertThat(texts(april, Difference.Kind.GONE)).containsExactly("skep");
+        assertThat(april.rows(Difference.Kind.SEARCHED))
+                .extracting(Difference.Row::text, Difference.Row::was, Difference.Row::is)
+                .containsExactly(org.assertj.core.groups.Tuple.tuple("bee hive", "1000", "1300"));
+        assertThat(texts(april, Difference.Kind.DROPPED)).containsExactly("toy bee");
+        assertThat(april.rows(Difference.Kind.DROPPED).getFirst().is()).contains("toy");
+        assertThat(texts(april, Difference.Kind.MOVED)).isEmpty();
+        assertThat(april.same()).isEqualTo(4);
+        assertThat(april.before()).isEqualTo(5);
+        assertThat(april.after()).isEqualTo(6);
+    }
+
+    @Test
+    void theSameHarvestInAnotherOrderIsNoDifference() {
+        String turned = "keyword,searches\nsmoker,80\nskep,90\ntoy hive,150\ncedar hive,200\nbee hive,1000\n";
+        assertThat(between(board(MARCH), board(turned)).nothing()).isTrue();
+    }
+
+    @Test
+    void whatAHandChangedIsToldWithBothSides() {
+        Board now = board(
+                MARCH,
+                new SiftEntry.Judged(List.of("smoker"), List.of(), Standing.KEPT),
+                new SiftEntry.Judged(List.of("toy hive"), List.of(), Standing.UNDECIDED),
+                new SiftEntry.Judged(List.of("skep"), List.of(), Standing.DROPPED),
+                new GroupPin.KeywordsPlaced(List.of("cedar hive"), List.of(), "cedar"));
+        Difference told = between(board(MARCH), now);
+        assertThat(texts(told, Difference.Kind.KEPT)).containsExactly("smoker");
+        assertThat(texts(told, Difference.Kind.BACK)).containsExactly("toy hive");
+        assertThat(texts(told, Difference.Kind.DROPPED)).containsExactly("skep");
+        assertThat(told.rows(Difference.Kind.MOVED))
+                .anySatisfy(row -> assertThat(row.text()).isEqualTo("cedar hive"));
+        assertThat(told.rows(Difference.Kind.NEW)).isEmpty();
+        assertThat(Difference.between(Standpoint.of(board(MARCH)), Standpoint.of(now), false)
+                        .rows(Difference.Kind.MOVED))
+                .isEmpty();
+    }
+}
