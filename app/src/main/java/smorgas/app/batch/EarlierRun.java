@@ -18,6 +18,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.column.FigureReader;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.PlanRecord;
+import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -66,9 +67,11 @@ final class EarlierRun implements Standpoint {
     }
 
     private static String cell(Path file, NamedCsvRecord record, String column) {
-        return record.findField(column)
+        String cell = record.findField(column)
                 .orElseThrow(() -> new Refusal(file + ", line " + record.getStartingLineNumber()
                         + ": there is no column " + column + "; it is not as a run has written it"));
+        // What a spreadsheet would run was written behind an apostrophe.
+        return cell.startsWith("'") && Formulas.runs(cell.substring(1)) ? cell.substring(1) : cell;
     }
 
     private static Standing standing(Path file, NamedCsvRecord record) {

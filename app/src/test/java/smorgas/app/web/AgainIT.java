@@ -103,6 +103,35 @@ class AgainIT extends ProjectInBrowser {
                 .contains("There is no point 77");
     }
 
+    @Test
+    void oneRecipeIsGivenToSeveralProjectsAndWhatDiffersIsTold() {
+        Visitor visitor = new Visitor(Running.shared());
+        long north = visitor.project("North <b>");
+        long south = visitor.project("South");
+        for (long one : new long[] {north, south}) {
+            visitor.get("/projects/" + one + "/gather");
+            visitor.upload(
+                    "/projects/" + one + "/gather",
+                    Map.of(
+                            "l.csv",
+                            ("keyword,searches\nbee hive,100\ntoy bee,90\nhive " + one + ",80\n")
+                                    .getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        }
+        visitor.get("/projects/" + north + "/sift");
+        visitor.post("/projects/" + north + "/rules/word", Map.of("ruleWord", "toy", "to", "DROPPED"));
+        visitor.get("/projects/" + north + "/history");
+        String told = visitor.post("/projects/" + north + "/recipe/give", Map.of("project", String.valueOf(south)))
+                .body();
+        assertThat(told).contains("South: Took the recipe North");
+        assertThat(visitor.get("/projects/" + south + "/sift.csv").body()).contains("toy bee,Dropped");
+        assertThat(visitor.post("/projects/" + north + "/recipe/give", Map.of()).body())
+                .contains("Tick a project at least.");
+        assertThat(visitor.get("/projects/" + south + "/difference.csv?from=project-" + north)
+                        .body())
+                .contains("new,hive " + south)
+                .contains("gone,hive " + north);
+    }
+
     /** Into one group, whatever is found alike. */
     private void place(String... keywords) {
         Visitor visitor = new Visitor(Running.shared());

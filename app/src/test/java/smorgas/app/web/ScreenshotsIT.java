@@ -62,14 +62,14 @@ class ScreenshotsIT {
             new View("sift-dark", "/projects/1/sift?word=hive", ColorScheme.DARK, ""),
             new View("pantry", "/pantry"),
             new View("group", "/projects/1/group"),
-            new View("group-dial", "/projects/1/group?dials=1&method=likeness&place=30&least=2"),
             new View("group-list", "/projects/1/group?view=list"),
             new View("group-doubts", "/projects/1/group?view=doubts"),
-            new View("ads", "/projects/1/ads"),
+            new View("restructure", "/projects/1/restructure?old=0"),
             new View("worth", "/projects/1/sift?sort=-worth&assume=all"),
             new View("serve", "/projects/1/serve"),
             new View("negatives", "/projects/1/negatives"),
-            new View("history", "/projects/1/history"));
+            new View("history", "/projects/1/history?point=24"),
+            new View("difference", "/projects/1/difference?from=16"));
 
     @TempDir
     private Path data;

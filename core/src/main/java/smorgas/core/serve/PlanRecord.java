@@ -80,6 +80,21 @@ public record PlanRecord(List<Row> rows) {
                 .toList());
     }
 
+    /** The same in campaigns of other names: behind a prefix. */
+    public PlanRecord inCampaigns(String prefix) {
+        return new PlanRecord(rows.stream()
+                .map(row -> new Row(
+                        row.kind(),
+                        prefix + row.campaign(),
+                        row.adGroup(),
+                        row.keyword(),
+                        row.type(),
+                        row.bid(),
+                        row.page(),
+                        row.texts()))
+                .toList());
+    }
+
     private static String texts(Plan.Ad ad) {
         List<String> all = new ArrayList<>();
         ad.headlines().forEach(text -> all.add("Headline: " + text));

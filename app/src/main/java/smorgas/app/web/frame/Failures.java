@@ -91,13 +91,19 @@ class Failures {
 
     @ExceptionHandler({
         org.springframework.web.method.annotation.MethodArgumentTypeMismatchException.class,
-        org.springframework.web.bind.ServletRequestBindingException.class,
-        Refusal.class
+        org.springframework.web.bind.ServletRequestBindingException.class
     })
     String notUnderstood(Exception fault, Model model, HttpServletResponse response) {
         LOG.debug("refused", fault);
         return page(
                 model, response, HttpStatus.BAD_REQUEST, "This address or form is not one that Smorgas understands.");
+    }
+
+    /** What was asked for cannot be, for a reason of the job. */
+    @ExceptionHandler(Refusal.class)
+    String refused(Refusal fault, Model model, HttpServletResponse response) {
+        LOG.debug("refused", fault);
+        return page(model, response, HttpStatus.BAD_REQUEST, fault.getMessage() + ".");
     }
 
     @ExceptionHandler(Room.None.class)

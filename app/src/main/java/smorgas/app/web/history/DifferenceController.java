@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.store.Projects;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
@@ -38,12 +39,15 @@ class DifferenceController {
     private static final int SHOWN = 20;
     private static final int LATEST = 30;
     private static final String NOW = "now";
+    private static final String OTHER = "project-";
 
     private final Frames frames;
     private final Points points;
     private final Trays trays;
+    private final Projects projects;
 
-    DifferenceController(Frames frames, Points points, Trays trays) {
+    DifferenceController(Frames frames, Points points, Trays trays, Projects projects) {
+        this.projects = projects;
         this.frames = frames;
         this.points = points;
         this.trays = trays;
@@ -90,7 +94,7 @@ class DifferenceController {
         } catch (Refusal refused) {
             fault = refused.getMessage() + ".";
         }
-        Shown.in(model, new DifferencePage(from, to, choices(snapshot.history(), from, to), fault, otherwise));
+        Shown.in(model, new DifferencePage(from, to, choices(id, snapshot.history(), from, to), fault, otherwise));
         frames.frame(model, id, snapshot, null);
         return "history/difference";
     }
@@ -99,10 +103,19 @@ class DifferenceController {
         if (point.equals(NOW)) {
             return project.snapshot().board();
         }
+        if (point.startsWith(OTHER)) {
+            return frames.open(number(point.substring(OTHER.length())))
+                    .snapshot()
+                    .board();
+        }
+        return points.at(project, number(point));
+    }
+
+    private static long number(String point) {
         if (!point.matches("\\d{1,9}")) {
             throw new Refusal("There is no such point");
         }
-        return points.at(project, Long.parseLong(point));
+        return Long.parseLong(point);
     }
 
     private Otherwise otherwise(Board old, Board now, boolean asked) {
@@ -143,8 +156,8 @@ class DifferenceController {
         return rows > SHOWN ? "and " + Show.count(rows - SHOWN) + " more" : "";
     }
 
-    /** Those with a name first, then the last acts. */
-    private static List<PointChoice> choices(History history, String from, String to) {
+    /** Those with a name first, then the last acts, then other projects as they are now. */
+    private List<PointChoice> choices(long id, History history, String from, String to) {
         List<PointChoice> choices = new ArrayList<>(List.of(new PointChoice(NOW, "now")));
         history.points()
                 .forEach((point, name) ->
@@ -158,6 +171,11 @@ class DifferenceController {
                 .toList()
                 .forEach(choices::add);
         choices.add(new PointChoice("0", "the beginning"));
+        projects.all().stream()
+                .filter(project -> project.id() != id && !project.binned())
+                .limit(LATEST)
+                .forEach(project ->
+                        choices.add(new PointChoice(OTHER + project.id(), "the project " + project.name() + ", now")));
         for (String asked : List.of(from, to)) {
             if (choices.stream().noneMatch(known -> known.value().equals(asked))) {
                 choices.add(new PointChoice(asked, "after act " + asked));

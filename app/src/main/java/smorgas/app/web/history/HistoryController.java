@@ -1,6 +1,7 @@
 package smorgas.app.web.history;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -19,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Histories;
+import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.app.store.RecipeFile;
 import smorgas.app.web.frame.Act;
@@ -26,6 +28,7 @@ import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.OpenProject;
+import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.PointEntry;
@@ -71,7 +74,10 @@ class HistoryController {
 
     /** The acts, the last first, and the opened one. */
     record HistoryPage(
-            List<ActView> acts, int more, @Nullable Opened opened) {}
+            List<ActView> acts,
+            int more,
+            List<Project> givable,
+            @Nullable Opened opened) {}
 
     @GetMapping("/projects/{id}/history")
     String history(@PathVariable long id, @RequestParam(defaultValue = "-1") long point, Model model) {
@@ -100,7 +106,15 @@ class HistoryController {
         Opened opened = point < 0 || point > Math.min(steps.size(), told.size())
                 ? null
                 : opened(point, steps, told, names.getOrDefault(point, ""));
-        Shown.in(model, new HistoryPage(views, steps.size() - views.size(), opened));
+        Shown.in(
+                model,
+                new HistoryPage(
+                        views,
+                        steps.size() - views.size(),
+                        projects.all().stream()
+                                .filter(one -> one.id() != id && !one.binned())
+                                .toList(),
+                        opened));
         frames.frame(model, id, snapshot, null);
         return "history/page";
     }
@@ -170,6 +184,31 @@ class HistoryController {
         String name = Show.fileName(file.getOriginalFilename());
         byte[] bytes = file.getBytes();
         return act.done(recipe -> RecipeFile.take(name, bytes, act.project().language()));
+    }
+
+    /** The decisions of this project take the place of those of others, each of which can undo that. */
+    @PostMapping("/projects/{id}/recipe/give")
+    String give(
+            @PathVariable long id,
+            @RequestParam(name = "project", defaultValue = "") List<Long> others,
+            RedirectAttributes redirect) {
+        OpenProject project = frames.open(id);
+        String name = frames.project(id).name();
+        byte[] recipe = RecipeFile.of(
+                        project.language(),
+                        project.edition(),
+                        project.snapshot().history().effective())
+                .json()
+                .getBytes(StandardCharsets.UTF_8);
+        List<String> told = new ArrayList<>();
+        for (long other : others) {
+            OpenProject to = frames.open(other);
+            Outcome outcome =
+                    to.act(to.snapshot().version(), decisions -> RecipeFile.take(name, recipe, to.language()));
+            told.add(frames.project(other).name() + ": " + outcome.sentence());
+        }
+        redirect.addFlashAttribute("notice", told.isEmpty() ? "Tick a project at least." : String.join(" ", told));
+        return "redirect:/projects/" + id + "/history";
     }
 
     @GetMapping("/projects/{id}/keys")

@@ -1,0 +1,346 @@
+package smorgas.app.web.again;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import smorgas.app.web.frame.Act;
+import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
+import smorgas.app.work.GatheredBasket;
+import smorgas.app.work.Snapshot;
+import smorgas.core.board.Board;
+import smorgas.core.board.OldStructure;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.column.Figure;
+import smorgas.core.draw.Flow;
+import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.serve.Csv;
+import smorgas.core.serve.PlanChanges;
+import smorgas.core.serve.PlanRecord;
+import smorgas.core.text.Formulas;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Tidy;
+
+/** An existing campaign restructured: old ad groups beside new groups, what moves, and the change as files. */
+@Controller
+class RestructureController {
+
+    private static final int SHOWN = 200;
+    private static final int DRAWN = 4;
+    private static final int SAMPLES = 30;
+    private static final int LONGEST_PREFIX = 40;
+
+    private final Frames frames;
+
+    RestructureController(Frames frames) {
+        this.frames = frames;
+    }
+
+    /** The page; without a list that tells ad groups there is nothing of it. */
+    record RestructurePage(
+            List<Choice> lists,
+            long basket,
+            String fate,
+            String prefix,
+            @Nullable Old old,
+            @Nullable Opened opened) {}
+
+    /** A list that tells ad groups. */
+    record Choice(long basket, String name) {}
+
+    /**
+     * The campaign beside the groups.
+     *
+     * @param told in a sentence
+     * @param fates how many of each, as choices
+     * @param more how many ad groups are not shown; empty if all are
+     */
+    record Old(
+            String told,
+            List<FateChoice> fates,
+            List<OldRow> rows,
+            String more,
+            Flow flow,
+            List<String> leftNames,
+            Map<Integer, NewGroup> rightNames,
+            List<TwiceRow> twice,
+            String twiceCount,
+            String withoutExact,
+            List<String> withoutExactSamples,
+            String fresh) {}
+
+    /** Ad groups of one fate. */
+    record FateChoice(String name, String label, String count) {}
+
+    /** An ad group; {@code place} is its number. */
+    record OldRow(
+            int place,
+            String campaign,
+            String name,
+            String keywords,
+            String into,
+            String fate,
+            String clicks,
+            String conversions,
+            String cost) {}
+
+    /** A keyword in several places. */
+    record TwiceRow(String keyword, String places) {}
+
+    /** A group of ours. */
+    record NewGroup(String key, String name) {}
+
+    /** One ad group with where its keywords go. */
+    record Opened(
+            int place,
+            String campaign,
+            String name,
+            String fate,
+            List<Part> parts,
+            List<String> elsewhere,
+            String more) {}
+
+    /** What of it goes into one group, and what that takes over. */
+    record Part(NewGroup group, String count, List<String> keywords, String inherits) {}
+
+    @GetMapping("/projects/{id}/restructure")
+    String page(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") long basket,
+            @RequestParam(defaultValue = "") String fate,
+            @RequestParam(defaultValue = "-1") int old,
+            @RequestParam(defaultValue = "New ") String prefix,
+            Model model) {
+        Snapshot snapshot = frames.open(id).snapshot();
+        List<GatheredBasket> lists = lists(snapshot);
+        Optional<GatheredBasket> chosen =
+                lists.stream().filter(one -> basket == 0 || one.id() == basket).findFirst();
+        Board board = snapshot.board();
+        Optional<OldStructure> structure = chosen.flatMap(one -> OldStructure.of(board, one.lines()));
+        Shown.in(
+                model,
+                new RestructurePage(
+                        lists.stream()
+                                .map(one -> new Choice(one.id(), one.name()))
+                                .toList(),
+                        chosen.map(GatheredBasket::id).orElse(0L),
+                        fate,
+                        prefix,
+                        structure.map(one -> old(board, one, fate, old)).orElse(null),
+                        structure
+                                .filter(one -> old >= 0 && old < one.groups().size())
+                                .map(one -> opened(board, one, old))
+                                .orElse(null)));
+        frames.frameWithGroups(model, id, snapshot, Step.SERVE);
+        return "again/restructure";
+    }
+
+    private static List<GatheredBasket> lists(Snapshot snapshot) {
+        return snapshot.baskets().stream()
+                .filter(GatheredBasket::on)
+                .filter(one -> !one.lines().texts(ColumnRole.AD_GROUP).isEmpty())
+                .toList();
+    }
+
+    /** Drawn is the opened ad group, or else the first ones. */
+    private static Old old(Board board, OldStructure structure, String fate, int opened) {
+        List<OldStructure.OldGroup> all = structure.groups();
+        List<OldRow> rows = new ArrayList<>();
+        List<Map<Integer, Integer>> drawn = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        for (int place = 0; place < all.size(); place++) {
+            OldStructure.OldGroup one = all.get(place);
+            if (fate.isEmpty() || one.fate().name().equals(fate)) {
+                rows.add(row(place, one));
+                if (drawn.size() < DRAWN && !one.into().isEmpty() && (opened < 0 || opened == place)) {
+                    drawn.add(one.into());
+                    names.add(one.name());
+                }
+            }
+        }
+        Groups groups = board.groups();
+        Flow flow = Flow.of(drawn);
+        Map<Integer, NewGroup> right = new java.util.HashMap<>();
+        flow.right().forEach(bar -> right.put(bar.of(), of(groups, bar.of())));
+        return new Old(
+                Show.count(all.size(), "ad group runs", "ad groups run") + "; of ours "
+                        + Show.count(
+                                groups.grouping().size() - structure.fresh().cardinality())
+                        + " take something over, and "
+                        + Show.count(structure.fresh().cardinality()) + " are new.",
+                Arrays.stream(OldStructure.Fate.values())
+                        .map(one -> new FateChoice(
+                                one.name(), one.label(structure.count(one)), Show.count(structure.count(one))))
+                        .toList(),
+                rows.stream().limit(SHOWN).toList(),
+                rows.size() > SHOWN ? "and " + Show.count(rows.size() - SHOWN) + " more" : "",
+                flow,
+                names,
+                right,
+                structure.twice().stream()
+                        .limit(SAMPLES)
+                        .map(one -> new TwiceRow(one.keyword(), String.join("; ", one.places())))
+                        .toList(),
+                Show.count(structure.twice().size(), "keyword", "keywords"),
+                structure.tellsTypes()
+                        ? Show.count(structure.withoutExact().size(), "keyword", "keywords")
+                        : "the list tells no match types",
+                structure.withoutExact().stream().limit(SAMPLES).toList(),
+                Show.count(structure.fresh().cardinality(), "group", "groups"));
+    }
+
+    private static OldRow row(int place, OldStructure.OldGroup one) {
+        return new OldRow(
+                place,
+                one.campaign(),
+                one.name(),
+                Show.count(one.keywords().size()),
+                Show.count(one.into().size()),
+                one.fate().label(),
+                some(one.sums().clicks()),
+                one.sums().conversions() == 0 ? "" : Csv.amount(one.sums().conversions(), Figure.CONVERSIONS.scale()),
+                one.sums().cost() == 0 ? "" : Csv.amount(one.sums().cost(), Figure.COST.scale()));
+    }
+
+    private static String some(long count) {
+        return count == 0 ? "" : Show.count(count);
+    }
+
+    private static NewGroup of(Groups groups, int group) {
+        return new NewGroup(groups.grouping().key(group), groups.name(group));
+    }
+
+    private static Opened opened(Board board, OldStructure structure, int place) {
+        OldStructure.OldGroup one = structure.groups().get(place);
+        Groups groups = board.groups();
+        List<Part> parts = one.into().entrySet().stream()
+                .map(entry -> new Part(
+                        of(groups, entry.getKey()),
+                        Show.count(entry.getValue(), "keyword", "keywords"),
+                        one.keywords().stream()
+                                .filter(text -> structure.groupOf(text).equals(Optional.of(entry.getKey())))
+                                .limit(SAMPLES)
+                                .toList(),
+                        structure
+                                .heir(entry.getKey())
+                                .map(RestructureController::told)
+                                .orElse("")))
+                .toList();
+        return new Opened(
+                place,
+                one.campaign(),
+                one.name(),
+                one.fate().label(),
+                parts,
+                one.elsewhere().stream().limit(SAMPLES).toList(),
+                one.elsewhere().size() > SAMPLES
+                        ? "and " + Show.count(one.elsewhere().size() - SAMPLES) + " more"
+                        : "");
+    }
+
+    private static String told(OldStructure.Heir heir) {
+        List<String> told = new ArrayList<>(List.of("from " + Show.count(heir.oldGroups(), "ad group", "ad groups")));
+        if (heir.sums().impressions() > 0) {
+            told.add(Show.count(heir.sums().clicks(), "click", "clicks") + " of "
+                    + Show.count(heir.sums().impressions()) + " impressions");
+        }
+        if (heir.sums().conversions() > 0) {
+            told.add(Csv.amount(heir.sums().conversions(), Figure.CONVERSIONS.scale()) + " conversions");
+        }
+        if (!heir.page().isEmpty()) {
+            told.add("page " + heir.page());
+        }
+        return String.join(", ", told);
+    }
+
+    /** An ad group stays as it is: its keywords are one group of its name. */
+    @PostMapping("/projects/{id}/restructure/keep")
+    String keep(Act act, @RequestParam long basket, @RequestParam int old) {
+        return act.done(recipe -> {
+            Board board = act.snapshot().board();
+            OldStructure structure = structure(act.snapshot(), basket);
+            if (old < 0 || old >= structure.groups().size()) {
+                throw new Refusal("There is no such ad group any more");
+            }
+            OldStructure.OldGroup one = structure.groups().get(old);
+            List<String> texts = one.keywords().stream()
+                    .map(board.keywords()::meant)
+                    .flatMap(Optional::stream)
+                    .distinct()
+                    .filter(board.standings().remaining()::get)
+                    .map(keyword -> Tidy.of(board.keywords().text(keyword)))
+                    .toList();
+            if (texts.isEmpty()) {
+                throw new Refusal("None of its keywords is in the project, or all are dropped");
+            }
+            return new GroupPin.KeywordsPlaced(texts, board.keywords().otherSpellings(texts), Tidy.of(one.name()));
+        });
+    }
+
+    private static OldStructure structure(Snapshot snapshot, long basket) {
+        return lists(snapshot).stream()
+                .filter(one -> one.id() == basket)
+                .findFirst()
+                .flatMap(one -> OldStructure.of(snapshot.board(), one.lines()))
+                .orElseThrow(() -> new NoSuchElementException("There is no list " + basket + " that tells ad groups"));
+    }
+
+    /** The change as a table: new ad groups in campaigns under a prefix, the old ones paused. */
+    @GetMapping("/projects/{id}/restructure/change.csv")
+    void change(
+            @PathVariable long id,
+            @RequestParam long basket,
+            @RequestParam(defaultValue = "New ") String prefix,
+            HttpServletResponse response)
+            throws IOException {
+        Change change = change(frames.open(id).snapshot(), basket, prefix);
+        write(PlanChanges.of(change.old(), change.fresh()), "restructure.csv", response);
+    }
+
+    /** What takes the change back: the old ad groups run again, the new ones pause. */
+    @GetMapping("/projects/{id}/restructure/way-back.csv")
+    void wayBack(
+            @PathVariable long id,
+            @RequestParam long basket,
+            @RequestParam(defaultValue = "New ") String prefix,
+            HttpServletResponse response)
+            throws IOException {
+        Change change = change(frames.open(id).snapshot(), basket, prefix);
+        write(PlanChanges.of(change.fresh(), change.old()), "restructure-way-back.csv", response);
+    }
+
+    private record Change(PlanRecord old, PlanRecord fresh) {}
+
+    private static Change change(Snapshot snapshot, long basket, String prefix) {
+        if (prefix.isBlank() || prefix.length() > LONGEST_PREFIX) {
+            throw new Refusal(String.format(
+                    Locale.ENGLISH, "A prefix has 1 to %d characters, so that new and old do not mix", LONGEST_PREFIX));
+        }
+        Formulas.refuse("prefix", prefix);
+        return new Change(
+                structure(snapshot, basket).record(),
+                PlanRecord.of(snapshot.board().plan()).inCampaigns(prefix));
+    }
+
+    private static void write(PlanChanges changes, String file, HttpServletResponse response) throws IOException {
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"" + file + "\"");
+        changes.write(response.getWriter());
+    }
+}

@@ -1,0 +1,134 @@
+package smorgas.core.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import smorgas.core.board.OldStructure.Fate;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.Standing;
+import smorgas.core.serve.PlanRecord;
+import smorgas.core.value.TwoProportions.Verdict;
+
+/** A small campaign beside groups that were laid out by hand; what becomes of each ad group was written down first. */
+class OldStructureTest {
+
+    /** Keep stays; Mix is split; One and Two join; Gone ends; the paused, the negative and the formula are no part of it. */
+    private static final Lines CAMPAIGN = TestLists.lines(2, """
+            Campaign,Ad group,Keyword,Match type,Status,Max CPC,Final URL,Clicks,Impressions,Cost,Conversions
+            C,Keep,bee suit,Exact,Enabled,0.40,https://bees.example/a,10,100,4,1
+            C,Keep,bee suits,Phrase,Enabled,0.40,https://bees.example/a,5,50,2,0
+            C,Mix,bee hive,Exact,Enabled,0.50,https://bees.example/b,20,400,9,2
+            C,Mix,honey jar,Broad,Enabled,0.30,https://bees.example/b,7,90,2,0.5
+            C,One,jar lid,Exact,Enabled,,,1,10,,
+            D,Two,lid for jar,Phrase,Enabled,,,2,20,,
+            D,Gone,toy bee,Exact,Enabled,,,,,,
+            D,Sleeps,bee hive,Exact,Paused,,,9,9,9,9
+            C,Mix,free,Negative exact,Enabled,,,,,,
+            D,=cmd(),bee hive,Exact,Enabled,,,,,,
+            D,Two,honey jars,Exact,Enabled,,,3,30,,
+            """);
+
+    private static Board board() {
+        return Board.of(
+                List.of(
+                        TestLists.lines(
+                                1,
+                                "keyword,searches\nbee suit,90\nbee hive,80\nhoney jar,70\njar lid,60\nlid for jar,50\ntoy bee,40\nwax,30\nwax block,20\n"),
+                        CAMPAIGN.bringing(false)),
+                Recipe.of(
+                        List.of(
+                                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("toy"), Standing.DROPPED)),
+                                placed("suits", "bee suit"),
+                                placed("hives", "bee hive"),
+                                placed("jars", "honey jar", "jar lid", "lid for jar"),
+                                placed("waxes", "wax", "wax block")),
+                        "en"));
+    }
+
+    private static GroupPin placed(String group, String... keywords) {
+        return new GroupPin.KeywordsPlaced(List.of(keywords), List.of(), group);
+    }
+
+    private static OldStructure structure(Board board) {
+        return OldStructure.of(board, CAMPAIGN).orElseThrow();
+    }
+
+    @Test
+    void everyAdGroupHasTheFateThatWasWrittenDown() {
+        OldStructure structure = structure(board());
+        assertThat(structure.groups())
+                .extracting(group -> group.name() + " " + group.fate())
+                .containsExactlyInAnyOrder("Keep STAYS", "Mix SPLITS", "One JOINS", "Two JOINS", "Gone ENDS");
+        assertThat(structure.count(Fate.JOINS)).isEqualTo(2);
+        OldStructure.OldGroup mix = structure.groups().stream()
+                .filter(group -> group.name().equals("Mix"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(mix.sums()).isEqualTo(new OldStructure.Sums(27, 490, 11_000_000, 250));
+        assertThat(mix.into()).hasSize(2);
+        assertThat(structure.fresh().cardinality()).isEqualTo(1);
+    }
+
+    @Test
+    void whatCompetesWhatHasNoExactMatchAndWhatIsTakenOverIsTold() {
+        Board board = board();
+        OldStructure structure = structure(board);
+        assertThat(structure.twice()).singleElement().satisfies(one -> assertThat(one.keyword() + ": " + one.places())
+                .isEqualTo("honey jar: [C / Mix, D / Two as honey jars]"));
+        assertThat(structure.withoutExact()).containsExactly("bee suits", "honey jar", "lid for jar");
+        int jars = board.groups().find("jars");
+        assertThat(structure.heir(jars).orElseThrow())
+                .isEqualTo(new OldStructure.Heir(
+                        new OldStructure.Sums(13, 150, 2_000_000, 50), "https://bees.example/b", 3));
+        assertThat(structure.heir(board.groups().find("waxes"))).isEmpty();
+    }
+
+    @Test
+    void whatRunsIsAPlanThatCanBePausedAndBroughtBack() {
+        PlanRecord record = structure(board()).record();
+        assertThat(record.rows())
+                .filteredOn(row -> row.kind() == PlanRecord.Kind.AD_GROUP)
+                .extracting(PlanRecord.Row::adGroup)
+                .containsExactly("Keep", "Mix", "One", "Two", "Gone");
+        assertThat(record.rows())
+                .contains(new PlanRecord.Row(
+                        PlanRecord.Kind.KEYWORD,
+                        "C",
+                        "Mix",
+                        "honey jar",
+                        "Broad",
+                        "0.30",
+                        "https://bees.example/b",
+                        ""));
+    }
+
+    @Test
+    void theWeeksSinceAreComparedGroupByGroup() {
+        Board board = board();
+        Lines since = TestLists.lines(
+                3,
+                "keyword,clicks,impressions,conversions\nbee hives,90,400,3\nbee suit,11,100,1\nunheard of,5,50,0\n");
+        List<BeforeAfter.Row> rows = BeforeAfter.of(board, CAMPAIGN, since);
+        BeforeAfter.Row hives = rows.stream()
+                .filter(row -> row.group() == board.groups().find("hives"))
+                .findFirst()
+                .orElseThrow();
+        // A report tells of paused rows too: 29 clicks of 409 impressions before.
+        assertThat(hives.before().clicks()).isEqualTo(29);
+        assertThat(hives.after().clicks()).isEqualTo(90);
+        assertThat(hives.clickThrough().verdict()).isEqualTo(Verdict.ROSE);
+        assertThat(hives.conversion().verdict()).isEqualTo(Verdict.OPEN);
+        assertThat(rows).anySatisfy(row -> {
+            assertThat(row.group()).isEqualTo(-1);
+            assertThat(row.after().clicks()).isEqualTo(5);
+        });
+        assertThat(BeforeAfter.total(rows).after().clicks()).isEqualTo(106);
+    }
+}
