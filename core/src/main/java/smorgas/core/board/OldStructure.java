@@ -35,6 +35,9 @@ public final class OldStructure {
 
     private static final Set<String> NOT_RUNNING = Set.of("paused", "removed", "deleted", "ended", "disabled");
 
+    /** Shown more rarely, an ad tells nothing (common practice). */
+    private static final int ENOUGH_IMPRESSIONS = 100;
+
     /** What becomes of an ad group. */
     public enum Fate {
         /** All of it is one group, and nothing from elsewhere in the campaign is. */
@@ -103,10 +106,13 @@ public final class OldStructure {
      * What a new group takes over.
      *
      * @param page that most of its rows lead to; empty if they tell none
+     * @param ad the first headline of the best of its ads, by conversions, then by click-through, of those that were shown often
+     *     enough to tell; empty if there is none
      */
-    public record Heir(Sums sums, String page, int oldGroups) {}
+    public record Heir(Sums sums, String page, String ad, int oldGroups) {}
 
-    private record Row(String campaign, String group, String text, String type, String bid, String page, Sums sums) {}
+    private record Row(
+            String campaign, String group, String text, String type, String bid, String page, String ad, Sums sums) {}
 
     private final Board board;
     private final List<OldGroup> groups = new ArrayList<>();
@@ -165,6 +171,7 @@ public final class OldStructure {
                         type(type),
                         bid == null || !bid.known(at) ? "" : Csv.amount(bid.twiceMiddle(at) / 2, Figure.CPC.scale()),
                         cell(lines, ColumnRole.LANDING_PAGE, at),
+                        cell(lines, ColumnRole.HEADLINE, at),
                         new Sums(
                                 number(lines, Figure.CLICKS, at),
                                 number(lines, Figure.IMPRESSIONS, at),
@@ -284,7 +291,21 @@ public final class OldStructure {
                                 .max(Map.Entry.comparingByValue())
                                 .map(Map.Entry::getKey)
                                 .orElse(""),
+                        bestAd(of),
                         sources.get(group).size())));
+    }
+
+    private static String bestAd(List<Row> rows) {
+        Map<String, Sums> ads = new TreeMap<>();
+        rows.stream().filter(row -> !row.ad().isEmpty()).forEach(row -> ads.merge(row.ad(), row.sums(), Sums::and));
+        return ads.entrySet().stream()
+                .filter(ad -> ad.getValue().impressions() >= ENOUGH_IMPRESSIONS)
+                .max(Comparator.comparingLong(
+                                (Map.Entry<String, Sums> ad) -> ad.getValue().conversions())
+                        .thenComparingDouble(ad ->
+                                ad.getValue().clicks() / (double) ad.getValue().impressions()))
+                .map(Map.Entry::getKey)
+                .orElse("");
     }
 
     private static PlanRecord record(Map<String, List<Row>> byGroup) {

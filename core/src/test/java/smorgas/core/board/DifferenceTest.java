@@ -57,6 +57,40 @@ class DifferenceTest {
         assertThat(april.after()).isEqualTo(6);
     }
 
+    /** Settled groups stay what they are over other spellings, another order, growth and a keyword that is taken out by hand. */
+    @Test
+    void groupsKeepTheirIdentityWhileTheirThemeLives() {
+        GroupPin settled = new GroupPin.GroupsSettled(
+                List.of(
+                        new GroupPin.GroupsSettled.Settled(
+                                "hives", List.of("bee hive", "cedar bee hive", "bee hive kit")),
+                        new GroupPin.GroupsSettled.Settled("jars", List.of("honey jar", "glass honey jar"))),
+                List.of());
+        String before =
+                "keyword,searches\nbee hive,900\ncedar bee hive,80\nbee hive kit,70\nhoney jar,60\nglass honey jar,50\n";
+        String after =
+                "keyword,searches\nglass honey jars,55\nhoney jars,66\nbee hive kits,77\ncedar bee hives,88\nbee hives,950\n"
+                        + "honey jar lid,20\nbee hive stand,10\n";
+        Difference grown = between(
+                Board.of(List.of(TestLists.lines(1, before)), Recipe.of(List.of(settled), "en")),
+                Board.of(List.of(TestLists.lines(2, after)), Recipe.of(List.of(settled), "en")));
+        assertThat(grown.rows(Difference.Kind.MOVED)).isEmpty();
+        assertThat(grown.same()).isEqualTo(5);
+        assertThat(texts(grown, Difference.Kind.NEW)).containsExactly("honey jar lid", "bee hive stand");
+        Difference split = between(
+                Board.of(List.of(TestLists.lines(1, before)), Recipe.of(List.of(settled), "en")),
+                Board.of(
+                        List.of(TestLists.lines(2, after)),
+                        Recipe.of(
+                                List.of(
+                                        settled,
+                                        new GroupPin.KeywordsPlaced(List.of("bee hive kits"), List.of(), "kits")),
+                                "en")));
+        assertThat(split.rows(Difference.Kind.MOVED))
+                .extracting(row -> row.text() + ": " + row.was() + ", " + row.is())
+                .containsExactly("bee hive kits: hives, kits");
+    }
+
     @Test
     void theSameHarvestInAnotherOrderIsNoDifference() {
         String turned = "keyword,searches\nsmoker,80\nskep,90\ntoy hive,150\ncedar hive,200\nbee hive,1000\n";

@@ -21,18 +21,18 @@ class OldStructureTest {
 
     /** Keep stays; Mix is split; One and Two join; Gone ends; the paused, the negative and the formula are no part of it. */
     private static final Lines CAMPAIGN = TestLists.lines(2, """
-            Campaign,Ad group,Keyword,Match type,Status,Max CPC,Final URL,Clicks,Impressions,Cost,Conversions
+            Campaign,Ad group,Keyword,Match type,Status,Max CPC,Final URL,Clicks,Impressions,Cost,Conversions,Headline 1
             C,Keep,bee suit,Exact,Enabled,0.40,https://bees.example/a,10,100,4,1
             C,Keep,bee suits,Phrase,Enabled,0.40,https://bees.example/a,5,50,2,0
-            C,Mix,bee hive,Exact,Enabled,0.50,https://bees.example/b,20,400,9,2
-            C,Mix,honey jar,Broad,Enabled,0.30,https://bees.example/b,7,90,2,0.5
+            C,Mix,bee hive,Exact,Enabled,0.50,https://bees.example/b,20,400,9,2,Hives
+            C,Mix,honey jar,Broad,Enabled,0.30,https://bees.example/b,7,120,2,0.5,Jars that sell
             C,One,jar lid,Exact,Enabled,,,1,10,,
             D,Two,lid for jar,Phrase,Enabled,,,2,20,,
             D,Gone,toy bee,Exact,Enabled,,,,,,
             D,Sleeps,bee hive,Exact,Paused,,,9,9,9,9
             C,Mix,free,Negative exact,Enabled,,,,,,
             D,=cmd(),bee hive,Exact,Enabled,,,,,,
-            D,Two,honey jars,Exact,Enabled,,,3,30,,
+            D,Two,honey jars,Exact,Enabled,,,3,30,,,Seldom shown
             """);
 
     private static Board board() {
@@ -71,7 +71,7 @@ class OldStructureTest {
                 .filter(group -> group.name().equals("Mix"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(mix.sums()).isEqualTo(new OldStructure.Sums(27, 490, 11_000_000, 250));
+        assertThat(mix.sums()).isEqualTo(new OldStructure.Sums(27, 520, 11_000_000, 250));
         assertThat(mix.into()).hasSize(2);
         assertThat(structure.fresh().cardinality()).isEqualTo(1);
     }
@@ -86,7 +86,7 @@ class OldStructureTest {
         int jars = board.groups().find("jars");
         assertThat(structure.heir(jars).orElseThrow())
                 .isEqualTo(new OldStructure.Heir(
-                        new OldStructure.Sums(13, 150, 2_000_000, 50), "https://bees.example/b", 3));
+                        new OldStructure.Sums(13, 180, 2_000_000, 50), "https://bees.example/b", "Jars that sell", 3));
         assertThat(structure.heir(board.groups().find("waxes"))).isEmpty();
     }
 

@@ -266,6 +266,9 @@ class RestructureController {
         if (!heir.page().isEmpty()) {
             told.add("page " + heir.page());
         }
+        if (!heir.ad().isEmpty()) {
+            told.add("best ad \"" + heir.ad() + "\"");
+        }
         return String.join(", ", told);
     }
 
