@@ -19,9 +19,9 @@ public class Points {
     private static final int FEW = 5_000;
 
     private final Cache<Point, Board> boards =
-            Caffeine.newBuilder().maximumSize(BOARDS).build();
+            Caffeine.newBuilder().maximumSize(BOARDS).softValues().build();
     private final Cache<Between, Difference> differences =
-            Caffeine.newBuilder().maximumSize(DIFFERENCES).build();
+            Caffeine.newBuilder().maximumSize(DIFFERENCES).softValues().build();
 
     /** What a project was at a point never changes, however its history goes on; its language may be put right. */
     private record Point(long project, String language, long point) {}

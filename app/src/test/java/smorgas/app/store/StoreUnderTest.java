@@ -40,7 +40,8 @@ public final class StoreUnderTest implements AutoCloseable {
         Layouts.class,
         MeaningStore.class,
         Offers.class,
-        Schedules.class
+        Schedules.class,
+        ServedPlans.class
     })
     static class Wiring {
         @Bean
@@ -127,6 +128,10 @@ public final class StoreUnderTest implements AutoCloseable {
 
     Layouts layouts() {
         return context.getBean(Layouts.class);
+    }
+
+    public ServedPlans served() {
+        return context.getBean(ServedPlans.class);
     }
 
     public Pantry pantry() {

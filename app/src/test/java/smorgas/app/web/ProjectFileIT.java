@@ -48,6 +48,10 @@ class ProjectFileIT {
         visitor.post(
                 base + "/serve",
                 Map.of("campaign", "Spring", "pattern", "{theme}", "bid", "0.45", "matchTypes", "EXACT"));
+        visitor.get(base + "/history");
+        visitor.post(base + "/history/name", Map.of("point", "3", "name", "as <served>"));
+        visitor.get(base + "/history");
+        visitor.post(base + "/history/back", Map.of("point", "3"));
         return base;
     }
 
@@ -110,6 +114,7 @@ class ProjectFileIT {
         assertThat(again.values().stream().skip(1).toList())
                 .as("the bytes as they came")
                 .containsExactlyElementsOf(once.values().stream().skip(1).toList());
+        assertThat(visitor.get(other + "/history").body()).contains("as &lt;served&gt;");
         String told = new String(again.get("project.json"), StandardCharsets.UTF_8);
         assertThat(told).contains("\"UNDONE\"", "Given <away>");
     }
@@ -118,7 +123,8 @@ class ProjectFileIT {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "newer", "kind", "state", "sum", "missing", "path", "bomb", "edition", "json", "cut", "nothing", "text"
+                "newer", "kind", "state", "point", "sum", "missing", "path", "bomb", "edition", "json", "cut",
+                "nothing", "text"
             })
     void aHostileOrBrokenFileIsRefusedWithItsReasonAndMakesNothing(String fault) throws IOException {
         Map<String, byte[]> parts = unpacked(written(project()));
@@ -140,6 +146,10 @@ class ProjectFileIT {
                     case "state" -> {
                         told.accept(new String[] {"\"state\" *: *\"DONE\"", "\"state\" : \"PERHAPS\""});
                         yield "neither done nor undone";
+                    }
+                    case "point" -> {
+                        told.accept(new String[] {"\"point\" *: *3", "\"point\" : 3000"});
+                        yield "There is no point 3000 before act";
                     }
                     case "edition" -> {
                         told.accept(new String[] {"\"edition\" *: *\\d+", "\"edition\" : 99"});

@@ -14,8 +14,10 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import smorgas.core.serve.PlanRecord.Kind;
 import smorgas.core.serve.PlanRecord.Row;
+import smorgas.core.text.Formulas;
 
 /**
  * What must be done to an account that has one plan so that it has another: rows to add, rows to pause, rows that cost or lead
@@ -82,8 +84,14 @@ public final class PlanChanges {
 
     private static Map<Row, Row> byKey(PlanRecord plan) {
         Map<Row, Row> rows = new LinkedHashMap<>();
-        plan.rows().forEach(row -> rows.putIfAbsent(row.key(), row));
+        plan.rows().stream().filter(PlanChanges::fit).forEach(row -> rows.putIfAbsent(row.key(), row));
         return rows;
+    }
+
+    /** Plans hold back what a spreadsheet would run; what was read from elsewhere may have it. */
+    private static boolean fit(Row row) {
+        return Stream.of(row.campaign(), row.adGroup(), row.keyword(), row.bid(), row.page())
+                .noneMatch(Formulas::runs);
     }
 
     private static Set<String> groups(java.util.Collection<Row> rows) {

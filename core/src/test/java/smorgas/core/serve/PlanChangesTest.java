@@ -149,6 +149,17 @@ class PlanChangesTest {
         assertThat(PlanChanges.of(old, old).nothing()).isTrue();
     }
 
+    /** A list from elsewhere may name its campaigns as a formula. */
+    @Test
+    void whatASpreadsheetWouldRunLeavesInNoTable() {
+        PlanRecord old = new PlanRecord(List.of(
+                new Row(Kind.KEYWORD, "=cmd()", "g", "a", "Exact", "", "", ""),
+                new Row(Kind.KEYWORD, "C", "g", "b", "Exact", "", "@page", ""),
+                keyword("hives", "c", "")));
+        String table = written(old, new PlanRecord(List.of()));
+        assertThat(table).doesNotContain("cmd", "@page").contains("hives,c,Exact,Paused");
+    }
+
     @Test
     void whatIsKeptIsReadBackAsItWas() {
         PlanRecord plan = drawn(new Random(9));

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
@@ -37,10 +38,7 @@ class AfterController {
      *
      * @param rows the first is all together; none until two are chosen
      */
-    record AfterPage(List<Choice> reports, long before, long after, List<GroupRow> rows, String more) {}
-
-    /** A list that tells clicks. */
-    record Choice(long basket, String name) {}
+    record AfterPage(List<Choice> reports, String before, String after, List<GroupRow> rows, String more) {}
 
     /** A group at both times. */
     record GroupRow(
@@ -83,8 +81,10 @@ class AfterController {
                         reports.stream()
                                 .map(one -> new Choice(one.id(), one.name()))
                                 .toList(),
-                        before,
-                        after,
+                        String.valueOf(before),
+                        after == 0 && !reports.isEmpty()
+                                ? String.valueOf(reports.getLast().id())
+                                : String.valueOf(after),
                         shown,
                         rows.size() > SHOWN ? "and " + Show.count(rows.size() - SHOWN) + " more" : ""));
         frames.frameWithGroups(model, id, snapshot, Step.SERVE);

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
@@ -60,9 +61,6 @@ class RestructureController {
             String prefix,
             @Nullable Old old,
             @Nullable Opened opened) {}
-
-    /** A list that tells ad groups. */
-    record Choice(long basket, String name) {}
 
     /**
      * The campaign beside the groups.

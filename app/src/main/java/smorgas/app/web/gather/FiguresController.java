@@ -1,6 +1,7 @@
 package smorgas.app.web.gather;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
@@ -50,9 +52,9 @@ class FiguresController {
     /** The form, and what it comes to. */
     record FiguresPage(
             FiguresForm form,
-            List<String> planners,
-            List<Language> languages,
-            List<WordsFrom.Place> places,
+            List<Choice> planners,
+            List<Choice> languages,
+            List<Choice> places,
             Lacks lacks,
             ErrandsView errands) {}
 
@@ -86,9 +88,12 @@ class FiguresController {
                 model,
                 new FiguresPage(
                         form,
-                        names(),
-                        Language.ALL,
-                        wordsFrom.places(snapshot.board(), id, tab),
+                        names().stream().map(name -> new Choice(name, name)).toList(),
+                        Language.choices(),
+                        Stream.concat(
+                                        Stream.of(new Choice("", "all that are not dropped")),
+                                        wordsFrom.places(snapshot.board(), id, tab).stream())
+                                .toList(),
                         lacks(form, keywords(snapshot.board(), form, id, tab)),
                         ErrandsView.of(errands, id)));
         frames.frame(model, id, snapshot, Step.GATHER);

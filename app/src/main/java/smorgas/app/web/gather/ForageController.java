@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
@@ -56,8 +57,8 @@ class ForageController {
             ForageForm form,
             Foraging.Around[] ways,
             List<String> sources,
-            List<Language> languages,
-            List<WordsFrom.Place> places,
+            List<Choice> languages,
+            List<Choice> places,
             Queries queries,
             ErrandsView errands) {}
 
@@ -173,7 +174,7 @@ class ForageController {
                         form,
                         Foraging.Around.values(),
                         names(),
-                        Language.ALL,
+                        Language.choices(),
                         wordsFrom.places(snapshot.board(), id, tab),
                         queries(form),
                         ErrandsView.of(errands, id)));

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
@@ -70,7 +71,7 @@ class GleanController {
     /** The form, and what comes of the pages that are held. */
     record GleanPage(
             GleanForm form,
-            List<WordsFrom.Place> places,
+            List<Choice> places,
             boolean hasDemoPages,
             boolean fetching,
             Gleanings gleaned,

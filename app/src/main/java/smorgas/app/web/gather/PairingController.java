@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
@@ -56,7 +57,7 @@ class PairingController {
     }
 
     /** The form, and what it comes to. */
-    record PairingPage(PairingForm form, List<WordsFrom.Place> places, MatchType[] types, Outcomes comes) {}
+    record PairingPage(PairingForm form, List<Choice> places, MatchType[] types, Outcomes comes) {}
 
     /**
      * What would come out.

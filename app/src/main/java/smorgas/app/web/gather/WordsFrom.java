@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.Pantry;
+import smorgas.app.web.show.Choice;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
@@ -29,23 +30,20 @@ class WordsFrom {
         this.trays = trays;
     }
 
-    /** A place that has words. */
-    record Place(String value, String label) {}
-
     /** Those there are. */
-    List<Place> places(Board board, long id, String tab) {
-        List<Place> places = new ArrayList<>();
+    List<Choice> places(Board board, long id, String tab) {
+        List<Choice> places = new ArrayList<>();
         if (!tab.isEmpty() && !trays.texts(id, tab).isEmpty()) {
-            places.add(new Place("tray", "what is picked"));
+            places.add(new Choice("tray", "what is picked"));
         }
-        pantry.all().forEach(list -> places.add(new Place(LIST + list.name(), "list " + list.name())));
-        board.recipe().sifting().views().keySet().forEach(view -> places.add(new Place(VIEW + view, "view " + view)));
+        pantry.all().forEach(list -> places.add(new Choice(LIST + list.name(), "list " + list.name())));
+        board.recipe().sifting().views().keySet().forEach(view -> places.add(new Choice(VIEW + view, "view " + view)));
         if (board.groupsKnown()) {
-            places.add(new Place("groups", "the names of all groups"));
+            places.add(new Choice("groups", "the names of all groups"));
             Groups groups = board.groups();
             for (int group : groups.order()) {
                 if (places.size() < MOST_PLACES) {
-                    places.add(new Place(GROUP + groups.grouping().key(group), "group " + groups.name(group)));
+                    places.add(new Choice(GROUP + groups.grouping().key(group), "group " + groups.name(group)));
                 }
             }
         }

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.store.Projects;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.OpenProject;
@@ -57,12 +58,9 @@ class DifferenceController {
     record DifferencePage(
             String from,
             String to,
-            List<PointChoice> choices,
+            List<Choice> choices,
             String fault,
             @Nullable Otherwise otherwise) {}
-
-    /** A point that can be chosen. */
-    record PointChoice(String value, String label) {}
 
     /**
      * What is otherwise.
@@ -157,28 +155,27 @@ class DifferenceController {
     }
 
     /** Those with a name first, then the last acts, then other projects as they are now. */
-    private List<PointChoice> choices(long id, History history, String from, String to) {
-        List<PointChoice> choices = new ArrayList<>(List.of(new PointChoice(NOW, "now")));
+    private List<Choice> choices(long id, History history, String from, String to) {
+        List<Choice> choices = new ArrayList<>(List.of(new Choice(NOW, "now")));
         history.points()
-                .forEach((point, name) ->
-                        choices.add(new PointChoice(String.valueOf(point), name + " (" + point + ")")));
+                .forEach((point, name) -> choices.add(new Choice(String.valueOf(point), name + " (" + point + ")")));
         history.steps().reversed().stream()
                 .limit(LATEST)
-                .map(step -> new PointChoice(
+                .map(step -> new Choice(
                         String.valueOf(step.seq()),
                         "after act " + step.seq() + ": " + step.entry().sentence()))
                 .filter(one -> choices.stream().noneMatch(known -> known.value().equals(one.value())))
                 .toList()
                 .forEach(choices::add);
-        choices.add(new PointChoice("0", "the beginning"));
+        choices.add(new Choice("0", "the beginning"));
         projects.all().stream()
                 .filter(project -> project.id() != id && !project.binned())
                 .limit(LATEST)
                 .forEach(project ->
-                        choices.add(new PointChoice(OTHER + project.id(), "the project " + project.name() + ", now")));
+                        choices.add(new Choice(OTHER + project.id(), "the project " + project.name() + ", now")));
         for (String asked : List.of(from, to)) {
             if (choices.stream().noneMatch(known -> known.value().equals(asked))) {
-                choices.add(new PointChoice(asked, "after act " + asked));
+                choices.add(new Choice(asked, "after act " + asked));
             }
         }
         return choices;

@@ -22,4 +22,9 @@ public record Language(String code, String name) {
             new Language("da", "Danish"),
             new Language("no", "Norwegian"),
             new Language("fi", "Finnish"));
+
+    /** The same as choices of a field. */
+    public static List<Choice> choices() {
+        return ALL.stream().map(one -> new Choice(one.code(), one.name())).toList();
+    }
 }
