@@ -1,5 +1,5 @@
 -- What an act changed, in a sentence with figures, as it was told when it was made; empty for acts from before.
-alter table entry add column effect varchar(4000) default '' not null;
+alter table entry add column effect varchar(2000) default '' not null;
 
 -- What a plan had in it when somebody said that it is served, to tell later what changed since.
 create table served (

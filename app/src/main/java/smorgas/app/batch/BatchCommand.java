@@ -80,8 +80,9 @@ public final class BatchCommand implements Callable<Integer> {
 
     @Option(
             names = "--against",
-            paramLabel = "DIR",
-            description = "The folder of an earlier run: tells what is otherwise, and which rows of the plan changed.")
+            paramLabel = "PATH",
+            description =
+                    "The folder of an earlier run, or a project as a file: tells what is otherwise, and which rows of the plan changed.")
     private @Nullable Path against;
 
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for what comes out.")
@@ -122,10 +123,10 @@ public final class BatchCommand implements Callable<Integer> {
             System.err.println("smorgas: " + e.getMessage() + " cannot be read or made");
             return 2;
         }
-        EarlierRun earlier = null;
+        Earlier earlier = null;
         try {
             // Before anything is written: it may be the same folder.
-            earlier = against == null ? null : EarlierRun.read(against);
+            earlier = against == null ? null : Earlier.read(against);
         } catch (Refusal | IOException | CsvParseException e) {
             System.err.println("smorgas: " + e.getMessage());
             return 2;

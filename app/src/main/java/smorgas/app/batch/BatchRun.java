@@ -86,13 +86,13 @@ final class BatchRun {
      *
      * @param project the name of the project, for files that tell it; empty for none
      * @param currency of bids; empty if it is not told
-     * @param against an earlier run that it is compared with
+     * @param against what it is compared with
      */
     record Wanted(
             List<PlanFormat> formats,
             String project,
             String currency,
-            @Nullable EarlierRun against) {}
+            @Nullable Earlier against) {}
 
     private final Recipe recipe;
     private final Wanted wanted;
@@ -169,12 +169,9 @@ final class BatchRun {
     }
 
     /** What is otherwise than in an earlier run, as two files and how many of each kind. */
-    private static Map<String, Object> compare(Board board, EarlierRun earlier, Path out) throws IOException {
-        Difference difference = Difference.between(earlier, Standpoint.of(board), true);
-        PlanRecord now = new PlanRecord(PlanRecord.of(board.plan()).rows().stream()
-                .filter(row -> row.kind() == PlanRecord.Kind.KEYWORD || row.kind() == PlanRecord.Kind.NEGATIVE)
-                .toList());
-        PlanChanges changes = PlanChanges.of(earlier.plan(), now);
+    private static Map<String, Object> compare(Board board, Earlier earlier, Path out) throws IOException {
+        Difference difference = Difference.between(earlier.keywords(), Standpoint.of(board), true);
+        PlanChanges changes = PlanChanges.of(earlier.plan(), Earlier.keywords(PlanRecord.of(board.plan())));
         try (Csv csv = new Csv(writer(out, "difference.csv"))) {
             DifferenceCsv.write(difference, csv);
         }

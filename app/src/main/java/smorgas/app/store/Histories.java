@@ -16,7 +16,7 @@ import smorgas.core.recipe.History;
 @Repository
 public class Histories {
 
-    private static final int LONGEST_EFFECT = 4_000;
+    private static final int LONGEST_EFFECT = 2_000;
 
     private final DSLContext db;
     private final Clock clock;

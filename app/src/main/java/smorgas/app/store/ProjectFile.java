@@ -146,6 +146,69 @@ public class ProjectFile {
         }
     }
 
+    /**
+     * What a project file holds, for whoever works without a database.
+     *
+     * @param entries those in force, in order
+     * @param lists the bytes of its lists by the numbers that the entries have
+     */
+    public record Held(String language, Edition edition, List<Entry> entries, Map<Long, byte[]> lists) {}
+
+    /**
+     * Reads a file without making a project of it.
+     *
+     * @throws Refusal with a sentence without a full stop
+     */
+    public static Held held(Path file) throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
+            check(zip);
+            JsonNode told = told(zip);
+            requireKnown(told);
+            Map<Long, byte[]> lists = new HashMap<>();
+            Map<Long, Long> numbers = new HashMap<>();
+            for (JsonNode one : told.path("baskets")) {
+                long number = one.path("number").asLong(-1);
+                lists.put(number, bytes(zip, list(zip, number, text(one, "name"))));
+                numbers.put(number, number);
+            }
+            List<History.Step> steps = new ArrayList<>();
+            for (JsonNode act : told.path("history")) {
+                int number = steps.size() + 1;
+                steps.add(new History.Step(
+                        number,
+                        entry(act, number, numbers),
+                        state(act, number),
+                        act.path("version").asLong(0)));
+            }
+            return new Held(
+                    text(told, "language"),
+                    Edition.of(told.path("edition").asInt(0)),
+                    new History(steps).effective(),
+                    lists);
+        } catch (ZipException e) {
+            throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
+        }
+    }
+
+    private static ZipEntry list(ZipFile zip, long number, String name) {
+        ZipEntry entry = zip.getEntry("baskets/" + number);
+        if (entry == null || name.isBlank()) {
+            throw new Refusal("The list \"" + shown(name) + "\" is missing in this file");
+        }
+        return entry;
+    }
+
+    private static void requireKnown(JsonNode told) {
+        int format = told.path("project").asInt(0);
+        if (format > FORMAT) {
+            throw new Refusal("This project file is of format " + format
+                    + ", made by a newer Smorgas; this one reads up to " + FORMAT);
+        }
+        if (format < 1) {
+            throw new Refusal("This is no project file: project.json does not say which format it has");
+        }
+    }
+
     /** What it says of itself may be a lie; what is read is bounded too. */
     private static void check(ZipFile zip) {
         if (zip.size() > MOST_FILES) {
@@ -165,14 +228,7 @@ public class ProjectFile {
 
     private long read(ZipFile zip) throws IOException {
         JsonNode told = told(zip);
-        int format = told.path("project").asInt(0);
-        if (format > FORMAT) {
-            throw new Refusal("This project file is of format " + format
-                    + ", made by a newer Smorgas; this one reads up to " + FORMAT);
-        }
-        if (format < 1) {
-            throw new Refusal("This is no project file: project.json does not say which format it has");
-        }
+        requireKnown(told);
         String name = text(told, "name");
         if (name.isBlank() || name.length() > 200) {
             throw new Refusal("The project in this file has no name, or one of more than 200 characters");
@@ -229,11 +285,7 @@ public class ProjectFile {
         for (JsonNode one : told.path("baskets")) {
             long number = one.path("number").asLong(-1);
             String name = text(one, "name");
-            ZipEntry entry = zip.getEntry("baskets/" + number);
-            if (entry == null || name.isBlank()) {
-                throw new Refusal("The list \"" + shown(name) + "\" is missing in this file");
-            }
-            byte[] bytes = bytes(zip, entry);
+            byte[] bytes = bytes(zip, list(zip, number, name));
             all += bytes.length;
             if (all > LARGEST_IN_ALL) {
                 throw new Refusal("The lists in this file unpack to more than 4 GB");

@@ -11,8 +11,6 @@ import smorgas.app.store.Baskets;
 import smorgas.app.store.Baskets.Basket;
 import smorgas.core.column.Decimals;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.Asked;
-import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
@@ -84,23 +82,10 @@ final class LoadedBaskets {
             return new GatheredBasket(state, read, same ? kept.lines() : baskets.lines(read, decimals));
         });
         // The same object as before if nothing was written down since: the board takes its stages over by that.
-        BasketInfo info = state.info().orElseGet(() -> BasketInfo.of(state.name(), kind(state, known.lines())));
-        GatheredBasket placed = new GatheredBasket(
-                state,
-                known.stored(),
-                known.lines()
-                        .described(info)
-                        .bringing(state.brings())
-                        .simulated(state.asked().madeUp()));
+        GatheredBasket placed =
+                new GatheredBasket(state, known.stored(), known.lines().as(state));
         loaded.put(new LinesKey(state.basket(), state.readAs(), decimals), placed);
         return placed;
-    }
-
-    /** What its columns tell says more than that it was pasted; what a tool of ours made is known. */
-    private static BasketInfo.Kind kind(BasketState state, Lines lines) {
-        BasketInfo.Kind guessed = lines.info().kind();
-        boolean ours = !(state.asked() instanceof Asked.Nothing);
-        return ours || guessed == BasketInfo.Kind.OTHER ? state.kind() : guessed;
     }
 
     /** The lines of those that are switched on. */

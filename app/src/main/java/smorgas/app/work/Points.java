@@ -3,10 +3,13 @@ package smorgas.app.work;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Objects;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import smorgas.core.board.Board;
 import smorgas.core.board.Difference;
 import smorgas.core.board.Standpoint;
+import smorgas.core.serve.PlanChanges;
+import smorgas.core.serve.PlanRecord;
 
 /** Projects as they stood at points of their histories, and what is otherwise between two; the last few are kept. */
 @Component
@@ -22,6 +25,12 @@ public class Points {
             Caffeine.newBuilder().maximumSize(BOARDS).softValues().build();
     private final Cache<Between, Difference> differences =
             Caffeine.newBuilder().maximumSize(DIFFERENCES).softValues().build();
+
+    private final Cache<Since, PlanChanges> changes =
+            Caffeine.newBuilder().maximumSize(DIFFERENCES).softValues().build();
+
+    /** What one comes from: the number of a plan that was served, or a board. */
+    private record Since(Object from, Board now) {}
 
     /** What a project was at a point never changes, however its history goes on; its language may be put right. */
     private record Point(long project, String language, long point) {}
@@ -46,6 +55,23 @@ public class Points {
 
     private static boolean near(Board board) {
         return board.groupsKnown() || board.keywords().size() <= FEW;
+    }
+
+    /**
+     * What must be done to an account that has a plan so that it has that of a board.
+     *
+     * @param served its number; what it had in it never changes
+     * @param then reads what it had in it
+     */
+    public PlanChanges plan(long served, Supplier<PlanRecord> then, Board now) {
+        return Objects.requireNonNull(
+                changes.get(new Since(served, now), key -> PlanChanges.of(then.get(), PlanRecord.of(now.plan()))));
+    }
+
+    /** What must be done to an account that has the plan of a board so that it has that of another. */
+    public PlanChanges plan(Board old, Board now) {
+        return Objects.requireNonNull(changes.get(
+                new Since(old, now), key -> PlanChanges.of(PlanRecord.of(old.plan()), PlanRecord.of(now.plan()))));
     }
 
     /** What is otherwise in one of two boards than in the other. */

@@ -19,6 +19,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.zip.GZIPInputStream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
@@ -363,5 +365,38 @@ class BatchCommandTest {
         Files.writeString(broken.resolve("keywords.csv"), "keyword,standing\na,Sideways\n");
         Files.writeString(broken.resolve("plan.csv"), "Campaign\n");
         assertThat(run("--in", april, "--out", second, "--against", broken)).isEqualTo(2);
+    }
+
+    /** What was undone, or gone back from, is no part of what a run is compared with. */
+    @Test
+    void aRunIsComparedWithAProjectAsAFile() throws IOException {
+        String added = "{\"kind\": \"basket-added\", \"format\": 4, \"state\": \"DONE\", \"version\": %d, \"body\":"
+                + " {\"basket\": %d, \"name\": \"%s\", \"kind\": \"PASTE\", \"asked\": {\"by\": \"nothing\"}, \"readAs\":"
+                + " {\"encoding\": \"\", \"delimiter\": \"\", \"sheet\": \"\", \"headerLine\": -1, \"roles\": []}}}";
+        String told = "{\"project\": 1, \"language\": \"en\", \"edition\": " + Edition.NEWEST.number()
+                + ", \"baskets\": [{\"number\": 7, \"name\": \"march\"}, {\"number\": 9, \"name\": \"more\"}], \"history\": ["
+                + String.format(added, 1, 7, "march") + ", " + String.format(added, 2, 9, "more")
+                + ", {\"kind\": \"went-back\", \"format\": 1, \"state\": \"DONE\", \"version\": 3, \"body\": {\"point\": 1}}]}";
+        Path project = folder.resolve("project.zip");
+        try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(project))) {
+            for (Map.Entry<String, String> part : Map.of(
+                            "project.json", told,
+                            "baskets/7", "keyword,searches\nbee hive,1000\nskep,90\n",
+                            "baskets/9", "honey jar\n")
+                    .entrySet()) {
+                zip.putNextEntry(new ZipEntry(part.getKey()));
+                zip.write(part.getValue().getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        Path april = file("april.csv", "keyword,searches\nbee hive,1000\nwax,10\n");
+        Path out = folder.resolve("out");
+        assertThat(run("--in", april, "--words-only", "--out", out, "--against", project))
+                .isEqualTo(4);
+        assertThat(Files.readString(out.resolve("difference.csv")).lines().skip(1))
+                .containsExactlyInAnyOrder(
+                        "new,wax,10,,Undecided",
+                        "gone,skep,90,Undecided,",
+                        "\"new, and to be judged\",wax,10,,Undecided");
+        assertThat(run("--in", april, "--out", out, "--against", april)).isEqualTo(2);
     }
 }

@@ -9,7 +9,9 @@ import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.TextColumn;
+import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.BasketState;
 
 /**
  * The lines of one basket with their figures; cannot change. Rows run from 0 to {@link #size()} - 1 in the order of the
@@ -80,6 +82,18 @@ public final class Lines {
         this.setAside = other.setAside;
         this.brings = other.brings;
         this.simulated = other.simulated;
+    }
+
+    /** The same lines as a project has them: with what was written of their basket, and what a tool of ours was asked for. */
+    public Lines as(BasketState state) {
+        BasketInfo known = state.info().orElseGet(() -> BasketInfo.of(state.name(), kind(state)));
+        return described(known).bringing(state.brings()).simulated(state.asked().madeUp());
+    }
+
+    /** What its columns tell says more than that it was pasted; what a tool of ours made is known. */
+    private BasketInfo.Kind kind(BasketState state) {
+        boolean ours = !(state.asked() instanceof Asked.Nothing);
+        return ours || info.kind() == BasketInfo.Kind.OTHER ? state.kind() : info.kind();
     }
 
     /** The same lines of a basket of which something else is written down. */

@@ -153,7 +153,9 @@ final class Finder {
                 .limit(MOST)
                 .map(keyword -> new Found(
                         board.keywords().text(keyword),
-                        searches(searches, keyword) < 0 ? "" : Show.count(searches(searches, keyword)),
+                        searches == null || !searches.known(keyword)
+                                ? ""
+                                : Show.marked(Show.count(searches(searches, keyword)), searches.simulated(keyword)),
                         story(board.keywords().text(keyword))))
                 .toList();
     }

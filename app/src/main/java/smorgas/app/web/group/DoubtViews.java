@@ -116,7 +116,10 @@ final class DoubtViews {
                 groups.name(group),
                 query.opening(grouping.key(group)),
                 Show.count(members.length, "keyword", "keywords")
-                        + (groups.searches(group) > 0 ? ", " + Show.count(groups.searches(group)) + " searches" : ""),
+                        + (groups.searches(group) > 0
+                                ? ", " + Show.marked(Show.count(groups.searches(group)), groups.simulated(group))
+                                        + " searches"
+                                : ""),
                 texts(members),
                 more(members));
     }

@@ -47,7 +47,7 @@ record GroupMenu(
                 key,
                 groups.name(group),
                 Show.count(groups.keywords(group), "keyword", "keywords") + " \u00B7 "
-                        + Show.count(groups.searches(group)) + " searches",
+                        + Show.marked(Show.count(groups.searches(group)), groups.simulated(group)) + " searches",
                 groups.explained().names(group),
                 grouping.theme(group),
                 pins.locked().containsKey(key),

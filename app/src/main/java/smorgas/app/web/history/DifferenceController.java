@@ -29,8 +29,6 @@ import smorgas.core.board.DifferenceCsv;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.recipe.History;
 import smorgas.core.serve.Csv;
-import smorgas.core.serve.PlanChanges;
-import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Refusal;
 
 /** What is otherwise at one point of the history than at another: keywords, standings, groups and the plan. */
@@ -129,9 +127,7 @@ class DifferenceController {
                         + " at both times." + (difference.nothing() ? " Nothing is otherwise." : ""),
                 parts,
                 groups,
-                groups
-                        ? ServedController.parts(PlanChanges.of(PlanRecord.of(old.plan()), PlanRecord.of(now.plan())))
-                        : List.of());
+                groups ? ServedController.parts(points.plan(old, now)) : List.of());
     }
 
     private static Part part(Difference.Kind kind, List<Difference.Row> rows) {

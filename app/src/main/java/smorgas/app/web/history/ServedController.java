@@ -22,6 +22,7 @@ import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Points;
 import smorgas.app.work.Snapshot;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanRecord;
@@ -36,8 +37,10 @@ class ServedController {
 
     private final Frames frames;
     private final ServedPlans served;
+    private final Points points;
 
-    ServedController(Frames frames, ServedPlans served) {
+    ServedController(Frames frames, ServedPlans served, Points points) {
+        this.points = points;
         this.frames = frames;
         this.served = served;
     }
@@ -91,9 +94,11 @@ class ServedController {
     }
 
     private PlanChanges changes(long id, long plan, Snapshot snapshot) {
-        PlanRecord before = served.plan(id, plan)
-                .orElseThrow(() -> new NoSuchElementException("There is no plan " + plan + " that was served"));
-        return PlanChanges.of(before, PlanRecord.of(snapshot.board().plan()));
+        return points.plan(
+                plan,
+                () -> served.plan(id, plan)
+                        .orElseThrow(() -> new NoSuchElementException("There is no plan " + plan + " that was served")),
+                snapshot.board());
     }
 
     /** What is to be done, a part for each kind. */

@@ -150,7 +150,10 @@ class CommaController {
         }
 
         private String searched(int place) {
-            return searches.known(keywords[place]) ? Show.count(searches.twiceMiddle(keywords[place]) / 2) : "";
+            return searches.known(keywords[place])
+                    ? Show.marked(
+                            Show.count(searches.twiceMiddle(keywords[place]) / 2), searches.simulated(keywords[place]))
+                    : "";
         }
 
         /** What is ticked as an address can hold it: the places with full stops between them. */
