@@ -1,9 +1,12 @@
 package smorgas.app.standin;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import smorgas.core.source.Source;
 import smorgas.core.text.Words;
@@ -22,6 +25,8 @@ final class Suggester implements Source {
     private final String name;
     private final long millis;
     private final List<Phrase> corpus;
+    /** The places of phrases by each of their words, so that few need be looked at. */
+    private final NavigableMap<String, BitSet> byWord = new TreeMap<>();
     /** Queries that failed once already. */
     private final Map<String, Boolean> failed = new ConcurrentHashMap<>();
 
@@ -40,6 +45,11 @@ final class Suggester implements Source {
         corpus.forEach(text -> phrases.add(new Phrase(text, Words.of(text), searched(text))));
         phrases.sort(Comparator.comparingInt(Phrase::searched).reversed().thenComparing(Phrase::text));
         this.corpus = List.copyOf(phrases);
+        for (int place = 0; place < this.corpus.size(); place++) {
+            for (String word : this.corpus.get(place).words()) {
+                byWord.computeIfAbsent(word, none -> new BitSet()).set(place);
+            }
+        }
     }
 
     /** Short phrases are searched more. */
@@ -76,11 +86,25 @@ final class Suggester implements Source {
             return List.of();
         }
         List<String> words = Words.of(query.text());
-        return corpus.stream()
-                .filter(phrase -> holds(phrase.words(), words))
-                .limit(ANSWERS)
-                .map(Phrase::text)
-                .toList();
+        return words.isEmpty()
+                ? List.of()
+                : withFirst(words).stream()
+                        .mapToObj(corpus::get)
+                        .filter(phrase -> holds(phrase.words(), words))
+                        .limit(ANSWERS)
+                        .map(Phrase::text)
+                        .toList();
+    }
+
+    /** The places of phrases that have the first word of a query, or one that begins with it where that is enough. */
+    private BitSet withFirst(List<String> words) {
+        String first = words.getFirst();
+        if (words.size() > 1 && first.length() > 1) {
+            return byWord.getOrDefault(first, new BitSet());
+        }
+        BitSet begun = new BitSet();
+        byWord.subMap(first, first + Character.MAX_VALUE).values().forEach(begun::or);
+        return begun;
     }
 
     private static boolean holds(List<String> phrase, List<String> query) {

@@ -30,6 +30,39 @@ class StandInsTest {
         assertThat(suggest(source, "zzz", "en")).isEmpty();
     }
 
+    /** Beside a look through all phrases by a pattern that was written apart; queries with few answers show all of them. */
+    @Test
+    void nothingThatFitsIsOverlooked() throws Exception {
+        List<String> corpus = StandIns.corpus(0);
+        Suggester source = new Suggester("one", 0, corpus);
+        java.util.Random random = new java.util.Random(4);
+        int compared = 0;
+        for (int draw = 0; draw < 400; draw++) {
+            String[] words = corpus.get(random.nextInt(corpus.size())).split(" ");
+            int from = random.nextInt(words.length);
+            String first = random.nextInt(4) == 0 ? words[from].substring(0, 1) : words[from];
+            String query = from + 1 < words.length ? first + " " + words[words.length - 1].substring(0, 1) : first;
+            java.util.regex.Pattern fits = java.util.regex.Pattern.compile(
+                    from + 1 < words.length
+                            ? "(.* )?" + first + (first.length() == 1 ? "\\S*" : "") + "( .*)? "
+                                    + words[words.length - 1].substring(0, 1) + ".*"
+                            : "(.* )?" + first + ".*");
+            List<String> all = corpus.stream()
+                    .filter(phrase -> fits.matcher(phrase).matches())
+                    .toList();
+            List<String> found;
+            try {
+                found = suggest(source, query, "en");
+            } catch (Source.Fault busy) {
+                continue;
+            }
+            assertThat(found).as(query).hasSize(Math.min(10, all.size()));
+            assertThat(all).as(query).containsAll(found);
+            compared++;
+        }
+        assertThat(compared).isGreaterThan(300);
+    }
+
     @Test
     void itFailsNowAndThenAndAlwaysAtTheSame() throws Exception {
         Suggester source = new Suggester("one", 0, List.of("x"));
