@@ -49,9 +49,11 @@ public final class Difference {
      * @param was what it was, in words; empty if it was not there
      * @param is what it is, in words; empty if it is gone
      * @param twiceSearches now, or as it was if it is gone; {@link FigureColumn#UNKNOWN} if not known
+     * @param simulated whether those searches are made up
      * @param weight by which those of a kind are put in order, the larger first
      */
-    public record Row(Kind kind, String text, String was, String is, long twiceSearches, long weight) {}
+    public record Row(
+            Kind kind, String text, String was, String is, long twiceSearches, boolean simulated, long weight) {}
 
     private final Map<Kind, List<Row>> rows = new EnumMap<>(Kind.class);
     private final int before;
@@ -76,7 +78,14 @@ public final class Difference {
         for (int keyword = 0; keyword < met.length; keyword++) {
             if (!met[keyword]) {
                 long twice = old.twiceSearches(keyword);
-                add(Kind.GONE, old.text(keyword), old.standing(keyword).label(), "", twice, twice);
+                add(
+                        Kind.GONE,
+                        old.text(keyword),
+                        old.standing(keyword).label(),
+                        "",
+                        twice,
+                        old.simulated(keyword),
+                        twice);
             }
         }
         rows.values()
@@ -128,18 +137,20 @@ public final class Difference {
 
     private void fresh(Standpoint now, int keyword) {
         long twice = now.twiceSearches(keyword);
+        boolean made = now.simulated(keyword);
         Standing standing = now.standing(keyword);
-        add(Kind.NEW, now.text(keyword), "", standing.label(), twice, twice);
+        add(Kind.NEW, now.text(keyword), "", standing.label(), twice, made, twice);
         if (standing == Standing.UNDECIDED) {
-            add(Kind.WAITING, now.text(keyword), "", standing.label(), twice, twice);
+            add(Kind.WAITING, now.text(keyword), "", standing.label(), twice, made, twice);
         } else if (standing == Standing.DROPPED) {
-            add(Kind.DROPPED, now.text(keyword), "", now.reason(keyword), twice, twice);
+            add(Kind.DROPPED, now.text(keyword), "", now.reason(keyword), twice, made, twice);
         }
     }
 
     private void changed(Standpoint old, int was, Standpoint now, int is) {
         String text = now.text(is);
         long twice = now.twiceSearches(is);
+        boolean made = now.simulated(is);
         long before2 = old.twiceSearches(was);
         if (twice != before2) {
             boolean both = twice != FigureColumn.UNKNOWN && before2 != FigureColumn.UNKNOWN;
@@ -149,18 +160,19 @@ public final class Difference {
                     told(before2),
                     told(twice),
                     twice,
+                    made,
                     both ? Math.abs(twice - before2) : Math.max(twice, before2));
         }
         Standing from = old.standing(was);
         Standing to = now.standing(is);
         if (from != to) {
             if (to == Standing.DROPPED) {
-                add(Kind.DROPPED, text, from.label(), now.reason(is), twice, twice);
+                add(Kind.DROPPED, text, from.label(), now.reason(is), twice, made, twice);
             } else if (from == Standing.DROPPED) {
-                add(Kind.BACK, text, old.reason(was), to.label(), twice, twice);
+                add(Kind.BACK, text, old.reason(was), to.label(), twice, made, twice);
             }
             if (to == Standing.KEPT) {
-                add(Kind.KEPT, text, from.label(), now.reason(is), twice, twice);
+                add(Kind.KEPT, text, from.label(), now.reason(is), twice, made, twice);
             }
         }
         if (groups && !old.groupKey(was).equals(now.groupKey(is))) {
@@ -168,7 +180,7 @@ public final class Difference {
             String there = now.group(is);
             // A group that is found by likeness may have another key and be the one it was.
             if (!here.equals(there)) {
-                add(Kind.MOVED, text, here, there, twice, twice);
+                add(Kind.MOVED, text, here, there, twice, made, twice);
             }
         }
     }
@@ -177,8 +189,9 @@ public final class Difference {
         return twice == FigureColumn.UNKNOWN ? "" : String.valueOf(twice / 2);
     }
 
-    private void add(Kind kind, String text, String was, String is, long twice, long weight) {
-        rows.computeIfAbsent(kind, none -> new ArrayList<>()).add(new Row(kind, text, was, is, twice, weight));
+    private void add(Kind kind, String text, String was, String is, long twice, boolean simulated, long weight) {
+        rows.computeIfAbsent(kind, none -> new ArrayList<>())
+                .add(new Row(kind, text, was, is, twice, simulated, weight));
     }
 
     /** Those of a kind, the most searched first; of what is searched otherwise those that changed most. */

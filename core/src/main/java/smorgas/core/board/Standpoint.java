@@ -34,6 +34,11 @@ public interface Standpoint {
     /** Twice its searches a month, ranges by their middle; {@link FigureColumn#UNKNOWN} if they are not known. */
     long twiceSearches(int keyword);
 
+    /** Whether its searches are made up. */
+    default boolean simulated(int keyword) {
+        return false;
+    }
+
     /** What tells its group from others whatever it is called; empty if it is in none. */
     String groupKey(int keyword);
 
@@ -82,6 +87,11 @@ public interface Standpoint {
             @Override
             public long twiceSearches(int keyword) {
                 return searches.twiceMiddle(keyword);
+            }
+
+            @Override
+            public boolean simulated(int keyword) {
+                return searches.simulated(keyword);
             }
 
             private int place(int keyword) {

@@ -103,6 +103,24 @@ class SimulatedTest {
         }
     }
 
+    @Test
+    void whatIsOtherwiseMarksThem() {
+        Board before = Board.of(List.of(TestLists.lines(1, "keyword\nskep\n")), Recipe.empty("en"));
+        java.io.StringWriter text = new java.io.StringWriter();
+        try (Csv csv = new Csv(text)) {
+            smorgas.core.board.DifferenceCsv.write(
+                    smorgas.core.board.Difference.between(
+                            smorgas.core.board.Standpoint.of(before),
+                            smorgas.core.board.Standpoint.of(board(true)),
+                            false),
+                    csv);
+        }
+        assertThat(text.toString())
+                .contains("what,keyword,searches,was,is,simulated")
+                .contains("new,cedar hive,70,,Undecided,searches")
+                .contains("new,bee hive,100,,Undecided,\r\n");
+    }
+
     private static String cells(XSSFSheet sheet, String keyword) {
         for (int row = 1; row <= sheet.getLastRowNum(); row++) {
             if (sheet.getRow(row).getCell(2).getStringCellValue().equals(keyword)) {

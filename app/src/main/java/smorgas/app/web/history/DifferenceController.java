@@ -139,7 +139,9 @@ class DifferenceController {
                         .limit(SHOWN)
                         .map(row -> new Row(
                                 row.text(),
-                                row.twiceSearches() == FigureColumn.UNKNOWN ? "" : Show.count(row.twiceSearches() / 2),
+                                row.twiceSearches() == FigureColumn.UNKNOWN
+                                        ? ""
+                                        : Show.marked(Show.count(row.twiceSearches() / 2), row.simulated()),
                                 row.was(),
                                 row.is()))
                         .toList(),
