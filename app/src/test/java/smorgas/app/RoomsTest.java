@@ -57,7 +57,7 @@ class RoomsTest {
                             "core.group.read",
                             "core.draw")),
             Map.entry("core.source", Set.of("core.text", "core.column", "core.recipe")),
-            Map.entry("core.draw", Set.of("core.group", "core.group.read")),
+            Map.entry("core.draw", Set.of("core.column", "core.group", "core.group.read")),
             Map.entry(
                     "core.board",
                     Set.of(

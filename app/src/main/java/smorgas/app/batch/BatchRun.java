@@ -487,6 +487,10 @@ final class BatchRun {
         if (worth) {
             header.add("worth");
         }
+        boolean simulated = board.keywords().simulated();
+        if (simulated) {
+            header.add("simulated");
+        }
         csv.row(header.toArray(String[]::new));
         ThemeTree tree = groups.tree();
         for (int group : groups.order()) {
@@ -494,7 +498,7 @@ final class BatchRun {
                     groups.name(group),
                     String.join(" ", groups.grouping().theme(group)),
                     String.valueOf(groups.keywords(group)),
-                    String.valueOf(groups.searches(group)),
+                    String.valueOf(groups.searches(group).sum()),
                     decimals(groups.grouping().meanTightness(group)),
                     String.join(LIST, tree.above(group))));
             if (worth) {
@@ -503,6 +507,9 @@ final class BatchRun {
                         .parts()
                         .get(Worth.Part.VALUE);
                 cells.add(sum == null ? "" : Csv.amount(Math.round(sum.middle()), 100));
+            }
+            if (simulated) {
+                cells.add(groups.searches(group).told());
             }
             csv.row(cells.toArray(String[]::new));
         }

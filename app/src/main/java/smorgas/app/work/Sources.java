@@ -147,7 +147,7 @@ public class Sources {
             Estimator.Result result = estimator.run();
             int left = result.left().size();
             return new Errand.Came(
-                    result.list(),
+                    result.list(planner.simulated()),
                     BasketInfo.Kind.ESTIMATES,
                     new Asked.Estimated(wanted, planner.simulated(), result.left(), result.failed()),
                     left == 0

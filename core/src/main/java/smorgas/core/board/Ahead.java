@@ -46,7 +46,7 @@ public final class Ahead {
         if (settled && !(groups.doubtsKnown() && groups.doubts().isEmpty())) {
             tasks.add(new Task.Doubtful());
         }
-        if (groups.leftoverSearches() > 0) {
+        if (groups.leftoverSearches().sum() > 0) {
             tasks.add(new Task.Leftovers(groups.grouping().leftovers(), groups.leftoverSearches()));
         }
     }

@@ -1,5 +1,7 @@
 package smorgas.core.board;
 
+import smorgas.core.column.Searched;
+
 /** Something that is left to do of a job. */
 public sealed interface Task {
 
@@ -50,7 +52,7 @@ public sealed interface Task {
     record Doubtful() implements Task {}
 
     /** Leftovers are searched for, so many times a month. */
-    record Leftovers(int keywords, long searches) implements Task {}
+    record Leftovers(int keywords, Searched searches) implements Task {}
 
     /** Checks of the plan have found something to mend. */
     record Mend(int findings) implements Task {}

@@ -31,6 +31,8 @@ public enum ColumnRole {
     TAGS("tags", null),
     TARGET_LOCATION("target location", null),
     DATE("date", null),
+    /** Which figures of a line a stand-in for a service has made up. */
+    SIMULATED("simulated figures", null),
     /** Of ads, which have several. */
     HEADLINE("headline of an ad", null),
     DESCRIPTION("description of an ad", null),

@@ -44,6 +44,23 @@ public final class FigureColumn implements Numbers {
         return new FigureColumn(filled.low, filled.high, marked);
     }
 
+    /** The same, of which only what is made up is known, or only what is not. */
+    public FigureColumn only(boolean made) {
+        Builder builder = Builder.ofSize(size());
+        for (int row = 0; row < size(); row++) {
+            if (known(row) && simulated(row) == made) {
+                builder.set(row, low[row], high[row]);
+            }
+        }
+        FigureColumn left = builder.seal();
+        return new FigureColumn(left.low, left.high, made ? simulated : null);
+    }
+
+    /** Whether any of it is made up. */
+    public boolean simulated() {
+        return simulated != null && !simulated.isEmpty();
+    }
+
     @Override
     public boolean simulated(int row) {
         return simulated != null && simulated.get(row);

@@ -14,7 +14,10 @@ public record AreaSize(IntToDoubleFunction group, IntToDoubleFunction node, doub
 
     /** As what is searched a month. */
     public static AreaSize bySearches(Groups groups) {
-        return new AreaSize(groups::searches, node -> groups.tree().node(node).searches(), groups.leftoverSearches());
+        return new AreaSize(
+                group -> groups.searches(group).sum(),
+                node -> groups.tree().node(node).searches().sum(),
+                groups.leftoverSearches().sum());
     }
 
     /** As the number of keywords. */

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.function.Predicate;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Merge;
@@ -42,12 +41,10 @@ final class FamilyMerger {
 
     /** What is known of each line. */
     record Input(List<Lines> baskets, int[] starts, int[] keywordOfLine, int[] spellingOfLine, int[] leads) {
-        /** The same, of which only some baskets tell figures. */
-        Input ofThose(Predicate<Lines> telling) {
+        /** The same, of which only what is made up is told, or only the rest. */
+        Input telling(boolean madeUp) {
             return new Input(
-                    baskets.stream()
-                            .map(lines -> telling.test(lines) ? lines : lines.withoutFigures())
-                            .toList(),
+                    baskets.stream().map(lines -> lines.telling(madeUp)).toList(),
                     starts,
                     keywordOfLine,
                     spellingOfLine,

@@ -59,10 +59,10 @@ public final class Folder {
             FamilyMerger.Input input = new FamilyMerger.Input(
                     spellings.baskets(), spellings.starts(), keywordOfLine, spellings.ofLine(), merges.leads());
             boolean families = folding.edition().atLeast(Edition.SECOND);
-            return spellings.baskets().stream().anyMatch(Lines::simulated)
+            return spellings.baskets().stream().anyMatch(Lines::tellsMadeUp)
                     ? MadeUp.beside(
-                            figures(input.ofThose(lines -> !lines.simulated()), figures, families),
-                            figures(input.ofThose(Lines::simulated), figures, families),
+                            figures(input.telling(false), figures, families),
+                            figures(input.telling(true), figures, families),
                             merges.size())
                     : figures(input, figures, families);
         });

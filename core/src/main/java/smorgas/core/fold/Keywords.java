@@ -410,7 +410,7 @@ public final class Keywords {
 
     /** Whether a stand-in for a service has made a figure of any keyword up. */
     public boolean simulated() {
-        return baskets.stream().anyMatch(Lines::simulated);
+        return baskets.stream().anyMatch(Lines::tellsMadeUp);
     }
 
     /** The figures of a keyword that a stand-in for a service has made up. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Searched;
 import smorgas.core.recipe.BasketInfo;
 
 /** What each basket adds to a project, and which baskets share how many keywords. Baskets are named by their place. */
@@ -23,7 +24,12 @@ public final class Overlap {
      * @param searches known searches a month of its keywords, ranges by their middle
      * @param searched of how many of its keywords they are known
      */
-    public record Added(int lines, int keywords, int alone, long searches, int searched) {}
+    public record Added(int lines, int keywords, int alone, Searched searches, int searched) {
+        /** Of a basket that takes no part in what is looked at. */
+        public static Added none(int lines) {
+            return new Added(lines, 0, 0, Searched.NOTHING, 0);
+        }
+    }
 
     /** Keywords that exactly these baskets have. */
     public record Combination(BitSet places, int keywords) {
@@ -46,6 +52,7 @@ public final class Overlap {
         private int keywords;
         private long twiceSearches;
         private int searched;
+        private boolean simulated;
     }
 
     private Overlap(Keywords keywords) {
@@ -54,6 +61,7 @@ public final class Overlap {
         int[] alone = new int[baskets];
         long[] twice = new long[baskets];
         int[] searched = new int[baskets];
+        BitSet simulated = new BitSet();
         // A basket made of keywords of others takes nothing from what only they have.
         BitSet made = new BitSet();
         for (int place = 0; place < baskets; place++) {
@@ -70,6 +78,7 @@ public final class Overlap {
                 alone[a] += only ? tally.keywords : 0;
                 searched[a] += tally.searched;
                 twice[a] += tally.twiceSearches;
+                simulated.set(a, simulated.get(a) || tally.simulated);
                 for (int b : in) {
                     shared[a][b] += tally.keywords;
                 }
@@ -80,7 +89,7 @@ public final class Overlap {
                     keywords.baskets().get(place).size(),
                     shared[place][place],
                     alone[place],
-                    twice[place] / 2,
+                    new Searched(twice[place] / 2, simulated.get(place)),
                     searched[place]));
         }
         combinations.sort(Comparator.comparingInt((Combination c) -> -c.keywords())
@@ -103,6 +112,7 @@ public final class Overlap {
             if (searches.isPresent() && searches.get().known(keyword)) {
                 tally.searched++;
                 tally.twiceSearches += searches.get().twiceMiddle(keyword);
+                tally.simulated |= searches.get().simulated(keyword);
             }
         }
         return tallies;

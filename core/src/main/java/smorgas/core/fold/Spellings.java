@@ -111,10 +111,7 @@ public final class Spellings {
         int[] lastBasket = new int[texts.size()];
         Arrays.fill(lastBasket, NONE);
         for (int b = 0; b < baskets.size(); b++) {
-            // What is made up does not say which spelling leads.
-            Optional<FigureColumn> column = baskets.get(b).simulated()
-                    ? Optional.empty()
-                    : baskets.get(b).figure(Figure.SEARCHES);
+            Optional<FigureColumn> column = baskets.get(b).figure(Figure.SEARCHES);
             for (int line = starts[b]; line < starts[b + 1]; line++) {
                 int spelling = ofLine[line];
                 if (spelling == NONE) {
@@ -126,7 +123,10 @@ public final class Spellings {
                     basketCounts[spelling]++;
                 }
                 int row = line - starts[b];
-                if (column.isPresent() && column.get().known(row)) {
+                // What is made up does not say which spelling leads.
+                if (column.isPresent()
+                        && column.get().known(row)
+                        && !column.get().simulated(row)) {
                     searches[spelling] =
                             Math.max(searches[spelling], column.get().twiceMiddle(row));
                 }

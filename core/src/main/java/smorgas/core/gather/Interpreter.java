@@ -214,6 +214,9 @@ public final class Interpreter implements RowSink {
             }
             figures.putIfAbsent(column.figure, column.builder.seal());
         }
+        textColumns.stream()
+                .filter(column -> column.role() == ColumnRole.SIMULATED)
+                .forEach(column -> MadeUpMarks.put(column.builder().seal(), figures));
         Map<ColumnRole, List<TextColumn>> textsByRole = new EnumMap<>(ColumnRole.class);
         for (Texts column : textColumns) {
             TextColumn sealed = column.builder().seal();

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -22,7 +23,6 @@ public final class Lines {
     private final long basket;
     private final BasketInfo info;
     private final boolean brings;
-    private final boolean simulated;
     private final String[] texts;
     private final int[] lineNumbers;
     private final Map<Figure, FigureColumn> figures;
@@ -52,42 +52,27 @@ public final class Lines {
         this.problemCount = problems.count();
         this.setAside = setAside;
         this.brings = true;
-        this.simulated = false;
     }
 
-    private Lines(Lines other, BasketInfo info, boolean brings, boolean simulated) {
+    private Lines(Lines other, BasketInfo info, boolean brings, Map<Figure, FigureColumn> figures) {
         this.basket = other.basket;
         this.info = info;
         this.texts = other.texts;
         this.lineNumbers = other.lineNumbers;
         this.figures = new EnumMap<>(Figure.class);
-        this.figures.putAll(other.figures);
+        this.figures.putAll(figures);
         this.columns = other.columns;
         this.problems = other.problems;
         this.problemCount = other.problemCount;
         this.setAside = other.setAside;
         this.brings = brings;
-        this.simulated = simulated;
-    }
-
-    private Lines(Lines other) {
-        this.basket = other.basket;
-        this.info = other.info;
-        this.texts = other.texts;
-        this.lineNumbers = other.lineNumbers;
-        this.figures = Map.of();
-        this.columns = other.columns;
-        this.problems = other.problems;
-        this.problemCount = other.problemCount;
-        this.setAside = other.setAside;
-        this.brings = other.brings;
-        this.simulated = other.simulated;
     }
 
     /** The same lines as a project has them: with what was written of their basket, and what a tool of ours was asked for. */
     public Lines as(BasketState state) {
         BasketInfo known = state.info().orElseGet(() -> BasketInfo.of(state.name(), kind(state)));
-        return described(known).bringing(state.brings()).simulated(state.asked().madeUp());
+        Lines described = described(known).bringing(state.brings());
+        return state.asked().madeUp() ? described.simulated() : described;
     }
 
     /** What its columns tell says more than that it was pasted; what a tool of ours made is known. */
@@ -98,34 +83,42 @@ public final class Lines {
 
     /** The same lines of a basket of which something else is written down. */
     public Lines described(BasketInfo written) {
-        return written.equals(info) ? this : new Lines(this, written, brings, simulated);
+        return written.equals(info) ? this : new Lines(this, written, brings, figures);
     }
 
     /** The same lines, which bring keywords or only tell about those that others bring. */
     public Lines bringing(boolean keywords) {
-        return keywords == brings ? this : new Lines(this, info, keywords, simulated);
+        return keywords == brings ? this : new Lines(this, info, keywords, figures);
     }
 
-    /** The same lines, of which a stand-in for a service has made the figures up, or not. */
-    public Lines simulated(boolean made) {
-        if (made == simulated) {
-            return this;
-        }
-        Lines marked = new Lines(this, info, brings, made);
+    /** The same lines, all figures of which a stand-in for a service has made up. */
+    public Lines simulated() {
         BitSet rows = new BitSet();
-        rows.set(0, made ? texts.length : 0);
-        marked.figures.replaceAll((figure, column) -> column.simulated(column, rows));
-        return marked;
+        rows.set(0, texts.length);
+        Map<Figure, FigureColumn> marked = new EnumMap<>(Figure.class);
+        figures.forEach((figure, column) -> marked.put(figure, column.simulated(column, rows)));
+        return new Lines(this, info, brings, marked);
     }
 
-    /** The same lines, of which nothing is told in figures. */
-    public Lines withoutFigures() {
-        return new Lines(this);
+    /** The same lines, of which only those figures are told that a stand-in for a service has made up, or only the others. */
+    public Lines telling(boolean madeUp) {
+        Map<Figure, FigureColumn> told = new EnumMap<>(Figure.class);
+        figures.forEach((figure, column) -> {
+            if (column.simulated()) {
+                FigureColumn left = column.only(madeUp);
+                if (IntStream.range(0, left.size()).anyMatch(left::known)) {
+                    told.put(figure, left);
+                }
+            } else if (!madeUp) {
+                told.put(figure, column);
+            }
+        });
+        return new Lines(this, info, brings, told);
     }
 
-    /** Whether a stand-in for a service has made their figures up. */
-    public boolean simulated() {
-        return simulated;
+    /** Whether a stand-in for a service has made any of their figures up. */
+    public boolean tellsMadeUp() {
+        return figures.values().stream().anyMatch(FigureColumn::simulated);
     }
 
     /** Whether they bring keywords. */

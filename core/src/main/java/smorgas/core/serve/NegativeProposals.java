@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.MatchType;
@@ -73,7 +74,7 @@ public final class NegativeProposals {
             String from,
             State state,
             int takes,
-            long searches,
+            Searched searches,
             int blocks,
             List<String> samples,
             Optional<MatchType> narrower) {}
@@ -163,11 +164,7 @@ public final class NegativeProposals {
                 from,
                 state,
                 takes.cardinality(),
-                takes.stream()
-                                .filter(searches::known)
-                                .mapToLong(searches::twiceMiddle)
-                                .sum()
-                        / 2,
+                Searched.of(takes, searches),
                 blocks.cardinality(),
                 samples(blocks),
                 blocks.isEmpty() ? Optional.empty() : negatives.narrower(text, type, "", served));

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Intent;
 import smorgas.core.text.WordLists;
@@ -90,7 +91,7 @@ final class PagePlan {
     }
 
     private static String marked(String figure, boolean simulated) {
-        return simulated && !figure.isEmpty() ? "sim. " + figure : figure;
+        return simulated && !figure.isEmpty() ? Searched.MARK + figure : figure;
     }
 
     private String worth(BitSet members) {

@@ -3,6 +3,7 @@ package smorgas.core.serve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import smorgas.core.draw.AreaSize;
 import smorgas.core.draw.Drawing;
 import smorgas.core.draw.GroupMap;
@@ -29,6 +30,9 @@ final class Pictures {
 
     private static final double PLAIN = 12;
     private static final double SMALL = 11;
+
+    private static final String MADE_UP =
+            "Some of what is searched is simulated: nobody has measured it, and areas count it in.";
 
     private Pictures() {}
 
@@ -195,6 +199,12 @@ final class Pictures {
                 shapes.addAll(label(place, name(groups, area), broader));
             }
         }
+        boolean made = IntStream.of(groups.order())
+                        .anyMatch(group -> groups.searches(group).simulated())
+                || groups.leftoverSearches().simulated();
+        if (made) {
+            shapes.add(new Drawing.Letters(0, high + 16, PLAIN, false, false, MADE_UP, QUIET));
+        }
         return new Drawing(
                 "The map of the groups",
                 count(groups.grouping().size(), "group", "groups")
@@ -203,9 +213,9 @@ final class Pictures {
                                 .limit(5)
                                 .mapToObj(groups::name)
                                 .collect(Collectors.joining(", "))
-                        + ".",
+                        + "." + (made ? " " + MADE_UP : ""),
                 WIDTH,
-                high,
+                made ? high + 24 : high,
                 shapes);
     }
 

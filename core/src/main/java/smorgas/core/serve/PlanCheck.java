@@ -18,6 +18,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
@@ -96,10 +97,19 @@ public final class PlanCheck {
      * @param samples some of them, the most searched first
      * @param adGroups the numbers of the ad groups in the whole plan, from 0; none if it is about no ad group
      */
-    public record Finding(Kind kind, int count, long searches, List<String> samples, List<Integer> adGroups) {
+    public record Finding(Kind kind, int count, Searched searches, List<String> samples, List<Integer> adGroups) {
         public Finding {
             samples = List.copyOf(samples);
             adGroups = List.copyOf(adGroups);
+        }
+    }
+
+    /** Twice what is searched, so that ranges stay whole numbers while they are added up. */
+    private record Twice(long sum, boolean simulated) {
+        private static final Twice NOTHING = new Twice(0, false);
+
+        Twice plus(Twice other) {
+            return new Twice(sum + other.sum, simulated || other.simulated);
         }
     }
 
@@ -109,13 +119,14 @@ public final class PlanCheck {
                 Map.Entry.<String, Long>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey());
 
         private int count;
-        private long twice;
+        private Twice twice = Twice.NOTHING;
         private final List<Map.Entry<String, Long>> samples = new ArrayList<>(SAMPLES + 1);
         private final List<Integer> adGroups = new ArrayList<>();
 
-        void add(String sample, long twiceSearches) {
+        void add(String sample, Twice searches) {
             count++;
-            twice += twiceSearches;
+            long twiceSearches = searches.sum;
+            twice = twice.plus(searches);
             if (samples.size() == SAMPLES && samples.getLast().getValue() > twiceSearches) {
                 return;
             }
@@ -134,7 +145,7 @@ public final class PlanCheck {
             return new Finding(
                     kind,
                     count,
-                    twice / 2,
+                    new Searched(twice.sum / 2, twice.simulated),
                     samples.stream().map(Map.Entry::getKey).toList(),
                     adGroups);
         }
@@ -177,8 +188,9 @@ public final class PlanCheck {
         return check.found.entrySet().stream()
                 .map(entry -> entry.getValue().finding(entry.getKey()))
                 .sorted(Comparator.comparing((Finding one) -> one.kind() != Kind.HELD_BACK)
-                        .thenComparing(
-                                Comparator.comparingLong(Finding::searches).reversed())
+                        .thenComparing(Comparator.<Finding>comparingLong(
+                                        finding -> finding.searches().sum())
+                                .reversed())
                         .thenComparing(Finding::kind))
                 .toList();
     }
@@ -187,8 +199,10 @@ public final class PlanCheck {
         return found.computeIfAbsent(kind, none -> new Gathered());
     }
 
-    private long twice(int keyword) {
-        return searches.known(keyword) ? searches.twiceMiddle(keyword) : 0;
+    private Twice twice(int keyword) {
+        return searches.known(keyword)
+                ? new Twice(searches.twiceMiddle(keyword), searches.simulated(keyword))
+                : Twice.NOTHING;
     }
 
     private void heldBack() {
@@ -199,7 +213,7 @@ public final class PlanCheck {
                             what.keywords()
                                     .find(held.keyword())
                                     .map(this::twice)
-                                    .orElse(0L));
+                                    .orElse(Twice.NOTHING));
         }
     }
 
@@ -219,7 +233,7 @@ public final class PlanCheck {
                 int[] members = group.keywords().stream()
                         .mapToInt(served -> keywords.find(served.keyword()).orElseThrow())
                         .toArray();
-                long all = IntStream.of(members).mapToLong(this::twice).sum();
+                Twice all = IntStream.of(members).mapToObj(this::twice).reduce(Twice.NOTHING, Twice::plus);
                 sizes(group, members, all, number);
                 if (group.page().isEmpty()) {
                     add(Kind.NO_PAGE, group.name(), all, number);
@@ -272,7 +286,7 @@ public final class PlanCheck {
             of(Kind.NO_BID).add(served.keyword(), twice(keyword));
         }
         if (!searches.known(keyword)) {
-            of(Kind.NO_SEARCHES).add(served.keyword(), 0);
+            of(Kind.NO_SEARCHES).add(served.keyword(), Twice.NOTHING);
         }
         // In several match types it may be in an ad group each; in two of one type it competes with itself.
         int[] where = places.computeIfAbsent(served.matchTypes(), none -> {
@@ -291,7 +305,7 @@ public final class PlanCheck {
         return own.ownBids() ? own.bids() : what.recipe().serving().plan().bids();
     }
 
-    private void add(Kind kind, String name, long twice, int number) {
+    private void add(Kind kind, String name, Twice twice, int number) {
         Gathered gathered = of(kind);
         gathered.add(name, twice);
         gathered.adGroups.add(number);
@@ -303,7 +317,7 @@ public final class PlanCheck {
                 .anyMatch(test);
     }
 
-    private void sizes(Plan.AdGroup group, int[] members, long all, int number) {
+    private void sizes(Plan.AdGroup group, int[] members, Twice all, int number) {
         if (members.length > MANY) {
             add(Kind.LARGE, group.name(), all, number);
         }
@@ -319,7 +333,7 @@ public final class PlanCheck {
         }
     }
 
-    private void ads(Plan.AdGroup group, long all, int number) {
+    private void ads(Plan.AdGroup group, Twice all, int number) {
         boolean few = !group.ads().isEmpty() && group.ads().size() < FEWEST_ADS;
         boolean thin = group.ads().stream()
                 .anyMatch(ad -> ad.headlines().size() < FEWEST_HEADLINES
@@ -354,7 +368,7 @@ public final class PlanCheck {
         }
         Grouping grouping = what.groups().grouping();
         for (int keyword = 0; keyword < what.keywords().size(); keyword++) {
-            if (grouping.groupOf(keyword) == Grouping.LEFTOVER && twice(keyword) > 0) {
+            if (grouping.groupOf(keyword) == Grouping.LEFTOVER && twice(keyword).sum() > 0) {
                 of(Kind.LEFTOVERS).add(what.keywords().text(keyword), twice(keyword));
             }
         }

@@ -157,7 +157,7 @@ public final class PlanUnits {
         }
         members.keySet().stream()
                 .sorted(Comparator.<Integer>comparingLong(
-                                node -> -tree.node(node).searches())
+                                node -> -tree.node(node).searches().sum())
                         .thenComparing(node -> tree.node(node).text()))
                 .forEach(node -> {
                     ThemeTree.Node theme = tree.node(node);

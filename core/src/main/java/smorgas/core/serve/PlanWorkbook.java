@@ -8,11 +8,14 @@ import java.util.BitSet;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.dhatim.fastexcel.Workbook;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
+import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Standing;
 
 /**
@@ -56,6 +59,12 @@ final class PlanWorkbook implements PlanFormat {
     }
 
     private static final String SIMULATED = "Simulated";
+
+    /** The figures of a keyword that are made up, for a column beside them; empty if none is. */
+    private static String made(Keywords keywords, int keyword) {
+        return keywords.simulated(keyword).stream().map(Figure::word).collect(Collectors.joining(", "));
+    }
+
     private static final int SIMULATED_WIDTH = 30;
 
     private static void summary(Handover what, Workbook book) throws IOException {
@@ -165,7 +174,7 @@ final class PlanWorkbook implements PlanFormat {
                         .orElse("");
                 simulated = what.keywords()
                         .find(one.keyword())
-                        .map(keyword -> Searched.marked(what.keywords(), keyword))
+                        .map(keyword -> made(what.keywords(), keyword))
                         .orElse("");
                 before = one.keyword();
             }
@@ -233,7 +242,7 @@ final class PlanWorkbook implements PlanFormat {
                                     what.keywords().text(keyword),
                                     searches.known(keyword) ? (Object) (searches.twiceMiddle(keyword) / 2) : "",
                                     what.standings().reason(keyword).sentence()),
-                            Searched.marked(what.keywords(), keyword))
+                            made(what.keywords(), keyword))
                     .toArray());
         }
         for (Plan.HeldBack held : what.plan().heldBack()) {

@@ -117,7 +117,7 @@ final class Report {
                 rows.add(List.of(
                         rules.get(place).sentence(),
                         count(figures.decided()),
-                        figures.searches() == 0 ? "" : count(figures.searches())));
+                        figures.searches().sum() == 0 ? "" : figures.searches().written()));
             }
         }
         long byHand = IntStream.range(0, keywords.size())
@@ -150,7 +150,7 @@ final class Report {
                 rows.add(List.of(
                         groups.name(group),
                         count(members.length),
-                        (groups.simulated(group) ? "sim. " : "") + count(groups.searches(group)),
+                        groups.searches(group).written(),
                         what.intents()
                                 .get()
                                 .most(members)

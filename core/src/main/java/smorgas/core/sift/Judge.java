@@ -10,7 +10,8 @@ import java.util.SequencedMap;
 import java.util.TreeMap;
 import java.util.function.Function;
 import smorgas.core.column.Figure;
-import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Rule;
@@ -128,24 +129,27 @@ public final class Judge {
                 touching[k]++;
             }
         }
-        FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
+        Numbers searches = keywords.numbers(Figure.SEARCHES);
         List<RuleFigures> figures = new ArrayList<>();
         for (int place = 0; place < touched.length; place++) {
             boolean drops = rules.get(place).standing().orElse(Standing.KEPT) == Standing.DROPPED;
             int alone = 0;
             int decided = 0;
-            long twice = 0;
             int overHand = 0;
+            BitSet mines = new BitSet();
             int against = 0;
             for (int k = touched[place].nextSetBit(0); k >= 0; k = touched[place].nextSetBit(k + 1)) {
                 alone += touching[k] == 1 ? 1 : 0;
                 boolean mine = tagged[place] == null ? deciders[k] == place : tagged[place].get(k);
                 decided += mine ? 1 : 0;
-                twice += mine && searches != null && searches.known(k) ? searches.twiceMiddle(k) : 0;
+                if (mine) {
+                    mines.set(k);
+                }
                 against += deciders[k] >= 0 && opposed(deciders[k], place) ? 1 : 0;
                 overHand += drops && deciders[k] == Standings.BY_HAND && standings[k] == Standing.KEPT ? 1 : 0;
             }
-            figures.add(new RuleFigures(touched[place].cardinality(), alone, decided, twice / 2, against, overHand));
+            figures.add(new RuleFigures(
+                    touched[place].cardinality(), alone, decided, Searched.of(mines, searches), against, overHand));
         }
         return figures;
     }

@@ -1,5 +1,7 @@
 package smorgas.core.sift;
 
+import smorgas.core.column.Searched;
+
 /**
  * What a rule does among the others.
  *
@@ -10,4 +12,4 @@ package smorgas.core.sift;
  * @param against keywords touched to which a rule above gives another standing
  * @param overHand of a rule that drops, the keywords touched that a hand has kept, and that stay
  */
-public record RuleFigures(int touched, int alone, int decided, long searches, int against, int overHand) {}
+public record RuleFigures(int touched, int alone, int decided, Searched searches, int against, int overHand) {}

@@ -11,6 +11,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Standing;
 import smorgas.core.text.Tidy;
@@ -23,7 +24,7 @@ public final class WordCounts {
      *
      * @param searches known searches a month of these keywords
      */
-    public record WordCount(String word, int count, long searches, int kept, int undecided, int dropped) {}
+    public record WordCount(String word, int count, Searched searches, int kept, int undecided, int dropped) {}
 
     /** What a list of words is sorted by; ties go by count, then by the text. */
     public enum By {
@@ -131,7 +132,9 @@ public final class WordCounts {
         return switch (by) {
             case COUNT -> byCount;
             case SEARCHES ->
-                Comparator.comparingLong(WordCount::searches).reversed().thenComparing(byCount);
+                Comparator.<WordCount>comparingLong(word -> word.searches().sum())
+                        .reversed()
+                        .thenComparing(byCount);
             case UNDECIDED ->
                 Comparator.comparingInt(WordCount::undecided).reversed().thenComparing(byCount);
             case DROPPED ->
@@ -145,6 +148,7 @@ public final class WordCounts {
         Phrases.Length of = phrases.length(length);
         int[] count = new int[of.size()];
         long[] twice = new long[of.size()];
+        BitSet made = new BitSet();
         int[][] byStanding = new int[Standing.values().length][of.size()];
         int[] lastSeen = new int[of.size()];
         Arrays.fill(lastSeen, -1);
@@ -152,6 +156,7 @@ public final class WordCounts {
         @Nullable FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
         for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
             long searched = searches != null && searches.known(k) ? searches.twiceMiddle(k) : 0;
+            boolean simulated = searches != null && searches.simulated(k);
             int[] standing = byStanding[standings.of(k).ordinal()];
             int places = of.rows.length(k);
             for (int place = 0; place < places; place++) {
@@ -164,6 +169,9 @@ public final class WordCounts {
                     count[phrase]++;
                     standing[phrase]++;
                     twice[phrase] += searched;
+                    if (simulated) {
+                        made.set(phrase);
+                    }
                 }
             }
         }
@@ -180,7 +188,7 @@ public final class WordCounts {
                     WordCount word = new WordCount(
                             phrases.text(length, phrase),
                             count[phrase],
-                            twice[phrase] / 2,
+                            new Searched(twice[phrase] / 2, made.get(phrase)),
                             byStanding[Standing.KEPT.ordinal()][phrase],
                             undecided[phrase],
                             byStanding[Standing.DROPPED.ordinal()][phrase]);
@@ -204,7 +212,7 @@ public final class WordCounts {
         WordCount last = best.element();
         return switch (asked.by()) {
             case COUNT -> count >= last.count();
-            case SEARCHES -> searches >= last.searches();
+            case SEARCHES -> searches >= last.searches().sum();
             case UNDECIDED -> undecided >= last.undecided();
             case DROPPED -> byStanding[Standing.DROPPED.ordinal()][phrase] >= last.dropped();
             case WORD -> true;

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.recipe.Estimation;
@@ -54,14 +55,22 @@ public final class Estimator {
     /** What came of it. */
     public record Result(List<Planner.Estimate> found, List<String> left, List<Foraging.Failed> failed) {
 
-        /** As a list to be gathered. */
-        public MadeList list() {
+        /**
+         * As a list to be gathered.
+         *
+         * @param simulated whether it says of each figure that it is made up, wherever the list goes
+         */
+        public MadeList list(boolean simulated) {
             List<MadeList.Column> columns = new ArrayList<>(List.of(MadeList.Column.KEYWORD));
             ASKED.forEach(role -> columns.add(new MadeList.Column(role.label(), role)));
-            return new MadeList(columns, found.stream().map(Result::row).toList());
+            if (simulated) {
+                columns.add(new MadeList.Column("simulated", ColumnRole.SIMULATED));
+            }
+            return new MadeList(
+                    columns, found.stream().map(one -> row(one, simulated)).toList());
         }
 
-        private static List<String> row(Planner.Estimate one) {
+        private static List<String> row(Planner.Estimate one, boolean simulated) {
             List<String> cells = new ArrayList<>(List.of(one.keyword()));
             for (ColumnRole role : ASKED) {
                 Figure figure = role.figure().orElseThrow();
@@ -72,6 +81,13 @@ public final class Estimator {
                                 : range.low() == range.high()
                                         ? written(range.low(), figure)
                                         : written(range.low(), figure) + "-" + written(range.high(), figure));
+            }
+            if (simulated) {
+                cells.add(ASKED.stream()
+                        .flatMap(role -> role.figure().stream())
+                        .filter(one.figures()::containsKey)
+                        .map(Figure::word)
+                        .collect(Collectors.joining(", ")));
             }
             return cells;
         }

@@ -56,8 +56,9 @@ public final class Worth {
      *
      * @param parts those that are known of some of them
      * @param keywords how many they are
+     * @param simulated whether some of it follows from made-up figures
      */
-    public record Sum(Map<Part, Total> parts, int keywords) {}
+    public record Sum(Map<Part, Total> parts, int keywords, boolean simulated) {}
 
     /**
      * One sum.
@@ -203,7 +204,7 @@ public final class Worth {
                 parts.put(part, new Total(ends[0], ends[1], ends[2], keywords - known));
             }
         }
-        return new Sum(parts, keywords);
+        return new Sum(parts, keywords, !parts.isEmpty() && some.stream().anyMatch(this::simulated));
     }
 
     /**

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import smorgas.core.column.Searched;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Condition;
@@ -43,7 +44,8 @@ class AheadTest {
         entries.add(new SiftEntry.RuleAdded(new Rule(3, new Condition.HasWord("jar"), Standing.KEPT)));
         assertThat(tasks(entries, true))
                 .as("five keywords are too few for a group by themes, and are searched for")
-                .containsExactly(new Task.Settle(0), new Task.Leftovers(5, 1_920), new Task.Download());
+                .containsExactly(
+                        new Task.Settle(0), new Task.Leftovers(5, new Searched(1_920, false)), new Task.Download());
         entries.add(new GroupPin.GroupsSettled(
                 List.of(new GroupPin.GroupsSettled.Settled("bee hive", List.of("bee hive", "bee hives oak"))),
                 List.of()));

@@ -142,7 +142,7 @@ class FoldTest {
                 long searches = sets.get(a).stream()
                         .mapToLong(k -> Long.parseLong(k.substring(1)))
                         .sum();
-                assertThat(overlap.added().get(a).searches()).isEqualTo(searches);
+                assertThat(overlap.added().get(a).searches().sum()).isEqualTo(searches);
                 for (int b = 0; b < baskets; b++) {
                     Set<String> both = new HashSet<>(sets.get(a));
                     both.retainAll(sets.get(b));

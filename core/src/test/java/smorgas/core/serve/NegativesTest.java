@@ -63,7 +63,7 @@ class NegativesTest {
         assertThat(find(board, "job")).satisfies(rule -> {
             assertThat(rule.state()).isEqualTo(NegativeProposals.State.LEAVES);
             assertThat(rule.takes()).as("in every form that keywords have").isEqualTo(2);
-            assertThat(rule.searches()).isEqualTo(50);
+            assertThat(rule.searches().sum()).isEqualTo(50);
         });
         assertThat(find(board, "free")).satisfies(list -> {
             assertThat(list.state()).isEqualTo(NegativeProposals.State.PROPOSED);

@@ -202,7 +202,7 @@ class PlanStructuresTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(found.samples()).containsExactly("how to build a bee hive");
-        assertThat(found.searches()).isEqualTo(200);
+        assertThat(found.searches().sum()).isEqualTo(200);
         assertThat(board(PLAN, two[0], two[1], new ServeEntry.GroupsKeptApart(true))
                         .check())
                 .noneMatch(one -> one.kind() == PlanCheck.Kind.SHADOWED);

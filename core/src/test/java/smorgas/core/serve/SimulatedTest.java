@@ -13,6 +13,8 @@ import smorgas.core.board.Lacking;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Searched;
+import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.PlanBids;
@@ -36,11 +38,8 @@ class SimulatedTest {
                         new ServeEntry.PlanSettingsChosen(
                                 PlanSettings.standard().with(new PlanBids(PlanBids.From.HIGH_BID, 0, 100, 0, 0)))),
                 "en");
-        return Board.of(
-                List.of(
-                        TestLists.lines(1, KNOWN),
-                        TestLists.lines(2, MADE).bringing(false).simulated(simulated)),
-                recipe);
+        Lines made = TestLists.lines(2, MADE).bringing(false);
+        return Board.of(List.of(TestLists.lines(1, KNOWN), simulated ? made.simulated() : made), recipe);
     }
 
     private static FigureColumn column(Board board, Figure figure) {
@@ -119,6 +118,39 @@ class SimulatedTest {
                 .contains("what,keyword,searches,was,is,simulated")
                 .contains("new,cedar hive,70,,Undecided,searches")
                 .contains("new,bee hive,100,,Undecided,\r\n");
+    }
+
+    /** One list with both: what is measured goes before, line by line, and what is not is marked. */
+    @Test
+    void aListSaysWhichOfItsFiguresAreMadeUp() {
+        Board board = Board.of(
+                List.of(
+                        TestLists.lines(
+                                1,
+                                "keyword,searches,cpc,Simulated\nskep,10,1,searches | cpc\nhive,20,2,CPC\nsmoker,30,3,\n"
+                                        + "feeder,40,4,yes\nframe,50,5,no\n"),
+                        TestLists.lines(2, "keyword,searches\nskep,4\n")),
+                Recipe.empty("en"));
+        assertThat(board.facts().texts(Computed.SIMULATED, of(board, "hive"))).containsExactly("CPC");
+        assertThat(board.facts().texts(Computed.SIMULATED, of(board, "feeder"))).containsExactly("searches", "CPC");
+        assertThat(board.facts().texts(Computed.SIMULATED, of(board, "smoker"))).isEmpty();
+        assertThat(board.facts().texts(Computed.SIMULATED, of(board, "frame"))).isEmpty();
+        FigureColumn searches = column(board, Figure.SEARCHES);
+        assertThat(searches.low(of(board, "skep")))
+                .as("four that are known against ten that are not")
+                .isEqualTo(4);
+        assertThat(searches.simulated(of(board, "skep"))).isFalse();
+        assertThat(board.facts().texts(Computed.SIMULATED, of(board, "skep"))).containsExactly("CPC");
+    }
+
+    @Test
+    void sumsAndPicturesOfThemAreMarked() {
+        Board board = board(true);
+        assertThat(board.groups().searches(0).written()).isEqualTo("sim. 300");
+        assertThat(new Searched(1_234, false).plus(new Searched(1, true)).written())
+                .isEqualTo("sim. 1,235");
+        assertThat(TestPlan.written(board, "plan-picture-map.svg")).contains("simulated");
+        assertThat(TestPlan.written(board(false), "plan-picture-map.svg")).doesNotContain("simulated");
     }
 
     private static String cells(XSSFSheet sheet, String keyword) {

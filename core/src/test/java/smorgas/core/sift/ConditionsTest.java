@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
+import smorgas.core.column.Searched;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.TestLists;
@@ -246,8 +247,8 @@ class ConditionsTest {
                 new Rule(4, new Condition.HasWord("clean"), Standing.DROPPED));
         Standings standings =
                 Judge.judge(MATCHER, intent -> new BitSet(), Map.of("bee hive", Standing.KEPT), Map.of(), rules);
-        assertThat(standings.figures().get(0)).isEqualTo(new RuleFigures(2, 0, 2, 70, 0, 0));
-        assertThat(standings.figures().get(1)).isEqualTo(new RuleFigures(5, 2, 2, 5, 2, 1));
+        assertThat(standings.figures().get(0)).isEqualTo(new RuleFigures(2, 0, 2, new Searched(70, false), 0, 0));
+        assertThat(standings.figures().get(1)).isEqualTo(new RuleFigures(5, 2, 2, new Searched(5, false), 2, 1));
         assertThat(standings.doubts().get(2)).contains("1 keyword that a hand has kept");
         assertThat(standings.doubts().get(3)).contains("decides nothing");
         assertThat(standings.doubts().get(4)).contains("decides nothing");

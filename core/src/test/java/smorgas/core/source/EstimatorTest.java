@@ -150,7 +150,7 @@ class EstimatorTest {
                                 Figure.SEARCHES, new Planner.Range(1_000, 10_000),
                                 Figure.LOW_BID, new Planner.Range(1_230_000, 1_230_000),
                                 Figure.COMPETITION, new Planner.Range(40, 40)))));
-        Lines lines = TestLists.lines(1, "figures", result.list().bytes());
+        Lines lines = TestLists.lines(1, "figures", result.list(false).bytes());
         FigureColumn searches = lines.figure(Figure.SEARCHES).orElseThrow();
         assertThat(searches.low(0)).isEqualTo(1_000);
         assertThat(searches.high(0)).isEqualTo(10_000);
@@ -158,5 +158,20 @@ class EstimatorTest {
         assertThat(lines.figure(Figure.COMPETITION).orElseThrow().low(0)).isEqualTo(40);
         assertThat(lines.figure(Figure.HIGH_BID).map(column -> column.known(0)))
                 .isNotEqualTo(java.util.Optional.of(true));
+        assertThat(lines.tellsMadeUp()).isFalse();
+    }
+
+    /** Downloaded as it came and gathered elsewhere, in another project or by another hand, it still passes for nothing else. */
+    @Test
+    void whatIsMadeUpSaysSoWhereverItsListGoes() throws InterruptedException {
+        Estimator.Result result = run(
+                List.of("bee hive", "skep"),
+                question -> List.of(searched("bee hive", 100, 100), searched("skep", 7, 7)));
+        byte[] bytes = result.list(true).bytes();
+        assertThat(new String(bytes, java.nio.charset.StandardCharsets.UTF_8)).contains("bee hive,100,,,,searches");
+        FigureColumn searches =
+                TestLists.lines(1, "figures", bytes).figure(Figure.SEARCHES).orElseThrow();
+        assertThat(searches.simulated(0)).isTrue();
+        assertThat(searches.simulated(1)).isTrue();
     }
 }

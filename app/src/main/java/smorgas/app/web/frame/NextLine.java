@@ -44,7 +44,7 @@ final class NextLine {
             case Task.Leftovers some ->
                 new Frame.Next(
                         "Next: look at the " + Show.count(some.keywords(), "leftover", "leftovers") + ", searched "
-                                + Show.count(some.searches()) + " times a month",
+                                + some.searches().written() + " times a month",
                         place + "?leftovers=true");
             case Task.Mend some ->
                 new Frame.Next(

@@ -48,7 +48,7 @@ record BasketView(
         for (GatheredBasket basket : snapshot.baskets()) {
             int place = place(keywords, basket.id());
             Overlap.Added added = place < 0
-                    ? new Overlap.Added(basket.lines().size(), 0, 0, 0, 0)
+                    ? Overlap.Added.none(basket.lines().size())
                     : overlap.added().get(place);
             views.add(new BasketView(
                     basket.id(),
@@ -59,7 +59,7 @@ record BasketView(
                     Show.count(basket.lines().size()),
                     basket.on() ? Show.count(added.keywords()) : "",
                     basket.on() ? Show.count(added.alone()) : "",
-                    basket.on() && added.searched() > 0 ? Show.count(added.searches()) : "",
+                    basket.on() && added.searched() > 0 ? added.searches().written() : "",
                     Show.count(basket.lines().setAside()),
                     Math.round(1_000f * added.alone() / largest),
                     Math.round(1_000f * (added.keywords() - added.alone()) / largest),

@@ -7,6 +7,7 @@ import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
+import smorgas.core.column.Searched;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.Prospects;
@@ -41,7 +42,7 @@ final class CandidateViews {
                 prospect.theme(),
                 query.asking(prospect.theme()),
                 Show.count(prospect.keywords()),
-                Show.count(prospect.searches()),
+                prospect.searches().written(),
                 prospect.theme().equals(query.value("candidate")));
     }
 
@@ -88,7 +89,7 @@ final class CandidateViews {
                                 query.asking(part.theme()),
                                 Show.count(part.keywords()),
                                 Show.count(part.alone()),
-                                Show.count(part.searches())))
+                                part.searches().written()))
                         .toList());
     }
 
@@ -105,14 +106,15 @@ final class CandidateViews {
 
     /** What a group on the theme would get. */
     void opened(String theme, Model model) {
-        Prospects.Got got =
-                groups.prospects().get(theme).orElseGet(() -> new Prospects.Got(theme, new int[0], 0, List.of(), 0));
+        Prospects.Got got = groups.prospects()
+                .get(theme)
+                .orElseGet(() -> new Prospects.Got(theme, new int[0], Searched.NOTHING, List.of(), 0));
         Shown.in(
                 model,
                 new Opened(
                         theme,
                         Show.count(got.keywords().length, "keyword", "keywords"),
-                        Show.count(got.searches()),
+                        got.searches().written(),
                         got.keywords().length > 0,
                         got.staying(),
                         got.sources().stream()

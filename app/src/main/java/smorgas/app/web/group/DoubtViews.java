@@ -116,9 +116,8 @@ final class DoubtViews {
                 groups.name(group),
                 query.opening(grouping.key(group)),
                 Show.count(members.length, "keyword", "keywords")
-                        + (groups.searches(group) > 0
-                                ? ", " + Show.marked(Show.count(groups.searches(group)), groups.simulated(group))
-                                        + " searches"
+                        + (groups.searches(group).sum() > 0
+                                ? ", " + groups.searches(group).written() + " searches"
                                 : ""),
                 texts(members),
                 more(members));

@@ -243,7 +243,7 @@ class GroupController {
                 model,
                 new Beside(
                         Show.count(groups.grouping().leftovers()),
-                        Show.count(groups.leftoverSearches()),
+                        groups.leftoverSearches().written(),
                         shown == Grouping.LEFTOVER,
                         rules(recipe),
                         board.recipe().grouping().settings().method() instanceof Method.ByThemes

@@ -47,7 +47,7 @@ record GroupMenu(
                 key,
                 groups.name(group),
                 Show.count(groups.keywords(group), "keyword", "keywords") + " \u00B7 "
-                        + Show.marked(Show.count(groups.searches(group)), groups.simulated(group)) + " searches",
+                        + Show.searches(groups.searches(group)),
                 groups.explained().names(group),
                 grouping.theme(group),
                 pins.locked().containsKey(key),

@@ -7,11 +7,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
+import smorgas.core.column.Numbers;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Explained;
@@ -19,6 +21,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.Standing;
+import smorgas.core.value.Worth;
 
 /** What the Group page shows of a result, be it adopted or a preview. */
 final class GroupViews {
@@ -251,6 +254,11 @@ final class GroupViews {
         return worth;
     }
 
+    private boolean madeUp(int group) {
+        Numbers values = board.worth().numbers(Worth.Part.VALUE);
+        return IntStream.of(grouping.members().row(group)).anyMatch(values::simulated);
+    }
+
     private Heading heading(String label, String name, boolean number) {
         String asked = query.value("sort");
         boolean down = asked.equals("-" + name);
@@ -271,7 +279,8 @@ final class GroupViews {
                     // kept.
                     case "kept" ->
                         Comparator.<Integer>comparingInt(group -> kept[group])
-                                .thenComparingLong(group -> (down ? 1 : -1) * groups.searches(group));
+                                .thenComparingLong(group ->
+                                        (down ? 1 : -1) * groups.searches(group).sum());
                     case "undecided" -> Comparator.comparingInt(group -> groups.keywords(group) - kept[group]);
                     case "dropped" -> Comparator.comparingInt(this::dropped);
                     case "worth" -> Comparator.comparingDouble(group -> worth()[group]);
@@ -279,7 +288,8 @@ final class GroupViews {
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
                     case "intent" -> Comparator.comparing(group -> intent(group).text());
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
-                    default -> Comparator.comparingLong(groups::searches);
+                    default ->
+                        Comparator.comparingLong(group -> groups.searches(group).sum());
                 };
         return java.util.Arrays.stream(groups.order())
                 .boxed()
@@ -298,8 +308,8 @@ final class GroupViews {
                 Show.count(kept[group]),
                 Show.count(groups.keywords(group) - kept[group]),
                 Show.count(dropped(group)),
-                Show.marked(Show.count(groups.searches(group)), groups.simulated(group)),
-                worths() ? Show.whole(worth()[group], worth()[group]) : "",
+                groups.searches(group).written(),
+                worths() ? Show.marked(Show.whole(worth()[group], worth()[group]), madeUp(group)) : "",
                 Show.money(groups.bid(group)),
                 grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
                 intent(group),
@@ -368,7 +378,7 @@ final class GroupViews {
                     "",
                     "",
                     "",
-                    Show.count(node.searches()),
+                    node.searches().written(),
                     "",
                     "",
                     group && !grouping.theme(node.group()).isEmpty()

@@ -4,6 +4,7 @@ import java.util.List;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
+import smorgas.core.column.Searched;
 import smorgas.core.draw.AreaSize;
 import smorgas.core.draw.Drawing;
 import smorgas.core.draw.GroupMap;
@@ -104,9 +105,7 @@ final class MapHtml {
                     groups.grouping().key(group),
                     query.opening(groups.grouping().key(group)),
                     groups.name(group),
-                    facts(groups.keywords(group), groups.searches(group))
-                            + (groups.simulated(group) ? ", some of them simulated" : "")
-                            + (told.isEmpty() ? "" : ", " + told),
+                    facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
                     first,
                     true,
                     size(size.group().applyAsDouble(group)));
@@ -118,8 +117,8 @@ final class MapHtml {
         return query.value("by").equals("worth") ? Show.whole(large, large) : Show.count((long) large);
     }
 
-    private static String facts(long keywords, long searches) {
-        return Show.count(keywords, "keyword", "keywords") + ", " + Show.count(searches) + " searches";
+    private static String facts(long keywords, Searched searches) {
+        return Show.count(keywords, "keyword", "keywords") + ", " + Show.searches(searches);
     }
 
     private void link(

@@ -112,8 +112,8 @@ final class OpenedView {
                         is ? views.kind(group) : "",
                         Show.count(inOrder.length, "keyword", "keywords"),
                         is
-                                ? Show.marked(Show.count(groups.searches(group)), groups.simulated(group))
-                                : Show.count(groups.leftoverSearches()),
+                                ? groups.searches(group).written()
+                                : groups.leftoverSearches().written(),
                         is ? Show.money(groups.bid(group)) : "",
                         is && grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
                         is

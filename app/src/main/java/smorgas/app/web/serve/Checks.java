@@ -115,7 +115,7 @@ final class Checks {
                     MUST.contains(one.kind()),
                     Show.count(one.count(), words.one(), words.many()),
                     words.why(),
-                    one.searches() == 0 ? "" : Show.count(one.searches(), "search", "searches"),
+                    one.searches().sum() == 0 ? "" : Show.searches(one.searches()),
                     one.samples(),
                     one.adGroups().isEmpty() ? "" : at(one.adGroups().getFirst()),
                     act(one.kind()),

@@ -19,6 +19,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Planner;
 import smorgas.core.text.Characters;
@@ -197,14 +198,11 @@ class CommaController {
         }
 
         private Variant variant(String name, BitSet places, boolean now) {
-            long twice = places.stream()
-                    .filter(place -> searches.known(keywords[place]))
-                    .mapToLong(place -> searches.twiceMiddle(keywords[place]))
-                    .sum();
             return new Variant(
                     name,
                     Show.count(places.cardinality()),
-                    Show.count(twice / 2),
+                    Searched.of(places.stream().map(place -> keywords[place]), searches)
+                            .written(),
                     Show.count(Characters.count(list(places))),
                     now);
         }

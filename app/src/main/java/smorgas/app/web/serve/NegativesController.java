@@ -27,6 +27,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
@@ -142,7 +143,8 @@ class NegativesController {
         Numbers searches = board.keywords().numbers(Figure.SEARCHES);
         Map<Integer, Long> weights = new HashMap<>();
         byGroup.forEach((group, steers) -> weights.put(
-                group, steers.stream().mapToLong(steer -> sum(steer, searches)).sum()));
+                group,
+                steers.stream().mapToLong(steer -> sum(steer, searches).sum()).sum()));
         return byGroup.entrySet().stream()
                 .sorted(Comparator.comparingLong(entry -> -weights.get(entry.getKey())))
                 .map(Map.Entry::getValue)
@@ -150,12 +152,8 @@ class NegativesController {
     }
 
     /** The known searches that it steers. */
-    private static long sum(Apart.Steer steer, Numbers searches) {
-        return steer.searches().stream()
-                        .filter(searches::known)
-                        .mapToLong(searches::twiceMiddle)
-                        .sum()
-                / 2;
+    private static Searched sum(Apart.Steer steer, Numbers searches) {
+        return Searched.of(steer.searches().stream().mapToInt(Integer::intValue), searches);
     }
 
     private static List<ApartView> parts(Board board, List<List<Apart.Steer>> all) {
@@ -174,19 +172,19 @@ class NegativesController {
         String key = group.keys().isEmpty() ? "" : group.keys().getFirst();
         Numbers searches = board.keywords().numbers(Figure.SEARCHES);
         Map<Serving.Place, ServeEntry.Say> said = board.recipe().serving().said();
-        long all = steers.stream().mapToLong(steer -> sum(steer, searches)).sum();
+        Searched all = steers.stream().map(steer -> sum(steer, searches)).reduce(Searched.NOTHING, Searched::plus);
         int count = steers.stream().mapToInt(steer -> steer.searches().size()).sum();
         return new ApartView(
                 group.name(),
                 key,
                 Show.count(steers.size(), "negative", "negatives") + " would steer "
-                        + Show.count(count, "keyword", "keywords") + " with " + Show.count(all) + " searches",
+                        + Show.count(count, "keyword", "keywords") + " with " + Show.searches(all),
                 steers.stream()
                         .limit(STEERS)
                         .map(steer -> new SteerView(
                                 steer.negative(),
                                 steer.type().label(),
-                                Show.count(sum(steer, searches)),
+                                sum(steer, searches).written(),
                                 steered(steer.searches().stream().map(groupOf::get)),
                                 steered(steer.searches().stream().map(board.keywords()::text)),
                                 said.containsKey(new Serving.Place(steer.negative(), key))))

@@ -39,7 +39,7 @@ public record Expected(List<Line> lines, String unknown) {
                 String range = Show.whole(total.low(), total.high());
                 lines.add(new Line(
                         LABELS.get(part),
-                        Show.whole(total.middle(), total.middle()),
+                        Show.marked(Show.whole(total.middle(), total.middle()), sum.simulated()),
                         range.contains("\u2013") ? range : ""));
             }
         }

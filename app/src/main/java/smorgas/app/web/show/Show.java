@@ -11,6 +11,7 @@ import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
 import smorgas.core.serve.Csv;
 
 /** How figures are shown: thousands separators, and nothing where nothing is known. */
@@ -82,7 +83,12 @@ public final class Show {
 
     /** A figure as it is written, with the mark of those that a stand-in has made up. */
     public static String marked(String figure, boolean simulated) {
-        return simulated ? "sim. " + figure : figure;
+        return simulated ? Searched.MARK + figure : figure;
+    }
+
+    /** What is searched, with the word behind it. */
+    public static String searches(Searched searches) {
+        return marked(count(searches.sum(), "search", "searches"), searches.simulated());
     }
 
     /** An amount in hundredths: with both decimals below a hundred, where they tell something. */

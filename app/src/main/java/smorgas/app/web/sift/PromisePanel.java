@@ -11,6 +11,7 @@ import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
+import smorgas.core.column.Searched;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.value.Promise;
@@ -90,14 +91,10 @@ record PromisePanel(
 
     private static String sums(Board board, BitSet some) {
         Numbers searches = board.keywords().numbers(Figure.SEARCHES);
-        long twice = some.stream()
-                .filter(searches::known)
-                .mapToLong(searches::twiceMiddle)
-                .sum();
         String worth = board.recipe().valuing().assumes()
                 ? Expected.of(board.worth().sum(some)).worth()
                 : "";
-        return Show.count(twice / 2) + " searches" + (worth.isEmpty() ? "" : ", worth " + worth);
+        return Show.searches(Searched.of(some, searches)) + (worth.isEmpty() ? "" : ", worth " + worth);
     }
 
     /** The few of a class on view that score highest, without sorting them all. */

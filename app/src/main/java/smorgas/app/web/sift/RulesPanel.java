@@ -98,7 +98,7 @@ record RulesPanel(
                     Show.count(figures.touched()),
                     Show.count(figures.alone()),
                     Show.count(figures.decided()),
-                    figures.searches() == 0 ? "" : Show.count(figures.searches()),
+                    figures.searches().sum() == 0 ? "" : figures.searches().written(),
                     SiftQuery.urlOf(rule.when()),
                     found.isEmpty() ? doubts.getOrDefault(rule.number(), "") : found.getFirst(),
                     place));

@@ -21,6 +21,7 @@ import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Standing;
@@ -246,11 +247,7 @@ final class SiftTable {
         if (searches == null) {
             return "";
         }
-        long twice = 0;
-        for (int k = found.nextSetBit(0); k >= 0; k = found.nextSetBit(k + 1)) {
-            twice += searches.known(k) ? searches.twiceMiddle(k) : 0;
-        }
-        return Show.count(twice / 2);
+        return Searched.of(found, searches).written();
     }
 
     /** By what the list is sorted, in words: "Searches, then Keyword", each with an arrow. */

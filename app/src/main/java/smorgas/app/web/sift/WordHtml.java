@@ -19,7 +19,7 @@ final class WordHtml {
         Html html = new Html(words.size() * 500);
         for (WordCount word : words) {
             html.raw("<li><button type=\"button\" class=\"w\" title=\"")
-                    .text(Show.count(word.searches()) + " searches \u00B7 " + word.kept() + " Kept, " + word.undecided()
+                    .text(word.searches().written() + " searches \u00B7 " + word.kept() + " Kept, " + word.undecided()
                             + " Undecided, " + word.dropped() + " Dropped")
                     .raw("\">")
                     .text(word.word())
@@ -30,7 +30,7 @@ final class WordHtml {
             bar(html, "undecided", word.kept(), word.undecided());
             bar(html, "dropped", word.kept() + word.undecided(), word.dropped());
             html.raw("</svg><span class=\"number\">")
-                    .text(Show.count(searches ? word.searches() : word.count()))
+                    .text(searches ? word.searches().written() : Show.count(word.count()))
                     .raw("</span></li>");
         }
         return html.toString();

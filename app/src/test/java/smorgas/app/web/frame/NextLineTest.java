@@ -6,6 +6,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import smorgas.app.web.show.Step;
 import smorgas.core.board.Task;
+import smorgas.core.column.Searched;
 
 /** What the line says and where it leads. */
 class NextLineTest {
@@ -18,7 +19,7 @@ class NextLineTest {
     void saysHowMuchThereIsInOneAndInMany() {
         assertThat(next(Step.GATHER, new Task.Misspellings(1)))
                 .isEqualTo(new Frame.Next("Next: look at 1 likely misspelling", "/projects/1/fold"));
-        assertThat(next(Step.GATHER, new Task.Leftovers(1_200, 45_000)))
+        assertThat(next(Step.GATHER, new Task.Leftovers(1_200, new Searched(45_000, false))))
                 .isEqualTo(new Frame.Next(
                         "Next: look at the 1,200 leftovers, searched 45,000 times a month",
                         "/projects/1/group?leftovers=true"));

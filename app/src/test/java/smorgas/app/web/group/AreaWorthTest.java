@@ -85,10 +85,11 @@ class AreaWorthTest {
         AreaSize keywords = AreaSize.byKeywords(BOARD.groups());
         int first = BOARD.groups().order()[0];
         assertThat(searches.group().applyAsDouble(first))
-                .isEqualTo(BOARD.groups().searches(first));
+                .isEqualTo(BOARD.groups().searches(first).sum());
         assertThat(keywords.group().applyAsDouble(first))
                 .isEqualTo(BOARD.groups().keywords(first));
         assertThat(keywords.leftovers()).isEqualTo(BOARD.groups().grouping().leftovers());
-        assertThat(searches.leftovers()).isEqualTo(BOARD.groups().leftoverSearches());
+        assertThat(searches.leftovers())
+                .isEqualTo(BOARD.groups().leftoverSearches().sum());
     }
 }

@@ -6,13 +6,16 @@ import java.util.List;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
+import smorgas.core.column.Searched;
 import smorgas.core.sift.WordCounts.WordCount;
 
 /** Words as HTML, read back by a parser. */
 class WordHtmlTest {
 
     private static Element parsed(String word, boolean searches) {
-        return Jsoup.parse("<ol>" + WordHtml.of(List.of(new WordCount(word, 10, 1_234, 3, 5, 2)), searches) + "</ol>")
+        return Jsoup.parse("<ol>"
+                        + WordHtml.of(List.of(new WordCount(word, 10, new Searched(1_234, false), 3, 5, 2)), searches)
+                        + "</ol>")
                 .selectFirst("li");
     }
 

@@ -114,13 +114,16 @@ public final class Doubts {
             int one = (int) (pair.getLongKey() >> 32);
             int other = (int) pair.getLongKey();
             boolean smaller = groups.keywords(one) < groups.keywords(other)
-                    || groups.keywords(one) == groups.keywords(other) && groups.searches(one) < groups.searches(other);
+                    || groups.keywords(one) == groups.keywords(other)
+                            && groups.searches(one).sum()
+                                    < groups.searches(other).sum();
             int from = smaller ? one : other;
             int into = smaller ? other : one;
             double like = pair.getDoubleValue();
             double right = DoubtWeights.join(
                     like, Math.min(tightness(from), tightness(into)), groups.keywords(from), groups.keywords(into));
-            found.add(new Join(from, into, like, right * searched(groups.searches(from))));
+            found.add(new Join(
+                    from, into, like, right * searched(groups.searches(from).sum())));
         });
     }
 

@@ -229,7 +229,7 @@ public final class Explained {
         parts.values().forEach(all::add);
         long grouped = 0;
         for (int group = 0; group < grouping.size(); group++) {
-            grouped += groups.searches(group);
+            grouped += groups.searches(group).sum();
         }
         int[] sizes = java.util.stream.IntStream.range(0, grouping.size())
                 .map(groups::keywords)
@@ -238,7 +238,7 @@ public final class Explained {
         return new Figures(
                 all.asked,
                 grouping.grouped(),
-                grouped + groups.leftoverSearches(),
+                grouped + groups.leftoverSearches().sum(),
                 grouped,
                 sizes.length,
                 sizes.length == 0 ? 0 : sizes[0],

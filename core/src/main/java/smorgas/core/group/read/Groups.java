@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Method;
@@ -32,9 +33,9 @@ public final class Groups {
     private final Grouping grouping;
     private final Optional<FigureColumn> column;
     private final Optional<FigureColumn> bids;
-    private final long[] searches;
+    private final Searched[] searches;
     private final int[] order;
-    private final long leftoverSearches;
+    private final Searched leftoverSearches;
     private final String[] names;
     private final Map<String, Integer> byKey = new HashMap<>();
     private @Nullable Explained explained;
@@ -57,8 +58,11 @@ public final class Groups {
         this.bids = BIDS.stream()
                 .flatMap(figure -> keywords.figure(figure).stream())
                 .findFirst();
-        this.searches = new long[grouping.size()];
+        this.searches = new Searched[grouping.size()];
+        long[] twice = new long[grouping.size()];
+        BitSet made = new BitSet(grouping.size());
         long left = 0;
+        boolean leftMade = false;
         if (column.isPresent()) {
             FigureColumn known = column.get();
             for (int keyword = 0; keyword < known.size(); keyword++) {
@@ -66,20 +70,22 @@ public final class Groups {
                 if (group != Grouping.OUTSIDE && known.known(keyword)) {
                     if (group == Grouping.LEFTOVER) {
                         left += known.twiceMiddle(keyword);
+                        leftMade |= known.simulated(keyword);
                     } else {
-                        searches[group] += known.twiceMiddle(keyword);
+                        twice[group] += known.twiceMiddle(keyword);
+                        made.set(group, made.get(group) || known.simulated(keyword));
                     }
                 }
             }
         }
         for (int group = 0; group < searches.length; group++) {
-            searches[group] /= 2;
+            searches[group] = new Searched(twice[group] / 2, made.get(group));
             byKey.put(grouping.key(group), group);
         }
-        this.leftoverSearches = left / 2;
+        this.leftoverSearches = new Searched(left / 2, leftMade);
         this.order = IntStream.range(0, grouping.size()).toArray();
         IntArrays.quickSort(order, (a, b) -> {
-            int bySearches = Long.compare(searches[b], searches[a]);
+            int bySearches = Long.compare(searches[b].sum(), searches[a].sum());
             if (bySearches != 0) {
                 return bySearches;
             }
@@ -156,8 +162,8 @@ public final class Groups {
         return names[group];
     }
 
-    /** Known searches a month of a group's keywords, ranges by their middle; 0 if none is known. */
-    public long searches(int group) {
+    /** Known searches a month of a group's keywords. */
+    public Searched searches(int group) {
         return searches[group];
     }
 
@@ -168,12 +174,7 @@ public final class Groups {
                 .orElse(0L);
     }
 
-    /** Whether the searches of some of its keywords are made up. */
-    public boolean simulated(int group) {
-        return column.isPresent() && IntStream.of(grouping.members().row(group)).anyMatch(column.get()::simulated);
-    }
-
-    public long leftoverSearches() {
+    public Searched leftoverSearches() {
         return leftoverSearches;
     }
 
@@ -233,14 +234,9 @@ public final class Groups {
         return known;
     }
 
-    /** Known searches of some keywords, ranges by their middle. */
-    long searches(BitSet some) {
-        return some.stream()
-                        .filter(keyword ->
-                                column.map(known -> known.known(keyword)).orElse(false))
-                        .mapToLong(keyword -> column.orElseThrow().twiceMiddle(keyword))
-                        .sum()
-                / 2;
+    /** Known searches of some keywords. */
+    Searched searches(BitSet some) {
+        return column.map(known -> Searched.of(some, known)).orElse(Searched.NOTHING);
     }
 
     /** The figures of the whole, worked out when first asked for. */

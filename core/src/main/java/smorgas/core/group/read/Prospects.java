@@ -14,6 +14,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.column.Searched;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.Candidates;
 import smorgas.core.group.engine.Division;
@@ -40,7 +41,7 @@ public final class Prospects {
     private final List<int[]> unused = new ArrayList<>();
 
     /** A theme, and how many keywords have all its words. */
-    public record Prospect(String theme, int keywords, long searches) {}
+    public record Prospect(String theme, int keywords, Searched searches) {}
 
     /** What unused themes are put in order by; the greatest first. */
     public enum By {
@@ -64,7 +65,7 @@ public final class Prospects {
      * @param keywords that it takes if all parts become groups
      * @param alone keywords that a group on it alone would take
      */
-    public record FurtherWord(String theme, int keywords, int alone, long searches) {}
+    public record FurtherWord(String theme, int keywords, int alone, Searched searches) {}
 
     /** A group, or {@link Grouping#LEFTOVER}, and how many keywords would come from it. */
     public record Source(int group, int keywords) {}
@@ -76,7 +77,7 @@ public final class Prospects {
      * @param sources where they are now, the most first
      * @param staying keywords that have the words too but stay where a hand or a lock put them
      */
-    public record Got(String theme, int[] keywords, long searches, List<Source> sources, int staying) {}
+    public record Got(String theme, int[] keywords, Searched searches, List<Source> sources, int staying) {}
 
     /** Of more themes those of the highest rank are put in order. */
     private static final int MOST_ORDERED = 3_000;

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import smorgas.core.column.Searched;
 import smorgas.core.group.Grouping;
 
 /**
@@ -29,7 +30,7 @@ public final class ThemeTree {
      * @param keywords in the groups of this theme and of all narrower ones
      * @param searches of those
      */
-    public record Node(String text, int group, int parent, int depth, int keywords, long searches) {}
+    public record Node(String text, int group, int parent, int depth, int keywords, Searched searches) {}
 
     private final Node[] nodes;
     private final int[] nodeOf;
@@ -46,7 +47,8 @@ public final class ThemeTree {
             children.get(nodes[node].parent() + 1).add(node);
         }
         children.forEach(under -> under.sort((a, b) -> {
-            int bySearches = Long.compare(nodes[b].searches(), nodes[a].searches());
+            int bySearches =
+                    Long.compare(nodes[b].searches().sum(), nodes[a].searches().sum());
             int byKeywords = bySearches != 0 ? bySearches : Integer.compare(nodes[b].keywords(), nodes[a].keywords());
             return byKeywords != 0 ? byKeywords : nodes[a].text().compareTo(nodes[b].text());
         }));
@@ -163,12 +165,13 @@ public final class ThemeTree {
 
         private Node[] sums(int[] nodeOf) {
             int[] keywords = new int[texts.size()];
-            long[] searches = new long[texts.size()];
+            Searched[] searches = new Searched[texts.size()];
+            Arrays.fill(searches, Searched.NOTHING);
             int[] depth = new int[texts.size()];
             for (int group = 0; group < nodeOf.length; group++) {
                 for (int node = nodeOf[group]; node != NONE; node = parents.get(node)) {
                     keywords[node] += groups.keywords(group);
-                    searches[node] += groups.searches(group);
+                    searches[node] = searches[node].plus(groups.searches(group));
                 }
             }
             Node[] nodes = new Node[texts.size()];

@@ -62,7 +62,7 @@ class ExplainedTest {
         assertThat(List.of(hive.text(), stand.text(), node.text()))
                 .containsExactly("hive", "hive stand", "wooden hive stand");
         assertThat(List.of(hive.keywords(), stand.keywords(), node.keywords())).containsExactly(9, 6, 3);
-        assertThat(hive.searches()).isEqualTo(219);
+        assertThat(hive.searches().sum()).isEqualTo(219);
         assertThat(tree.node(tree.at(wooden, 1)).text()).isEqualTo("hive");
         assertThat(tree.under(-1)).extracting(top -> tree.node(top).text()).containsExactly("smoker fuel", "hive");
         // Every group is in the tree once, and what is above counts all that is below.
