@@ -23,6 +23,8 @@ public final class Difference {
         NEW("new"),
         GONE("gone"),
         SEARCHED("searched otherwise"),
+        /** Its searches are others, and about what they were in the same months of the year before. */
+        SEASON("searched otherwise, as the season has it"),
         DROPPED("newly dropped"),
         /** It was dropped and is no more. */
         BACK("no longer dropped"),
@@ -50,10 +52,18 @@ public final class Difference {
      * @param is what it is, in words; empty if it is gone
      * @param twiceSearches now, or as it was if it is gone; {@link FigureColumn#UNKNOWN} if not known
      * @param simulated whether those searches are made up
+     * @param season of what is searched otherwise, the months that came and those of the year before, in words; empty if not known
      * @param weight by which those of a kind are put in order, the larger first
      */
     public record Row(
-            Kind kind, String text, String was, String is, long twiceSearches, boolean simulated, long weight) {}
+            Kind kind,
+            String text,
+            String was,
+            String is,
+            long twiceSearches,
+            boolean simulated,
+            String season,
+            long weight) {}
 
     private final Map<Kind, List<Row>> rows = new EnumMap<>(Kind.class);
     private final int before;
@@ -154,14 +164,18 @@ public final class Difference {
         long before2 = old.twiceSearches(was);
         if (twice != before2) {
             boolean both = twice != FigureColumn.UNKNOWN && before2 != FigureColumn.UNKNOWN;
-            add(
-                    Kind.SEARCHED,
-                    text,
-                    told(before2),
-                    told(twice),
-                    twice,
-                    made,
-                    both ? Math.abs(twice - before2) : Math.max(twice, before2));
+            Optional<Season> season = both ? Season.between(old.months(was), now.months(is)) : Optional.empty();
+            Kind kind = season.filter(Season::usual).isPresent() ? Kind.SEASON : Kind.SEARCHED;
+            rows.computeIfAbsent(kind, none -> new ArrayList<>())
+                    .add(new Row(
+                            kind,
+                            text,
+                            told(before2),
+                            told(twice),
+                            twice,
+                            made,
+                            season.map(Season::told).orElse(""),
+                            both ? Math.abs(twice - before2) : Math.max(twice, before2)));
         }
         Standing from = old.standing(was);
         Standing to = now.standing(is);
@@ -191,7 +205,7 @@ public final class Difference {
 
     private void add(Kind kind, String text, String was, String is, long twice, boolean simulated, long weight) {
         rows.computeIfAbsent(kind, none -> new ArrayList<>())
-                .add(new Row(kind, text, was, is, twice, simulated, weight));
+                .add(new Row(kind, text, was, is, twice, simulated, "", weight));
     }
 
     /** Those of a kind, the most searched first; of what is searched otherwise those that changed most. */

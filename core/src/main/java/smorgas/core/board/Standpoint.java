@@ -1,7 +1,10 @@
 package smorgas.core.board;
 
+import java.time.YearMonth;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
@@ -37,6 +40,11 @@ public interface Standpoint {
     /** Whether its searches are made up. */
     default boolean simulated(int keyword) {
         return false;
+    }
+
+    /** What is searched of it month by month, as far as lists tell; none if nothing is told. */
+    default SortedMap<YearMonth, Integer> months(int keyword) {
+        return Collections.emptySortedMap();
     }
 
     /** What tells its group from others whatever it is called; empty if it is in none. */
@@ -92,6 +100,11 @@ public interface Standpoint {
             @Override
             public boolean simulated(int keyword) {
                 return searches.simulated(keyword);
+            }
+
+            @Override
+            public SortedMap<YearMonth, Integer> months(int keyword) {
+                return board.keywords().months(keyword);
             }
 
             private int place(int keyword) {

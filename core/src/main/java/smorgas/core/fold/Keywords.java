@@ -1,5 +1,6 @@
 package smorgas.core.fold;
 
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumMap;
@@ -10,7 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.SortedSet;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
@@ -27,6 +30,7 @@ import smorgas.core.column.Numbers;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.gather.Lines;
+import smorgas.core.gather.MonthColumn;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Folding;
 
@@ -360,6 +364,19 @@ public final class Keywords {
                 .findFirst()
                 .flatMap(b -> b.figure(figure))
                 .filter(column -> column.known(occurrence.row()));
+    }
+
+    /** What is searched of a keyword in each month that some list tells, the most that a line of it says; by month. */
+    public SortedMap<YearMonth, Integer> months(int keyword) {
+        SortedMap<YearMonth, Integer> months = new TreeMap<>();
+        lines.forEach(keyword, line -> {
+            int place = basketOf(line);
+            for (MonthColumn column : baskets.get(place).months()) {
+                column.searches(line - basketStarts[place])
+                        .ifPresent(searches -> months.merge(column.month(), searches, Math::max));
+            }
+        });
+        return months;
     }
 
     /** The texts that a line has in the columns of a role, from the left, if its basket is of this kind. */

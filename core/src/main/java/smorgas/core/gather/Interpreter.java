@@ -32,6 +32,7 @@ public final class Interpreter implements RowSink {
 
     private final List<Column> columns = new ArrayList<>();
     private final List<Texts> textColumns = new ArrayList<>();
+    private final List<MonthColumn.Builder> months = new ArrayList<>();
     private final Problems problems;
     private final FigureReader numbers;
     private final List<String> texts = new ArrayList<>();
@@ -70,6 +71,9 @@ public final class Interpreter implements RowSink {
         for (int i = 0; i < roles.size(); i++) {
             int place = i;
             roles.get(i).figure().ifPresent(figure -> columns.add(new Column(place, figure)));
+            if (roles.get(i) == ColumnRole.MONTH && i < headers.size()) {
+                ColumnNames.month(headers.get(i)).ifPresent(month -> months.add(new MonthColumn.Builder(place, month)));
+            }
             if (roles.get(i).text()) {
                 textColumns.add(new Texts(i, roles.get(i), new TextColumn.Builder()));
             }
@@ -162,6 +166,7 @@ public final class Interpreter implements RowSink {
             column.builder.truncate(end);
         }
         textColumns.forEach(column -> column.builder().truncate(end));
+        months.forEach(month -> month.truncate(end));
     }
 
     private void add(int line, String text, String[] cells) {
@@ -172,6 +177,14 @@ public final class Interpreter implements RowSink {
         }
         for (Texts column : textColumns) {
             column.builder().add(column.place() < cells.length ? cells[column.place()] : "");
+        }
+        for (MonthColumn.Builder month : months) {
+            if (month.place() < cells.length
+                    && numbers.read(cells[month.place()], Figure.SEARCHES) == FigureReader.Outcome.READ) {
+                month.add(numbers.low(), numbers.high());
+            } else {
+                month.addUnknown();
+            }
         }
     }
 
@@ -236,6 +249,7 @@ public final class Interpreter implements RowSink {
                 lineNumbers.toIntArray(),
                 figures,
                 textsByRole,
+                months.stream().map(MonthColumn.Builder::seal).toList(),
                 all,
                 setAside + reading.setAside());
     }

@@ -27,6 +27,7 @@ public final class Lines {
     private final int[] lineNumbers;
     private final Map<Figure, FigureColumn> figures;
     private final Map<ColumnRole, List<TextColumn>> columns;
+    private final List<MonthColumn> months;
     private final List<Problem> problems;
     private final int problemCount;
     private final int setAside;
@@ -38,6 +39,7 @@ public final class Lines {
             int[] lineNumbers,
             Map<Figure, FigureColumn> figures,
             Map<ColumnRole, List<TextColumn>> columns,
+            List<MonthColumn> months,
             Problems problems,
             int setAside) {
         this.basket = basket;
@@ -48,6 +50,7 @@ public final class Lines {
         this.figures.putAll(figures);
         this.columns = new EnumMap<>(ColumnRole.class);
         this.columns.putAll(columns);
+        this.months = months;
         this.problems = problems.first();
         this.problemCount = problems.count();
         this.setAside = setAside;
@@ -62,6 +65,7 @@ public final class Lines {
         this.figures = new EnumMap<>(Figure.class);
         this.figures.putAll(figures);
         this.columns = other.columns;
+        this.months = other.months;
         this.problems = other.problems;
         this.problemCount = other.problemCount;
         this.setAside = other.setAside;
@@ -162,6 +166,11 @@ public final class Lines {
     /** The columns of texts with a role, from the left; none if the list has none that tells anything. */
     public List<TextColumn> texts(ColumnRole role) {
         return columns.getOrDefault(role, List.of());
+    }
+
+    /** What is searched month by month, as far as columns are named by month and year; from the left, none if the list has none. */
+    public List<MonthColumn> months() {
+        return months;
     }
 
     /** The first thousand problems by line number. */

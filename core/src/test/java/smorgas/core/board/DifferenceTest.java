@@ -2,6 +2,7 @@ package smorgas.core.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -14,6 +15,7 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.serve.Csv;
 
 /** Two harvests with changes that were laid out by hand: exactly they are reported. */
 class DifferenceTest {
@@ -95,6 +97,64 @@ class DifferenceTest {
     void theSameHarvestInAnotherOrderIsNoDifference() {
         String turned = "keyword,searches\nsmoker,80\nskep,90\ntoy hive,150\ncedar hive,200\nbee hive,1000\n";
         assertThat(between(board(MARCH), board(turned)).nothing()).isTrue();
+    }
+
+    private static final String TO_AUGUST = "keyword;searches;2025-09;2025-10;2026-07;2026-08\n";
+    private static final String TO_OCTOBER =
+            "keyword;searches;Searches: Aug 2026;Searches: Sep 2026;Searches: Oct 2026\n";
+
+    /** Counted by hand: September and October of both years, in the mean; 20% is of the season, 21% is not. */
+    @Test
+    void whatTheSeasonHasIsToldApart() {
+        Difference autumn = between(
+                Board.of(
+                        List.of(TestLists.lines(
+                                1,
+                                TO_AUGUST
+                                        + "winter wrap;400;800;1200;100;100\nhoney jar;900;1000;1000;900;900\n"
+                                        + "new fad;50;10;20;60;100\nskep;90;;90;90;90\nsmoker;70;60;60;80;80\n")),
+                        Recipe.empty("en")),
+                Board.of(
+                        List.of(TestLists.lines(
+                                2,
+                                TO_OCTOBER
+                                        + "winter wrap;1.1K;100;900;1100\nhoney jar;1100;900;1200;1220\n"
+                                        + "new fad;400;100;300;600\nskep;80;90;80;80\nsmoker;80;80;70;74\n")),
+                        Recipe.empty("en")));
+        assertThat(autumn.rows(Difference.Kind.SEASON))
+                .extracting(row -> row.text() + ": " + row.season())
+                .containsExactly(
+                        "winter wrap: Sep 2026 to Oct 2026 1,000, a year before 1,000",
+                        "smoker: Sep 2026 to Oct 2026 72, a year before 60");
+        assertThat(autumn.rows(Difference.Kind.SEARCHED))
+                .extracting(row -> row.text() + ": " + row.season())
+                .as("of skep September of the year before is not known")
+                .containsExactly(
+                        "new fad: Sep 2026 to Oct 2026 450, a year before 15",
+                        "honey jar: Sep 2026 to Oct 2026 1,210, a year before 1,000",
+                        "skep: ");
+        StringWriter text = new StringWriter();
+        try (Csv csv = new Csv(text)) {
+            DifferenceCsv.write(autumn, csv);
+        }
+        assertThat(text.toString())
+                .contains("what,keyword,searches,was,is,season")
+                .contains("\"Sep 2026 to Oct 2026 1,210, a year before 1,000\"");
+    }
+
+    /** Months without a year, and the same months again, say nothing of the season. */
+    @Test
+    void monthsThatTellNoYearOrNothingNewTellNoSeason() {
+        String yearless = "keyword,searches,Sep,Oct\nskep,90,80,70\n";
+        String same = "keyword,searches,2025-09,2026-09\nskep,100,80,70\n";
+        for (String list : List.of(yearless, same)) {
+            Difference told = between(
+                    Board.of(List.of(TestLists.lines(1, same.replace("100", "60"))), Recipe.empty("en")),
+                    Board.of(List.of(TestLists.lines(2, list)), Recipe.empty("en")));
+            assertThat(told.rows(Difference.Kind.SEARCHED))
+                    .extracting(Difference.Row::season)
+                    .containsExactly("");
+        }
     }
 
     @Test

@@ -83,7 +83,7 @@ final class MapHtml {
                     facts,
                     first,
                     true,
-                    size(size.leftovers()));
+                    size(size.leftovers(), groups.leftoverSearches().simulated()));
         } else if (area.group() < 0) {
             String url = query.with("zoom", node.text(), "page", "");
             link(
@@ -108,13 +108,17 @@ final class MapHtml {
                     facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
                     first,
                     true,
-                    size(size.group().applyAsDouble(group)));
+                    size(
+                            size.group().applyAsDouble(group),
+                            groups.searches(group).simulated()));
         }
     }
 
     /** What the area is as large as. */
-    private String size(double large) {
-        return query.value("by").equals("worth") ? Show.whole(large, large) : Show.count((long) large);
+    private String size(double large, boolean simulated) {
+        return Show.marked(
+                query.value("by").equals("worth") ? Show.whole(large, large) : Show.count((long) large),
+                simulated && !query.value("by").equals("keywords"));
     }
 
     private static String facts(long keywords, Searched searches) {

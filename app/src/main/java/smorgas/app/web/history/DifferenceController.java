@@ -72,7 +72,7 @@ class DifferenceController {
     record Part(String kind, String label, String count, List<Row> rows, String more) {}
 
     /** A keyword with what it was and what it is. */
-    record Row(String text, String searches, String was, String is) {}
+    record Row(String text, String searches, String was, String is, String season) {}
 
     @GetMapping("/projects/{id}/difference")
     String page(
@@ -143,7 +143,8 @@ class DifferenceController {
                                         ? ""
                                         : Show.marked(Show.count(row.twiceSearches() / 2), row.simulated()),
                                 row.was(),
-                                row.is()))
+                                row.is(),
+                                row.season()))
                         .toList(),
                 more(rows.size()));
     }
