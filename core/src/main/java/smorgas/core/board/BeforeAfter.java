@@ -8,9 +8,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import smorgas.core.column.Figure;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.column.TextColumn;
 import smorgas.core.gather.Lines;
 import smorgas.core.text.Tidy;
+import smorgas.core.value.Reported;
 import smorgas.core.value.TwoProportions;
 
 /**
@@ -31,24 +33,17 @@ public final class BeforeAfter {
      * @param conversion conversions of clicks
      */
     public record Row(
-            int group,
-            OldStructure.Sums before,
-            OldStructure.Sums after,
-            TwoProportions clickThrough,
-            TwoProportions conversion) {}
+            int group, Reported before, Reported after, TwoProportions clickThrough, TwoProportions conversion) {}
 
     /** The groups of which either report tells anything, those with most clicks in both first. */
     public static List<Row> of(Board board, Lines before, Lines after) {
-        Map<Integer, OldStructure.Sums> old = sums(board, before);
-        Map<Integer, OldStructure.Sums> now = sums(board, after);
+        Map<Integer, Reported> old = sums(board, before);
+        Map<Integer, Reported> now = sums(board, after);
         Set<Integer> groups = new TreeSet<>(old.keySet());
         groups.addAll(now.keySet());
         List<Row> rows = new ArrayList<>();
         for (int group : groups) {
-            rows.add(row(
-                    group,
-                    old.getOrDefault(group, OldStructure.Sums.NONE),
-                    now.getOrDefault(group, OldStructure.Sums.NONE)));
+            rows.add(row(group, old.getOrDefault(group, Reported.NOTHING), now.getOrDefault(group, Reported.NOTHING)));
         }
         rows.sort(Comparator.comparingLong(
                         (Row row) -> -row.before().clicks() - row.after().clicks())
@@ -60,11 +55,11 @@ public final class BeforeAfter {
     public static Row total(List<Row> rows) {
         return row(
                 -1,
-                rows.stream().map(Row::before).reduce(OldStructure.Sums.NONE, OldStructure.Sums::and),
-                rows.stream().map(Row::after).reduce(OldStructure.Sums.NONE, OldStructure.Sums::and));
+                rows.stream().map(Row::before).reduce(Reported.NOTHING, Reported::and),
+                rows.stream().map(Row::after).reduce(Reported.NOTHING, Reported::and));
     }
 
-    private static Row row(int group, OldStructure.Sums before, OldStructure.Sums after) {
+    private static Row row(int group, Reported before, Reported after) {
         return new Row(
                 group,
                 before,
@@ -77,23 +72,31 @@ public final class BeforeAfter {
                         after.clicks()));
     }
 
-    private static Map<Integer, OldStructure.Sums> sums(Board board, Lines lines) {
-        Map<Integer, OldStructure.Sums> sums = new HashMap<>();
+    /** By the group of its keyword; of what is in none, as of search terms, by the ad group of the plan that answered it. */
+    private static Map<Integer, Reported> sums(Board board, Lines lines) {
+        Map<Integer, Reported> sums = new HashMap<>();
+        List<TextColumn> adGroups = lines.texts(ColumnRole.AD_GROUP);
+        Map<String, Integer> ours = adGroups.isEmpty() ? Map.of() : byAdGroup(board);
         for (int row = 0; row < lines.size(); row++) {
             Optional<Integer> keyword = board.keywords().meant(Tidy.of(lines.text(row)));
-            int group = keyword.map(
-                            one -> Math.max(-1, board.groups().grouping().groupOf(one)))
+            int of = keyword.map(one -> Math.max(-1, board.groups().grouping().groupOf(one)))
                     .orElse(-1);
-            sums.merge(
-                    group,
-                    new OldStructure.Sums(
-                            OldStructure.number(lines, Figure.CLICKS, row),
-                            OldStructure.number(lines, Figure.IMPRESSIONS, row),
-                            OldStructure.number(lines, Figure.COST, row),
-                            OldStructure.number(lines, Figure.CONVERSIONS, row)),
-                    OldStructure.Sums::and);
+            int group = of < 0 && !ours.isEmpty()
+                    ? ours.getOrDefault(adGroups.getFirst().text(row), -1)
+                    : of;
+            sums.merge(group, Reported.of(lines, row), Reported::and);
         }
-        sums.values().removeIf(OldStructure.Sums.NONE::equals);
+        sums.values().removeIf(Reported.NOTHING::equals);
         return sums;
+    }
+
+    private static Map<String, Integer> byAdGroup(Board board) {
+        Map<String, Integer> groups = new HashMap<>();
+        board.plan().campaigns().stream()
+                .flatMap(campaign -> campaign.adGroups().stream())
+                .filter(adGroup -> !adGroup.keys().isEmpty())
+                .forEach(adGroup -> groups.putIfAbsent(
+                        adGroup.name(), board.groups().find(adGroup.keys().getFirst())));
+        return groups;
     }
 }

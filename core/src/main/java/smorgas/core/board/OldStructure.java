@@ -7,25 +7,29 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.ToLongFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
-import smorgas.core.column.FigureColumn;
 import smorgas.core.column.TextColumn;
 import smorgas.core.gather.Lines;
+import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Tidy;
+import smorgas.core.value.Reported;
 
 /**
  * The ad groups of a campaign that runs, beside the project's groups: which stay, which join with others, which are split, which
@@ -34,9 +38,6 @@ import smorgas.core.text.Tidy;
 public final class OldStructure {
 
     private static final Set<String> NOT_RUNNING = Set.of("paused", "removed", "deleted", "ended", "disabled");
-
-    /** Shown more rarely, an ad tells nothing (common practice). */
-    private static final int ENOUGH_IMPRESSIONS = 100;
 
     /** What becomes of an ad group. */
     public enum Fate {
@@ -66,34 +67,25 @@ public final class OldStructure {
         }
     }
 
-    /** What rows of a campaign report tell together; conversions in hundredths, cost in millionths of the currency. */
-    public record Sums(long clicks, long impressions, long cost, long conversions) {
-        static final Sums NONE = new Sums(0, 0, 0, 0);
-
-        Sums and(Sums other) {
-            return new Sums(
-                    clicks + other.clicks,
-                    impressions + other.impressions,
-                    cost + other.cost,
-                    conversions + other.conversions);
-        }
-    }
-
     /**
      * An ad group of the campaign.
      *
      * @param keywords the distinct tidy texts of its rows
-     * @param into by the number of a new group, how many of its keywords go there; most first
+     * @param into by the number of a new group, which of its keywords go there; most first
      * @param elsewhere keywords of it that go into no group
+     * @param bid the mean of those of its rows that tell one, in millionths of the currency
+     * @param quality the mean of the quality scores of its rows, from 1 to 10
      */
     public record OldGroup(
             String campaign,
             String name,
             List<String> keywords,
-            Map<Integer, Integer> into,
+            Map<Integer, List<String>> into,
             List<String> elsewhere,
             Fate fate,
-            Sums sums) {}
+            Reported sums,
+            OptionalDouble bid,
+            OptionalDouble quality) {}
 
     /**
      * A keyword that more than one ad group bids on, by the same meaning.
@@ -108,11 +100,32 @@ public final class OldStructure {
      * @param page that most of its rows lead to; empty if they tell none
      * @param ad the first headline of the best of its ads, by conversions, then by click-through, of those that were shown often
      *     enough to tell; empty if there is none
+     * @param bid the mean bid of its rows, in millionths of the currency
+     * @param quality the mean quality score of its rows, which is not carried over
      */
-    public record Heir(Sums sums, String page, String ad, int oldGroups) {}
+    public record Heir(
+            Reported sums, String page, String ad, int oldGroups, OptionalDouble bid, OptionalDouble quality) {}
 
+    /**
+     * A row that runs.
+     *
+     * @param keyword its number in the project; -1 if it is not there
+     * @param into the number of the group that it is in; -1 if it is in none
+     * @param bid in millionths of the currency; 0 if not told
+     * @param quality from 1 to 10; 0 if not told
+     */
     private record Row(
-            String campaign, String group, String text, String type, String bid, String page, String ad, Sums sums) {}
+            String campaign,
+            String group,
+            String text,
+            int keyword,
+            int into,
+            String type,
+            long bid,
+            long quality,
+            String page,
+            String ad,
+            Reported sums) {}
 
     private final Board board;
     private final List<OldGroup> groups = new ArrayList<>();
@@ -120,6 +133,7 @@ public final class OldStructure {
     private final List<String> withoutExact;
     private final boolean tellsTypes;
     private final Map<Integer, Heir> heirs = new HashMap<>();
+    private final BitSet bidOn = new BitSet();
     private final PlanRecord record;
 
     private OldStructure(Board board, List<Row> rows, boolean tellsTypes) {
@@ -129,9 +143,10 @@ public final class OldStructure {
         rows.forEach(row ->
                 byGroup.computeIfAbsent(place(row), none -> new ArrayList<>()).add(row));
         Map<Integer, Set<String>> sources = new HashMap<>();
-        byGroup.forEach((place, of) -> of.forEach(
-                row -> groupOf(row.text()).ifPresent(group -> sources.computeIfAbsent(group, none -> new HashSet<>())
-                        .add(place))));
+        byGroup.forEach(
+                (place, of) -> of.stream().filter(row -> row.into() >= 0).forEach(row -> sources.computeIfAbsent(
+                                row.into(), none -> new HashSet<>())
+                        .add(place)));
         byGroup.forEach((place, of) -> groups.add(old(of, sources)));
         groups.sort(Comparator.comparingInt((OldGroup one) -> -one.keywords().size())
                 .thenComparing(OldGroup::campaign)
@@ -139,20 +154,26 @@ public final class OldStructure {
         this.withoutExact = tellsTypes ? withoutExact(rows) : List.of();
         twice(rows);
         heirs(rows, sources);
+        rows.stream().filter(row -> row.keyword() >= 0).forEach(row -> bidOn.set(row.keyword()));
         this.record = record(byGroup);
     }
 
-    /** Of a list that tells ad groups; empty if it tells none. */
-    public static Optional<OldStructure> of(Board board, Lines lines) {
-        List<Row> rows = rows(lines);
+    /** Of one or several lists that tell ad groups; empty if they tell none. */
+    public static Optional<OldStructure> of(Board board, List<Lines> lists) {
+        List<Row> rows = new ArrayList<>();
+        lists.forEach(lines -> add(board, lines, rows));
         return rows.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new OldStructure(
-                        board, rows, lines.texts(ColumnRole.MATCH_TYPE).stream().anyMatch(TextColumn::tells)));
+                        board,
+                        rows,
+                        lists.stream()
+                                .flatMap(lines -> lines.texts(ColumnRole.MATCH_TYPE).stream())
+                                .anyMatch(TextColumn::tells)));
     }
 
-    private static List<Row> rows(Lines lines) {
-        List<Row> rows = new ArrayList<>();
+    private static void add(Board board, Lines lines, List<Row> rows) {
+        Grouping grouping = board.groups().grouping();
         for (int at = 0; at < lines.size(); at++) {
             String group = cell(lines, ColumnRole.AD_GROUP, at);
             String type = cell(lines, ColumnRole.MATCH_TYPE, at).toLowerCase(Locale.ROOT);
@@ -163,23 +184,21 @@ public final class OldStructure {
                     && !type.contains("negative")
                     && !NOT_RUNNING.contains(status)
                     && !Formulas.runs(group)) {
-                FigureColumn bid = lines.figure(Figure.CPC).orElse(null);
+                int keyword = board.keywords().meant(text).orElse(-1);
                 rows.add(new Row(
                         cell(lines, ColumnRole.CAMPAIGN, at),
                         group,
                         text,
+                        keyword,
+                        keyword < 0 ? -1 : Math.max(-1, grouping.groupOf(keyword)),
                         type(type),
-                        bid == null || !bid.known(at) ? "" : Csv.amount(bid.twiceMiddle(at) / 2, Figure.CPC.scale()),
+                        Reported.number(lines, Figure.CPC, at),
+                        Reported.number(lines, Figure.QUALITY, at),
                         cell(lines, ColumnRole.LANDING_PAGE, at),
                         cell(lines, ColumnRole.HEADLINE, at),
-                        new Sums(
-                                number(lines, Figure.CLICKS, at),
-                                number(lines, Figure.IMPRESSIONS, at),
-                                number(lines, Figure.COST, at),
-                                number(lines, Figure.CONVERSIONS, at))));
+                        Reported.of(lines, at)));
             }
         }
-        return rows;
     }
 
     /** As plans write it; broad where a report does not tell, which is what platforms take it for (common practice). */
@@ -194,34 +213,20 @@ public final class OldStructure {
         return columns.isEmpty() ? "" : columns.getFirst().text(at).strip();
     }
 
-    static long number(Lines lines, Figure figure, int at) {
-        return lines.figure(figure)
-                .filter(column -> column.known(at))
-                .map(column -> column.twiceMiddle(at) / 2)
-                .orElse(0L);
-    }
-
     private static String place(Row row) {
         return row.campaign() + "\n" + row.group();
     }
 
-    /** The number of the group that a keyword of the campaign is in; empty if it is in none. */
-    public Optional<Integer> groupOf(String text) {
-        return board.keywords()
-                .meant(text)
-                .map(keyword -> board.groups().grouping().groupOf(keyword))
-                .filter(group -> group >= 0);
-    }
-
-    private OldGroup old(List<Row> rows, Map<Integer, Set<String>> sources) {
-        Set<String> texts = rows.stream().map(Row::text).collect(Collectors.toCollection(LinkedHashSet::new));
-        Map<Integer, Integer> counts = new TreeMap<>();
-        List<String> elsewhere = new ArrayList<>();
-        for (String text : texts) {
-            groupOf(text).ifPresentOrElse(group -> counts.merge(group, 1, Integer::sum), () -> elsewhere.add(text));
-        }
-        Map<Integer, Integer> into = counts.entrySet().stream()
-                .sorted(Map.Entry.<Integer, Integer>comparingByValue().reversed())
+    private static OldGroup old(List<Row> rows, Map<Integer, Set<String>> sources) {
+        Map<String, Row> texts = new LinkedHashMap<>();
+        rows.forEach(row -> texts.putIfAbsent(row.text(), row));
+        Map<Integer, List<String>> parts = new TreeMap<>();
+        texts.forEach((text, row) ->
+                parts.computeIfAbsent(row.into(), none -> new ArrayList<>()).add(text));
+        List<String> elsewhere = parts.getOrDefault(-1, List.of());
+        parts.remove(-1);
+        Map<Integer, List<String>> into = parts.entrySet().stream()
+                .sorted(Comparator.comparingInt(part -> -part.getValue().size()))
                 .collect(Collectors.toMap(
                         Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one, LinkedHashMap::new));
         Fate fate = into.isEmpty()
@@ -232,15 +237,22 @@ public final class OldStructure {
         return new OldGroup(
                 rows.getFirst().campaign(),
                 rows.getFirst().group(),
-                List.copyOf(texts),
+                List.copyOf(texts.keySet()),
                 into,
                 elsewhere,
                 fate,
-                sum(rows));
+                sum(rows),
+                mean(rows.stream().mapToLong(Row::bid)),
+                mean(rows.stream().mapToLong(Row::quality)));
     }
 
-    private static Sums sum(Collection<Row> rows) {
-        return rows.stream().map(Row::sums).reduce(Sums.NONE, Sums::and);
+    /** Of those that are told. */
+    private static OptionalDouble mean(LongStream all) {
+        return all.filter(one -> one > 0).average();
+    }
+
+    private static Reported sum(Collection<Row> rows) {
+        return rows.stream().map(Row::sums).reduce(Reported.NOTHING, Reported::and);
     }
 
     private static List<String> withoutExact(List<Row> rows) {
@@ -258,13 +270,15 @@ public final class OldStructure {
     private void twice(List<Row> rows) {
         Map<Integer, Map<String, String>> places = new TreeMap<>();
         for (Row row : rows) {
-            board.keywords().meant(row.text()).ifPresent(keyword -> places.computeIfAbsent(
-                            keyword, none -> new LinkedHashMap<>())
-                    .putIfAbsent(
-                            place(row),
-                            (row.campaign().isEmpty() ? "" : row.campaign() + " / ")
-                                    + row.group()
-                                    + (row.text().equals(board.keywords().text(keyword)) ? "" : " as " + row.text())));
+            if (row.keyword() >= 0) {
+                String lead = board.keywords().text(row.keyword());
+                places.computeIfAbsent(row.keyword(), none -> new LinkedHashMap<>())
+                        .putIfAbsent(
+                                place(row),
+                                (row.campaign().isEmpty() ? "" : row.campaign() + " / ")
+                                        + row.group()
+                                        + (row.text().equals(lead) ? "" : " as " + row.text()));
+            }
         }
         places.forEach((keyword, where) -> {
             if (where.size() > 1) {
@@ -275,9 +289,9 @@ public final class OldStructure {
 
     private void heirs(List<Row> rows, Map<Integer, Set<String>> sources) {
         Map<Integer, List<Row>> byNew = new HashMap<>();
-        rows.forEach(
-                row -> groupOf(row.text()).ifPresent(group -> byNew.computeIfAbsent(group, none -> new ArrayList<>())
-                        .add(row)));
+        rows.stream().filter(row -> row.into() >= 0).forEach(row -> byNew.computeIfAbsent(
+                        row.into(), none -> new ArrayList<>())
+                .add(row));
         byNew.forEach((group, of) -> heirs.put(
                 group,
                 new Heir(
@@ -292,18 +306,17 @@ public final class OldStructure {
                                 .map(Map.Entry::getKey)
                                 .orElse(""),
                         bestAd(of),
-                        sources.get(group).size())));
+                        sources.get(group).size(),
+                        mean(of.stream().mapToLong(Row::bid)),
+                        mean(of.stream().mapToLong(Row::quality)))));
     }
 
     private static String bestAd(List<Row> rows) {
-        Map<String, Sums> ads = new TreeMap<>();
-        rows.stream().filter(row -> !row.ad().isEmpty()).forEach(row -> ads.merge(row.ad(), row.sums(), Sums::and));
+        Map<String, Reported> ads = new TreeMap<>();
+        rows.stream().filter(row -> !row.ad().isEmpty()).forEach(row -> ads.merge(row.ad(), row.sums(), Reported::and));
         return ads.entrySet().stream()
-                .filter(ad -> ad.getValue().impressions() >= ENOUGH_IMPRESSIONS)
-                .max(Comparator.comparingLong(
-                                (Map.Entry<String, Sums> ad) -> ad.getValue().conversions())
-                        .thenComparingDouble(ad ->
-                                ad.getValue().clicks() / (double) ad.getValue().impressions()))
+                .filter(ad -> ad.getValue().tells())
+                .min(Map.Entry.comparingByValue(Reported.BEST_AD))
                 .map(Map.Entry::getKey)
                 .orElse("");
     }
@@ -321,13 +334,46 @@ public final class OldStructure {
         byGroup.values().stream()
                 .flatMap(List::stream)
                 .filter(row -> !Formulas.runs(row.text()))
-                .forEach(row ->
-                        all.add(row(PlanRecord.Kind.KEYWORD, row, row.text(), row.type(), row.bid(), row.page())));
+                .forEach(row -> all.add(row(
+                        PlanRecord.Kind.KEYWORD,
+                        row,
+                        row.text(),
+                        row.type(),
+                        row.bid() == 0 ? "" : Csv.amount(row.bid(), Figure.CPC.scale()),
+                        row.page())));
         return new PlanRecord(all);
     }
 
     private static PlanRecord.Row row(PlanRecord.Kind kind, Row of, String text, String type, String bid, String page) {
         return new PlanRecord.Row(kind, of.campaign(), of.group(), text, type, bid, page, "");
+    }
+
+    /** By what ad groups are put in order, the most first. */
+    public enum By {
+        KEYWORDS("keywords", group -> group.keywords().size()),
+        CLICKS("clicks", group -> group.sums().clicks()),
+        CONVERSIONS("conversions", group -> group.sums().conversions()),
+        COST("cost", group -> group.sums().cost());
+
+        private final String word;
+        private final ToLongFunction<OldGroup> amount;
+
+        By(String word, ToLongFunction<OldGroup> amount) {
+            this.word = word;
+            this.amount = amount;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
+
+    /** Where its ad groups stand in {@link #groups()}, in another order. */
+    public List<Integer> order(By by) {
+        return IntStream.range(0, groups.size())
+                .boxed()
+                .sorted(Comparator.comparingLong(place -> -by.amount.applyAsLong(groups.get(place))))
+                .toList();
     }
 
     /** Its ad groups, the largest first. */
@@ -368,6 +414,11 @@ public final class OldStructure {
             fresh.set(group, !heirs.containsKey(group));
         }
         return fresh;
+    }
+
+    /** The keywords of the project that it bids on. */
+    public BitSet bidOn() {
+        return bidOn;
     }
 
     /** What runs, as a plan that was served. */

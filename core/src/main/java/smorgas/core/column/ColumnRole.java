@@ -21,6 +21,7 @@ public enum ColumnRole {
     CTR(Figure.CTR),
     COST(Figure.COST),
     CONVERSIONS(Figure.CONVERSIONS),
+    QUALITY(Figure.QUALITY),
     VISITS(Figure.VISITS),
     GOALS(Figure.GOALS),
     LANDING_PAGE("landing page", null),

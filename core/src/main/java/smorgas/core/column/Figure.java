@@ -56,6 +56,8 @@ public enum Figure implements Fact {
             Unit.PLACE,
             Merge.LATEST,
             "reports of one account overlap in time, so a sum may count twice"),
+    /** How well a platform thinks that keyword, ad and page go together, from 1 to 10. */
+    QUALITY("Quality score", Unit.INDEX, Merge.LATEST, "it changes, and the newest report knows best"),
     /** Visits to one's own site in which it was searched for, as a server's log tells. */
     VISITS("Visits", Unit.COUNT, Merge.SUM, "each log tells of visits of its own"),
     /** What visits with it reached later, each goal by its weight. */

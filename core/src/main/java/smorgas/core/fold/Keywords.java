@@ -357,13 +357,14 @@ public final class Keywords {
 
     private static final int FEW_LINES = 16;
 
+    /** The basket that a line is of. */
+    public Optional<Lines> basket(Occurrence occurrence) {
+        return baskets.stream().filter(b -> b.basket() == occurrence.basket()).findFirst();
+    }
+
     /** What a basket says of a figure at one line; empty if the basket has no such column or the cell is empty. */
     public Optional<FigureColumn> figureAt(Occurrence occurrence, Figure figure) {
-        return baskets.stream()
-                .filter(b -> b.basket() == occurrence.basket())
-                .findFirst()
-                .flatMap(b -> b.figure(figure))
-                .filter(column -> column.known(occurrence.row()));
+        return basket(occurrence).flatMap(b -> b.figure(figure)).filter(column -> column.known(occurrence.row()));
     }
 
     /** What is searched of a keyword in each month that some list tells, the most that a line of it says; by month. */

@@ -30,10 +30,14 @@ public enum Edition {
     /** Bids, and words of French, Spanish, Italian and Dutch, say something of what keywords are for. */
     SIXTH(
             "keywords for which many bid more than for most are seen as commercial too, and words of French, Spanish, Italian and"
-                    + " Dutch tell intents");
+                    + " Dutch tell intents"),
+    /** Of the ads of an own campaign the best are taken over. */
+    SEVENTH(
+            "an ad group takes over those ads of an own campaign that did best, by conversions and then by click-through, not those"
+                    + " that most of its lines have");
 
     /** What new projects are made in. */
-    public static final Edition NEWEST = SIXTH;
+    public static final Edition NEWEST = SEVENTH;
 
     private final String what;
 

@@ -1,6 +1,7 @@
 package smorgas.core.serve;
 
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,8 +11,10 @@ import java.util.stream.Stream;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.PlanPages;
 import smorgas.core.text.Formulas;
+import smorgas.core.value.Reported;
 
 /** What the lines of own campaigns hand down to a new ad group: the page that they lead to, and their ads. */
 final class Inherited {
@@ -22,8 +25,11 @@ final class Inherited {
     private final Keywords keywords;
     private final boolean any;
 
-    Inherited(Keywords keywords) {
+    private final Edition edition;
+
+    Inherited(Keywords keywords, Edition edition) {
         this.keywords = keywords;
+        this.edition = edition;
         this.any = keywords.hasBasket(BasketInfo.Kind.OWN_CAMPAIGN);
     }
 
@@ -36,17 +42,29 @@ final class Inherited {
                 .findFirst();
     }
 
-    /** The ads that most lines of these keywords have. */
+    /** The best ads that lines of these keywords have, by what reports tell of them; of those alike the ones that most lines have. */
     List<Plan.Ad> ads(int[] members) {
-        return counted(members, line -> {
-                    Plan.Ad ad = new Plan.Ad(cells(line, ColumnRole.HEADLINE), cells(line, ColumnRole.DESCRIPTION));
-                    boolean runs = Stream.concat(ad.headlines().stream(), ad.descriptions().stream())
-                            .anyMatch(Formulas::runs);
-                    return ad.headlines().isEmpty() || runs ? List.of() : List.of(ad);
-                })
-                .stream()
-                .limit(MOST_ADS)
-                .toList();
+        List<Plan.Ad> most = counted(members, this::ad);
+        if (edition.atLeast(Edition.SEVENTH) && most.size() > 1) {
+            Map<Plan.Ad, Reported> told = new HashMap<>();
+            for (int keyword : members) {
+                for (Keywords.Occurrence line : keywords.occurrences(keyword)) {
+                    ad(line).forEach(ad -> told.merge(ad, reported(line), Reported::and));
+                }
+            }
+            most = most.stream()
+                    .sorted(Comparator.comparing(told::get, Reported.BEST_AD))
+                    .toList();
+        }
+        return most.stream().limit(MOST_ADS).toList();
+    }
+
+    /** What a line has; none if a spreadsheet would run it. */
+    private List<Plan.Ad> ad(Keywords.Occurrence line) {
+        Plan.Ad ad = new Plan.Ad(cells(line, ColumnRole.HEADLINE), cells(line, ColumnRole.DESCRIPTION));
+        boolean runs = Stream.concat(ad.headlines().stream(), ad.descriptions().stream())
+                .anyMatch(Formulas::runs);
+        return ad.headlines().isEmpty() || runs ? List.of() : List.of(ad);
     }
 
     /** What the lines of keywords tell, what most of them tell first. */
@@ -64,6 +82,12 @@ final class Inherited {
                         .thenComparing(entry -> entry.getKey().toString()))
                 .map(Map.Entry::getKey)
                 .toList();
+    }
+
+    private Reported reported(Keywords.Occurrence line) {
+        return keywords.basket(line)
+                .map(lines -> Reported.of(lines, line.row()))
+                .orElse(Reported.NOTHING);
     }
 
     private List<String> cells(Keywords.Occurrence line, ColumnRole role) {

@@ -2,7 +2,9 @@ package smorgas.core.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.OldStructure.Fate;
 import smorgas.core.gather.Lines;
@@ -14,26 +16,29 @@ import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.PlanRecord;
+import smorgas.core.value.Reported;
 import smorgas.core.value.TwoProportions.Verdict;
 
 /** A small campaign beside groups that were laid out by hand; what becomes of each ad group was written down first. */
 class OldStructureTest {
 
     /** Keep stays; Mix is split; One and Two join; Gone ends; the paused, the negative and the formula are no part of it. */
-    private static final Lines CAMPAIGN = TestLists.lines(2, """
-            Campaign,Ad group,Keyword,Match type,Status,Max CPC,Final URL,Clicks,Impressions,Cost,Conversions,Headline 1
+    private static final String FILE = """
+            Campaign,Ad group,Keyword,Match type,Status,Max CPC,Final URL,Clicks,Impressions,Cost,Conversions,Headline 1,Quality score
             C,Keep,bee suit,Exact,Enabled,0.40,https://bees.example/a,10,100,4,1
             C,Keep,bee suits,Phrase,Enabled,0.40,https://bees.example/a,5,50,2,0
-            C,Mix,bee hive,Exact,Enabled,0.50,https://bees.example/b,20,400,9,2,Hives
-            C,Mix,honey jar,Broad,Enabled,0.30,https://bees.example/b,7,120,2,0.5,Jars that sell
+            C,Mix,bee hive,Exact,Enabled,0.50,https://bees.example/b,20,400,9,2,Hives,8
+            C,Mix,honey jar,Broad,Enabled,0.30,https://bees.example/b,7,120,2,0.5,Jars that sell,7
             C,One,jar lid,Exact,Enabled,,,1,10,,
             D,Two,lid for jar,Phrase,Enabled,,,2,20,,
             D,Gone,toy bee,Exact,Enabled,,,,,,
             D,Sleeps,bee hive,Exact,Paused,,,9,9,9,9
             C,Mix,free,Negative exact,Enabled,,,,,,
             D,=cmd(),bee hive,Exact,Enabled,,,,,,
-            D,Two,honey jars,Exact,Enabled,,,3,30,,,Seldom shown
-            """);
+            D,Two,honey jars,Exact,Enabled,,,3,30,,,Seldom shown,5
+            """;
+
+    private static final Lines CAMPAIGN = TestLists.lines(2, FILE);
 
     private static Board board() {
         return Board.of(
@@ -57,7 +62,7 @@ class OldStructureTest {
     }
 
     private static OldStructure structure(Board board) {
-        return OldStructure.of(board, CAMPAIGN).orElseThrow();
+        return OldStructure.of(board, List.of(CAMPAIGN)).orElseThrow();
     }
 
     @Test
@@ -71,7 +76,7 @@ class OldStructureTest {
                 .filter(group -> group.name().equals("Mix"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(mix.sums()).isEqualTo(new OldStructure.Sums(27, 520, 11_000_000, 250));
+        assertThat(mix.sums()).isEqualTo(new Reported(27, 520, 11_000_000, 250));
         assertThat(mix.into()).hasSize(2);
         assertThat(structure.fresh().cardinality()).isEqualTo(1);
     }
@@ -86,7 +91,12 @@ class OldStructureTest {
         int jars = board.groups().find("jars");
         assertThat(structure.heir(jars).orElseThrow())
                 .isEqualTo(new OldStructure.Heir(
-                        new OldStructure.Sums(13, 180, 2_000_000, 50), "https://bees.example/b", "Jars that sell", 3));
+                        new Reported(13, 180, 2_000_000, 50),
+                        "https://bees.example/b",
+                        "Jars that sell",
+                        3,
+                        OptionalDouble.of(300_000),
+                        OptionalDouble.of(6)));
         assertThat(structure.heir(board.groups().find("waxes"))).isEmpty();
     }
 
@@ -107,6 +117,41 @@ class OldStructureTest {
                         "0.30",
                         "https://bees.example/b",
                         ""));
+    }
+
+    /** The same campaign in two files is the same; its order can be by what costs most. */
+    @Test
+    void aCampaignOfSeveralFilesIsOne() {
+        String[] rows = FILE.split("(?<=\n)");
+        Lines first = TestLists.lines(2, rows[0] + String.join("", Arrays.copyOfRange(rows, 1, 5)));
+        Lines second = TestLists.lines(3, rows[0] + String.join("", Arrays.copyOfRange(rows, 5, rows.length)));
+        Board board = board();
+        OldStructure both = OldStructure.of(board, List.of(first, second)).orElseThrow();
+        assertThat(both.groups()).isEqualTo(structure(board).groups());
+        assertThat(both.record()).isEqualTo(structure(board).record());
+        assertThat(both.order(OldStructure.By.COST).stream()
+                        .map(place -> both.groups().get(place).name()))
+                .startsWith("Mix", "Keep");
+        assertThat(both.bidOn().cardinality()).isEqualTo(6);
+        OldStructure.OldGroup mix =
+                both.groups().get(both.order(OldStructure.By.COST).getFirst());
+        assertThat(mix.quality()).hasValue(7.5);
+        assertThat(mix.bid()).hasValue(400_000);
+    }
+
+    /** What people typed is in no list of ours, but the ad group that answered it is. */
+    @Test
+    void whatIsNotAKeywordCountsToTheAdGroupThatAnsweredIt() {
+        Board board = board();
+        Lines since = TestLists.lines(
+                3,
+                "search term,ad group,clicks,impressions\nwhere is wax sold,waxes,7,70\nhoney jar,waxes,5,50\nelse,Old,3,30\n");
+        List<BeforeAfter.Row> rows = BeforeAfter.of(board, CAMPAIGN, since);
+        assertThat(rows)
+                .filteredOn(row -> row.after().clicks() > 0)
+                .extracting(row -> (row.group() < 0 ? "" : board.groups().name(row.group())) + " "
+                        + row.after().clicks())
+                .containsExactlyInAnyOrder("waxes 7", "jars 5", " 3");
     }
 
     @Test

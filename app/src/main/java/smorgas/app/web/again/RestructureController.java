@@ -4,11 +4,14 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Choice;
+import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
@@ -29,6 +33,7 @@ import smorgas.core.board.OldStructure;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.draw.Flow;
+import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.serve.Csv;
@@ -58,6 +63,7 @@ class RestructureController {
             List<Choice> lists,
             long basket,
             String fate,
+            String by,
             String prefix,
             @Nullable Old old,
             @Nullable Opened opened) {}
@@ -81,7 +87,7 @@ class RestructureController {
             String twiceCount,
             String withoutExact,
             List<String> withoutExactSamples,
-            String fresh) {}
+            String worth) {}
 
     /** Ad groups of one fate. */
     record FateChoice(String name, String label, String count) {}
@@ -96,7 +102,9 @@ class RestructureController {
             String fate,
             String clicks,
             String conversions,
-            String cost) {}
+            String cost,
+            String bid,
+            String quality) {}
 
     /** A keyword in several places. */
     record TwiceRow(String keyword, String places) {}
@@ -122,31 +130,50 @@ class RestructureController {
             @PathVariable long id,
             @RequestParam(defaultValue = "0") long basket,
             @RequestParam(defaultValue = "") String fate,
+            @RequestParam(defaultValue = "") String by,
             @RequestParam(defaultValue = "-1") int old,
             @RequestParam(defaultValue = "New ") String prefix,
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         List<GatheredBasket> lists = lists(snapshot);
-        Optional<GatheredBasket> chosen =
-                lists.stream().filter(one -> basket == 0 || one.id() == basket).findFirst();
         Board board = snapshot.board();
-        Optional<OldStructure> structure = chosen.flatMap(one -> OldStructure.of(board, one.lines()));
+        Optional<OldStructure> structure = OldStructure.of(board, chosen(lists, basket));
+        OldStructure.By order = Arrays.stream(OldStructure.By.values())
+                .filter(one -> one.word().equals(by))
+                .findFirst()
+                .orElse(OldStructure.By.KEYWORDS);
         Shown.in(
                 model,
                 new RestructurePage(
-                        lists.stream()
-                                .map(one -> new Choice(one.id(), one.name()))
-                                .toList(),
-                        chosen.map(GatheredBasket::id).orElse(0L),
+                        choices(lists),
+                        lists.size() == 1 ? lists.getFirst().id() : basket,
                         fate,
+                        order.word(),
                         prefix,
-                        structure.map(one -> old(board, one, fate, old)).orElse(null),
+                        structure.map(one -> old(board, one, order, fate, old)).orElse(null),
                         structure
                                 .filter(one -> old >= 0 && old < one.groups().size())
                                 .map(one -> opened(board, one, old))
                                 .orElse(null)));
         frames.frameWithGroups(model, id, snapshot, Step.SERVE);
         return "again/restructure";
+    }
+
+    /** All of them together first: a campaign may have been exported as several files. */
+    private static List<Choice> choices(List<GatheredBasket> lists) {
+        List<Choice> choices = new ArrayList<>();
+        if (lists.size() > 1) {
+            choices.add(new Choice(0L, "all of them together"));
+        }
+        lists.forEach(one -> choices.add(new Choice(one.id(), one.name())));
+        return choices;
+    }
+
+    private static List<Lines> chosen(List<GatheredBasket> lists, long basket) {
+        return lists.stream()
+                .filter(one -> basket == 0 || one.id() == basket)
+                .map(GatheredBasket::lines)
+                .toList();
     }
 
     private static List<GatheredBasket> lists(Snapshot snapshot) {
@@ -157,17 +184,19 @@ class RestructureController {
     }
 
     /** Drawn is the opened ad group, or else the first ones. */
-    private static Old old(Board board, OldStructure structure, String fate, int opened) {
+    private static Old old(Board board, OldStructure structure, OldStructure.By by, String fate, int opened) {
         List<OldStructure.OldGroup> all = structure.groups();
         List<OldRow> rows = new ArrayList<>();
         List<Map<Integer, Integer>> drawn = new ArrayList<>();
         List<String> names = new ArrayList<>();
-        for (int place = 0; place < all.size(); place++) {
+        for (int place : structure.order(by)) {
             OldStructure.OldGroup one = all.get(place);
             if (fate.isEmpty() || one.fate().name().equals(fate)) {
                 rows.add(row(place, one));
                 if (drawn.size() < DRAWN && !one.into().isEmpty() && (opened < 0 || opened == place)) {
-                    drawn.add(one.into());
+                    Map<Integer, Integer> amounts = new LinkedHashMap<>();
+                    one.into().forEach((group, texts) -> amounts.put(group, texts.size()));
+                    drawn.add(amounts);
                     names.add(one.name());
                 }
             }
@@ -200,7 +229,23 @@ class RestructureController {
                         ? Show.count(structure.withoutExact().size(), "keyword", "keywords")
                         : "the list tells no match types",
                 structure.withoutExact().stream().limit(SAMPLES).toList(),
-                Show.count(structure.fresh().cardinality(), "group", "groups"));
+                worth(board, structure));
+    }
+
+    /** What may come of what runs, and of what the plan serves, by the same assumptions; empty if nothing is assumed. */
+    private static String worth(Board board, OldStructure structure) {
+        if (!board.recipe().valuing().assumes()) {
+            return "";
+        }
+        BitSet served = new BitSet();
+        board.served().forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
+        return "A month, as you assume in Sift: " + told(board, structure.bidOn()) + " by what runs, "
+                + told(board, served) + " by the plan.";
+    }
+
+    private static String told(Board board, BitSet keywords) {
+        String told = Expected.of(board.worth().sum(keywords)).brief();
+        return told.isEmpty() ? "nothing known" : told;
     }
 
     private static OldRow row(int place, OldStructure.OldGroup one) {
@@ -213,7 +258,13 @@ class RestructureController {
                 one.fate().label(),
                 some(one.sums().clicks()),
                 one.sums().conversions() == 0 ? "" : Csv.amount(one.sums().conversions(), Figure.CONVERSIONS.scale()),
-                one.sums().cost() == 0 ? "" : Csv.amount(one.sums().cost(), Figure.COST.scale()));
+                one.sums().cost() == 0 ? "" : Csv.amount(one.sums().cost(), Figure.COST.scale()),
+                Show.money(one.bid()),
+                quality(one.quality()));
+    }
+
+    private static String quality(OptionalDouble mean) {
+        return mean.isEmpty() ? "" : String.format(Locale.ENGLISH, "%.1f", mean.getAsDouble());
     }
 
     private static String some(long count) {
@@ -230,14 +281,11 @@ class RestructureController {
         List<Part> parts = one.into().entrySet().stream()
                 .map(entry -> new Part(
                         of(groups, entry.getKey()),
-                        Show.count(entry.getValue(), "keyword", "keywords"),
-                        one.keywords().stream()
-                                .filter(text -> structure.groupOf(text).equals(Optional.of(entry.getKey())))
-                                .limit(SAMPLES)
-                                .toList(),
+                        Show.count(entry.getValue().size(), "keyword", "keywords"),
+                        entry.getValue().stream().limit(SAMPLES).toList(),
                         structure
                                 .heir(entry.getKey())
-                                .map(RestructureController::told)
+                                .map(heir -> told(board, entry.getKey(), heir))
                                 .orElse("")))
                 .toList();
         return new Opened(
@@ -252,7 +300,7 @@ class RestructureController {
                         : "");
     }
 
-    private static String told(OldStructure.Heir heir) {
+    private static String told(Board board, int group, OldStructure.Heir heir) {
         List<String> told = new ArrayList<>(List.of("from " + Show.count(heir.oldGroups(), "ad group", "ad groups")));
         if (heir.sums().impressions() > 0) {
             told.add(Show.count(heir.sums().clicks(), "click", "clicks") + " of "
@@ -267,7 +315,31 @@ class RestructureController {
         if (!heir.ad().isEmpty()) {
             told.add("best ad \"" + heir.ad() + "\"");
         }
+        if (heir.bid().isPresent()) {
+            String ours = planned(board, group);
+            told.add("bid " + Show.money(heir.bid()) + (ours.isEmpty() ? "" : " (the plan: " + ours + ")"));
+        }
+        if (heir.quality().isPresent()) {
+            told.add("quality score " + quality(heir.quality()) + ", which is not carried over");
+        }
+        if (board.recipe().valuing().assumes()) {
+            String worth = Expected.of(board.worth()
+                            .sum(board.groups().grouping().members().row(group)))
+                    .worth();
+            told.add(worth.isEmpty() ? "worth not known" : "worth a month, as you assume, " + worth);
+        }
         return String.join(", ", told);
+    }
+
+    /** What the plan bids for a group; empty if nothing, or each keyword its own. */
+    private static String planned(Board board, int group) {
+        String key = board.groups().grouping().key(group);
+        return board.plan().campaigns().stream()
+                .flatMap(campaign -> campaign.adGroups().stream())
+                .filter(adGroup -> adGroup.bidMicros() > 0 && adGroup.keys().contains(key))
+                .findFirst()
+                .map(adGroup -> Csv.amount(adGroup.bidMicros(), Figure.CPC.scale()))
+                .orElse("");
     }
 
     /** An ad group stays as it is: its keywords are one group of its name. */
@@ -295,10 +367,7 @@ class RestructureController {
     }
 
     private static OldStructure structure(Snapshot snapshot, long basket) {
-        return lists(snapshot).stream()
-                .filter(one -> one.id() == basket)
-                .findFirst()
-                .flatMap(one -> OldStructure.of(snapshot.board(), one.lines()))
+        return OldStructure.of(snapshot.board(), chosen(lists(snapshot), basket))
                 .orElseThrow(() -> new NoSuchElementException("There is no list " + basket + " that tells ad groups"));
     }
 
