@@ -3,6 +3,7 @@ package smorgas.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Page;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -58,6 +59,13 @@ class RestructureIT extends ProjectInBrowser {
         assertThat(visitor.get(path + "/restructure/change.csv?basket=" + basket + "&prefix=%3D")
                         .body())
                 .contains("must not begin with =");
+        assertThat(page.locator("#restructure")).containsText("bid 0.50");
+        page.locator("#restructure th a", new Page.LocatorOptions().setHasText("Cost"))
+                .click();
+        Browsers.settle(page);
+        assertThat(page.locator("#restructure th[aria-sort=descending]")).containsText("Cost");
+        page.locator("#restructure tbody a").first().click();
+        Browsers.settle(page);
         press("Keep it as one group");
         assertThat(page.locator("#message")).containsText("Hives & more".toLowerCase(java.util.Locale.ROOT));
         page.navigate(project + "/restructure?fate=STAYS");

@@ -22,6 +22,9 @@ public record Flow(List<Bar> left, List<Bar> right, List<Ribbon> ribbons, double
     public static final int TO = 438;
 
     private static final double UNIT = 6;
+    /** How high all bars may be together, but for the least that each is. */
+    private static final double MOST = 300;
+
     private static final double LEAST = 14;
     private static final double GAP = 6;
     private static final int MIDDLE = (FROM + TO) / 2;
@@ -49,12 +52,14 @@ public record Flow(List<Bar> left, List<Bar> right, List<Ribbon> ribbons, double
     public static Flow of(List<Map<Integer, Integer>> amounts) {
         Map<Integer, Integer> sums = new LinkedHashMap<>();
         amounts.forEach(one -> one.forEach((to, much) -> sums.merge(to, much, Integer::sum)));
+        double all = sums.values().stream().mapToInt(Integer::intValue).sum();
+        double unit = Math.min(UNIT, MOST / Math.max(1, all));
         List<Bar> left = new ArrayList<>();
         double y = 0;
         for (int from = 0; from < amounts.size(); from++) {
             double height = Math.max(
                     LEAST,
-                    UNIT
+                    unit
                             * amounts.get(from).values().stream()
                                     .mapToInt(Integer::intValue)
                                     .sum());
@@ -64,7 +69,7 @@ public record Flow(List<Bar> left, List<Bar> right, List<Ribbon> ribbons, double
         Map<Integer, Bar> right = new LinkedHashMap<>();
         double at = 0;
         for (Map.Entry<Integer, Integer> sum : sums.entrySet()) {
-            double height = Math.max(LEAST, UNIT * sum.getValue());
+            double height = Math.max(LEAST, unit * sum.getValue());
             right.put(sum.getKey(), new Bar(sum.getKey(), at, height));
             at += height + GAP;
         }
@@ -74,7 +79,7 @@ public record Flow(List<Bar> left, List<Bar> right, List<Ribbon> ribbons, double
             double begun = from.y();
             for (Map.Entry<Integer, Integer> one : amounts.get(from.of()).entrySet()) {
                 Bar to = right.get(one.getKey());
-                double thick = UNIT * one.getValue();
+                double thick = unit * one.getValue();
                 double end = to.y() + used.merge(one.getKey(), thick, Double::sum) - thick;
                 ribbons.add(new Ribbon(from.of(), one.getKey(), path(begun, end, thick)));
                 begun += thick;

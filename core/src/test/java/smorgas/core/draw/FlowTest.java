@@ -50,4 +50,13 @@ class FlowTest {
         }
         assertThat(Flow.of(List.of()).height()).isZero();
     }
+
+    /** Thousands of keywords are drawn no higher than the page has room for, and still to one scale. */
+    @Test
+    void muchIsDrawnSmaller() {
+        Flow flow = Flow.of(List.of(to(1, 4_000, 2, 8_000)));
+        assertThat(flow.height()).isLessThan(400);
+        assertThat(flow.right().get(1).height())
+                .isCloseTo(2 * flow.right().get(0).height(), within(.1));
+    }
 }

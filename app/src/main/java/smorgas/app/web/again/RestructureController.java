@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -26,6 +27,7 @@ import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Campaigns;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
@@ -33,7 +35,6 @@ import smorgas.core.board.OldStructure;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Figure;
 import smorgas.core.draw.Flow;
-import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.serve.Csv;
@@ -47,15 +48,20 @@ import smorgas.core.text.Tidy;
 @Controller
 class RestructureController {
 
-    private static final int SHOWN = 200;
+    private static final int SHOWN = 100;
     private static final int DRAWN = 4;
     private static final int SAMPLES = 30;
+    private static final int PARTS = 40;
+    private static final int ENDS = 9;
+    private static final int OTHERS = -1;
     private static final int LONGEST_PREFIX = 40;
 
     private final Frames frames;
+    private final Campaigns campaigns;
 
-    RestructureController(Frames frames) {
+    RestructureController(Frames frames, Campaigns campaigns) {
         this.frames = frames;
+        this.campaigns = campaigns;
     }
 
     /** The page; without a list that tells ad groups there is nothing of it. */
@@ -74,6 +80,8 @@ class RestructureController {
      * @param told in a sentence
      * @param fates how many of each, as choices
      * @param more how many ad groups are not shown; empty if all are
+     * @param worth of what runs and of the plan, in a sentence; empty if nothing is assumed
+     * @param reported whether clicks, cost, bids or the like are told
      */
     record Old(
             String told,
@@ -87,7 +95,8 @@ class RestructureController {
             String twiceCount,
             String withoutExact,
             List<String> withoutExactSamples,
-            String worth) {}
+            String worth,
+            boolean reported) {}
 
     /** Ad groups of one fate. */
     record FateChoice(String name, String label, String count) {}
@@ -119,6 +128,7 @@ class RestructureController {
             String name,
             String fate,
             List<Part> parts,
+            String moreParts,
             List<String> elsewhere,
             String more) {}
 
@@ -137,7 +147,7 @@ class RestructureController {
         Snapshot snapshot = frames.open(id).snapshot();
         List<GatheredBasket> lists = lists(snapshot);
         Board board = snapshot.board();
-        Optional<OldStructure> structure = OldStructure.of(board, chosen(lists, basket));
+        Optional<OldStructure> structure = campaigns.beside(board, chosen(lists, basket));
         OldStructure.By order = Arrays.stream(OldStructure.By.values())
                 .filter(one -> one.word().equals(by))
                 .findFirst()
@@ -169,11 +179,8 @@ class RestructureController {
         return choices;
     }
 
-    private static List<Lines> chosen(List<GatheredBasket> lists, long basket) {
-        return lists.stream()
-                .filter(one -> basket == 0 || one.id() == basket)
-                .map(GatheredBasket::lines)
-                .toList();
+    private static List<GatheredBasket> chosen(List<GatheredBasket> lists, long basket) {
+        return lists.stream().filter(one -> basket == 0 || one.id() == basket).toList();
     }
 
     private static List<GatheredBasket> lists(Snapshot snapshot) {
@@ -194,9 +201,7 @@ class RestructureController {
             if (fate.isEmpty() || one.fate().name().equals(fate)) {
                 rows.add(row(place, one));
                 if (drawn.size() < DRAWN && !one.into().isEmpty() && (opened < 0 || opened == place)) {
-                    Map<Integer, Integer> amounts = new LinkedHashMap<>();
-                    one.into().forEach((group, texts) -> amounts.put(group, texts.size()));
-                    drawn.add(amounts);
+                    drawn.add(amounts(one));
                     names.add(one.name());
                 }
             }
@@ -204,7 +209,9 @@ class RestructureController {
         Groups groups = board.groups();
         Flow flow = Flow.of(drawn);
         Map<Integer, NewGroup> right = new java.util.HashMap<>();
-        flow.right().forEach(bar -> right.put(bar.of(), of(groups, bar.of())));
+        flow.right()
+                .forEach(bar -> right.put(
+                        bar.of(), bar.of() == OTHERS ? new NewGroup("", "smaller parts") : of(groups, bar.of())));
         return new Old(
                 Show.count(all.size(), "ad group runs", "ad groups run") + "; of ours "
                         + Show.count(
@@ -229,7 +236,23 @@ class RestructureController {
                         ? Show.count(structure.withoutExact().size(), "keyword", "keywords")
                         : "the list tells no match types",
                 structure.withoutExact().stream().limit(SAMPLES).toList(),
-                worth(board, structure));
+                worth(board, structure),
+                rows.stream().anyMatch(RestructureController::reported));
+    }
+
+    /** Whether the list tells more of it than its keywords. */
+    private static boolean reported(OldRow row) {
+        return Stream.of(row.clicks(), row.conversions(), row.cost(), row.bid(), row.quality())
+                .anyMatch(cell -> !cell.isEmpty());
+    }
+
+    /** The largest parts, and the rest together: an ad group may be split over thousands. */
+    private static Map<Integer, Integer> amounts(OldStructure.OldGroup one) {
+        Map<Integer, Integer> amounts = new LinkedHashMap<>();
+        one.into()
+                .forEach((group, texts) ->
+                        amounts.merge(amounts.size() < ENDS ? group : OTHERS, texts.size(), Integer::sum));
+        return amounts;
     }
 
     /** What may come of what runs, and of what the plan serves, by the same assumptions; empty if nothing is assumed. */
@@ -279,6 +302,7 @@ class RestructureController {
         OldStructure.OldGroup one = structure.groups().get(place);
         Groups groups = board.groups();
         List<Part> parts = one.into().entrySet().stream()
+                .limit(PARTS)
                 .map(entry -> new Part(
                         of(groups, entry.getKey()),
                         Show.count(entry.getValue().size(), "keyword", "keywords"),
@@ -294,6 +318,9 @@ class RestructureController {
                 one.name(),
                 one.fate().label(),
                 parts,
+                one.into().size() > PARTS
+                        ? "and " + Show.count(one.into().size() - PARTS, "more group", "more groups")
+                        : "",
                 one.elsewhere().stream().limit(SAMPLES).toList(),
                 one.elsewhere().size() > SAMPLES
                         ? "and " + Show.count(one.elsewhere().size() - SAMPLES) + " more"
@@ -366,8 +393,9 @@ class RestructureController {
         });
     }
 
-    private static OldStructure structure(Snapshot snapshot, long basket) {
-        return OldStructure.of(snapshot.board(), chosen(lists(snapshot), basket))
+    private OldStructure structure(Snapshot snapshot, long basket) {
+        return campaigns
+                .beside(snapshot.board(), chosen(lists(snapshot), basket))
                 .orElseThrow(() -> new NoSuchElementException("There is no list " + basket + " that tells ad groups"));
     }
 
@@ -397,7 +425,7 @@ class RestructureController {
 
     private record Change(PlanRecord old, PlanRecord fresh) {}
 
-    private static Change change(Snapshot snapshot, long basket, String prefix) {
+    private Change change(Snapshot snapshot, long basket, String prefix) {
         if (prefix.isBlank() || prefix.length() > LONGEST_PREFIX) {
             throw new Refusal(String.format(
                     Locale.ENGLISH, "A prefix has 1 to %d characters, so that new and old do not mix", LONGEST_PREFIX));
