@@ -8,8 +8,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -85,6 +89,12 @@ public final class BatchCommand implements Callable<Integer> {
                     "The folder of an earlier run, or a project as a file: tells what is otherwise, and which rows of the plan changed.")
     private @Nullable Path against;
 
+    @Option(
+            names = "--each",
+            description =
+                    "Each --in, a folder of lists or a list, is a project of its own and comes out in a folder of its name; without --against the others are compared with the first.")
+    private boolean each;
+
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for what comes out.")
     private Path out = Path.of(".");
 
@@ -123,31 +133,75 @@ public final class BatchCommand implements Callable<Integer> {
             System.err.println("smorgas: " + e.getMessage() + " cannot be read or made");
             return 2;
         }
-        Earlier earlier = null;
         try {
-            // Before anything is written: it may be the same folder.
-            earlier = against == null ? null : Earlier.read(against);
-        } catch (Refusal | IOException | CsvParseException e) {
-            System.err.println("smorgas: " + e.getMessage());
-            return 2;
-        }
-        try {
-            BatchRun run = new BatchRun(
-                    decided, new BatchRun.Wanted(formats, project, currency, earlier), System.err::println);
-            BatchRun.Summary summary = run.run(in, out);
-            String json = Json.pretty(summary.fields());
-            Files.write(out.resolve("summary.json"), (json + "\n").getBytes(StandardCharsets.UTF_8));
-            System.out.println(json);
-            return summary.unread() > 0 ? 1 : summary.otherwise() ? OTHERWISE : 0;
-        } catch (IOException | java.io.UncheckedIOException e) {
-            System.err.println("smorgas: could not write to " + out + ": " + e.getMessage());
-            return 2;
+            return run(decided, formats);
         } catch (OutOfMemoryError e) {
             System.err.println(
                     "smorgas: the memory that Java was given is not enough for these lists; give more, such as"
                             + " SMORGAS_JAVA_OPTS=-Xmx4g, or take fewer");
             return 3;
         }
+    }
+
+    private int run(Recipe decided, List<PlanFormat> formats) {
+        Map<String, List<Path>> projects;
+        Map<String, Earlier> earlier = new HashMap<>();
+        try {
+            projects = each ? Projects.of(in) : Map.of("", in);
+            // Before anything is written: it may be the same folder.
+            for (String name : against == null ? Set.<String>of() : projects.keySet()) {
+                Path before = against.resolve(name);
+                // A project that is new has nothing to be compared with.
+                if (!each || Files.exists(before)) {
+                    earlier.put(name, Earlier.read(before));
+                }
+            }
+        } catch (Refusal | IOException | CsvParseException e) {
+            System.err.println("smorgas: " + e.getMessage());
+            return 2;
+        }
+        try {
+            return run(decided, formats, projects, earlier);
+        } catch (IOException | java.io.UncheckedIOException e) {
+            System.err.println("smorgas: could not write to " + out + ": " + e.getMessage());
+            return 2;
+        }
+    }
+
+    private int run(
+            Recipe decided, List<PlanFormat> formats, Map<String, List<Path>> projects, Map<String, Earlier> earlier)
+            throws IOException {
+        Map<String, Object> told = new LinkedHashMap<>();
+        int code = 0;
+        Earlier first = null;
+        for (Map.Entry<String, List<Path>> one : projects.entrySet()) {
+            Path folder = Files.createDirectories(out.resolve(one.getKey()));
+            boolean before = earlier.containsKey(one.getKey());
+            BatchRun run = new BatchRun(
+                    decided,
+                    new BatchRun.Wanted(
+                            formats,
+                            each ? one.getKey() : project,
+                            currency,
+                            before || against != null ? earlier.get(one.getKey()) : first),
+                    System.err::println);
+            BatchRun.Summary summary = run.run(one.getValue(), folder);
+            first = first == null && each ? summary.came() : first;
+            write(folder, summary.fields());
+            told.put(one.getKey(), summary.fields());
+            int its = summary.unread() > 0 ? 1 : before && summary.otherwise() ? OTHERWISE : 0;
+            code = code == 1 || its == 0 ? code : its;
+        }
+        Object all = each ? Map.of("projects", told) : told.get("");
+        if (each) {
+            write(out, all);
+        }
+        System.out.println(Json.pretty(all));
+        return code;
+    }
+
+    private static void write(Path folder, Object summary) throws IOException {
+        Files.write(folder.resolve("summary.json"), (Json.pretty(summary) + "\n").getBytes(StandardCharsets.UTF_8));
     }
 
     /** For scripts: there is something to look at. */

@@ -37,7 +37,6 @@ import smorgas.core.board.Facts;
 import smorgas.core.board.FeedbackCsv;
 import smorgas.core.board.Standpoint;
 import smorgas.core.column.Computed;
-import smorgas.core.column.Decimals;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.fold.Keywords;
@@ -51,7 +50,6 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.Room;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
@@ -114,15 +112,9 @@ final class BatchRun {
      * @param fields the summary as it is written
      * @param unread files that could not be read
      * @param otherwise whether anything is otherwise than in the earlier run
+     * @param came what another run can be compared with
      */
-    record Summary(Map<String, Object> fields, int unread, boolean otherwise) {}
-
-    /** How an ambiguous number is read. */
-    private Decimals decimals() {
-        return recipe.folding().edition().atLeast(Edition.SECOND)
-                ? Decimals.of(recipe.folding().language())
-                : Decimals.POINT;
-    }
+    record Summary(Map<String, Object> fields, int unread, boolean otherwise, Earlier came) {}
 
     private record Read(String name, @Nullable Lines lines, List<Problem> problems) {}
 
@@ -165,7 +157,10 @@ final class BatchRun {
             fields.put("otherwise", otherwise);
         }
         return new Summary(
-                fields, (int) read.stream().filter(r -> r.lines() == null).count(), !otherwise.isEmpty());
+                fields,
+                (int) read.stream().filter(r -> r.lines() == null).count(),
+                !otherwise.isEmpty(),
+                Earlier.of(board));
     }
 
     /** What is otherwise than in an earlier run, as two files and how many of each kind. */
@@ -310,7 +305,8 @@ final class BatchRun {
         }
         BasketReader.Read read;
         try {
-            read = BasketReader.lines(number, name, bytes, found.readAs(), decimals(), Halt.NEVER, (line, cells) -> {});
+            read = BasketReader.lines(
+                    number, name, bytes, found.readAs(), recipe.folding().decimals(), Halt.NEVER, (line, cells) -> {});
         } catch (OutOfMemoryError e) {
             return new Read(name, null, List.of(tooLarge(name)));
         }

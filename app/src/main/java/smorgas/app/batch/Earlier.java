@@ -8,12 +8,10 @@ import java.util.List;
 import smorgas.app.store.ProjectFile;
 import smorgas.core.board.Board;
 import smorgas.core.board.Standpoint;
-import smorgas.core.column.Decimals;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.BasketState;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Refusal;
@@ -42,8 +40,6 @@ record Earlier(Standpoint keywords, PlanRecord plan) {
 
     private static Earlier of(ProjectFile.Held held) {
         Recipe recipe = Recipe.of(held.entries(), held.language(), held.edition());
-        Decimals decimals =
-                recipe.folding().edition().atLeast(Edition.SECOND) ? Decimals.of(held.language()) : Decimals.POINT;
         List<Lines> lists = new ArrayList<>();
         for (BasketState state : recipe.gathering().baskets()) {
             byte[] bytes = held.lists().get(state.basket());
@@ -53,14 +49,18 @@ record Earlier(Standpoint keywords, PlanRecord plan) {
                                 state.name(),
                                 bytes,
                                 state.readAs(),
-                                decimals,
+                                recipe.folding().decimals(),
                                 Halt.NEVER,
                                 (line, cells) -> {})
                         .lines()
                         .ifPresent(lines -> lists.add(lines.as(state)));
             }
         }
-        Board board = Board.of(lists, recipe);
+        return of(Board.of(lists, recipe));
+    }
+
+    /** What stands on a board. */
+    static Earlier of(Board board) {
         return new Earlier(Standpoint.of(board), keywords(PlanRecord.of(board.plan())));
     }
 

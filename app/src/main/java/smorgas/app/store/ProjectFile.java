@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -28,6 +29,7 @@ import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Refusal;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -40,11 +42,14 @@ import tools.jackson.databind.JsonNode;
 @Repository
 public class ProjectFile {
 
-    /** The format that is written, and the newest that is read. */
-    static final int FORMAT = 1;
+    /** The newest format that is read. */
+    static final int FORMAT = 2;
+
+    /** What is written where nothing newer is in it, so that an older Smorgas reads it too. */
+    private static final int WITHOUT_SERVED = 1;
 
     private static final String TOLD = "project.json";
-    private static final String NAMES = "project\\.json|baskets/\\d{1,9}";
+    private static final String NAMES = "project\\.json|(baskets|served)/\\d{1,9}";
 
     private static final int MOST_FILES = 20_000;
 
@@ -57,9 +62,12 @@ public class ProjectFile {
     private final Projects projects;
     private final Baskets baskets;
     private final Histories histories;
+    private final ServedPlans served;
     private final Tally tally;
 
-    ProjectFile(DSLContext db, Projects projects, Baskets baskets, Histories histories, Tally tally) {
+    ProjectFile(
+            DSLContext db, Projects projects, Baskets baskets, Histories histories, ServedPlans served, Tally tally) {
+        this.served = served;
         this.db = db;
         this.projects = projects;
         this.baskets = baskets;
@@ -73,22 +81,29 @@ public class ProjectFile {
         Project project = projects.find(id).orElseThrow();
         Histories.Stored stored = histories.stored(id);
         List<Baskets.Basket> all = baskets.of(id);
+        List<ServedPlans.Served> plans = served.of(id).reversed();
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
         zip.putNextEntry(new ZipEntry(TOLD));
-        zip.write(Json.pretty(told(project, stored, all)).getBytes(StandardCharsets.UTF_8));
+        zip.write(Json.pretty(told(project, stored, all, plans)).getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
         for (Baskets.Basket basket : all) {
             zip.putNextEntry(new ZipEntry("baskets/" + basket.id()));
             zip.write(baskets.bytes(id, basket.id()).orElseThrow());
             zip.closeEntry();
         }
+        for (ServedPlans.Served plan : plans) {
+            zip.putNextEntry(new ZipEntry("served/" + plan.id()));
+            zip.write(served.plan(id, plan.id()).orElseThrow().packed());
+            zip.closeEntry();
+        }
         zip.finish();
         zip.flush();
     }
 
-    private Map<String, Object> told(Project project, Histories.Stored stored, List<Baskets.Basket> all) {
+    private Map<String, Object> told(
+            Project project, Histories.Stored stored, List<Baskets.Basket> all, List<ServedPlans.Served> plans) {
         Map<String, Object> told = new LinkedHashMap<>();
-        told.put("project", FORMAT);
+        told.put("project", plans.isEmpty() ? WITHOUT_SERVED : FORMAT);
         told.put("name", project.name());
         told.put("language", project.language());
         told.put("market", project.market());
@@ -109,6 +124,19 @@ public class ProjectFile {
             acts.add(act);
         }
         told.put("history", acts);
+        if (!plans.isEmpty()) {
+            told.put("served", plans.stream().map(ProjectFile::told).toList());
+        }
+        return told;
+    }
+
+    private static Map<String, Object> told(ServedPlans.Served plan) {
+        Map<String, Object> told = new LinkedHashMap<>();
+        told.put("number", plan.id());
+        told.put("name", plan.name());
+        told.put("point", plan.point());
+        told.put("removed", plan.removed());
+        told.put("at", plan.at().toString());
         return told;
     }
 
@@ -166,36 +194,54 @@ public class ProjectFile {
             requireKnown(told);
             Map<Long, byte[]> lists = new HashMap<>();
             Map<Long, Long> numbers = new HashMap<>();
-            for (JsonNode one : told.path("baskets")) {
-                long number = one.path("number").asLong(-1);
-                lists.put(number, bytes(zip, list(zip, number, text(one, "name"))));
-                numbers.put(number, number);
-            }
-            List<History.Step> steps = new ArrayList<>();
-            for (JsonNode act : told.path("history")) {
-                int number = steps.size() + 1;
-                steps.add(new History.Step(
-                        number,
-                        entry(act, number, numbers),
-                        state(act, number),
-                        act.path("version").asLong(0)));
-            }
+            eachList(zip, told, list -> {
+                lists.put(list.number(), list.bytes());
+                numbers.put(list.number(), list.number());
+            });
             return new Held(
                     text(told, "language"),
                     Edition.of(told.path("edition").asInt(0)),
-                    new History(steps).effective(),
+                    new History(acts(told, numbers)).effective(),
                     lists);
         } catch (ZipException e) {
             throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
         }
     }
 
-    private static ZipEntry list(ZipFile zip, long number, String name) {
-        ZipEntry entry = zip.getEntry("baskets/" + number);
-        if (entry == null || name.isBlank()) {
-            throw new Refusal("The list \"" + shown(name) + "\" is missing in this file");
+    /** A list of a file with what is told of it. */
+    private record Listed(long number, String name, byte[] bytes, JsonNode told) {}
+
+    /** Hands over one list after the other, so that only one need be in memory; what all of them unpack to is bounded. */
+    private static void eachList(ZipFile zip, JsonNode told, Consumer<Listed> take) throws IOException {
+        long all = 0;
+        for (JsonNode one : told.path("baskets")) {
+            long number = one.path("number").asLong(-1);
+            String name = text(one, "name");
+            ZipEntry entry = zip.getEntry("baskets/" + number);
+            if (entry == null || name.isBlank()) {
+                throw new Refusal("The list \"" + shown(name) + "\" is missing in this file");
+            }
+            byte[] bytes = bytes(zip, entry);
+            all += bytes.length;
+            if (all > LARGEST_IN_ALL) {
+                throw new Refusal("The lists in this file unpack to more than 4 GB");
+            }
+            take.accept(new Listed(number, name, bytes, one));
         }
-        return entry;
+    }
+
+    /** The acts of a history with the numbers that its lists have here. */
+    private static List<History.Step> acts(JsonNode told, Map<Long, Long> numbers) {
+        List<History.Step> steps = new ArrayList<>();
+        for (JsonNode act : told.path("history")) {
+            int number = steps.size() + 1;
+            steps.add(new History.Step(
+                    number,
+                    entry(act, number, numbers),
+                    state(act, number),
+                    act.path("version").asLong(0)));
+        }
+        return steps;
     }
 
     private static void requireKnown(JsonNode told) {
@@ -245,6 +291,7 @@ public class ProjectFile {
                 Edition.of(told.path("edition").asInt(0)));
         Map<Long, Long> numbers = baskets(zip, told, id);
         history(told, id, numbers);
+        served(zip, told, id, told.path("history").size());
         return id;
     }
 
@@ -281,29 +328,41 @@ public class ProjectFile {
     /** By the number that a basket had its new one. */
     private Map<Long, Long> baskets(ZipFile zip, JsonNode told, long id) throws IOException {
         Map<Long, Long> numbers = new HashMap<>();
-        long all = 0;
-        for (JsonNode one : told.path("baskets")) {
+        eachList(zip, told, list -> numbers.put(list.number(), store(list, id)));
+        return numbers;
+    }
+
+    private long store(Listed list, long id) {
+        long made = baskets.store(id, list.name(), list.bytes())
+                .basket()
+                .orElseThrow(() -> new Refusal("The list \"" + shown(list.name()) + "\" in this file cannot be read"));
+        String sum = text(list.told(), "sha256");
+        if (!sum.isEmpty() && !sum.equals(fingerprint(made))) {
+            throw new Refusal("The list \"" + shown(list.name()) + "\" is not what it was when this file was written");
+        }
+        db.update(BASKET)
+                .set(BASKET.GATHERED_AT, time(list.told(), "gathered"))
+                .where(BASKET.ID.eq(made))
+                .execute();
+        return made;
+    }
+
+    private void served(ZipFile zip, JsonNode told, long id, int acts) throws IOException {
+        for (JsonNode one : told.path("served")) {
             long number = one.path("number").asLong(-1);
             String name = text(one, "name");
-            byte[] bytes = bytes(zip, list(zip, number, name));
-            all += bytes.length;
-            if (all > LARGEST_IN_ALL) {
-                throw new Refusal("The lists in this file unpack to more than 4 GB");
+            ZipEntry entry = zip.getEntry("served/" + number);
+            long point = one.path("point").asLong(-1);
+            if (entry == null || name.isBlank() || point < 0 || point > acts) {
+                throw new Refusal(
+                        "The served plan \"" + shown(name) + "\" is missing in this file, or of no point of it");
             }
-            Baskets.Stored stored = baskets.store(id, name, bytes);
-            long made = stored.basket()
-                    .orElseThrow(() -> new Refusal("The list \"" + shown(name) + "\" in this file cannot be read"));
-            String sum = text(one, "sha256");
-            if (!sum.isEmpty() && !sum.equals(fingerprint(made))) {
-                throw new Refusal("The list \"" + shown(name) + "\" is not what it was when this file was written");
-            }
-            db.update(BASKET)
-                    .set(BASKET.GATHERED_AT, time(one, "gathered"))
-                    .where(BASKET.ID.eq(made))
-                    .execute();
-            numbers.put(number, made);
+            served.keep(
+                    new ServedPlans.Served(
+                            0, name, point, 0, one.path("removed").asBoolean(false), time(one, "at")),
+                    id,
+                    PlanRecord.read(bytes(zip, entry)));
         }
-        return numbers;
     }
 
     private static OffsetDateTime time(JsonNode node, String field) {
@@ -317,15 +376,13 @@ public class ProjectFile {
     private void history(JsonNode told, long id, Map<Long, Long> numbers) {
         long version = told.path("version").asLong(0);
         TallyMarks.OfProject mark = new TallyMarks.OfProject(id, version, 0, "");
-        List<History.Step> steps = new ArrayList<>();
+        List<History.Step> steps = acts(told, numbers);
         List<Histories.Told> acted = new ArrayList<>();
         for (JsonNode act : told.path("history")) {
-            int number = steps.size() + 1;
-            Entry entry = entry(act, number, numbers);
-            steps.add(new History.Step(
-                    number, entry, state(act, number), act.path("version").asLong(0)));
             acted.add(new Histories.Told(time(act, "at"), text(act, "effect")));
-            mark = mark.and(entry);
+        }
+        for (History.Step step : steps) {
+            mark = mark.and(step.entry());
         }
         // It holds what a history must be.
         History history = new History(steps);

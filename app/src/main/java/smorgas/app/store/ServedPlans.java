@@ -41,17 +41,23 @@ public class ServedPlans {
      */
     @Transactional
     public long keep(long project, String name, long point, PlanRecord plan) {
+        return keep(new Served(0, name, point, 0, false, OffsetDateTime.now(clock)), project, plan);
+    }
+
+    /** The same of one that was served before, elsewhere; its number and its rows are found anew. */
+    long keep(Served one, long project, PlanRecord plan) {
         byte[] packed = plan.packed();
         room.need(packed.length);
         return db.insertInto(SERVED)
                 .set(SERVED.PROJECT_ID, project)
-                .set(SERVED.NAME, name)
-                .set(SERVED.POINT, point)
+                .set(SERVED.NAME, one.name())
+                .set(SERVED.POINT, one.point())
                 .set(SERVED.ROWS_COUNT, (int) plan.rows().stream()
                         .filter(row -> row.kind() == PlanRecord.Kind.KEYWORD)
                         .count())
                 .set(SERVED.CONTENT, packed)
-                .set(SERVED.SERVED_AT, OffsetDateTime.now(clock))
+                .set(SERVED.REMOVED, one.removed())
+                .set(SERVED.SERVED_AT, one.at())
                 .returningResult(SERVED.ID)
                 .fetchSingle()
                 .value1();

@@ -77,7 +77,8 @@ public final class OpenProject {
         for (int undone = 0; ; undone++) {
             try {
                 Recipe recipe = recipeOf(shown);
-                List<GatheredBasket> inForce = loaded.of(recipe, decimals(recipe));
+                List<GatheredBasket> inForce =
+                        loaded.of(recipe, recipe.folding().decimals());
                 Board board = Board.of(LoadedBaskets.lines(inForce), recipe, meaning);
                 if (undone > 0) {
                     board.standings();
@@ -98,11 +99,6 @@ public final class OpenProject {
 
     private Recipe recipeOf(History history) {
         return Recipe.of(history.effective(), language, edition);
-    }
-
-    /** How an ambiguous number is read: by the language since there is a second edition. */
-    private Decimals decimals(Recipe recipe) {
-        return recipe.folding().edition().atLeast(Edition.SECOND) ? Decimals.of(language) : Decimals.POINT;
     }
 
     /** The edition in which the project was made. */
@@ -187,7 +183,8 @@ public final class OpenProject {
     public Board at(long point) {
         Snapshot now = snapshot;
         Recipe recipe = Recipe.of(now.history().at(point), language, edition);
-        return now.board().next(LoadedBaskets.lines(loaded.at(recipe, decimals(recipe))), recipe);
+        return now.board()
+                .next(LoadedBaskets.lines(loaded.at(recipe, recipe.folding().decimals())), recipe);
     }
 
     /** Takes the last act back; refused if the page shows an older state than that act made. */
@@ -243,7 +240,7 @@ public final class OpenProject {
         byte[] bytes = list.bytes();
         ReadAs known = list.readAs();
         Optional<GatheredBasket> same = sameBytes(bytes, known.sheet());
-        Decimals decimals = decimals(snapshot.board().recipe());
+        Decimals decimals = snapshot.board().recipe().folding().decimals();
         Baskets.Stored stored;
         try {
             stored = baskets.store(id, name, bytes, known, decimals, watch, watch::rows, watch::keeping);
@@ -307,7 +304,7 @@ public final class OpenProject {
                 .findFirst()
                 .orElseThrow(() -> new java.util.NoSuchElementException("There is no basket " + older));
         ReadAs readAs = old.state().readAs();
-        Decimals decimals = decimals(snapshot.board().recipe());
+        Decimals decimals = snapshot.board().recipe().folding().decimals();
         Baskets.Stored stored;
         try {
             stored = baskets.store(
@@ -370,8 +367,11 @@ public final class OpenProject {
         // Computed before it is stored: what cannot be followed is not acknowledged.
         Recipe recipe = recipeOf(after);
         Recipe old = before.board().recipe();
-        boolean sameLines = recipe.gathering().equals(old.gathering()) && decimals(recipe) == decimals(old);
-        List<GatheredBasket> inForce = sameLines ? before.baskets() : loaded.of(recipe, decimals(recipe));
+        boolean sameLines = recipe.gathering().equals(old.gathering())
+                && recipe.folding().decimals() == old.folding().decimals();
+        List<GatheredBasket> inForce = sameLines
+                ? before.baskets()
+                : loaded.of(recipe, recipe.folding().decimals());
         Board board = before.board().next(LoadedBaskets.lines(inForce), recipe);
         String effect = sentence + Effects.between(before.board(), board) + moved(entry, before.board(), board);
         histories.advance(id, before.version(), before.history(), after, effect);

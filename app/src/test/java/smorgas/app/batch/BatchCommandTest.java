@@ -367,6 +367,44 @@ class BatchCommandTest {
         assertThat(run("--in", april, "--out", second, "--against", broken)).isEqualTo(2);
     }
 
+    /** Two countries and one recipe: each comes out by itself, what differs is told, and next month each is held against its own. */
+    @Test
+    void severalProjectsOfOneRecipeAreRunAtOnce() throws IOException {
+        Path uk = Files.createDirectories(folder.resolve("uk"));
+        Files.writeString(uk.resolve("a.csv"), "keyword,searches\nbee hive,1000\nskep,90\n");
+        Files.writeString(uk.resolve("b.txt"), "bee smoker\n");
+        Files.writeString(uk.resolve(".hidden"), "nothing of this\n");
+        Path ireland = file("ireland.csv", "keyword,searches\nbee hive,70\n");
+        Path out = folder.resolve("out");
+        assertThat(run("--each", "--in", uk, "--in", ireland, "--words-only", "--out", out))
+                .isZero();
+        assertThat(Files.readString(out.resolve("uk/keywords.csv")))
+                .contains("bee smoker")
+                .doesNotContain("nothing");
+        assertThat(Files.readString(out.resolve("ireland/difference.csv"))
+                        .lines()
+                        .skip(1))
+                .containsExactlyInAnyOrder(
+                        "gone,skep,90,Undecided,",
+                        "gone,bee smoker,,Undecided,",
+                        "searched otherwise,bee hive,70,1000,70");
+        assertThat(out.resolve("uk/difference.csv")).doesNotExist();
+        assertThat(Files.readString(out.resolve("summary.json"))).contains("\"projects\"", "\"uk\"", "\"ireland\"");
+        Path next = folder.resolve("next");
+        assertThat(run("--each", "--in", uk, "--in", ireland, "--words-only", "--out", next, "--against", out))
+                .as("the same as the month before")
+                .isZero();
+        Files.writeString(uk.resolve("a.csv"), "keyword,searches\nbee hive,1000\n");
+        Path france = file("france.csv", "ruche\n");
+        assertThat(run("--each", "--in", uk, "--in", france, "--words-only", "--out", next, "--against", out))
+                .isEqualTo(4);
+        assertThat(Files.readString(next.resolve("uk/difference.csv"))).contains("gone,skep,90");
+        assertThat(next.resolve("france/difference.csv")).doesNotExist();
+        Path empty = Files.createDirectories(folder.resolve("empty"));
+        assertThat(run("--each", "--in", empty, "--out", next)).isEqualTo(2);
+        assertThat(run("--each", "--in", uk, "--in", uk, "--out", next)).isEqualTo(2);
+    }
+
     /** What was undone, or gone back from, is no part of what a run is compared with. */
     @Test
     void aRunIsComparedWithAProjectAsAFile() throws IOException {

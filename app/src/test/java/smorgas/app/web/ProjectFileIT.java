@@ -48,6 +48,8 @@ class ProjectFileIT {
         visitor.post(
                 base + "/serve",
                 Map.of("campaign", "Spring", "pattern", "{theme}", "bid", "0.45", "matchTypes", "EXACT"));
+        visitor.get(base + "/served");
+        visitor.post(base + "/served", Map.of("name", "March <plan>"));
         visitor.get(base + "/history");
         visitor.post(base + "/history/name", Map.of("point", "3", "name", "as <served>"));
         visitor.get(base + "/history");
@@ -115,6 +117,9 @@ class ProjectFileIT {
                 .as("the bytes as they came")
                 .containsExactlyElementsOf(once.values().stream().skip(1).toList());
         assertThat(visitor.get(other + "/history").body()).contains("as &lt;served&gt;");
+        assertThat(visitor.get(other + "/served").body())
+                .as("the plan that was served, with what changed since")
+                .contains("March &lt;plan&gt;");
         String told = new String(again.get("project.json"), StandardCharsets.UTF_8);
         assertThat(told).contains("\"UNDONE\"", "Given <away>");
     }
@@ -124,7 +129,7 @@ class ProjectFileIT {
     @ValueSource(
             strings = {
                 "newer", "kind", "state", "point", "sum", "missing", "path", "bomb", "edition", "json", "cut",
-                "nothing", "text"
+                "nothing", "text", "served", "serving", "after"
             })
     void aHostileOrBrokenFileIsRefusedWithItsReasonAndMakesNothing(String fault) throws IOException {
         Map<String, byte[]> parts = unpacked(written(project()));
@@ -136,7 +141,7 @@ class ProjectFileIT {
         String reason =
                 switch (fault) {
                     case "newer" -> {
-                        told.accept(new String[] {"\"project\" *: *1", "\"project\" : 2"});
+                        told.accept(new String[] {"\"project\" *: *2", "\"project\" : 3"});
                         yield "made by a newer Smorgas";
                     }
                     case "kind" -> {
@@ -170,6 +175,18 @@ class ProjectFileIT {
                     case "bomb" -> {
                         parts.put("baskets/1/../2", new byte[] {1});
                         yield "it holds";
+                    }
+                    case "served" -> {
+                        parts.keySet().removeIf(name -> name.startsWith("served/"));
+                        yield "The served plan &quot;March &lt;plan&gt;&quot; is missing";
+                    }
+                    case "serving" -> {
+                        parts.replaceAll((name, bytes) -> name.startsWith("served/") ? new byte[] {1, 2} : bytes);
+                        yield "What was served then cannot be read";
+                    }
+                    case "after" -> {
+                        told.accept(new String[] {"(\"served\"[^]]*\"point\" *: *)\\d+", "$199999"});
+                        yield "of no point of it";
                     }
                     case "json" -> {
                         parts.put("project.json", "{\"project\": 1,".getBytes(StandardCharsets.UTF_8));

@@ -13,6 +13,7 @@ import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
 import smorgas.core.text.WordLists;
@@ -198,5 +199,10 @@ public record Folding(
         all.remove(text);
         all.add(text);
         return all;
+    }
+
+    /** How an ambiguous number of a list is read, such as 1.000: by the language since there is a second edition. */
+    public Decimals decimals() {
+        return edition.atLeast(Edition.SECOND) ? Decimals.of(language) : Decimals.POINT;
     }
 }

@@ -28,6 +28,9 @@ public record PlanRecord(List<Row> rows) {
     private static final String BETWEEN = "\n";
     private static final int CELLS = 8;
 
+    /** More than any plan has: what is packed may be of somebody else. */
+    private static final long MOST_CHARACTERS = 400_000_000;
+
     /** What a row is of. */
     public enum Kind {
         AD_GROUP,
@@ -133,9 +136,15 @@ public record PlanRecord(List<Row> rows) {
         try (CsvReader<CsvRecord> in = CsvReader.builder()
                 .ofCsvRecord(new InputStreamReader(
                         new GZIPInputStream(new ByteArrayInputStream(packed)), StandardCharsets.UTF_8))) {
+            long characters = 0;
             for (CsvRecord cells : in) {
                 if (cells.getFieldCount() != CELLS) {
                     throw new Refusal("What was served then cannot be read");
+                }
+                characters +=
+                        cells.getFields().stream().mapToInt(String::length).sum();
+                if (characters > MOST_CHARACTERS) {
+                    throw new Refusal("What was served then unpacks to more than " + MOST_CHARACTERS + " characters");
                 }
                 rows.add(new Row(
                         Kind.valueOf(cells.getField(0)),
