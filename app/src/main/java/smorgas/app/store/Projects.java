@@ -2,6 +2,7 @@ package smorgas.app.store;
 
 import static smorgas.app.store.schema.Tables.BASKET;
 import static smorgas.app.store.schema.Tables.PROJECT;
+import static smorgas.app.store.schema.Tables.SERVED;
 
 import java.math.BigDecimal;
 import java.time.Clock;
@@ -118,7 +119,7 @@ public class Projects {
         return db.deleteFrom(PROJECT).where(PROJECT.ID.in(binned)).execute();
     }
 
-    /** Copies a project with its baskets and its whole history, and returns the copy's number. */
+    /** Copies a project with its baskets, its whole history and the plans that were served, and returns the copy's number. */
     @Transactional
     public long copy(long id, String name) {
         Project original = find(id).orElseThrow();
@@ -149,6 +150,27 @@ public class Projects {
                 .where(PROJECT.ID.eq(copy))
                 .execute();
         tally.tell(mark);
+        db.insertInto(
+                        SERVED,
+                        SERVED.PROJECT_ID,
+                        SERVED.NAME,
+                        SERVED.POINT,
+                        SERVED.ROWS_COUNT,
+                        SERVED.CONTENT,
+                        SERVED.REMOVED,
+                        SERVED.SERVED_AT)
+                .select(DSL.select(
+                                DSL.inline(copy),
+                                SERVED.NAME,
+                                SERVED.POINT,
+                                SERVED.ROWS_COUNT,
+                                SERVED.CONTENT,
+                                SERVED.REMOVED,
+                                SERVED.SERVED_AT)
+                        .from(SERVED)
+                        .where(SERVED.PROJECT_ID.eq(id))
+                        .orderBy(SERVED.ID))
+                .execute();
         db.select(BASKET.ID, BASKET.SIZE_BYTES, BASKET.FINGERPRINT)
                 .from(BASKET)
                 .where(BASKET.PROJECT_ID.eq(copy).and(BASKET.READING.isNotNull()))

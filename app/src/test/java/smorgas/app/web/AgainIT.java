@@ -3,6 +3,8 @@ package smorgas.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -143,5 +145,59 @@ class AgainIT extends ProjectInBrowser {
 
     private String servedPlan() {
         return page.locator("#served tbody a").first().getAttribute("href").replaceAll(".*plan=", "");
+    }
+
+    /** Last month's lists and this month's: those of the same name and of another date take the places of theirs, in a copy. */
+    @Test
+    void aNewHarvestTakesThePlaceOfTheOldInACopy() {
+        Visitor visitor = new Visitor(Running.shared());
+        String project = base();
+        String path = project.replaceAll("https?://[^/]+", "");
+        visitor.get(path + "/gather");
+        visitor.upload(
+                path + "/gather",
+                Map.of(
+                        "planner-2026-09.csv",
+                        bytes(
+                                "keyword,searches,Aug 2025,Sep 2025,Aug 2026\nbee hive,100,90,70,95\nskep,9,,,\nwax,50,1,20,40\n"),
+                        "own.txt",
+                        bytes("honey jar\n")));
+        visitor.get(path + "/served");
+        visitor.post(path + "/served", Map.of("name", "September"));
+        page.navigate(project + "/gather");
+        page.locator("#to-harvest").click();
+        Browsers.settle(page);
+        assertThat(page.locator("#harvest li")).hasCount(2);
+        Browsers.axe(page);
+        page.locator("#harvest [name=files]").setInputFiles(new FilePayload[] {
+            new FilePayload(
+                    "planner-2026-10.csv",
+                    "text/csv",
+                    bytes("keyword,searches,Sep 2026\nbee hives,98,72\nwax,400,900\nsmoker,7,\n")),
+            new FilePayload("reviews.txt", "text/plain", bytes("bee brush\n"))
+        });
+        page.getByLabel("Into a copy").check();
+        press("Gather the harvest");
+        assertThat(page.locator("#message, .notice").first())
+                .containsText("1 list in the place of its older version, 1 new list.");
+        assertThat(page.locator("#h-NEW")).hasText("2 new");
+        assertThat(page.locator("#h-GONE")).hasText("1 gone");
+        assertThat(page.locator("#h-SEASON")).hasText("1 searched otherwise, as the season has it");
+        assertThat(page.locator("section[aria-labelledby=h-SEASON]")).containsText("Sep 2026 72, a year before 70");
+        assertThat(page.locator("section[aria-labelledby=h-SEARCHED]")).containsText("Sep 2026 900, a year before 20");
+        Browsers.axe(page);
+        String copy = base();
+        assertThat(copy).isNotEqualTo(project);
+        page.navigate(copy + "/served");
+        assertThat(page.locator("main")).containsText("September");
+        page.navigate(project + "/gather");
+        assertThat(page.locator(".baskets")).containsText("planner-2026-09.csv");
+        page.navigate(project + "/harvest");
+        press("Gather the harvest");
+        assertThat(page.locator("#harvest")).isVisible();
+    }
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
     }
 }
