@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.stream.IntStream;
 import smorgas.core.board.Board;
 import smorgas.core.board.Difference;
 import smorgas.core.board.Standpoint;
@@ -12,14 +13,17 @@ import smorgas.core.column.Decimals;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
+import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.text.Tidy;
 
 /** Next month: two harvests compared, and any point of a long history with its standings. */
 final class Again {
@@ -68,12 +72,34 @@ final class Again {
             history = history.act(entry(act, random, phrases), act);
         }
         History all = history;
+        settled(board, march, history, random);
         Values.measured("any of 1,000 points with its standings", ROUNDS * 4, WARM_UP, round -> {
             List<Entry> entries = all.at(1 + random.nextInt(ACTS));
             return board.next(List.of(march), Recipe.of(entries, "en"))
                     .standings()
                     .remaining()
                     .cardinality();
+        });
+    }
+
+    /** The same with groups that were settled, by words, before all those acts: each keyword has its place already. */
+    private static void settled(Board board, Lines march, History history, Random random) {
+        Grouping found = board.groups().grouping();
+        List<GroupPin.GroupsSettled.Settled> groups = new ArrayList<>();
+        for (int group = 0; group < found.size(); group++) {
+            groups.add(new GroupPin.GroupsSettled.Settled(
+                    board.groups().name(group),
+                    IntStream.of(found.members().row(group))
+                            .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
+                            .toList()));
+        }
+        Entry settled = new GroupPin.GroupsSettled(groups, List.of());
+        Values.measured("any of 1,000 points with its standings and settled groups", ROUNDS * 2, WARM_UP, round -> {
+            List<Entry> entries = new ArrayList<>(List.of(settled));
+            entries.addAll(history.at(1 + random.nextInt(ACTS)));
+            Board at = board.next(List.of(march), Recipe.of(entries, "en"));
+            at.standings();
+            return at.groups().grouping().size();
         });
     }
 

@@ -68,8 +68,14 @@ class DifferenceController {
      */
     record Otherwise(String told, List<Part> parts, boolean groups, List<ServedController.Part> plan) {}
 
-    /** What is otherwise in one way. */
-    record Part(String kind, String label, String count, List<Row> rows, String more) {}
+    /**
+     * What is otherwise in one way.
+     *
+     * @param searched whether it is what is searched, so that both sides are figures
+     * @param sides whether there is something at both times
+     */
+    record Part(
+            String kind, String label, String count, boolean searched, boolean sides, List<Row> rows, String more) {}
 
     /** A keyword with what it was and what it is. */
     record Row(String text, String searches, String was, String is, String season) {}
@@ -131,10 +137,14 @@ class DifferenceController {
     }
 
     private static Part part(Difference.Kind kind, List<Difference.Row> rows) {
+        boolean searched = kind == Difference.Kind.SEARCHED || kind == Difference.Kind.SEASON;
         return new Part(
                 kind.name(),
                 kind.label(),
                 Show.count(rows.size()),
+                searched,
+                rows.stream().anyMatch(row -> !row.was().isEmpty())
+                        && rows.stream().anyMatch(row -> !row.is().isEmpty()),
                 rows.stream()
                         .limit(SHOWN)
                         .map(row -> new Row(
@@ -142,11 +152,15 @@ class DifferenceController {
                                 row.twiceSearches() == FigureColumn.UNKNOWN
                                         ? ""
                                         : Show.marked(Show.count(row.twiceSearches() / 2), row.simulated()),
-                                row.was(),
-                                row.is(),
+                                searched ? figure(row.was()) : row.was(),
+                                searched ? Show.marked(figure(row.is()), row.simulated()) : row.is(),
                                 row.season()))
                         .toList(),
                 more(rows.size()));
+    }
+
+    private static String figure(String searches) {
+        return searches.isEmpty() ? "not known" : Show.count(Long.parseLong(searches));
     }
 
     private static String more(int rows) {
