@@ -111,8 +111,13 @@ final class Served implements AutoCloseable {
     }
 
     private HttpResponse<String> get(String path) throws IOException, InterruptedException {
-        return client.send(
-                HttpRequest.newBuilder(URI.create(base + path)).build(), HttpResponse.BodyHandlers.ofString());
+        HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).build();
+        HttpResponse<String> page = client.send(request, HttpResponse.BodyHandlers.ofString());
+        // What stands for a page until the groups are found is waited for as whoever looks at it does.
+        while (page.body().contains("id=\"waiting\"")) {
+            page = client.send(request, HttpResponse.BodyHandlers.ofString());
+        }
+        return page;
     }
 
     /** Pages, sorts and searches of the table over as many keywords as lines; all distinct. */

@@ -57,7 +57,7 @@ class AfterController {
             @RequestParam(defaultValue = "0") long before,
             @RequestParam(defaultValue = "0") long after,
             Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         List<GatheredBasket> reports = snapshot.baskets().stream()
                 .filter(one -> one.lines().figure(Figure.CLICKS).isPresent())
                 .toList();

@@ -144,7 +144,7 @@ class RestructureController {
             @RequestParam(defaultValue = "-1") int old,
             @RequestParam(defaultValue = "New ") String prefix,
             Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         List<GatheredBasket> lists = lists(snapshot);
         Board board = snapshot.board();
         Optional<OldStructure> structure = campaigns.beside(board, chosen(lists, basket));

@@ -30,16 +30,25 @@ class Failures {
     private final String largestDrop;
     private final String mostFiles;
     private final Room room;
+    private final Frames frames;
 
     Failures(
             @Value("${spring.servlet.multipart.max-file-size}") String largestFile,
             @Value("${spring.servlet.multipart.max-request-size}") String largestDrop,
             @Value("${server.tomcat.max-part-count}") String mostFiles,
-            Room room) {
+            Room room,
+            Frames frames) {
+        this.frames = frames;
         this.largestFile = largestFile;
         this.largestDrop = largestDrop;
         this.mostFiles = mostFiles;
         this.room = room;
+    }
+
+    /** No fault at all: what is asked for takes longer than a page is waited for. */
+    @ExceptionHandler(GroupsPending.class)
+    String pending(GroupsPending pending, Model model) {
+        return frames.waiting(pending, model);
     }
 
     @ExceptionHandler(NoSuchElementException.class)

@@ -8,6 +8,8 @@ import org.springframework.ui.Model;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.app.web.band.Band;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
@@ -27,6 +29,9 @@ public class Frames {
      * next act: its band asks for them once the page is there.
      */
     private static final int FEW_KEYWORDS = 2_000;
+
+    /** Of fewer the groups are found while a page is waited for. */
+    private static final int MANY_KEYWORDS = 20_000;
 
     /** How long a band waits for the groups before it is shown pending once more. */
     private static final long PATIENCE_MILLIS = 2_000;
@@ -66,6 +71,35 @@ public class Frames {
                 || board.groupsKnown()
                 || step != Step.FOLD && board.standings().remaining().cardinality() <= FEW_KEYWORDS;
         return frame(model, id, snapshot, step, groups);
+    }
+
+    /**
+     * The project for a page that is about its groups.
+     *
+     * @throws GroupsPending if those of very many keywords are still being found, and will not be there soon
+     */
+    public OpenProject openWithGroups(long id, Step step) {
+        OpenProject project = open(id);
+        Board board = project.snapshot().board();
+        if (!board.groupsKnown()
+                && board.standings().remaining().cardinality() > MANY_KEYWORDS
+                && !table.groupsWithin(id, board, PATIENCE_MILLIS / 2)) {
+            throw new GroupsPending(id, step);
+        }
+        return project;
+    }
+
+    /** The number of keywords that are compared, as a page tells it. */
+    record Waiting(String keywords) {}
+
+    /** The page that stands for one about groups until they are there. */
+    String waiting(GroupsPending pending, Model model) {
+        Snapshot snapshot = open(pending.project()).snapshot();
+        Shown.in(
+                model,
+                new Waiting(Show.count(snapshot.board().standings().remaining().cardinality(), "keyword", "keywords")));
+        frame(model, pending.project(), snapshot, pending.step(), false);
+        return "frame/waiting";
     }
 
     /** The frame whose band waits for the groups. */

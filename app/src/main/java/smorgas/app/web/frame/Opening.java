@@ -22,6 +22,7 @@ class Opening implements HandlerInterceptor, WebMvcConfigurer {
 
     static final String PAGE = "/opening";
     static final String WANTED = "smorgas.opening.wanted";
+    static final String PROJECT = "smorgas.opening.project";
     static final String NAME = "smorgas.opening.name";
 
     private static final long PATIENCE_MILLIS = 1_500;
@@ -60,6 +61,7 @@ class Opening implements HandlerInterceptor, WebMvcConfigurer {
         }
         String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
         request.setAttribute(WANTED, request.getRequestURI() + query);
+        request.setAttribute(PROJECT, id);
         request.setAttribute(NAME, project.get().name());
         request.getRequestDispatcher(PAGE).forward(request, response);
         return false;

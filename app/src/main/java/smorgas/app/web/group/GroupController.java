@@ -76,7 +76,7 @@ class GroupController {
 
     @GetMapping("/projects/{id}/group")
     String page(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
-        OpenProject project = frames.open(id);
+        OpenProject project = frames.openWithGroups(id, Step.GROUP);
         Snapshot snapshot = project.snapshot();
         Board adopted = snapshot.board();
         GroupSettings wanted = wanted(fields, adopted.recipe(), model);

@@ -1,5 +1,6 @@
 package smorgas.app.web.history;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
@@ -226,5 +227,15 @@ class HistoryController {
                 .orElse(null);
         frames.frameWithGroups(model, id, frames.open(id).snapshot(), place);
         return "frame/band :: band";
+    }
+
+    /** Asked for by a page that stands for one about groups: once they are there it is asked for anew. */
+    @GetMapping("/projects/{id}/groups-found")
+    String groupsFound(@PathVariable long id, Model model, HttpServletResponse response) {
+        frames.frameWithGroups(model, id, frames.open(id).snapshot(), null);
+        if (frames.open(id).snapshot().board().groupsKnown()) {
+            response.setHeader("HX-Refresh", "true");
+        }
+        return "frame/waiting :: asked";
     }
 }

@@ -60,7 +60,7 @@ class ServedController {
 
     @GetMapping("/projects/{id}/served")
     String page(@PathVariable long id, @RequestParam(defaultValue = "0") long plan, Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         List<ServedPlans.Served> all = served.of(id);
         long opened = plan != 0
                 ? plan

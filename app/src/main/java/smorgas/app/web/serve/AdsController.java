@@ -69,7 +69,7 @@ class AdsController {
 
     @GetMapping("/projects/{id}/ads")
     String page(@PathVariable long id, @RequestParam(defaultValue = "0") int from, Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         PlanAds ads = snapshot.board().recipe().serving().ads();
         List<Plan.AdGroup> all = snapshot.board().plan().campaigns().stream()
                 .flatMap(campaign -> campaign.adGroups().stream())

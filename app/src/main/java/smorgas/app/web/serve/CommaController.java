@@ -75,7 +75,7 @@ class CommaController {
             @RequestParam(defaultValue = "") List<String> variant,
             @RequestParam(defaultValue = "false") boolean keep,
             Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         Made made = new Made(snapshot.board(), of, on, ticked);
         List<String> variants =
                 new ArrayList<>(variant.stream().limit(MOST_VARIANTS).toList());

@@ -109,7 +109,7 @@ class FeedbackController {
 
     @GetMapping("/projects/{id}/feedback")
     String page(@PathVariable long id, Model model) {
-        OpenProject project = frames.open(id);
+        OpenProject project = frames.openWithGroups(id, Step.SERVE);
         Board board = project.snapshot().board();
         Feedback.Found found = found(project);
         Shown.in(

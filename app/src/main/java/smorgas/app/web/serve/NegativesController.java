@@ -91,7 +91,7 @@ class NegativesController {
 
     @GetMapping("/projects/{id}/negatives")
     String page(@PathVariable long id, @RequestParam(defaultValue = "") String negative, Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         Board board = snapshot.board();
         model.addAttribute("negative", Tidy.of(negative));
         Shown.in(model, tried(board, Tidy.of(negative), MatchType.PHRASE, ""));

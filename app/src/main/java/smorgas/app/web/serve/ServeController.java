@@ -146,7 +146,7 @@ class ServeController {
             @RequestParam(defaultValue = "0") int from,
             @RequestParam(name = "campaign", defaultValue = "") String key,
             Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         Board board = snapshot.board();
         Plan plan = board.plan();
         Serving serving = board.recipe().serving();
