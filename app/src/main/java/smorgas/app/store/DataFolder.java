@@ -29,7 +29,7 @@ public final class DataFolder {
     }
 
     /** The newest migration that this version has. */
-    static final int SCHEMA = 9;
+    static final int SCHEMA = 10;
 
     static final String DATABASE = "smorgas.mv.db";
 

@@ -36,7 +36,7 @@ final class EntryKinds {
             new Kind("basket-switched", 1, BasketEntry.BasketSwitched.class),
             new Kind("basket-brings", 1, BasketEntry.BasketBrings.class),
             new Kind("basket-read-as", 1, BasketEntry.BasketReadAs.class),
-            new Kind("basket-renewed", 2, BasketEntry.BasketRenewed.class),
+            new Kind("basket-renewed", 3, BasketEntry.BasketRenewed.class),
             new Kind("edition", 1, FoldEntry.EditionChosen.class),
             new Kind("fold-kind", 1, FoldEntry.FoldKindSwitched.class),
             new Kind("little-words", 1, FoldEntry.LittleWordsChosen.class),

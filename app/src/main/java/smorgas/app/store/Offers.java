@@ -31,16 +31,18 @@ public class Offers {
      * @param basket that it would renew, as it was when it was asked again
      * @param fresh the keywords that are new
      * @param at when it came
+     * @param scheduled whether a schedule asked for it, not a hand
      */
-    public record Offer(long id, long basket, Asked asked, List<String> fresh, OffsetDateTime at) {}
+    public record Offer(long id, long basket, Asked asked, List<String> fresh, OffsetDateTime at, boolean scheduled) {}
 
     /**
      * Keeps what came; what waited for the same basket before is left, since the newer one holds it too.
      *
      * @param fresh the keywords that are new in it, at least one
+     * @param scheduled whether a schedule asked for it
      */
     @Transactional
-    public long keep(long project, long basket, Asked asked, byte[] content, List<String> fresh) {
+    public long keep(long project, long basket, Asked asked, byte[] content, List<String> fresh, boolean scheduled) {
         room.need(content.length);
         db.update(OFFER)
                 .set(OFFER.STATE, "LEFT")
@@ -54,6 +56,7 @@ public class Offers {
                 .set(OFFER.CONTENT, content)
                 .set(OFFER.FRESH, String.join("\n", fresh))
                 .set(OFFER.STATE, "WAITING")
+                .set(OFFER.SCHEDULED, scheduled)
                 .set(OFFER.MADE_AT, OffsetDateTime.now(clock))
                 .returningResult(OFFER.ID)
                 .fetchSingle()
@@ -62,7 +65,7 @@ public class Offers {
 
     /** Those of a project that wait, the oldest first. */
     public List<Offer> waiting(long project) {
-        return db.select(OFFER.ID, OFFER.BASKET_ID, OFFER.ASKED, OFFER.FRESH, OFFER.MADE_AT)
+        return db.select(OFFER.ID, OFFER.BASKET_ID, OFFER.ASKED, OFFER.FRESH, OFFER.MADE_AT, OFFER.SCHEDULED)
                 .from(OFFER)
                 .where(OFFER.PROJECT_ID.eq(project))
                 .and(OFFER.STATE.eq("WAITING"))
@@ -72,7 +75,8 @@ public class Offers {
                         row.value2(),
                         Json.asked(row.value3()),
                         row.value4().lines().toList(),
-                        row.value5()));
+                        row.value5(),
+                        row.value6()));
     }
 
     /** The list of one that waits. */

@@ -49,6 +49,10 @@ final class OldBodies {
         if (format == 1 && kind.equals("plan-settings") && body.path("settings") instanceof ObjectNode settings) {
             parted(settings);
         }
+        if (format <= 2 && kind.equals("basket-renewed") && body instanceof ObjectNode renewed) {
+            // Schedules were not told.
+            renewed.put("scheduled", false);
+        }
         if (format == 1 && kind.equals("groups-settled") && body instanceof ObjectNode settled) {
             // It was not told what was left over.
             settled.putArray("left");

@@ -85,14 +85,14 @@ public class AskingAgain {
      * @throws Refusal if that cannot be
      */
     public Errand again(OpenProject project, GatheredBasket basket) {
-        return again(project, basket, over -> {});
+        return again(project, basket, false, over -> {});
     }
 
-    private Errand again(OpenProject project, GatheredBasket basket, Consumer<Errand> over) {
+    private Errand again(OpenProject project, GatheredBasket basket, boolean scheduled, Consumer<Errand> over) {
         return errands.send(
                 project,
                 basket.name(),
-                new Errand.Purpose.Again(project.snapshot().first(basket.id())),
+                new Errand.Purpose.Again(project.snapshot().first(basket.id()), scheduled),
                 work(basket.state().asked()),
                 over);
     }
@@ -117,8 +117,8 @@ public class AskingAgain {
             return Optional.empty();
         }
         // Stored before it waits no more: if Smorgas ends between the two it can be taken again, and nothing is lost.
-        Optional<Long> renewed =
-                project.renew(basket.get().id(), content.get(), offer.asked()).basket();
+        Optional<Long> renewed = project.renew(basket.get().id(), content.get(), offer.asked(), offer.scheduled())
+                .basket();
         renewed.ifPresent(by -> offers.settle(project.id(), offer.id(), true));
         return renewed;
     }
@@ -140,7 +140,7 @@ public class AskingAgain {
             OpenProject project = table.open(kept.project());
             Optional<GatheredBasket> basket = project.snapshot().version(kept.basket());
             if (basket.isPresent()) {
-                again(project, basket.get(), over -> schedules.tell(kept.basket(), over.sentence()));
+                again(project, basket.get(), true, over -> schedules.tell(kept.basket(), over.sentence()));
             } else {
                 schedules.tell(kept.basket(), "The basket was taken away.");
             }

@@ -38,8 +38,8 @@ public final class Errand {
         /** The rest of what a basket has a part of: a newer version of it. */
         record Rest(long basket) implements Purpose {}
 
-        /** The same as for a basket once more: what is new waits until somebody takes it. */
-        record Again(long basket) implements Purpose {}
+        /** The same as for a basket once more, by a schedule or by a hand: what is new waits until somebody takes it. */
+        record Again(long basket, boolean scheduled) implements Purpose {}
     }
 
     private final long number;

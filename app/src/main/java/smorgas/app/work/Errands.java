@@ -123,7 +123,7 @@ public class Errands implements DisposableBean {
                                 old -> {
                                     byte[] all = Further.than(bytes(project, old), old.lines(), came.list())
                                             .bytes();
-                                    OpenProject.Gathered gathered = project.renew(old.id(), all, came.asked());
+                                    OpenProject.Gathered gathered = project.renew(old.id(), all, came.asked(), false);
                                     errand.end(
                                             gathered.basket().orElse(0L),
                                             gathered.outcome().sentence() + told);
@@ -136,7 +136,8 @@ public class Errands implements DisposableBean {
                 if (further.fresh().isEmpty()) {
                     errand.end(0, old.name() + ": nothing new came." + told);
                 } else {
-                    offers.keep(project.id(), old.id(), came.asked(), further.bytes(), further.fresh());
+                    offers.keep(
+                            project.id(), old.id(), came.asked(), further.bytes(), further.fresh(), again.scheduled());
                     errand.end(
                             old.id(),
                             String.format(

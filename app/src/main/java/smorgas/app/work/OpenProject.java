@@ -290,15 +290,16 @@ public final class OpenProject {
 
     /** Stores a newer version of a list and puts it in the older one's place. */
     public Gathered renew(long older, byte[] bytes) {
-        return renew(older, bytes, Asked.NOTHING);
+        return renew(older, bytes, Asked.NOTHING, false);
     }
 
     /**
      * The same for a list of a tool of ours.
      *
      * @param asked what it was asked for this time
+     * @param scheduled whether a schedule asked, not a hand
      */
-    public Gathered renew(long older, byte[] bytes, Asked asked) {
+    public Gathered renew(long older, byte[] bytes, Asked asked, boolean scheduled) {
         GatheredBasket old = snapshot.baskets().stream()
                 .filter(basket -> basket.id() == older)
                 .findFirst()
@@ -320,7 +321,9 @@ public final class OpenProject {
         }
         long by = loaded.keep(stored, readAs, decimals);
         return new Gathered(
-                act(snapshot.version(), recipe -> new BasketEntry.BasketRenewed(older, by, old.name(), asked)),
+                act(
+                        snapshot.version(),
+                        recipe -> new BasketEntry.BasketRenewed(older, by, old.name(), asked, scheduled)),
                 stored.basket());
     }
 

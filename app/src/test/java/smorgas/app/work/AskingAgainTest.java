@@ -26,6 +26,7 @@ import smorgas.app.store.StoreUnderTest;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Foraging;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.Schedule;
@@ -157,6 +158,10 @@ class AskingAgainTest {
                 .toList();
     }
 
+    private Entry.By lastBy() {
+        return project.snapshot().history().steps().getLast().entry().doneBy();
+    }
+
     private void runDue() {
         again.runDue();
         errands.of(project.id())
@@ -177,11 +182,21 @@ class AskingAgainTest {
         assertThat(again.take(project, offer)).isPresent();
         assertThat(texts()).containsExactly("bee numberx", "bee numberxx");
         assertThat(project.snapshot().version()).isEqualTo(version + 1);
+        assertThat(lastBy()).isEqualTo(Entry.By.TOOL);
         assertThat(waiting()).isEmpty();
         project.undo(project.snapshot().version());
         assertThat(texts()).hasSize(1);
         project.redo(project.snapshot().version());
         assertThat(texts()).hasSize(2);
+    }
+
+    @Test
+    void theHistoryTellsThatAScheduleBroughtIt() {
+        store.schedules().set(project.id(), basket, Optional.of(Schedule.from(clock.now, 7, 1)));
+        clock.now = clock.now.plus(Duration.ofDays(7));
+        runDue();
+        assertThat(again.take(project, waiting().getFirst())).isPresent();
+        assertThat(lastBy()).isEqualTo(Entry.By.SCHEDULE);
     }
 
     @Test
@@ -206,6 +221,7 @@ class AskingAgainTest {
         assertThat(source.asked).hasValue(2);
         assertThat(waiting()).hasSize(1);
         assertThat(store.schedules().of(basket).orElseThrow().told()).contains("1 new keyword waits");
+        assertThat(waiting().getFirst().scheduled()).isTrue();
         // Smorgas did not run for five weeks.
         clock.now = clock.now.plus(Duration.ofDays(36));
         start();
@@ -260,7 +276,7 @@ class AskingAgainTest {
 
     @Test
     void soManyAreAtWorkAtATimeAndNoTwoForOneBasket() {
-        Errand.Purpose.Again same = new Errand.Purpose.Again(basket);
+        Errand.Purpose.Again same = new Errand.Purpose.Again(basket, true);
         Errand first = errands.send(project, "first", same, new Endless());
         assertThatThrownBy(() -> errands.send(project, "second", same, new Endless()))
                 .hasMessageContaining("It is being asked already");

@@ -19,7 +19,8 @@ public sealed interface BasketEntry extends Entry {
             case BasketSwitched e -> new BasketSwitched(other, e.name(), e.on());
             case BasketBrings e -> new BasketBrings(other, e.name(), e.keywords());
             case BasketReadAs e -> new BasketReadAs(other, e.name(), e.readAs());
-            case BasketRenewed e -> new BasketRenewed(other, number.applyAsLong(e.by()), e.name(), e.asked());
+            case BasketRenewed e ->
+                new BasketRenewed(other, number.applyAsLong(e.by()), e.name(), e.asked(), e.scheduled());
         };
     }
 
@@ -129,8 +130,9 @@ public sealed interface BasketEntry extends Entry {
      *
      * @param asked what a tool of ours was asked for this time; {@link Asked#NOTHING} if none made it, and then what was asked
      *     before stays known
+     * @param scheduled whether a schedule asked for it, and a hand took it
      */
-    record BasketRenewed(long basket, long by, String name, Asked asked) implements BasketEntry {
+    record BasketRenewed(long basket, long by, String name, Asked asked, boolean scheduled) implements BasketEntry {
         public BasketRenewed {
             // Entries from before this was told do not have it.
             asked = asked == null ? Asked.NOTHING : asked;
@@ -138,7 +140,7 @@ public sealed interface BasketEntry extends Entry {
 
         @Override
         public By doneBy() {
-            return asked instanceof Asked.Nothing ? By.IMPORT : By.TOOL;
+            return scheduled ? By.SCHEDULE : asked instanceof Asked.Nothing ? By.IMPORT : By.TOOL;
         }
 
         @Override

@@ -41,6 +41,7 @@ public sealed interface Entry
         HAND("hand"),
         IMPORT("import"),
         TOOL("a tool"),
+        SCHEDULE("schedule"),
         RECIPE("recipe");
 
         private final String label;

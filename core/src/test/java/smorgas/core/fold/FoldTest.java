@@ -190,7 +190,7 @@ class FoldTest {
                         new BasketEntry.BasketSwitched(2, "b", false),
                         new BasketEntry.BasketReadAs(3, "c", read),
                         new BasketEntry.BasketDescribed(2, BasketInfo.of("new name", Kind.PLANNER)),
-                        new BasketEntry.BasketRenewed(1, 9, "a", Asked.NOTHING),
+                        new BasketEntry.BasketRenewed(1, 9, "a", Asked.NOTHING, false),
                         new BasketEntry.BasketRemoved(3, "c"),
                         new BasketEntry.BasketSwitched(77, "never there", true)),
                 "en");
