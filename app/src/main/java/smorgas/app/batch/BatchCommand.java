@@ -183,10 +183,10 @@ public final class BatchCommand implements Callable<Integer> {
                             formats,
                             each ? one.getKey() : project,
                             currency,
-                            before || against != null ? earlier.get(one.getKey()) : first),
+                            against == null ? first : earlier.get(one.getKey())),
                     System.err::println);
             BatchRun.Summary summary = run.run(one.getValue(), folder);
-            first = first == null && each ? summary.came() : first;
+            first = first == null && each && against == null ? summary.came().get() : first;
             write(folder, summary.fields());
             told.put(one.getKey(), summary.fields());
             int its = summary.unread() > 0 ? 1 : before && summary.otherwise() ? OTHERWISE : 0;

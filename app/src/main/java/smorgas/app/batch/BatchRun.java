@@ -26,6 +26,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Consumer;
 import java.util.function.IntFunction;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -114,7 +115,7 @@ final class BatchRun {
      * @param otherwise whether anything is otherwise than in the earlier run
      * @param came what another run can be compared with
      */
-    record Summary(Map<String, Object> fields, int unread, boolean otherwise, Earlier came) {}
+    record Summary(Map<String, Object> fields, int unread, boolean otherwise, Supplier<Earlier> came) {}
 
     private record Read(String name, @Nullable Lines lines, List<Problem> problems) {}
 
@@ -160,7 +161,7 @@ final class BatchRun {
                 fields,
                 (int) read.stream().filter(r -> r.lines() == null).count(),
                 !otherwise.isEmpty(),
-                Earlier.of(board));
+                () -> Earlier.of(board));
     }
 
     /** What is otherwise than in an earlier run, as two files and how many of each kind. */

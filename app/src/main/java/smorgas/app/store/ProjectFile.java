@@ -348,6 +348,7 @@ public class ProjectFile {
     }
 
     private void served(ZipFile zip, JsonNode told, long id, int acts) throws IOException {
+        long all = 0;
         for (JsonNode one : told.path("served")) {
             long number = one.path("number").asLong(-1);
             String name = text(one, "name");
@@ -357,11 +358,16 @@ public class ProjectFile {
                 throw new Refusal(
                         "The served plan \"" + shown(name) + "\" is missing in this file, or of no point of it");
             }
+            byte[] packed = bytes(zip, entry);
+            all += packed.length;
+            if (all > LARGEST_IN_ALL) {
+                throw new Refusal("The served plans in this file unpack to more than 4 GB");
+            }
             served.keep(
                     new ServedPlans.Served(
                             0, name, point, 0, one.path("removed").asBoolean(false), time(one, "at")),
                     id,
-                    PlanRecord.read(bytes(zip, entry)));
+                    PlanRecord.read(packed));
         }
     }
 

@@ -37,8 +37,8 @@ public final class BeforeAfter {
 
     /** The groups of which either report tells anything, those with most clicks in both first. */
     public static List<Row> of(Board board, Lines before, Lines after) {
-        Map<Integer, Reported> old = sums(board, before);
-        Map<Integer, Reported> now = sums(board, after);
+        Map<Integer, Reported> old = sums(board, before, Map.of());
+        Map<Integer, Reported> now = sums(board, after, byAdGroup(board, after));
         Set<Integer> groups = new TreeSet<>(old.keySet());
         groups.addAll(now.keySet());
         List<Row> rows = new ArrayList<>();
@@ -72,11 +72,14 @@ public final class BeforeAfter {
                         after.clicks()));
     }
 
-    /** By the group of its keyword; of what is in none, as of search terms, by the ad group of the plan that answered it. */
-    private static Map<Integer, Reported> sums(Board board, Lines lines) {
+    /**
+     * By the group of its keyword; of what is in none, as of search terms, by the ad group of the plan that answered it.
+     *
+     * @param ours the groups of the plan's ad groups by their names; none for a report from before there were any
+     */
+    private static Map<Integer, Reported> sums(Board board, Lines lines, Map<String, Integer> ours) {
         Map<Integer, Reported> sums = new HashMap<>();
         List<TextColumn> adGroups = lines.texts(ColumnRole.AD_GROUP);
-        Map<String, Integer> ours = adGroups.isEmpty() ? Map.of() : byAdGroup(board);
         for (int row = 0; row < lines.size(); row++) {
             Optional<Integer> keyword = board.keywords().meant(Tidy.of(lines.text(row)));
             int of = keyword.map(one -> Math.max(-1, board.groups().grouping().groupOf(one)))
@@ -90,7 +93,10 @@ public final class BeforeAfter {
         return sums;
     }
 
-    private static Map<String, Integer> byAdGroup(Board board) {
+    private static Map<String, Integer> byAdGroup(Board board, Lines lines) {
+        if (lines.texts(ColumnRole.AD_GROUP).isEmpty()) {
+            return Map.of();
+        }
         Map<String, Integer> groups = new HashMap<>();
         board.plan().campaigns().stream()
                 .flatMap(campaign -> campaign.adGroups().stream())

@@ -418,7 +418,7 @@ public final class OldStructure {
 
     /** The keywords of the project that it bids on. */
     public BitSet bidOn() {
-        return bidOn;
+        return (BitSet) bidOn.clone();
     }
 
     /** What runs, as a plan that was served. */

@@ -21,7 +21,7 @@ final class MadeUpMarks {
 
     private MadeUpMarks() {}
 
-    /** Puts marked columns in the place of those that the cells name; a cell that names none of them means all. */
+    /** Puts marked columns in the place of those that the cells name; a cell that names no figure at all means all of them. */
     static void put(TextColumn cells, Map<Figure, FigureColumn> figures) {
         Map<Figure, BitSet> rows = new EnumMap<>(Figure.class);
         for (int row = 0; row < cells.size(); row++) {
@@ -39,10 +39,8 @@ final class MadeUpMarks {
             return Set.of();
         }
         Set<String> words = new HashSet<>(List.of(BETWEEN.split(told)));
-        Set<Figure> named = EnumSet.noneOf(Figure.class);
-        all.stream()
-                .filter(figure -> words.contains(figure.word().toLowerCase(Locale.ROOT)))
-                .forEach(named::add);
+        Set<Figure> named = EnumSet.allOf(Figure.class);
+        named.removeIf(figure -> !words.contains(figure.word().toLowerCase(Locale.ROOT)));
         return named.isEmpty() ? all : named;
     }
 }

@@ -128,13 +128,16 @@ class SimulatedTest {
                         TestLists.lines(
                                 1,
                                 "keyword,searches,cpc,Simulated\nskep,10,1,searches | cpc\nhive,20,2,CPC\nsmoker,30,3,\n"
-                                        + "feeder,40,4,yes\nframe,50,5,no\n"),
+                                        + "feeder,40,4,yes\nframe,50,5,no\nlid,60,6,low bid\n"),
                         TestLists.lines(2, "keyword,searches\nskep,4\n")),
                 Recipe.empty("en"));
         assertThat(board.facts().texts(Computed.SIMULATED, of(board, "hive"))).containsExactly("CPC");
         assertThat(board.facts().texts(Computed.SIMULATED, of(board, "feeder"))).containsExactly("searches", "CPC");
         assertThat(board.facts().texts(Computed.SIMULATED, of(board, "smoker"))).isEmpty();
         assertThat(board.facts().texts(Computed.SIMULATED, of(board, "frame"))).isEmpty();
+        assertThat(board.facts().texts(Computed.SIMULATED, of(board, "lid")))
+                .as("a figure that this list does not have")
+                .isEmpty();
         FigureColumn searches = column(board, Figure.SEARCHES);
         assertThat(searches.low(of(board, "skep")))
                 .as("four that are known against ten that are not")
