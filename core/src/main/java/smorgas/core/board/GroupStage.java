@@ -15,6 +15,8 @@ import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.sift.Beyond;
 import smorgas.core.sift.Matcher;
@@ -61,11 +63,19 @@ final class GroupStage {
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), given(recipe));
     }
 
-    /** Names that somebody has typed, by the keys of their groups; a name given later stands before a rule's. */
+    /**
+     * Names that somebody has typed, by the keys of their groups; a name given later stands before a rule's. What was settled keeps the
+     * name that it had then, however its keywords are spelled most today: an ad group is known by it.
+     */
     private static Map<String, String> given(Recipe recipe) {
         Map<String, String> given = new HashMap<>();
         recipe.grouping().rules().forEach(rule -> given.putIfAbsent(rule.key(), rule.name()));
         given.putAll(recipe.grouping().pins().names());
+        if (recipe.folding().edition().atLeast(Edition.SEVENTH)) {
+            recipe.grouping().pins().settled().values().stream()
+                    .filter(key -> !key.equals(GroupPins.NO_GROUP))
+                    .forEach(key -> given.putIfAbsent(key, key));
+        }
         return given;
     }
 }

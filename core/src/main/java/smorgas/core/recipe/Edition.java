@@ -31,10 +31,10 @@ public enum Edition {
     SIXTH(
             "keywords for which many bid more than for most are seen as commercial too, and words of French, Spanish, Italian and"
                     + " Dutch tell intents"),
-    /** Of the ads of an own campaign the best are taken over. */
+    /** Of the ads of an own campaign the best are taken over, and settled groups keep their names. */
     SEVENTH(
             "an ad group takes over those ads of an own campaign that did best, by conversions and then by click-through, not those"
-                    + " that most of its lines have");
+                    + " that most of its lines have, and groups that were settled keep their names however their keywords are spelled most");
 
     /** What new projects are made in. */
     public static final Edition NEWEST = SEVENTH;

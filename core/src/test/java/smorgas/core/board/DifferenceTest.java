@@ -9,6 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
@@ -16,6 +17,8 @@ import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
+import smorgas.core.serve.PlanChanges;
+import smorgas.core.serve.PlanRecord;
 
 /** Two harvests with changes that were laid out by hand: exactly they are reported. */
 class DifferenceTest {
@@ -91,6 +94,31 @@ class DifferenceTest {
         assertThat(split.rows(Difference.Kind.MOVED))
                 .extracting(row -> row.text() + ": " + row.was() + ", " + row.is())
                 .containsExactly("bee hive kits: hives, kits");
+    }
+
+    /** The ad platform knows an ad group by its name: it is no other because another spelling is searched more this month. */
+    @Test
+    void aSettledGroupKeepsItsNameWhateverItsKeywordsAreSpelledLike() {
+        GroupPin settled = new GroupPin.GroupsSettled(
+                List.of(new GroupPin.GroupsSettled.Settled("beeswax wraps", List.of("beeswax wraps", "cotton wrap"))),
+                List.of());
+        String august = "keyword,searches\nbeeswax wraps,900\nbeeswax wrap,10\ncotton wrap,5\n";
+        String september = "keyword,searches\nbeeswax wraps,10\nbeeswax wrap,900\ncotton wrap,5\n";
+        for (Edition edition : List.of(Edition.SIXTH, Edition.SEVENTH)) {
+            Recipe recipe = Recipe.of(List.of(settled), "en", edition);
+            Board then = Board.of(List.of(TestLists.lines(1, august)), recipe);
+            Board now = Board.of(List.of(TestLists.lines(2, september)), recipe);
+            assertThat(then.groups().name(0)).isEqualTo("beeswax wraps");
+            assertThat(now.keywords().text(now.keywords().find("beeswax wraps").orElseThrow()))
+                    .isEqualTo("beeswax wrap");
+            assertThat(now.groups().name(0)).isEqualTo(edition == Edition.SIXTH ? "beeswax wrap" : "beeswax wraps");
+            assertThat(
+                            PlanChanges.of(PlanRecord.of(then.plan()), PlanRecord.of(now.plan()))
+                                    .of(PlanChanges.Do.ADD)
+                                    .stream()
+                                    .filter(change -> change.row().kind() == PlanRecord.Kind.AD_GROUP))
+                    .hasSize(edition == Edition.SIXTH ? 1 : 0);
+        }
     }
 
     @Test
