@@ -41,6 +41,7 @@ class RestructureIT extends ProjectInBrowser {
         assertThat(page.locator(".jumps")).containsText("1 is split");
         assertThat(page.locator("#restructure tbody")).containsText("<b>Jars</b>");
         assertThat(page.locator("#restructure")).containsText("C / <b>Jars</b> as honey jars");
+        assertThat(page.locator("#restructure")).containsText("No ad group does.");
         Browsers.axe(page);
         String basket = page.locator("[name=basket]").first().getAttribute("value");
         page.locator("#restructure tbody a").first().click();

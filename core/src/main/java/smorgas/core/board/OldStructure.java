@@ -73,6 +73,7 @@ public final class OldStructure {
      * @param keywords the distinct tidy texts of its rows
      * @param into by the number of a new group, which of its keywords go there; most first
      * @param elsewhere keywords of it that go into no group
+     * @param mixed whether it mixes those who want to know with those who want to buy
      * @param bid the mean of those of its rows that tell one, in millionths of the currency
      * @param quality the mean of the quality scores of its rows, from 1 to 10
      */
@@ -84,6 +85,7 @@ public final class OldStructure {
             List<String> elsewhere,
             Fate fate,
             Reported sums,
+            boolean mixed,
             OptionalDouble bid,
             OptionalDouble quality) {}
 
@@ -217,7 +219,7 @@ public final class OldStructure {
         return row.campaign() + "\n" + row.group();
     }
 
-    private static OldGroup old(List<Row> rows, Map<Integer, Set<String>> sources) {
+    private OldGroup old(List<Row> rows, Map<Integer, Set<String>> sources) {
         Map<String, Row> texts = new LinkedHashMap<>();
         rows.forEach(row -> texts.putIfAbsent(row.text(), row));
         Map<Integer, List<String>> parts = new TreeMap<>();
@@ -242,6 +244,11 @@ public final class OldStructure {
                 elsewhere,
                 fate,
                 sum(rows),
+                board.intents()
+                        .mixed(texts.values().stream()
+                                .mapToInt(Row::keyword)
+                                .filter(keyword -> keyword >= 0)
+                                .toArray()),
                 mean(rows.stream().mapToLong(Row::bid)),
                 mean(rows.stream().mapToLong(Row::quality)));
     }

@@ -7,7 +7,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -16,9 +18,7 @@ import java.util.stream.IntStream;
  */
 public final class Harvest {
 
-    private static final Pattern TIMES =
-            Pattern.compile("\\d+|\\b(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\\b");
-    private static final Pattern NO_LETTERS = Pattern.compile("\\P{L}+");
+    private static final Pattern WORD = Pattern.compile("\\p{L}+");
 
     private Harvest() {}
 
@@ -65,10 +65,12 @@ public final class Harvest {
         return file.strip().toLowerCase(Locale.ROOT);
     }
 
+    /** Its words but for names of months. */
     private static String withoutTimes(String file) {
-        return NO_LETTERS
-                .matcher(TIMES.matcher(name(file)).replaceAll(" "))
-                .replaceAll(" ")
-                .strip();
+        return WORD.matcher(name(file))
+                .results()
+                .map(MatchResult::group)
+                .filter(word -> !Months.isName(word))
+                .collect(Collectors.joining(" "));
     }
 }

@@ -1,29 +1,62 @@
 package smorgas.core.gather;
 
+import java.text.Normalizer;
 import java.time.DateTimeException;
+import java.time.Month;
 import java.time.YearMonth;
+import java.time.format.TextStyle;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** The month that the name of a column tells: "Searches: Mar 2026", "2026-03", "3 2026"; none if it tells no year. */
+/** The month that the name of a column tells: "Searches: Mar 2026", "2026-03", "3 2026", "mai 2026"; none if it tells no year. */
 final class Months {
 
     private static final List<String> NAMES =
             List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
 
-    /** The words of a name, as {@link ColumnNames} has them: a year and a month on either side, or a month alone. */
+    /** Names in full and short, as Unicode CLDR has them in the main languages, lower case, without dots; without accents too. */
+    private static final Map<String, Month> NAMED = new HashMap<>();
+
+    static {
+        for (String language : List.of("en", "de", "fr", "es", "it", "nl")) {
+            for (Month month : Month.values()) {
+                for (TextStyle style : List.of(
+                        TextStyle.FULL, TextStyle.SHORT, TextStyle.FULL_STANDALONE, TextStyle.SHORT_STANDALONE)) {
+                    Locale locale = Locale.of(language);
+                    String name = month.getDisplayName(style, locale)
+                            .toLowerCase(locale)
+                            .replace(".", "");
+                    NAMED.putIfAbsent(name, month);
+                    NAMED.putIfAbsent(
+                            Normalizer.normalize(name, Normalizer.Form.NFD).replaceAll("\\p{M}", ""), month);
+                }
+            }
+        }
+    }
+
+    /** The words of a name, as {@link ColumnNames} has them: a year and a month on either side, or an English month alone. */
     private static final Pattern MONTH = Pattern.compile("(?:searches |volume )?(?:"
             + "(?<yearFirst>(?:19|20)\\d\\d) (?<second>0?[1-9]|1[0-2])"
             + "|(?<first>0?[1-9]|1[0-2]) (?<yearSecond>(?:19|20)\\d\\d)"
-            + "|(?<name>" + String.join("|", NAMES) + ")[a-z]*(?: (?<year>(?:19|20)\\d\\d))?)");
+            + "|(?<name>" + String.join("|", NAMES) + ")[a-z]*(?: (?<year>(?:19|20)\\d\\d))?"
+            + "|(?<word>\\p{L}+) (?<yearOfWord>(?:19|20)\\d\\d))");
 
     private Months() {}
 
-    /** Whether the words name a month, with or without its year. */
+    /** Whether the words name a month, in English with or without its year, else with it. */
     static boolean named(String words) {
-        return MONTH.matcher(words).matches();
+        Matcher month = MONTH.matcher(words);
+        return month.matches() && (month.group("word") == null || isName(month.group("word")));
+    }
+
+    /** Whether a word in lower case is the name of a month, in full or short, in any of the main languages. */
+    static boolean isName(String word) {
+        return NAMED.containsKey(word);
     }
 
     /** The month that the words name, if they tell its year. */
@@ -33,6 +66,10 @@ final class Months {
             return Optional.empty();
         }
         try {
+            if (month.group("word") != null) {
+                return Optional.ofNullable(NAMED.get(month.group("word")))
+                        .map(named -> YearMonth.of(Integer.parseInt(month.group("yearOfWord")), named));
+            }
             if (month.group("name") != null) {
                 return Optional.ofNullable(month.group("year"))
                         .map(year -> YearMonth.of(Integer.parseInt(year), NAMES.indexOf(month.group("name")) + 1));

@@ -22,7 +22,6 @@ import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.OwnCampaign;
 import smorgas.core.recipe.PlanBids;
@@ -44,9 +43,6 @@ public final class PlanCheck {
 
     /** So many ads an ad group are usual (common practice). */
     private static final int FEWEST_ADS = 2;
-
-    /** A part of an ad group that wants something else is told from here on. */
-    private static final double MIXED = .25;
 
     private static final int SAMPLES = 5;
 
@@ -325,10 +321,7 @@ public final class PlanCheck {
         if (members.length == 1 && !meant) {
             add(Kind.SINGLE, group.name(), all, number);
         }
-        Map<Intent, Integer> mix = what.intents().mix(members);
-        int informational = mix.getOrDefault(Intent.INFORMATIONAL, 0);
-        int others = mix.values().stream().mapToInt(count -> count).sum() - informational;
-        if (Math.min(informational, others) >= MIXED * members.length && Math.min(informational, others) > 0) {
+        if (what.intents().mixed(members)) {
             add(Kind.MIXED, group.name(), all, number);
         }
     }

@@ -38,6 +38,9 @@ public final class Intents {
     /** How strong a word is that a project's own list names. */
     private static final int OF_A_LIST = 88;
 
+    /** What is mixed has so much of both. */
+    private static final double MIXED = .25;
+
     /** The languages of older editions. */
     private static final Set<String> SHIPPED_FIRST = Set.of("en", "de");
 
@@ -336,6 +339,18 @@ public final class Intents {
         Map<Intent, Integer> mix = new EnumMap<>(Intent.class);
         Arrays.stream(some).forEach(keyword -> lead(keyword).ifPresent(intent -> mix.merge(intent, 1, Integer::sum)));
         return mix;
+    }
+
+    /**
+     * Whether some keywords mix those who want to know with those who want to buy, a quarter of either at least: one ad and one page
+     * do not answer both (common practice).
+     */
+    public boolean mixed(int[] some) {
+        Map<Intent, Integer> mix = mix(some);
+        int informational = mix.getOrDefault(Intent.INFORMATIONAL, 0);
+        int others = mix.values().stream().mapToInt(count -> count).sum() - informational;
+        int fewer = Math.min(informational, others);
+        return fewer > 0 && fewer >= MIXED * some.length;
     }
 
     /**

@@ -72,6 +72,7 @@ class OldStructureTest {
                 .extracting(group -> group.name() + " " + group.fate())
                 .containsExactlyInAnyOrder("Keep STAYS", "Mix SPLITS", "One JOINS", "Two JOINS", "Gone ENDS");
         assertThat(structure.count(Fate.JOINS)).isEqualTo(2);
+        assertThat(structure.groups()).noneMatch(OldStructure.OldGroup::mixed);
         OldStructure.OldGroup mix = structure.groups().stream()
                 .filter(group -> group.name().equals("Mix"))
                 .findFirst()
@@ -137,6 +138,19 @@ class OldStructureTest {
                 both.groups().get(both.order(OldStructure.By.COST).getFirst());
         assertThat(mix.quality()).hasValue(7.5);
         assertThat(mix.bid()).hasValue(400_000);
+    }
+
+    /** Half of Mix wants to know how, half wants to buy; of All four in five want to buy. */
+    @Test
+    void anAdGroupThatMixesIsTold() {
+        Lines campaign = TestLists.lines(
+                2,
+                "campaign,ad group,keyword\nC,Mix,how to build a hive\nC,Mix,buy bee hive\nC,All,buy honey jar\n"
+                        + "C,All,honey jar price\nC,All,cheap honey jar\nC,All,honey jar for sale\nC,All,how to clean a honey jar\n");
+        Board board = Board.of(List.of(campaign), Recipe.empty("en"));
+        assertThat(OldStructure.of(board, List.of(campaign)).orElseThrow().groups())
+                .extracting(group -> group.name() + " " + group.mixed())
+                .containsExactlyInAnyOrder("Mix true", "All false");
     }
 
     /** What people typed is in no list of ours, but the ad group that answered it is. */

@@ -26,6 +26,14 @@ class HarvestTest {
     }
 
     @Test
+    void monthsAreDatesInOtherLanguagesToo() {
+        assertThat(Harvest.pairs(
+                        List.of("planer_dezember.csv", "recherche août 2025.csv", "market.csv"),
+                        List.of("planer_januar.csv", "recherche sept 2025.csv", "mai.csv")))
+                .isEqualTo(Map.of(0, 0, 1, 1));
+    }
+
+    @Test
     void whatCouldBeEitherOfTwoIsNone() {
         assertThat(Harvest.pairs(List.of("list 1.csv", "list 2.csv"), List.of("list 3.csv")))
                 .isEmpty();

@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
+import java.time.Month;
+import java.time.YearMonth;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -91,6 +95,44 @@ class LayoutTest {
         assertThat(yearless.months(rows.getLast()))
                 .extracting(Reading.MonthSearches::twice)
                 .containsExactly(60L, 20L);
+    }
+
+    /** Against the names of months that the JDK ships (Unicode CLDR), in full and short. */
+    @ParameterizedTest
+    @ValueSource(strings = {"en", "de", "fr", "es", "it", "nl"})
+    void monthsAreKnownInTheMainLanguages(String language) {
+        for (Month month : Month.values()) {
+            for (TextStyle style : new TextStyle[] {
+                TextStyle.FULL, TextStyle.SHORT, TextStyle.FULL_STANDALONE, TextStyle.SHORT_STANDALONE
+            }) {
+                String name = month.getDisplayName(style, Locale.of(language));
+                assertThat(ColumnNames.month(name + " 2026")).as(name).contains(YearMonth.of(2026, month));
+                assertThat(ColumnNames.role(name + " 2026")).as(name).isEqualTo(ColumnRole.MONTH);
+            }
+        }
+    }
+
+    /** Of other languages a month counts beside a year only: alone it may be any word. */
+    @Test
+    void aWordThatBeginsLikeAMonthIsNone() {
+        assertThat(ColumnNames.role("Set")).isEqualTo(ColumnRole.OTHER);
+        assertThat(ColumnNames.role("Magazine")).isEqualTo(ColumnRole.OTHER);
+        assertThat(ColumnNames.role("Gender")).isEqualTo(ColumnRole.OTHER);
+        assertThat(ColumnNames.role("Magazine 2026")).isEqualTo(ColumnRole.OTHER);
+        assertThat(ColumnNames.role("fevr 2026")).isEqualTo(ColumnRole.MONTH);
+    }
+
+    /** Searches of months in other people's writing: ranges, thousands, thousandths of a language, nothing. */
+    @Test
+    void searchesOfMonthsAreReadLikeOthers() {
+        Lines lines = BasketReaderTest.lines(
+                "Keyword;Suchanfragen;Okt 2025;Mär 2026;Dez 25\nbienenkorb;10;1.000;100 - 300;9\nimker;5;;1K;9\n");
+        assertThat(lines.months())
+                .extracting(MonthColumn::month)
+                .containsExactly(YearMonth.of(2025, 10), YearMonth.of(2026, 3));
+        assertThat(lines.months().get(1).searches(0)).hasValue(200);
+        assertThat(lines.months().get(1).searches(1)).hasValue(1_000);
+        assertThat(lines.months().get(0).searches(1)).isEmpty();
     }
 
     @Test

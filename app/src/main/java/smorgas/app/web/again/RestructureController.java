@@ -91,6 +91,8 @@ class RestructureController {
             Flow flow,
             List<String> leftNames,
             Map<Integer, NewGroup> rightNames,
+            List<OldRow> mixed,
+            String mixedCount,
             List<TwiceRow> twice,
             String twiceCount,
             String withoutExact,
@@ -206,6 +208,9 @@ class RestructureController {
                 }
             }
         }
+        List<Integer> mixed = structure.order(OldStructure.By.COST).stream()
+                .filter(place -> all.get(place).mixed())
+                .toList();
         Groups groups = board.groups();
         Flow flow = Flow.of(drawn);
         Map<Integer, NewGroup> right = new java.util.HashMap<>();
@@ -227,6 +232,11 @@ class RestructureController {
                 flow,
                 names,
                 right,
+                mixed.stream()
+                        .limit(SAMPLES)
+                        .map(place -> row(place, all.get(place)))
+                        .toList(),
+                Show.count(mixed.size(), "ad group", "ad groups"),
                 structure.twice().stream()
                         .limit(SAMPLES)
                         .map(one -> new TwiceRow(one.keyword(), String.join("; ", one.places())))
