@@ -139,7 +139,7 @@ class RoomsTest {
                 for (Dependency dependency : from.getDirectDependenciesFromSelf()) {
                     String to = dependency.getTargetClass().getName();
                     if (to.matches(
-                            "(org\\.springframework|java\\.sql|javax\\.(?!xml|imageio)|jakarta|org\\.jooq|org\\.slf4j|java\\.time(?!\\.(YearMonth|LocalDate|DayOfWeek|Instant|Duration|temporal\\.|format\\.|DateTimeException))"
+                            "(org\\.springframework|java\\.sql|javax\\.(?!xml|imageio)|jakarta|org\\.jooq|org\\.slf4j|java\\.time(?!\\.(YearMonth|Month|LocalDate|DayOfWeek|Instant|Duration|temporal\\.|format\\.|DateTimeException))"
                                     + "|java\\.util\\.logging|java\\.net|java\\.nio\\.file|tools\\.jackson\\.databind)\\b.*")) {
                         violations.add(dependency.getDescription());
                     }
