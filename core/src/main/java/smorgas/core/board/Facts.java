@@ -60,7 +60,7 @@ public final class Facts {
             Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Computed.BASKETS, Computed.TAGS);
 
     /** Figures that tables for reading had no column of once, so that one without a figure would be a change of old ones. */
-    private static final Set<Figure> LATER = Set.of(Figure.VISITS, Figure.GOALS);
+    private static final Set<Figure> LATER = Set.of(Figure.VISITS, Figure.GOALS, Figure.QUALITY);
 
     /** Those that a table for reading has a column of: what came later has one only where it tells anything. */
     public List<Fact> exported() {
