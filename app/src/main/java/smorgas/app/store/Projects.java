@@ -7,11 +7,18 @@ import static smorgas.app.store.schema.Tables.SERVED;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.Table;
+import org.jooq.TableField;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -150,27 +157,18 @@ public class Projects {
                 .where(PROJECT.ID.eq(copy))
                 .execute();
         tally.tell(mark);
-        db.insertInto(
-                        SERVED,
-                        SERVED.PROJECT_ID,
+        copyRows(
+                SERVED.PROJECT_ID,
+                copy,
+                SERVED.PROJECT_ID.eq(id),
+                SERVED.ID,
+                List.of(
                         SERVED.NAME,
                         SERVED.POINT,
                         SERVED.ROWS_COUNT,
                         SERVED.CONTENT,
                         SERVED.REMOVED,
-                        SERVED.SERVED_AT)
-                .select(DSL.select(
-                                DSL.inline(copy),
-                                SERVED.NAME,
-                                SERVED.POINT,
-                                SERVED.ROWS_COUNT,
-                                SERVED.CONTENT,
-                                SERVED.REMOVED,
-                                SERVED.SERVED_AT)
-                        .from(SERVED)
-                        .where(SERVED.PROJECT_ID.eq(id))
-                        .orderBy(SERVED.ID))
-                .execute();
+                        SERVED.SERVED_AT));
         db.select(BASKET.ID, BASKET.SIZE_BYTES, BASKET.FINGERPRINT)
                 .from(BASKET)
                 .where(BASKET.PROJECT_ID.eq(copy).and(BASKET.READING.isNotNull()))
@@ -186,28 +184,19 @@ public class Projects {
                 .where(BASKET.PROJECT_ID.eq(from))
                 .orderBy(BASKET.ID)
                 .fetch(BASKET.ID)) {
-            db.insertInto(
-                            BASKET,
-                            BASKET.PROJECT_ID,
+            copyRows(
+                    BASKET.PROJECT_ID,
+                    to,
+                    BASKET.ID.eq(basket),
+                    BASKET.ID,
+                    List.of(
                             BASKET.NAME,
                             BASKET.CONTENT,
                             BASKET.SIZE_BYTES,
                             BASKET.READING,
                             BASKET.READ_AS,
                             BASKET.FINGERPRINT,
-                            BASKET.GATHERED_AT)
-                    .select(DSL.select(
-                                    DSL.inline(to),
-                                    BASKET.NAME,
-                                    BASKET.CONTENT,
-                                    BASKET.SIZE_BYTES,
-                                    BASKET.READING,
-                                    BASKET.READ_AS,
-                                    BASKET.FINGERPRINT,
-                                    BASKET.GATHERED_AT)
-                            .from(BASKET)
-                            .where(BASKET.ID.eq(basket)))
-                    .execute();
+                            BASKET.GATHERED_AT));
             long copy = db.select(DSL.max(BASKET.ID))
                     .from(BASKET)
                     .where(BASKET.PROJECT_ID.eq(to))
@@ -217,6 +206,19 @@ public class Projects {
             copies.put(basket, copy);
         }
         return copies;
+    }
+
+    /** Gives another project its own of some rows, in their order: what these fields hold. */
+    private <R extends Record> void copyRows(
+            TableField<R, Long> project, long to, Condition which, Field<?> order, List<Field<?>> told) {
+        List<Field<?>> fields = new ArrayList<>(List.of(project));
+        fields.addAll(told);
+        List<Field<?>> values = new ArrayList<>(List.of(DSL.inline(to)));
+        values.addAll(told);
+        Table<R> table = Objects.requireNonNull(project.getTable());
+        db.insertInto(table, fields)
+                .select(DSL.select(values).from(table).where(which).orderBy(order))
+                .execute();
     }
 
     private static Project project(ProjectRecord row) {

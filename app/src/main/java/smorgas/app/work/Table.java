@@ -15,6 +15,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.InitializingBean;
 import org.springframework.stereotype.Component;
@@ -32,6 +34,7 @@ import smorgas.core.board.Board;
 @Component
 public class Table implements InitializingBean, DisposableBean {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Table.class);
     private static final int PLACES = 8;
 
     private final Projects projects;
@@ -141,36 +144,52 @@ public class Table implements InitializingBean, DisposableBean {
     }
 
     /**
-     * Whether the groups of a project's newest board are there, after waiting for them this long; if not they are being
-     * found. What was being found for an older board of the project is stopped.
+     * How far the groups of a project's newest board are, after waiting for them this long. What was being found for an older
+     * board of the project is stopped; what failed for this board has failed until it is {@link #findAnew}.
      */
-    public boolean groupsWithin(long project, Board board, long millis) {
+    public Finding groupsWithin(long project, Board board, long millis) {
         if (board.groupsKnown()) {
-            return true;
+            return Finding.FOUND;
         }
         Search search = Objects.requireNonNull(searches.compute(project, (id, before) -> {
-            if (before != null && before.board() == board && !before.groups().isDone()) {
+            if (before != null
+                    && before.board() == board
+                    && (!before.groups().isDone() || before.groups().state() == Future.State.FAILED)) {
                 return before;
             }
             if (before != null) {
                 before.groups().cancel(true);
             }
-            return new Search(board, ahead.submit(board::groups));
+            return new Search(board, ahead.submit(() -> find(project, board)));
         }));
         try {
             search.groups().get(millis, TimeUnit.MILLISECONDS);
-            return true;
+            return board.groupsKnown() ? Finding.FOUND : Finding.UNDER_WAY;
         } catch (TimeoutException | CancellationException e) {
-            return false;
+            return Finding.UNDER_WAY;
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            return false;
+            return Finding.UNDER_WAY;
         } catch (ExecutionException e) {
-            if (e.getCause() instanceof CancellationException) {
-                return false;
-            }
-            throw new IllegalStateException("the groups could not be computed", e.getCause());
+            return Finding.FAILED;
         }
+    }
+
+    private static void find(long project, Board board) {
+        try {
+            board.groups();
+        } catch (CancellationException e) {
+            LOG.debug("an act made the groups of project {} old that were being found", project);
+        } catch (RuntimeException | Error e) {
+            LOG.error("the groups of project {} could not be found", project, e);
+            throw e;
+        }
+    }
+
+    /** Lets groups be looked for again that could not be found: what was in the way may be gone. */
+    public void findAnew(long project) {
+        searches.computeIfPresent(
+                project, (id, before) -> before.groups().state() == Future.State.FAILED ? null : before);
     }
 
     /**

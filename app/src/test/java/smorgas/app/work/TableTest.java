@@ -81,21 +81,46 @@ class TableTest {
     @Test
     void groupsAreFoundInTheBackgroundAndThenKnown() {
         Board board = board(3_000);
-        assertThat(table.groupsWithin(7, board, 60_000)).isTrue();
+        assertThat(table.groupsWithin(7, board, 60_000)).isEqualTo(Finding.FOUND);
         assertThat(board.groupsKnown()).isTrue();
-        assertThat(table.groupsWithin(7, board, 0)).isTrue();
+        assertThat(table.groupsWithin(7, board, 0)).isEqualTo(Finding.FOUND);
     }
 
     @Test
     void whatAnActHasMadeOldIsStoppedAndTheNewerIsFound() {
         Board old = board(60_000);
         old.standings();
-        assertThat(table.groupsWithin(7, old, 0)).isFalse();
+        assertThat(table.groupsWithin(7, old, 0)).isEqualTo(Finding.UNDER_WAY);
         Board newer = board(2_000);
-        assertThat(table.groupsWithin(7, newer, 60_000)).isTrue();
+        assertThat(table.groupsWithin(7, newer, 60_000)).isEqualTo(Finding.FOUND);
         assertThat(newer.groupsKnown()).isTrue();
         // Who still asks for the old one gets it all the same.
         assertThat(old.groups().grouping().size()).isPositive();
+    }
+
+    @Test
+    void whatCouldNotBeFoundHasFailedUntilItIsAskedForAnew() {
+        Board board = Mockito.mock(Board.class);
+        Mockito.when(board.groups()).thenThrow(new IllegalStateException("made to fail"));
+        assertThat(table.groupsWithin(7, board, 60_000)).isEqualTo(Finding.FAILED);
+        assertThat(table.groupsWithin(7, board, 0))
+                .as("it is not begun again by itself")
+                .isEqualTo(Finding.FAILED);
+        Mockito.verify(board).groups();
+        table.findAnew(7);
+        assertThat(table.groupsWithin(7, board, 60_000)).isEqualTo(Finding.FAILED);
+        Mockito.verify(board, Mockito.times(2)).groups();
+        assertThat(table.groupsWithin(7, board(2_000), 60_000))
+                .as("an act made it old")
+                .isEqualTo(Finding.FOUND);
+    }
+
+    @Test
+    void askingAnewDoesNotStopWhatIsUnderWay() {
+        Board board = board(60_000);
+        assertThat(table.groupsWithin(7, board, 0)).isEqualTo(Finding.UNDER_WAY);
+        table.findAnew(7);
+        assertThat(table.groupsWithin(7, board, 60_000)).isEqualTo(Finding.FOUND);
     }
 
     @Test

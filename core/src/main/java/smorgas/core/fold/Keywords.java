@@ -373,8 +373,8 @@ public final class Keywords {
         lines.forEach(keyword, line -> {
             int place = basketOf(line);
             for (MonthColumn column : baskets.get(place).months()) {
-                column.searches(line - basketStarts[place])
-                        .ifPresent(searches -> months.merge(column.month(), searches, Math::max));
+                column.month().ifPresent(month -> column.searches(line - basketStarts[place])
+                        .ifPresent(searches -> months.merge(month, searches, Math::max)));
             }
         });
         return months;

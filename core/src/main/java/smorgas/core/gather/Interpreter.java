@@ -71,8 +71,9 @@ public final class Interpreter implements RowSink {
         for (int i = 0; i < roles.size(); i++) {
             int place = i;
             roles.get(i).figure().ifPresent(figure -> columns.add(new Column(place, figure)));
-            if (roles.get(i) == ColumnRole.MONTH && i < headers.size()) {
-                ColumnNames.month(headers.get(i)).ifPresent(month -> months.add(new MonthColumn.Builder(place, month)));
+            if (roles.get(i) == ColumnRole.MONTH) {
+                String header = i < headers.size() ? headers.get(i) : "";
+                months.add(new MonthColumn.Builder(i, ColumnNames.month(header)));
             }
             if (roles.get(i).text()) {
                 textColumns.add(new Texts(i, roles.get(i), new TextColumn.Builder()));
@@ -249,7 +250,8 @@ public final class Interpreter implements RowSink {
                 lineNumbers.toIntArray(),
                 figures,
                 textsByRole,
-                months.stream().map(MonthColumn.Builder::seal).toList(),
+                MonthColumn.ordered(
+                        months.stream().map(MonthColumn.Builder::seal).toList()),
                 all,
                 setAside + reading.setAside());
     }

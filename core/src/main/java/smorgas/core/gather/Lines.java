@@ -168,7 +168,7 @@ public final class Lines {
         return columns.getOrDefault(role, List.of());
     }
 
-    /** What is searched month by month, as far as columns are named by month and year; from the left, none if the list has none. */
+    /** What is searched month by month: by date if all columns tell theirs, else from the left; none if the list has none. */
     public List<MonthColumn> months() {
         return months;
     }

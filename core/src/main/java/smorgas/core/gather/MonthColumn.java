@@ -2,6 +2,9 @@ package smorgas.core.gather;
 
 import java.time.YearMonth;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 
 /** What is searched in one month, for each row of a list; whole searches, ranges by their middle. Cannot change. */
@@ -9,16 +12,16 @@ public final class MonthColumn {
 
     private static final int UNKNOWN = -1;
 
-    private final YearMonth month;
+    private final Optional<YearMonth> month;
     private final int[] searches;
 
-    private MonthColumn(YearMonth month, int[] searches) {
+    private MonthColumn(Optional<YearMonth> month, int[] searches) {
         this.month = month;
         this.searches = searches;
     }
 
-    /** The year and month that the column's name tells. */
-    public YearMonth month() {
+    /** The year and month that the column's name tells; empty if it tells no year. */
+    public Optional<YearMonth> month() {
         return month;
     }
 
@@ -27,15 +30,24 @@ public final class MonthColumn {
         return searches[row] == UNKNOWN ? OptionalInt.empty() : OptionalInt.of(searches[row]);
     }
 
+    /** Columns in their order: by date if all tell theirs, else as they stand, from the left. */
+    static List<MonthColumn> ordered(List<MonthColumn> columns) {
+        return columns.stream().allMatch(column -> column.month.isPresent())
+                ? columns.stream()
+                        .sorted(Comparator.comparing(column -> column.month.orElseThrow()))
+                        .toList()
+                : List.copyOf(columns);
+    }
+
     /** Grows row by row. */
     static final class Builder {
         private final int place;
-        private final YearMonth month;
+        private final Optional<YearMonth> month;
         private int[] searches = new int[16];
         private int size;
 
         /** Of the column at this place of the list. */
-        Builder(int place, YearMonth month) {
+        Builder(int place, Optional<YearMonth> month) {
             this.place = place;
             this.month = month;
         }

@@ -1,15 +1,7 @@
 package smorgas.core.gather;
 
-import java.time.YearMonth;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.IntStream;
 import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
-import smorgas.core.column.FigureColumn;
-import smorgas.core.column.FigureReader;
 
 /**
  * How the bytes of a basket were understood. Lines belong to one reading; another reading of the same bytes replaces
@@ -92,31 +84,5 @@ public record Reading(
         return column < headers.size() && !headers.get(column).isBlank()
                 ? headers.get(column)
                 : "column " + (column + 1);
-    }
-
-    /**
-     * The searches of one month.
-     *
-     * @param month which one; empty if the column's name tells no year
-     * @param twice the double of the middle of what the cell tells; {@link FigureColumn#UNKNOWN} if it tells nothing
-     */
-    public record MonthSearches(Optional<YearMonth> month, long twice) {}
-
-    /** The searches of each month that a row tells: by date if all columns tell theirs, else from the left. */
-    public List<MonthSearches> months(List<String> cells) {
-        FigureReader numbers = new FigureReader(Decimals.POINT);
-        List<MonthSearches> months = IntStream.range(0, Math.min(columns.size(), cells.size()))
-                .filter(column -> columns.get(column) == ColumnRole.MONTH)
-                .mapToObj(column -> new MonthSearches(
-                        ColumnNames.month(columnName(column)),
-                        numbers.read(cells.get(column), Figure.SEARCHES) == FigureReader.Outcome.READ
-                                ? numbers.low() + numbers.high()
-                                : FigureColumn.UNKNOWN))
-                .toList();
-        return months.stream().allMatch(one -> one.month().isPresent())
-                ? months.stream()
-                        .sorted(Comparator.comparing(one -> one.month().orElseThrow()))
-                        .toList()
-                : months;
     }
 }

@@ -4,15 +4,10 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -23,8 +18,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Choice;
-import smorgas.app.web.show.Expected;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Campaigns;
@@ -33,11 +26,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.OldStructure;
 import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Figure;
-import smorgas.core.draw.Flow;
-import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Formulas;
@@ -48,12 +37,6 @@ import smorgas.core.text.Tidy;
 @Controller
 class RestructureController {
 
-    private static final int SHOWN = 100;
-    private static final int DRAWN = 4;
-    private static final int SAMPLES = 30;
-    private static final int PARTS = 40;
-    private static final int ENDS = 9;
-    private static final int OTHERS = -1;
     private static final int LONGEST_PREFIX = 40;
 
     private final Frames frames;
@@ -71,71 +54,8 @@ class RestructureController {
             String fate,
             String by,
             String prefix,
-            @Nullable Old old,
-            @Nullable Opened opened) {}
-
-    /**
-     * The campaign beside the groups.
-     *
-     * @param told in a sentence
-     * @param fates how many of each, as choices
-     * @param more how many ad groups are not shown; empty if all are
-     * @param worth of what runs and of the plan, in a sentence; empty if nothing is assumed
-     * @param reported whether clicks, cost, bids or the like are told
-     */
-    record Old(
-            String told,
-            List<FateChoice> fates,
-            List<OldRow> rows,
-            String more,
-            Flow flow,
-            List<String> leftNames,
-            Map<Integer, NewGroup> rightNames,
-            List<OldRow> mixed,
-            String mixedCount,
-            List<TwiceRow> twice,
-            String twiceCount,
-            String withoutExact,
-            List<String> withoutExactSamples,
-            String worth,
-            boolean reported) {}
-
-    /** Ad groups of one fate. */
-    record FateChoice(String name, String label, String count) {}
-
-    /** An ad group; {@code place} is its number. */
-    record OldRow(
-            int place,
-            String campaign,
-            String name,
-            String keywords,
-            String into,
-            String fate,
-            String clicks,
-            String conversions,
-            String cost,
-            String bid,
-            String quality) {}
-
-    /** A keyword in several places. */
-    record TwiceRow(String keyword, String places) {}
-
-    /** A group of ours. */
-    record NewGroup(String key, String name) {}
-
-    /** One ad group with where its keywords go. */
-    record Opened(
-            int place,
-            String campaign,
-            String name,
-            String fate,
-            List<Part> parts,
-            String moreParts,
-            List<String> elsewhere,
-            String more) {}
-
-    /** What of it goes into one group, and what that takes over. */
-    record Part(NewGroup group, String count, List<String> keywords, String inherits) {}
+            @Nullable OldAndNew old,
+            OldAndNew.@Nullable Opened opened) {}
 
     @GetMapping("/projects/{id}/restructure")
     String page(
@@ -162,10 +82,12 @@ class RestructureController {
                         fate,
                         order.word(),
                         prefix,
-                        structure.map(one -> old(board, one, order, fate, old)).orElse(null),
+                        structure
+                                .map(one -> OldAndNew.of(board, one, order, fate, old))
+                                .orElse(null),
                         structure
                                 .filter(one -> old >= 0 && old < one.groups().size())
-                                .map(one -> opened(board, one, old))
+                                .map(one -> OldAndNew.opened(board, one, old))
                                 .orElse(null)));
         frames.frameWithGroups(model, id, snapshot, Step.SERVE);
         return "again/restructure";
@@ -190,193 +112,6 @@ class RestructureController {
                 .filter(GatheredBasket::on)
                 .filter(one -> !one.lines().texts(ColumnRole.AD_GROUP).isEmpty())
                 .toList();
-    }
-
-    /** Drawn is the opened ad group, or else the first ones. */
-    private static Old old(Board board, OldStructure structure, OldStructure.By by, String fate, int opened) {
-        List<OldStructure.OldGroup> all = structure.groups();
-        List<OldRow> rows = new ArrayList<>();
-        List<Map<Integer, Integer>> drawn = new ArrayList<>();
-        List<String> names = new ArrayList<>();
-        for (int place : structure.order(by)) {
-            OldStructure.OldGroup one = all.get(place);
-            if (fate.isEmpty() || one.fate().name().equals(fate)) {
-                rows.add(row(place, one));
-                if (drawn.size() < DRAWN && !one.into().isEmpty() && (opened < 0 || opened == place)) {
-                    drawn.add(amounts(one));
-                    names.add(one.name());
-                }
-            }
-        }
-        List<Integer> mixed = structure.order(OldStructure.By.COST).stream()
-                .filter(place -> all.get(place).mixed())
-                .toList();
-        Groups groups = board.groups();
-        Flow flow = Flow.of(drawn);
-        Map<Integer, NewGroup> right = new java.util.HashMap<>();
-        flow.right()
-                .forEach(bar -> right.put(
-                        bar.of(), bar.of() == OTHERS ? new NewGroup("", "smaller parts") : of(groups, bar.of())));
-        return new Old(
-                Show.count(all.size(), "ad group runs", "ad groups run") + "; of ours "
-                        + Show.count(
-                                groups.grouping().size() - structure.fresh().cardinality())
-                        + " take something over, and "
-                        + Show.count(structure.fresh().cardinality()) + " are new.",
-                Arrays.stream(OldStructure.Fate.values())
-                        .map(one -> new FateChoice(
-                                one.name(), one.label(structure.count(one)), Show.count(structure.count(one))))
-                        .toList(),
-                rows.stream().limit(SHOWN).toList(),
-                rows.size() > SHOWN ? "and " + Show.count(rows.size() - SHOWN) + " more" : "",
-                flow,
-                names,
-                right,
-                mixed.stream()
-                        .limit(SAMPLES)
-                        .map(place -> row(place, all.get(place)))
-                        .toList(),
-                Show.count(mixed.size(), "ad group", "ad groups"),
-                structure.twice().stream()
-                        .limit(SAMPLES)
-                        .map(one -> new TwiceRow(one.keyword(), String.join("; ", one.places())))
-                        .toList(),
-                Show.count(structure.twice().size(), "keyword", "keywords"),
-                structure.tellsTypes()
-                        ? Show.count(structure.withoutExact().size(), "keyword", "keywords")
-                        : "the list tells no match types",
-                structure.withoutExact().stream().limit(SAMPLES).toList(),
-                worth(board, structure),
-                rows.stream().anyMatch(RestructureController::reported));
-    }
-
-    /** Whether the list tells more of it than its keywords. */
-    private static boolean reported(OldRow row) {
-        return Stream.of(row.clicks(), row.conversions(), row.cost(), row.bid(), row.quality())
-                .anyMatch(cell -> !cell.isEmpty());
-    }
-
-    /** The largest parts, and the rest together: an ad group may be split over thousands. */
-    private static Map<Integer, Integer> amounts(OldStructure.OldGroup one) {
-        Map<Integer, Integer> amounts = new LinkedHashMap<>();
-        one.into()
-                .forEach((group, texts) ->
-                        amounts.merge(amounts.size() < ENDS ? group : OTHERS, texts.size(), Integer::sum));
-        return amounts;
-    }
-
-    /** What may come of what runs, and of what the plan serves, by the same assumptions; empty if nothing is assumed. */
-    private static String worth(Board board, OldStructure structure) {
-        if (!board.recipe().valuing().assumes()) {
-            return "";
-        }
-        BitSet served = new BitSet();
-        board.served().forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
-        return "A month, as you assume in Sift: " + told(board, structure.bidOn()) + " by what runs, "
-                + told(board, served) + " by the plan.";
-    }
-
-    private static String told(Board board, BitSet keywords) {
-        String told = Expected.of(board.worth().sum(keywords)).brief();
-        return told.isEmpty() ? "nothing known" : told;
-    }
-
-    private static OldRow row(int place, OldStructure.OldGroup one) {
-        return new OldRow(
-                place,
-                one.campaign(),
-                one.name(),
-                Show.count(one.keywords().size()),
-                Show.count(one.into().size()),
-                one.fate().label(),
-                some(one.sums().clicks()),
-                one.sums().conversions() == 0 ? "" : Csv.amount(one.sums().conversions(), Figure.CONVERSIONS.scale()),
-                one.sums().cost() == 0 ? "" : Csv.amount(one.sums().cost(), Figure.COST.scale()),
-                Show.money(one.bid()),
-                quality(one.quality()));
-    }
-
-    private static String quality(OptionalDouble mean) {
-        return mean.isEmpty() ? "" : String.format(Locale.ENGLISH, "%.1f", mean.getAsDouble());
-    }
-
-    private static String some(long count) {
-        return count == 0 ? "" : Show.count(count);
-    }
-
-    private static NewGroup of(Groups groups, int group) {
-        return new NewGroup(groups.grouping().key(group), groups.name(group));
-    }
-
-    private static Opened opened(Board board, OldStructure structure, int place) {
-        OldStructure.OldGroup one = structure.groups().get(place);
-        Groups groups = board.groups();
-        List<Part> parts = one.into().entrySet().stream()
-                .limit(PARTS)
-                .map(entry -> new Part(
-                        of(groups, entry.getKey()),
-                        Show.count(entry.getValue().size(), "keyword", "keywords"),
-                        entry.getValue().stream().limit(SAMPLES).toList(),
-                        structure
-                                .heir(entry.getKey())
-                                .map(heir -> told(board, entry.getKey(), heir))
-                                .orElse("")))
-                .toList();
-        return new Opened(
-                place,
-                one.campaign(),
-                one.name(),
-                one.fate().label(),
-                parts,
-                one.into().size() > PARTS
-                        ? "and " + Show.count(one.into().size() - PARTS, "more group", "more groups")
-                        : "",
-                one.elsewhere().stream().limit(SAMPLES).toList(),
-                one.elsewhere().size() > SAMPLES
-                        ? "and " + Show.count(one.elsewhere().size() - SAMPLES) + " more"
-                        : "");
-    }
-
-    private static String told(Board board, int group, OldStructure.Heir heir) {
-        List<String> told = new ArrayList<>(List.of("from " + Show.count(heir.oldGroups(), "ad group", "ad groups")));
-        if (heir.sums().impressions() > 0) {
-            told.add(Show.count(heir.sums().clicks(), "click", "clicks") + " of "
-                    + Show.count(heir.sums().impressions()) + " impressions");
-        }
-        if (heir.sums().conversions() > 0) {
-            told.add(Csv.amount(heir.sums().conversions(), Figure.CONVERSIONS.scale()) + " conversions");
-        }
-        if (!heir.page().isEmpty()) {
-            told.add("page " + heir.page());
-        }
-        if (!heir.ad().isEmpty()) {
-            told.add("best ad \"" + heir.ad() + "\"");
-        }
-        if (heir.bid().isPresent()) {
-            String ours = planned(board, group);
-            told.add("bid " + Show.money(heir.bid()) + (ours.isEmpty() ? "" : " (the plan: " + ours + ")"));
-        }
-        if (heir.quality().isPresent()) {
-            told.add("quality score " + quality(heir.quality()) + ", which is not carried over");
-        }
-        if (board.recipe().valuing().assumes()) {
-            String worth = Expected.of(board.worth()
-                            .sum(board.groups().grouping().members().row(group)))
-                    .worth();
-            told.add(worth.isEmpty() ? "worth not known" : "worth a month, as you assume, " + worth);
-        }
-        return String.join(", ", told);
-    }
-
-    /** What the plan bids for a group; empty if nothing, or each keyword its own. */
-    private static String planned(Board board, int group) {
-        String key = board.groups().grouping().key(group);
-        return board.plan().campaigns().stream()
-                .flatMap(campaign -> campaign.adGroups().stream())
-                .filter(adGroup -> adGroup.bidMicros() > 0 && adGroup.keys().contains(key))
-                .findFirst()
-                .map(adGroup -> Csv.amount(adGroup.bidMicros(), Figure.CPC.scale()))
-                .orElse("");
     }
 
     /** An ad group stays as it is: its keywords are one group of its name. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
+import smorgas.app.work.Finding;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.fold.Keywords;
@@ -49,23 +50,25 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
     private static final int TINTS = 8;
     private static final int NAMED_GROUPS = 6;
 
-    /** Draws the band of a snapshot; without groups it ends at Group, marked pending. */
-    public static Band draw(String base, Snapshot snapshot, boolean groupsKnown) {
-        return new Drawing(base, snapshot.board(), groupsKnown).draw();
+    /** Draws the band of a snapshot; without groups it ends at Group, marked pending unless they could not be found. */
+    public static Band draw(String base, Snapshot snapshot, Finding groups) {
+        return new Drawing(base, snapshot.board(), groups).draw();
     }
 
     private static final class Drawing {
         private final String base;
         private final Board board;
+        private final Finding finding;
         private final boolean groupsKnown;
         private final List<Piece> pieces = new ArrayList<>();
         private final List<Label> labels = new ArrayList<>();
         private final double scale;
 
-        Drawing(String base, Board board, boolean groupsKnown) {
+        Drawing(String base, Board board, Finding groups) {
             this.base = base;
             this.board = board;
-            this.groupsKnown = groupsKnown;
+            this.finding = groups;
+            this.groupsKnown = groups == Finding.FOUND;
             this.scale = HEIGHT / Math.max(1, lines());
         }
 
@@ -88,11 +91,11 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                     pieces.add(new Piece(
                             ribbon(GROUP, TOP, left(), SERVE, TOP, left()),
                             "pending",
-                            "Groups are being found",
+                            finding == Finding.FAILED ? "Groups could not be found" : "Groups are being found",
                             base + "/group"));
                 }
             }
-            return new Band(pieces, labels, stations(), !groupsKnown);
+            return new Band(pieces, labels, stations(), finding == Finding.UNDER_WAY);
         }
 
         private void strands() {
@@ -256,8 +259,9 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
 
         private List<Station> stations() {
             int keywords = keywords();
-            String grouped = groupsKnown ? Show.count(board.groups().grouping().size(), "group", "groups") : "\u2026";
-            String rows = groupsKnown ? Show.count(board.planCount().rows(), "plan row", "plan rows") : "\u2026";
+            String unknown = finding == Finding.FAILED ? "not found" : "\u2026";
+            String grouped = groupsKnown ? Show.count(board.groups().grouping().size(), "group", "groups") : unknown;
+            String rows = groupsKnown ? Show.count(board.planCount().rows(), "plan row", "plan rows") : unknown;
             return List.of(
                     station(0, 0, Show.count(lines(), "line", "lines")),
                     station(FOLD, 1, Show.count(keywords, "keyword", "keywords")),

@@ -11,6 +11,7 @@ import smorgas.app.web.band.Band;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Finding;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
@@ -70,36 +71,53 @@ public class Frames {
                 || step == Step.SERVE
                 || board.groupsKnown()
                 || step != Step.FOLD && board.standings().remaining().cardinality() <= FEW_KEYWORDS;
-        return frame(model, id, snapshot, step, groups);
+        return frame(model, id, snapshot, step, groups ? Finding.FOUND : Finding.UNDER_WAY);
     }
 
     /**
      * The project for a page that is about its groups.
      *
-     * @throws GroupsPending if those of very many keywords are still being found, and will not be there soon
+     * @throws GroupsPending if those of very many keywords are still being found and will not be there soon, or cannot be
      */
     public OpenProject openWithGroups(long id, Step step) {
         OpenProject project = open(id);
         Board board = project.snapshot().board();
-        if (!board.groupsKnown()
-                && board.standings().remaining().cardinality() > MANY_KEYWORDS
-                && !table.groupsWithin(id, board, PATIENCE_MILLIS / 2)) {
-            throw new GroupsPending(id, step);
+        if (!board.groupsKnown() && board.standings().remaining().cardinality() > MANY_KEYWORDS) {
+            table.findAnew(id);
+            if (table.groupsWithin(id, board, PATIENCE_MILLIS / 2) != Finding.FOUND) {
+                throw new GroupsPending(id, step);
+            }
         }
         return project;
     }
 
-    /** The number of keywords that are compared, as a page tells it. */
-    record Waiting(String keywords) {}
+    /**
+     * What stands for a page about groups.
+     *
+     * @param keywords the number of keywords that are compared, as a page tells it
+     * @param failed whether their groups could not be found
+     * @param again the address of the page that was asked for
+     */
+    record Waiting(String keywords, boolean failed, String again) {}
 
     /** The page that stands for one about groups until they are there. */
     String waiting(GroupsPending pending, Model model) {
-        Snapshot snapshot = open(pending.project()).snapshot();
-        Shown.in(
-                model,
-                new Waiting(Show.count(snapshot.board().standings().remaining().cardinality(), "keyword", "keywords")));
-        frame(model, pending.project(), snapshot, pending.step(), false);
+        waiting(model, pending.project(), pending.step(), 0);
         return "frame/waiting";
+    }
+
+    /** The same once more, after waiting for the groups. */
+    public Finding stillWaiting(Model model, long id, Step step) {
+        return waiting(model, id, step, PATIENCE_MILLIS);
+    }
+
+    private Finding waiting(Model model, long id, Step step, long millis) {
+        Snapshot snapshot = open(id).snapshot();
+        Finding finding = table.groupsWithin(id, snapshot.board(), millis);
+        String keywords = Show.count(snapshot.board().standings().remaining().cardinality(), "keyword", "keywords");
+        Shown.in(model, new Waiting(keywords, finding == Finding.FAILED, "/projects/" + id + "/" + step.path()));
+        frame(model, id, snapshot, step, finding);
+        return finding;
     }
 
     /** The frame whose band waits for the groups. */
@@ -107,7 +125,7 @@ public class Frames {
         return frame(model, id, snapshot, step, table.groupsWithin(id, snapshot.board(), PATIENCE_MILLIS));
     }
 
-    private Frame frame(Model model, long id, Snapshot snapshot, @Nullable Step step, boolean groups) {
+    private Frame frame(Model model, long id, Snapshot snapshot, @Nullable Step step, Finding groups) {
         Project project = projects.find(id).orElseThrow();
         Board board = snapshot.board();
         Object notice = model.getAttribute("notice");

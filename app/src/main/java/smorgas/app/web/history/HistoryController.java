@@ -28,6 +28,7 @@ import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
+import smorgas.app.web.show.Step;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
@@ -221,20 +222,25 @@ class HistoryController {
     /** The band alone, asked for again while the groups are pending. */
     @GetMapping("/projects/{id}/band")
     String band(@PathVariable long id, @RequestParam(defaultValue = "") String step, Model model) {
-        var place = java.util.Arrays.stream(smorgas.app.web.show.Step.values())
-                .filter(s -> s.path().equals(step))
-                .findFirst()
-                .orElse(null);
-        frames.frameWithGroups(model, id, frames.open(id).snapshot(), place);
+        frames.frameWithGroups(
+                model, id, frames.open(id).snapshot(), Step.of(step).orElse(null));
         return "frame/band :: band";
     }
 
     /** Asked for by a page that stands for one about groups: once they are there it is asked for anew. */
     @GetMapping("/projects/{id}/groups-found")
-    String groupsFound(@PathVariable long id, Model model, HttpServletResponse response) {
-        frames.frameWithGroups(model, id, frames.open(id).snapshot(), null);
-        if (frames.open(id).snapshot().board().groupsKnown()) {
-            response.setHeader("HX-Refresh", "true");
+    String groupsFound(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String step,
+            Model model,
+            HttpServletResponse response) {
+        switch (frames.stillWaiting(model, id, Step.of(step).orElse(Step.GROUP))) {
+            case FOUND -> response.setHeader("HX-Refresh", "true");
+            case FAILED -> {
+                response.setHeader("HX-Retarget", "#waiting");
+                return "frame/waiting :: failed";
+            }
+            case UNDER_WAY -> {}
         }
         return "frame/waiting :: asked";
     }

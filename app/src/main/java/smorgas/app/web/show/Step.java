@@ -1,5 +1,8 @@
 package smorgas.app.web.show;
 
+import java.util.Arrays;
+import java.util.Optional;
+
 /** The five steps, in their one direction. */
 public enum Step {
     GATHER(
@@ -28,6 +31,11 @@ public enum Step {
         this.label = label;
         this.path = path;
         this.hint = hint;
+    }
+
+    /** The step of such a path; none of another. */
+    public static Optional<Step> of(String path) {
+        return Arrays.stream(values()).filter(step -> step.path.equals(path)).findFirst();
     }
 
     public String label() {

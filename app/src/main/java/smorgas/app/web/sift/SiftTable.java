@@ -198,7 +198,7 @@ final class SiftTable {
     private Cell cell(Fact fact, int keyword, ListCells cells) {
         return switch (fact) {
             case Figure.SEARCHES -> searches(keyword);
-            case Computed.TREND -> cells.trend(keyword);
+            case Computed.TREND -> Trends.of(keywords, keyword);
             case Computed.BASKETS ->
                 new Cell.Baskets(keywords.basketNames(keyword).stream()
                         .map(name -> new Cell.Dot(tints.getOrDefault(name, 1), name))

@@ -10,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import smorgas.app.work.Finding;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
@@ -35,6 +36,10 @@ class BandTest {
     }
 
     private static Band band(boolean groups, List<Lines> baskets, Entry... entries) {
+        return drawn(groups ? Finding.FOUND : Finding.UNDER_WAY, baskets, entries);
+    }
+
+    private static Band drawn(Finding groups, List<Lines> baskets, Entry... entries) {
         Board board = Board.of(baskets, Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
         return Band.draw("/projects/1", new Snapshot(1, new History(List.of()), board, List.of(), ""), groups);
     }
@@ -102,6 +107,14 @@ class BandTest {
                 .contains("pending")
                 .doesNotContain("group");
         assertThat(band.stations()).extracting(Band.Station::figure).endsWith("…", "…");
+    }
+
+    @Test
+    void groupsThatCouldNotBeFoundAreNotWaitedFor() {
+        Band band = drawn(Finding.FAILED, List.of(lines(1, "a", HIVES)));
+        assertThat(band.pending()).isFalse();
+        assertThat(band.pieces()).extracting(Band.Piece::tells).contains("Groups could not be found");
+        assertThat(band.stations()).extracting(Band.Station::figure).endsWith("not found", "not found");
     }
 
     @Test

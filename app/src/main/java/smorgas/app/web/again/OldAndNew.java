@@ -1,0 +1,303 @@
+package smorgas.app.web.again;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import smorgas.app.web.show.Expected;
+import smorgas.app.web.show.Show;
+import smorgas.core.board.Board;
+import smorgas.core.board.OldStructure;
+import smorgas.core.column.Figure;
+import smorgas.core.draw.Flow;
+import smorgas.core.group.read.Groups;
+import smorgas.core.serve.Csv;
+import smorgas.core.serve.Plan;
+
+/**
+ * The campaign beside the groups.
+ *
+ * @param sentence how many run and what becomes of them
+ * @param fates how many of each, as choices
+ * @param told what the list tells of ad groups, a column each
+ * @param more how many ad groups are not shown; empty if all are
+ * @param worth of what runs and of the plan, in a sentence; empty if nothing is assumed
+ */
+record OldAndNew(
+        String sentence,
+        List<FateChoice> fates,
+        List<Told> told,
+        List<OldRow> rows,
+        String more,
+        Flow flow,
+        List<String> leftNames,
+        Map<Integer, NewGroup> rightNames,
+        List<OldRow> mixed,
+        String mixedCount,
+        List<TwiceRow> twice,
+        String twiceCount,
+        String withoutExact,
+        List<String> withoutExactSamples,
+        String worth) {
+
+    private static final int SHOWN = 100;
+    private static final int DRAWN = 4;
+    private static final int SAMPLES = 30;
+    private static final int PARTS = 40;
+    private static final int ENDS = 9;
+    private static final int OTHERS = -1;
+
+    /** What a list may tell of an ad group beside its keywords. */
+    enum Told {
+        CLICKS("Clicks", "clicks"),
+        CONVERSIONS("Conversions", "conversions"),
+        COST("Cost", "cost"),
+        BID("Bid", ""),
+        QUALITY("Quality", "");
+
+        private final String label;
+        private final String by;
+
+        Told(String label, String by) {
+            this.label = label;
+            this.by = by;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        /** What ad groups are ordered by it with; empty if they are not. */
+        public String by() {
+            return by;
+        }
+
+        private String of(OldStructure.OldGroup one) {
+            return switch (this) {
+                case CLICKS ->
+                    one.sums().clicks() == 0 ? "" : Show.count(one.sums().clicks());
+                case CONVERSIONS -> amount(one.sums().conversions(), Figure.CONVERSIONS);
+                case COST -> amount(one.sums().cost(), Figure.COST);
+                case BID -> Show.money(one.bid());
+                case QUALITY -> quality(one.quality());
+            };
+        }
+
+        private static String amount(long sum, Figure figure) {
+            return sum == 0 ? "" : Csv.amount(sum, figure.scale());
+        }
+    }
+
+    /** Ad groups of one fate. */
+    record FateChoice(String name, String label, String count) {}
+
+    /** An ad group; {@code place} is its number, {@code figures} stand under what is told. */
+    record OldRow(
+            int place, String campaign, String name, String keywords, String into, String fate, List<String> figures) {}
+
+    /** A keyword in several places. */
+    record TwiceRow(String keyword, String places) {}
+
+    /** A group of ours. */
+    record NewGroup(String key, String name) {}
+
+    /** One ad group with where its keywords go. */
+    record Opened(
+            int place,
+            String campaign,
+            String name,
+            String fate,
+            List<Part> parts,
+            String moreParts,
+            List<String> elsewhere,
+            String more) {}
+
+    /** What of it goes into one group, and what that takes over. */
+    record Part(NewGroup group, String count, List<String> keywords, String inherits) {}
+
+    /** Drawn is the opened ad group, or else the first ones. */
+    static OldAndNew of(Board board, OldStructure structure, OldStructure.By by, String fate, int opened) {
+        List<OldStructure.OldGroup> all = structure.groups();
+        List<Told> told = Arrays.stream(Told.values())
+                .filter(one -> all.stream().anyMatch(group -> !one.of(group).isEmpty()))
+                .toList();
+        List<OldRow> rows = new ArrayList<>();
+        List<Map<Integer, Integer>> drawn = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        for (int place : structure.order(by)) {
+            OldStructure.OldGroup one = all.get(place);
+            if (fate.isEmpty() || one.fate().name().equals(fate)) {
+                rows.add(row(place, one, told));
+                if (drawn.size() < DRAWN && !one.into().isEmpty() && (opened < 0 || opened == place)) {
+                    drawn.add(amounts(one));
+                    names.add(one.name());
+                }
+            }
+        }
+        List<Integer> mixed = structure.order(OldStructure.By.COST).stream()
+                .filter(place -> all.get(place).mixed())
+                .toList();
+        Groups groups = board.groups();
+        Flow flow = Flow.of(drawn);
+        Map<Integer, NewGroup> right = new HashMap<>();
+        flow.right()
+                .forEach(bar -> right.put(
+                        bar.of(), bar.of() == OTHERS ? new NewGroup("", "smaller parts") : of(groups, bar.of())));
+        return new OldAndNew(
+                Show.count(all.size(), "ad group runs", "ad groups run") + "; of ours "
+                        + Show.count(
+                                groups.grouping().size() - structure.fresh().cardinality())
+                        + " take something over, and "
+                        + Show.count(structure.fresh().cardinality()) + " are new.",
+                Arrays.stream(OldStructure.Fate.values())
+                        .map(one -> new FateChoice(
+                                one.name(), one.label(structure.count(one)), Show.count(structure.count(one))))
+                        .toList(),
+                told,
+                rows.stream().limit(SHOWN).toList(),
+                rows.size() > SHOWN ? "and " + Show.count(rows.size() - SHOWN) + " more" : "",
+                flow,
+                names,
+                right,
+                mixed.stream()
+                        .limit(SAMPLES)
+                        .map(place -> row(place, all.get(place), told))
+                        .toList(),
+                Show.count(mixed.size(), "ad group", "ad groups"),
+                structure.twice().stream()
+                        .limit(SAMPLES)
+                        .map(one -> new TwiceRow(one.keyword(), String.join("; ", one.places())))
+                        .toList(),
+                Show.count(structure.twice().size(), "keyword", "keywords"),
+                structure.tellsTypes()
+                        ? Show.count(structure.withoutExact().size(), "keyword", "keywords")
+                        : "the list tells no match types",
+                structure.withoutExact().stream().limit(SAMPLES).toList(),
+                worth(board, structure));
+    }
+
+    /** The largest parts, and the rest together: an ad group may be split over thousands. */
+    private static Map<Integer, Integer> amounts(OldStructure.OldGroup one) {
+        Map<Integer, Integer> amounts = new LinkedHashMap<>();
+        one.into()
+                .forEach((group, texts) ->
+                        amounts.merge(amounts.size() < ENDS ? group : OTHERS, texts.size(), Integer::sum));
+        return amounts;
+    }
+
+    /** What may come of what runs, and of what the plan serves, by the same assumptions; empty if nothing is assumed. */
+    private static String worth(Board board, OldStructure structure) {
+        if (!board.recipe().valuing().assumes()) {
+            return "";
+        }
+        BitSet served = new BitSet();
+        board.served().forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
+        return "A month, as you assume in Sift: " + told(board, structure.bidOn()) + " by what runs, "
+                + told(board, served) + " by the plan.";
+    }
+
+    private static String told(Board board, BitSet keywords) {
+        String told = Expected.of(board.worth().sum(keywords)).brief();
+        return told.isEmpty() ? "nothing known" : told;
+    }
+
+    private static OldRow row(int place, OldStructure.OldGroup one, List<Told> told) {
+        return new OldRow(
+                place,
+                one.campaign(),
+                one.name(),
+                Show.count(one.keywords().size()),
+                Show.count(one.into().size()),
+                one.fate().label(),
+                told.stream().map(figure -> figure.of(one)).toList());
+    }
+
+    private static String quality(OptionalDouble mean) {
+        return mean.isEmpty() ? "" : String.format(Locale.ENGLISH, "%.1f", mean.getAsDouble());
+    }
+
+    private static NewGroup of(Groups groups, int group) {
+        return new NewGroup(groups.grouping().key(group), groups.name(group));
+    }
+
+    /** One of its ad groups. */
+    static Opened opened(Board board, OldStructure structure, int place) {
+        OldStructure.OldGroup one = structure.groups().get(place);
+        Groups groups = board.groups();
+        Map<String, Long> bids = bids(board.plan());
+        List<Part> parts = one.into().entrySet().stream()
+                .limit(PARTS)
+                .map(entry -> new Part(
+                        of(groups, entry.getKey()),
+                        Show.count(entry.getValue().size(), "keyword", "keywords"),
+                        entry.getValue().stream().limit(SAMPLES).toList(),
+                        structure
+                                .heir(entry.getKey())
+                                .map(heir -> told(board, entry.getKey(), heir, bids))
+                                .orElse("")))
+                .toList();
+        return new Opened(
+                place,
+                one.campaign(),
+                one.name(),
+                one.fate().label(),
+                parts,
+                one.into().size() > PARTS
+                        ? "and " + Show.count(one.into().size() - PARTS, "more group", "more groups")
+                        : "",
+                one.elsewhere().stream().limit(SAMPLES).toList(),
+                one.elsewhere().size() > SAMPLES
+                        ? "and " + Show.count(one.elsewhere().size() - SAMPLES) + " more"
+                        : "");
+    }
+
+    private static String told(Board board, int group, OldStructure.Heir heir, Map<String, Long> bids) {
+        List<String> told = new ArrayList<>(List.of("from " + Show.count(heir.oldGroups(), "ad group", "ad groups")));
+        if (heir.sums().impressions() > 0) {
+            told.add(Show.count(heir.sums().clicks(), "click", "clicks") + " of "
+                    + Show.count(heir.sums().impressions()) + " impressions");
+        }
+        if (heir.sums().conversions() > 0) {
+            told.add(Csv.amount(heir.sums().conversions(), Figure.CONVERSIONS.scale()) + " conversions");
+        }
+        if (!heir.page().isEmpty()) {
+            told.add("page " + heir.page());
+        }
+        if (!heir.ad().isEmpty()) {
+            told.add("best ad \"" + heir.ad() + "\"");
+        }
+        if (heir.bid().isPresent()) {
+            Long ours = bids.get(board.groups().grouping().key(group));
+            told.add("bid " + Show.money(heir.bid())
+                    + (ours == null ? "" : " (the plan: " + Csv.amount(ours, Figure.CPC.scale()) + ")"));
+        }
+        if (heir.quality().isPresent()) {
+            told.add("quality score " + quality(heir.quality()) + ", which is not carried over");
+        }
+        if (board.recipe().valuing().assumes()) {
+            String worth = Expected.of(board.worth()
+                            .sum(board.groups().grouping().members().row(group)))
+                    .worth();
+            told.add(worth.isEmpty() ? "worth not known" : "worth a month, as you assume, " + worth);
+        }
+        return String.join(", ", told);
+    }
+
+    /** What the plan bids for each group, by its key; none where it bids nothing, or for each keyword its own. */
+    private static Map<String, Long> bids(Plan plan) {
+        Map<String, Long> bids = new HashMap<>();
+        for (Plan.Campaign campaign : plan.campaigns()) {
+            for (Plan.AdGroup adGroup : campaign.adGroups()) {
+                if (adGroup.bidMicros() > 0) {
+                    adGroup.keys().forEach(key -> bids.putIfAbsent(key, adGroup.bidMicros()));
+                }
+            }
+        }
+        return bids;
+    }
+}
