@@ -15,6 +15,11 @@ final class Best {
         like = new double[most];
     }
 
+    /** What is less than this is not kept; nothing is while there is room. */
+    double last() {
+        return count == who.length ? like[count - 1] : Double.NEGATIVE_INFINITY;
+    }
+
     void offer(int number, double value) {
         if (count == who.length && !(value > like[count - 1] || value == like[count - 1] && number < who[count - 1])) {
             return;

@@ -71,6 +71,12 @@ final class Neighbours {
     /** What each term weighs most in any keyword. */
     private final float[] heaviest;
 
+    /** Where the terms of each keyword begin, which they are, rising, and what they weigh in it. */
+    private final int[] row;
+
+    private final int[] termOf;
+    private final float[] weightOf;
+
     private final int[][] links;
 
     Neighbours(Likeness likeness, int terms) {
@@ -81,11 +87,16 @@ final class Neighbours {
         this.steps = (int) Math.min(
                 Integer.MAX_VALUE, Math.max(FEWEST_STEPS, likeness.care().steps() / Math.max(1, size)));
         this.start = new int[terms + 1];
+        this.row = new int[size + 1];
         for (int keyword = 0; keyword < size; keyword++) {
-            for (int term : likeness.terms(keyword).places()) {
+            int[] places = likeness.terms(keyword).places();
+            row[keyword + 1] = row[keyword] + places.length;
+            for (int term : places) {
                 start[term + 1]++;
             }
         }
+        this.termOf = new int[row[size]];
+        this.weightOf = new float[row[size]];
         for (int term = 0; term < terms; term++) {
             start[term + 1] += start[term];
         }
@@ -94,12 +105,15 @@ final class Neighbours {
         this.heaviest = new float[terms];
         int[] next = Arrays.copyOf(start, terms);
         for (int keyword = 0; keyword < size; keyword++) {
-            Sparse row = likeness.terms(keyword);
-            for (int i = 0; i < row.places().length; i++) {
-                int at = next[row.places()[i]]++;
+            Sparse of = likeness.terms(keyword);
+            for (int i = 0; i < of.places().length; i++) {
+                int term = of.places()[i];
+                int at = next[term]++;
                 who[at] = keyword;
-                weight[at] = row.values()[i];
-                heaviest[row.places()[i]] = Math.max(heaviest[row.places()[i]], row.values()[i]);
+                weight[at] = of.values()[i];
+                termOf[row[keyword] + i] = term;
+                weightOf[row[keyword] + i] = of.values()[i];
+                heaviest[term] = Math.max(heaviest[term], of.values()[i]);
             }
         }
         this.links = new int[size][];
@@ -144,11 +158,11 @@ final class Neighbours {
             }
             boolean few = !likeness.knowsMeaning() && exact || size <= SHORT || likeness.care() == Care.ALL;
             if (few) {
-                if (!likeness.knowsMeaning() && count > MANY * kept) {
-                    leaveOut(least(kept));
-                }
                 for (int i = 0; i < count; i++) {
-                    offer(keyword, met[i], words[i]);
+                    // Without meaning this is what it would be offered with; most are not even as good as the last.
+                    if (likeness.knowsMeaning() || words[i] >= best.last()) {
+                        offer(keyword, met[i], words[i]);
+                    }
                 }
             } else {
                 if (count > MANY * LOOKED_INTO) {
@@ -211,11 +225,10 @@ final class Neighbours {
                 seen += of * of;
                 if (may && count > most && since + length(term) > SPARED * count) {
                     // Looked at only where it costs less than what was gone through since, or what it can spare.
-                    float least = least(most) * NEARLY;
                     since = 0;
-                    closed |= rest[at] < least;
+                    closed = closed || beyond(rest[at], most);
                     if (closed) {
-                        leaveOut(least - rest[at]);
+                        leaveOut(least(most) * NEARLY - rest[at]);
                     }
                 }
                 if (!closed) {
@@ -224,7 +237,7 @@ final class Neighbours {
                     since += length(term);
                 } else if (count * LOOKUP < length(term)) {
                     for (int i = 0; i < count; i++) {
-                        words[i] += of * (float) likeness.terms(met[i]).at(term);
+                        words[i] += of * at(met[i], term);
                     }
                     since += count * LOOKUP;
                 } else {
@@ -232,6 +245,17 @@ final class Neighbours {
                     since += length(term);
                 }
             }
+        }
+
+        /** What a term weighs in a keyword; a row is short, so it is gone through. */
+        private float at(int keyword, int term) {
+            int end = row[keyword + 1];
+            for (int i = row[keyword]; i < end; i++) {
+                if (termOf[i] >= term) {
+                    return termOf[i] == term ? weightOf[i] : 0;
+                }
+            }
+            return 0;
         }
 
         /**
@@ -249,6 +273,23 @@ final class Neighbours {
                 rest[at] = (float) Math.min(heavy, Math.sqrt(square));
             }
             return rest;
+        }
+
+        /** Whether that is less than {@link #least}, some rounding aside; told by a count, which costs half as much. */
+        private boolean beyond(float rest, int most) {
+            int level = Math.max(0, (int) (rest * LEVELS));
+            while (level / (float) LEVELS * NEARLY <= rest) {
+                level++;
+            }
+            if (level >= LEVELS) {
+                return false;
+            }
+            float from = level / (float) LEVELS;
+            int more = 0;
+            for (int i = 0; i < count; i++) {
+                more += words[i] >= from ? 1 : 0;
+            }
+            return more > most;
         }
 
         /** At least what the last of the most alike has in common so far, the keyword itself not counted. */
