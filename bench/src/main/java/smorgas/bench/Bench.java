@@ -69,7 +69,7 @@ public final class Bench {
                 case "pairing" -> Pairings.run();
                 case "logs" -> WaysIn.logs(folder);
                 case "gleaning" -> WaysIn.pages();
-                case "foraging" -> Served.foraging(script, folder);
+                case "foraging" -> Foraging.run(script, folder);
                 case "sifting-large" -> Served.sifting(script, folder, 1_000_000, 8);
                 case "dials" -> {
                     Served.dials(script, folder, 10_000, 40);
@@ -92,9 +92,11 @@ public final class Bench {
                 case "table" -> Served.table(script, folder, 100_000);
                 case "start" -> Served.start(script, folder);
                 default -> {
-                    System.err.println(
-                            "smorgas: there is no measurement \"" + name
-                                    + "\"; choose of start, table, batch, merging, folding, flips, sifting, sifting-large, values, plans, pairing, logs, gleaning, foraging, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, workbooks, stages");
+                    System.err.println("smorgas: there is no measurement \"" + name
+                            + "\"; choose of start, table, batch, merging, folding, flips, sifting, "
+                            + "sifting-large, values, plans, pairing, logs, gleaning, "
+                            + "foraging, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, "
+                            + "workbooks, stages");
                     System.exit(2);
                 }
             }

@@ -17,6 +17,7 @@ import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouper;
+import smorgas.core.group.GroupingInput;
 import smorgas.core.group.Planted;
 import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
@@ -57,7 +58,7 @@ final class Grouping {
     private static smorgas.core.group.Grouping group(Keywords keywords) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        return Grouper.group(Grouper.Input.of(keywords.folded(), all, "en"), GroupSettings.standard("en"));
+        return Grouper.group(GroupingInput.of(keywords.folded(), all, "en"), GroupSettings.standard("en"));
     }
 
     /** As {@link #group}, but never more than so many groups. */
@@ -66,7 +67,7 @@ final class Grouping {
         all.set(0, keywords.size());
         Pass pass = Pass.standard();
         return Grouper.group(
-                Grouper.Input.of(keywords.folded(), all, "en"),
+                GroupingInput.of(keywords.folded(), all, "en"),
                 GroupSettings.standard("en")
                         .withPasses(new Pass(
                                 pass.smallest(),
@@ -84,7 +85,7 @@ final class Grouping {
         all.set(0, keywords.size());
         GroupSettings standard = GroupSettings.standard("en");
         return Grouper.group(
-                Grouper.Input.of(keywords.folded(), all, "en"),
+                GroupingInput.of(keywords.folded(), all, "en"),
                 new GroupSettings(
                         new Method.ByThemes(
                                 standard.themes().passes(), standard.themes().rank()),

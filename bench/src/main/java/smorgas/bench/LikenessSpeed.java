@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.Locale;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouper;
+import smorgas.core.group.GroupingInput;
 import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
@@ -62,7 +63,7 @@ final class LikenessSpeed {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         return Grouper.group(
-                        new Grouper.Input(
+                        new GroupingInput(
                                 keywords.folded(),
                                 keywords::text,
                                 all,

@@ -51,56 +51,7 @@ final class Served implements AutoCloseable {
         }
     }
 
-    /** Pages of the demo while some 2,000 queries are asked at each of its sources. */
-    static void foraging(String script, Path folder) throws IOException, InterruptedException {
-        try (Served served = new Served(script, folder.resolve("foraging"), "--demo")) {
-            served.awaitPage();
-            String[] pages = {"gather", "fold", "sift", "sift?sort=-searches", "group", "serve"};
-            for (int i = 0; i < 60; i++) {
-                served.get("/projects/1/" + pages[i % pages.length]);
-            }
-            StringBuilder seeds = new StringBuilder();
-            for (int seed = 0; seed < 74; seed++) {
-                seeds.append("bee%0A".replace("bee", "seed" + seed));
-            }
-            String sources = "&sources=Ottermere+(simulated)&sources=Quillfen+(simulated)";
-            String token = served.token();
-            served.send(
-                    "/projects/1/forage/start",
-                    "application/x-www-form-urlencoded",
-                    "seeds=" + seeds
-                            + "&around=ALONE&around=LETTERS_BEHIND&letters=a+b+c+d+e+f+g+h+i+j+k+l+m+n+o+p+q+r+s+t+u+v+w+x+y+z"
-                            + "&words=&rounds=1&most=2000&language=en&place=&name=Bench" + sources,
-                    token);
-            long begun = System.nanoTime();
-            java.util.List<Long> millis = new java.util.ArrayList<>();
-            String errands = served.get("/projects/1/errands").body();
-            if (!errands.contains("of 1,998 queries")) {
-                throw new IOException("nothing is asked: " + errands);
-            }
-            for (int i = 0; served.get("/projects/1/errands").body().contains("Stop, and keep"); i++) {
-                long asked = System.nanoTime();
-                served.get("/projects/1/" + pages[i % pages.length]);
-                millis.add((System.nanoTime() - asked) / 1_000_000);
-                if (millis.getLast() > 300) {
-                    System.out.printf(
-                            "%s took %,d ms, %,d ms after the first query%n",
-                            pages[i % pages.length], millis.getLast(), (asked - begun) / 1_000_000);
-                }
-            }
-            long[] sorted = millis.stream().mapToLong(Long::longValue).sorted().toArray();
-            System.out.printf(
-                    "%nForaging, 1,998 queries at each of two stand-ins, %,d ms; %d pages of the demo meanwhile, seen by the client:"
-                            + " median %d ms, 95th percentile %d ms, most %d ms%n",
-                    (System.nanoTime() - begun) / 1_000_000,
-                    sorted.length,
-                    sorted[sorted.length / 2],
-                    sorted[sorted.length * 95 / 100],
-                    sorted[sorted.length - 1]);
-        }
-    }
-
-    private HttpResponse<String> awaitPage() throws InterruptedException {
+    HttpResponse<String> awaitPage() throws InterruptedException {
         while (true) {
             try {
                 return get("/");
@@ -110,7 +61,7 @@ final class Served implements AutoCloseable {
         }
     }
 
-    private HttpResponse<String> get(String path) throws IOException, InterruptedException {
+    HttpResponse<String> get(String path) throws IOException, InterruptedException {
         HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).build();
         HttpResponse<String> page = client.send(request, HttpResponse.BodyHandlers.ofString());
         // What stands for a page until the groups are found is waited for as whoever looks at it does.
@@ -407,7 +358,7 @@ final class Served implements AutoCloseable {
         return send(path, type, body, token());
     }
 
-    private String token() throws IOException, InterruptedException {
+    String token() throws IOException, InterruptedException {
         Matcher token = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"")
                 .matcher(get("/projects").body());
         if (!token.find()) {
@@ -416,7 +367,7 @@ final class Served implements AutoCloseable {
         return token.group(1);
     }
 
-    private HttpResponse<String> send(String path, String type, String body, String token)
+    HttpResponse<String> send(String path, String type, String body, String token)
             throws IOException, InterruptedException {
         return client.send(
                 HttpRequest.newBuilder(URI.create(base + path))

@@ -24,6 +24,7 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.GroupingInput;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Rule;
@@ -98,6 +99,6 @@ public class Stages {
     @Benchmark
     public Grouping group() {
         return Grouper.group(
-                Grouper.Input.of(keywords.folded(), standings.remaining(), "en"), GroupSettings.standard("en"));
+                GroupingInput.of(keywords.folded(), standings.remaining(), "en"), GroupSettings.standard("en"));
     }
 }

@@ -92,7 +92,8 @@ public final class BatchCommand implements Callable<Integer> {
     @Option(
             names = "--each",
             description =
-                    "Each --in, a folder of lists or a list, is a project of its own and comes out in a folder of its name; without --against the others are compared with the first.")
+                    "Each --in, a folder of lists or a list, is a project of its own and comes out in a folder of "
+                            + "its name; without --against the others are compared with the first.")
     private boolean each;
 
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for what comes out.")

@@ -5,18 +5,15 @@ import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
-import java.io.StringWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
@@ -25,35 +22,18 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Consumer;
-import java.util.function.IntFunction;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.board.Board;
 import smorgas.core.board.Difference;
 import smorgas.core.board.DifferenceCsv;
-import smorgas.core.board.Facts;
 import smorgas.core.board.FeedbackCsv;
 import smorgas.core.board.Standpoint;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Fact;
-import smorgas.core.column.Figure;
-import smorgas.core.fold.Keywords;
-import smorgas.core.gather.BasketReader;
-import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
-import smorgas.core.gather.Packed;
-import smorgas.core.gather.Problem;
-import smorgas.core.gather.Workbooks;
-import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.Room;
-import smorgas.core.group.read.Groups;
-import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
-import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
@@ -63,22 +43,10 @@ import smorgas.core.serve.PlanFormats;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Tidy;
 import smorgas.core.value.Feedback;
-import smorgas.core.value.Worth;
 import smorgas.meaning.model.MeaningModel;
 
 /** One run over some files. */
 final class BatchRun {
-
-    /** What the first columns of the table of keywords tell already. */
-    private static final Set<Fact> AMONG_THE_FIRST =
-            Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Figure.SEARCHES, Figure.CPC, Computed.BASKETS);
-
-    /** Between the items of a list in one cell. */
-    static final String LIST = " | ";
-
-    /** Bytes that the lists packed in one file may have together. */
-    private static final long MOST_UNPACKED =
-            Math.min(2_000_000_000L, Runtime.getRuntime().maxMemory() / 3);
 
     /**
      * What is written beside what always is.
@@ -117,11 +85,10 @@ final class BatchRun {
      */
     record Summary(Map<String, Object> fields, int unread, boolean otherwise, Supplier<Earlier> came) {}
 
-    private record Read(String name, @Nullable Lines lines, List<Problem> problems) {}
-
     Summary run(List<Path> in, Path out) throws IOException {
         long start = System.nanoTime();
-        List<Read> read = gather(in);
+        List<BatchLists.Read> read = new BatchLists(recipe.folding().decimals()).read(in);
+        read.forEach(r -> progress.accept(r.told()));
         List<Lines> baskets = new ArrayList<>();
         read.forEach(r -> {
             if (r.lines() != null) {
@@ -218,116 +185,14 @@ final class BatchRun {
         progress.accept(stage + ": " + millis.get(stage) + " ms");
     }
 
-    private List<Read> gather(List<Path> in) {
-        List<String> names = names(in);
-        List<Found> found = new ArrayList<>();
-        for (int i = 0; i < in.size(); i++) {
-            found.addAll(open(names.get(i), in.get(i)));
-        }
-        Read[] read = new Read[found.size()];
-        IntStream.range(0, read.length).parallel().forEach(i -> read[i] = read(i, found.get(i)));
-        for (Read r : read) {
-            progress.accept(r.name() + ": "
-                    + (r.lines() == null
-                            ? "not read"
-                            : String.format(
-                                    Locale.ENGLISH, "%,d lines", r.lines().size())));
-        }
-        return List.of(read);
-    }
-
-    /** A list on its way in: its bytes, or why there are none. */
-    private record Found(String name, byte @Nullable [] bytes, ReadAs readAs, List<Problem> problems) {}
-
-    /** The list in a file, or the lists that are packed in it. */
-    private static List<Found> open(String name, Path file) {
-        byte[] bytes;
-        try {
-            bytes = Files.readAllBytes(file);
-        } catch (IOException | OutOfMemoryError e) {
-            return List.of(new Found(
-                    name,
-                    null,
-                    ReadAs.FOUND,
-                    List.of(new Problem(name, 0, "The file cannot be read", "Check that it exists and may be read."))));
-        }
-        Packed.Contents contents;
-        try {
-            contents = Packed.open(name, bytes, MOST_UNPACKED);
-        } catch (OutOfMemoryError e) {
-            return List.of(new Found(name, null, ReadAs.FOUND, List.of(tooLarge(name))));
-        }
-        List<Found> found = new ArrayList<>();
-        boolean alone = contents.lists().size() == 1 && contents.problems().isEmpty();
-        List<Problem> problems = new ArrayList<>(contents.problems());
-        List<Problem> notes = new ArrayList<>();
-        for (Packed.NamedBytes list : contents.lists()) {
-            String listName = alone ? name : name + "/" + list.name();
-            Workbooks.Parts parts = Workbooks.of(new Packed.NamedBytes(listName, list.bytes()), false);
-            notes.addAll(parts.problems());
-            parts.lists()
-                    .forEach(part -> found.add(
-                            new Found(part.list().name(), part.list().bytes(), part.readAs(), List.copyOf(notes))));
-            notes.clear();
-        }
-        if (!problems.isEmpty()) {
-            found.add(new Found(name, null, ReadAs.FOUND, problems));
-        }
-        return found;
-    }
-
-    private static Problem tooLarge(String name) {
-        return new Problem(
-                name,
-                0,
-                "The memory that Java was given is not enough for it",
-                "It was not read; give more, such as SMORGAS_JAVA_OPTS=-Xmx4g, or split it.");
-    }
-
-    private static List<String> names(List<Path> in) {
-        Set<String> taken = new HashSet<>();
-        List<String> names = new ArrayList<>();
-        for (Path path : in) {
-            String name = String.valueOf(path.getFileName());
-            String free = name;
-            for (int n = 2; !taken.add(free); n++) {
-                free = name + " (" + n + ")";
-            }
-            names.add(free);
-        }
-        return names;
-    }
-
-    private Read read(int number, Found found) {
-        String name = found.name();
-        byte[] bytes = found.bytes();
-        if (bytes == null) {
-            return new Read(name, null, found.problems());
-        }
-        BasketReader.Read read;
-        try {
-            read = BasketReader.lines(
-                    number, name, bytes, found.readAs(), recipe.folding().decimals(), Halt.NEVER, (line, cells) -> {});
-        } catch (OutOfMemoryError e) {
-            return new Read(name, null, List.of(tooLarge(name)));
-        }
-        return read.lines()
-                .map(lines -> new Read(
-                        name,
-                        lines,
-                        Stream.concat(found.problems().stream(), lines.problems().stream())
-                                .toList()))
-                .orElseGet(() -> new Read(name, null, read.reading().problems()));
-    }
-
     /** Files on all cores; what each needs is found out before. */
     private void writeAll(Board board, Path out) {
         Feedback.Found found = feedback(board);
         List<Writing> files = new ArrayList<>();
-        files.add(() -> writeKeywords(board, out.resolve("keywords.csv")));
+        files.add(() -> BatchTables.writeKeywords(board, out.resolve("keywords.csv")));
         files.add(() -> {
             try (Csv csv = new Csv(writer(out, "groups.csv"))) {
-                writeGroups(board, csv);
+                BatchTables.writeGroups(board, csv);
             }
         });
         if (!found.terms().isEmpty()) {
@@ -390,78 +255,6 @@ final class BatchRun {
                 new OutputStreamWriter(Files.newOutputStream(out.resolve(name)), StandardCharsets.UTF_8));
     }
 
-    /** The columns that were there first, then what else is known of any keyword. */
-    private static void writeKeywords(Board board, Path to) throws IOException {
-        Keywords keywords = board.keywords();
-        Facts facts = board.facts();
-        List<Fact> others = Fact.all(Fact.Use.EXPORT).stream()
-                .filter(fact -> !AMONG_THE_FIRST.contains(fact) && facts.any(fact))
-                .toList();
-        List<String> header = new ArrayList<>(List.of(
-                "keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
-        others.forEach(fact -> header.add(fact.word()));
-        try (Writer out =
-                new BufferedWriter(new OutputStreamWriter(Files.newOutputStream(to), StandardCharsets.UTF_8))) {
-            out.write(rows(csv -> csv.row(header.toArray(String[]::new))));
-            List<IntFunction<String>> columns = columns(board, others);
-            // A few parts at a time are made on all cores and then written in their order.
-            for (int from = 0; from < keywords.size(); from += ROWS * PARTS) {
-                String[] parts = new String[PARTS];
-                int first = from;
-                IntStream.range(0, PARTS)
-                        .parallel()
-                        .forEach(part -> parts[part] = rows(csv -> {
-                            int end = Math.min(keywords.size(), first + (part + 1) * ROWS);
-                            for (int k = first + part * ROWS; k < end; k++) {
-                                csv.row(cells(columns, k));
-                            }
-                        }));
-                for (String part : parts) {
-                    out.write(part);
-                }
-            }
-        }
-    }
-
-    private static final int ROWS = 4_096;
-    private static final int PARTS = 8;
-
-    private static String rows(Consumer<Csv> rows) {
-        StringWriter text = new StringWriter();
-        try (Csv csv = new Csv(text)) {
-            rows.accept(csv);
-        }
-        return text.toString();
-    }
-
-    private static String[] cells(List<IntFunction<String>> columns, int keyword) {
-        String[] cells = new String[columns.size()];
-        for (int i = 0; i < cells.length; i++) {
-            cells[i] = columns.get(i).apply(keyword);
-        }
-        return cells;
-    }
-
-    /** The cells of a row, column by column. */
-    private static List<IntFunction<String>> columns(Board board, List<Fact> others) {
-        Facts facts = board.facts();
-        Keywords keywords = board.keywords();
-        Groups groups = board.groups();
-        Grouping grouping = groups.grouping();
-        List<IntFunction<String>> columns = new ArrayList<>(List.of(
-                keywords::text,
-                facts.exporting(Computed.STANDING),
-                facts.exporting(Computed.REASON),
-                keyword -> grouping.groupOf(keyword) < 0 ? "" : groups.name(grouping.groupOf(keyword)),
-                keyword -> grouping.groupOf(keyword) < 0 ? "" : decimals(grouping.tightness(keyword)),
-                keyword -> String.join(LIST, keywords.spellings(keyword)),
-                facts.exporting(Figure.SEARCHES),
-                facts.exporting(Figure.CPC),
-                facts.exporting(Computed.BASKETS)));
-        others.forEach(fact -> columns.add(facts.exporting(fact)));
-        return columns;
-    }
-
     /** What reports among the lists tell; of which currency and market they are is not known here. */
     private static Feedback.Found feedback(Board board) {
         return Feedback.of(
@@ -475,61 +268,11 @@ final class BatchRun {
                 board.recipe().folding().littleWords());
     }
 
-    /** With what each may bring if anything is assumed. */
-    private static void writeGroups(Board board, Csv csv) {
-        Groups groups = board.groups();
-        boolean worth = board.recipe().valuing().assumes();
-        List<String> header = new ArrayList<>(
-                List.of("group", "theme phrase", "keywords", "searches", "tightness", "broader themes"));
-        if (worth) {
-            header.add("worth");
-        }
-        boolean simulated = board.keywords().simulated();
-        if (simulated) {
-            header.add("simulated");
-        }
-        csv.row(header.toArray(String[]::new));
-        ThemeTree tree = groups.tree();
-        for (int group : groups.order()) {
-            List<String> cells = new ArrayList<>(List.of(
-                    groups.name(group),
-                    String.join(" ", groups.grouping().theme(group)),
-                    String.valueOf(groups.keywords(group)),
-                    String.valueOf(groups.searches(group).sum()),
-                    decimals(groups.grouping().meanTightness(group)),
-                    String.join(LIST, tree.above(group))));
-            if (worth) {
-                Worth.Total sum = board.worth()
-                        .sum(groups.grouping().members().row(group))
-                        .parts()
-                        .get(Worth.Part.VALUE);
-                cells.add(sum == null ? "" : Csv.amount(Math.round(sum.middle()), 100));
-            }
-            if (simulated) {
-                cells.add(groups.searches(group).told());
-            }
-            csv.row(cells.toArray(String[]::new));
-        }
-    }
-
-    private static final int THOUSAND = 1_000;
-
-    private static String decimals(double share) {
-        double thousandths = share * THOUSAND;
-        long whole = Math.round(thousandths);
-        boolean half = Math.abs(Math.abs(thousandths - whole) - .5) < 1e-6;
-        // What lies between two is rounded by the digits, as it always was.
-        return half || share < 0 || share >= 1_000
-                ? String.format(Locale.ROOT, "%.3f", share)
-                : whole / THOUSAND + "."
-                        + String.valueOf(THOUSAND + whole % THOUSAND).substring(1);
-    }
-
-    private Map<String, Object> summary(Board board, List<Read> read) {
+    private Map<String, Object> summary(Board board, List<BatchLists.Read> read) {
         Map<String, Object> files = new LinkedHashMap<>();
         List<String> problems = new ArrayList<>();
         int total = 0;
-        for (Read r : read) {
+        for (BatchLists.Read r : read) {
             int lines = r.lines() == null ? 0 : r.lines().size();
             total += lines;
             files.put(r.name(), lines);

@@ -4,20 +4,15 @@ import static smorgas.app.store.schema.Tables.BASKET;
 import static smorgas.app.store.schema.Tables.PROJECT;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.time.DateTimeException;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
-import java.util.Enumeration;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -25,13 +20,11 @@ import java.util.zip.ZipOutputStream;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Refusal;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -42,21 +35,8 @@ import tools.jackson.databind.JsonNode;
 @Repository
 public class ProjectFile {
 
-    /** The newest format that is read. */
-    static final int FORMAT = 2;
-
     /** What is written where nothing newer is in it, so that an older Smorgas reads it too. */
     private static final int WITHOUT_SERVED = 1;
-
-    private static final String TOLD = "project.json";
-    private static final String NAMES = "project\\.json|(baskets|served)/\\d{1,9}";
-
-    private static final int MOST_FILES = 20_000;
-
-    /** What one file may unpack to, which is more than a list that is gathered has, and all together. */
-    private static final int LARGEST = 256 << 20;
-
-    private static final long LARGEST_IN_ALL = 4L << 30;
 
     private final DSLContext db;
     private final Projects projects;
@@ -83,7 +63,7 @@ public class ProjectFile {
         List<Baskets.Basket> all = baskets.of(id);
         List<ServedPlans.Served> plans = served.of(id).reversed();
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
-        zip.putNextEntry(new ZipEntry(TOLD));
+        zip.putNextEntry(new ZipEntry(ProjectZip.TOLD));
         zip.write(Json.pretty(told(project, stored, all, plans)).getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
         for (Baskets.Basket basket : all) {
@@ -103,7 +83,7 @@ public class ProjectFile {
     private Map<String, Object> told(
             Project project, Histories.Stored stored, List<Baskets.Basket> all, List<ServedPlans.Served> plans) {
         Map<String, Object> told = new LinkedHashMap<>();
-        told.put("project", plans.isEmpty() ? WITHOUT_SERVED : FORMAT);
+        told.put("project", plans.isEmpty() ? WITHOUT_SERVED : ProjectZip.FORMAT);
         told.put("name", project.name());
         told.put("language", project.language());
         told.put("market", project.market());
@@ -167,7 +147,7 @@ public class ProjectFile {
     @Transactional
     public long read(Path file) throws IOException {
         try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
-            check(zip);
+            ProjectZip.check(zip);
             return read(zip);
         } catch (ZipException e) {
             throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
@@ -189,105 +169,41 @@ public class ProjectFile {
      */
     public static Held held(Path file) throws IOException {
         try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
-            check(zip);
-            JsonNode told = told(zip);
-            requireKnown(told);
+            ProjectZip.check(zip);
+            JsonNode told = ProjectZip.told(zip);
+            ProjectZip.requireKnown(told);
             Map<Long, byte[]> lists = new HashMap<>();
             Map<Long, Long> numbers = new HashMap<>();
-            eachList(zip, told, list -> {
+            ProjectZip.eachList(zip, told, list -> {
                 lists.put(list.number(), list.bytes());
                 numbers.put(list.number(), list.number());
             });
             return new Held(
-                    text(told, "language"),
+                    ProjectZip.text(told, "language"),
                     Edition.of(told.path("edition").asInt(0)),
-                    new History(acts(told, numbers)).effective(),
+                    new History(ProjectZip.acts(told, numbers)).effective(),
                     lists);
         } catch (ZipException e) {
             throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
         }
     }
 
-    /** A list of a file with what is told of it. */
-    private record Listed(long number, String name, byte[] bytes, JsonNode told) {}
-
-    /** Hands over one list after the other, so that only one need be in memory; what all of them unpack to is bounded. */
-    private static void eachList(ZipFile zip, JsonNode told, Consumer<Listed> take) throws IOException {
-        long all = 0;
-        for (JsonNode one : told.path("baskets")) {
-            long number = one.path("number").asLong(-1);
-            String name = text(one, "name");
-            ZipEntry entry = zip.getEntry("baskets/" + number);
-            if (entry == null || name.isBlank()) {
-                throw new Refusal("The list \"" + shown(name) + "\" is missing in this file");
-            }
-            byte[] bytes = bytes(zip, entry);
-            all += bytes.length;
-            if (all > LARGEST_IN_ALL) {
-                throw new Refusal("The lists in this file unpack to more than 4 GB");
-            }
-            take.accept(new Listed(number, name, bytes, one));
-        }
-    }
-
-    /** The acts of a history with the numbers that its lists have here. */
-    private static List<History.Step> acts(JsonNode told, Map<Long, Long> numbers) {
-        List<History.Step> steps = new ArrayList<>();
-        for (JsonNode act : told.path("history")) {
-            int number = steps.size() + 1;
-            steps.add(new History.Step(
-                    number,
-                    entry(act, number, numbers),
-                    state(act, number),
-                    act.path("version").asLong(0)));
-        }
-        return steps;
-    }
-
-    private static void requireKnown(JsonNode told) {
-        int format = told.path("project").asInt(0);
-        if (format > FORMAT) {
-            throw new Refusal("This project file is of format " + format
-                    + ", made by a newer Smorgas; this one reads up to " + FORMAT);
-        }
-        if (format < 1) {
-            throw new Refusal("This is no project file: project.json does not say which format it has");
-        }
-    }
-
-    /** What it says of itself may be a lie; what is read is bounded too. */
-    private static void check(ZipFile zip) {
-        if (zip.size() > MOST_FILES) {
-            throw new Refusal("This is no project file: it holds more than " + MOST_FILES + " files");
-        }
-        for (Enumeration<? extends ZipEntry> all = zip.entries(); all.hasMoreElements(); ) {
-            String name = all.nextElement().getName();
-            if (!name.matches(NAMES)) {
-                throw new Refusal("This is no project file: it holds \"" + shown(name) + "\"");
-            }
-        }
-    }
-
-    private static String shown(String text) {
-        return text.length() > 60 ? text.substring(0, 60) + "..." : text;
-    }
-
     private long read(ZipFile zip) throws IOException {
-        JsonNode told = told(zip);
-        requireKnown(told);
-        String name = text(told, "name");
+        JsonNode told = ProjectZip.told(zip);
+        ProjectZip.requireKnown(told);
+        String name = ProjectZip.text(told, "name");
         if (name.isBlank() || name.length() > 200) {
             throw new Refusal("The project in this file has no name, or one of more than 200 characters");
         }
-        String language = text(told, "language");
+        String language = ProjectZip.text(told, "language");
         if (!language.matches("[a-z]{2,8}")) {
             throw new Refusal("The project in this file has no language");
         }
         long id = projects.create(
                 name,
                 language,
-                text(told, "market"),
-                text(told, "currency"),
+                ProjectZip.text(told, "market"),
+                ProjectZip.text(told, "currency"),
                 Edition.of(told.path("edition").asInt(0)));
         Map<Long, Long> numbers = baskets(zip, told, id);
         history(told, id, numbers);
@@ -295,53 +211,25 @@ public class ProjectFile {
         return id;
     }
 
-    private static String text(JsonNode node, String field) {
-        String text = node.path(field).asString("");
-        if (text.length() > 2_000) {
-            throw new Refusal("\"" + field + "\" in this project file is too long");
-        }
-        return text;
-    }
-
-    private static JsonNode told(ZipFile zip) throws IOException {
-        ZipEntry entry = zip.getEntry(TOLD);
-        if (entry == null) {
-            throw new Refusal("This is no project file: it holds no project.json");
-        }
-        try {
-            return Json.tree(new String(bytes(zip, entry), StandardCharsets.UTF_8));
-        } catch (JacksonException e) {
-            throw new Refusal("project.json in this file cannot be read", e);
-        }
-    }
-
-    private static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
-        try (InputStream in = zip.getInputStream(entry)) {
-            byte[] bytes = in.readNBytes(LARGEST);
-            if (in.read() >= 0) {
-                throw new Refusal("\"" + shown(entry.getName()) + "\" in this file unpacks to more than 256 MB");
-            }
-            return bytes;
-        }
-    }
-
     /** By the number that a basket had its new one. */
     private Map<Long, Long> baskets(ZipFile zip, JsonNode told, long id) throws IOException {
         Map<Long, Long> numbers = new HashMap<>();
-        eachList(zip, told, list -> numbers.put(list.number(), store(list, id)));
+        ProjectZip.eachList(zip, told, list -> numbers.put(list.number(), store(list, id)));
         return numbers;
     }
 
-    private long store(Listed list, long id) {
+    private long store(ProjectZip.Listed list, long id) {
         long made = baskets.store(id, list.name(), list.bytes())
                 .basket()
-                .orElseThrow(() -> new Refusal("The list \"" + shown(list.name()) + "\" in this file cannot be read"));
-        String sum = text(list.told(), "sha256");
+                .orElseThrow(() ->
+                        new Refusal("The list \"" + ProjectZip.shown(list.name()) + "\" in this file cannot be read"));
+        String sum = ProjectZip.text(list.told(), "sha256");
         if (!sum.isEmpty() && !sum.equals(fingerprint(made))) {
-            throw new Refusal("The list \"" + shown(list.name()) + "\" is not what it was when this file was written");
+            throw new Refusal(
+                    "The list \"" + ProjectZip.shown(list.name()) + "\" is not what it was when this file was written");
         }
         db.update(BASKET)
-                .set(BASKET.GATHERED_AT, time(list.told(), "gathered"))
+                .set(BASKET.GATHERED_AT, ProjectZip.time(list.told(), "gathered"))
                 .where(BASKET.ID.eq(made))
                 .execute();
         return made;
@@ -351,41 +239,33 @@ public class ProjectFile {
         long all = 0;
         for (JsonNode one : told.path("served")) {
             long number = one.path("number").asLong(-1);
-            String name = text(one, "name");
+            String name = ProjectZip.text(one, "name");
             ZipEntry entry = zip.getEntry("served/" + number);
             long point = one.path("point").asLong(-1);
             if (entry == null || name.isBlank() || point < 0 || point > acts) {
-                throw new Refusal(
-                        "The served plan \"" + shown(name) + "\" is missing in this file, or of no point of it");
+                throw new Refusal("The served plan \"" + ProjectZip.shown(name)
+                        + "\" is missing in this file, or of no point of it");
             }
-            byte[] packed = bytes(zip, entry);
+            byte[] packed = ProjectZip.bytes(zip, entry);
             all += packed.length;
-            if (all > LARGEST_IN_ALL) {
+            if (all > ProjectZip.LARGEST_IN_ALL) {
                 throw new Refusal("The served plans in this file unpack to more than 4 GB");
             }
             served.keep(
                     new ServedPlans.Served(
-                            0, name, point, 0, one.path("removed").asBoolean(false), time(one, "at")),
+                            0, name, point, 0, one.path("removed").asBoolean(false), ProjectZip.time(one, "at")),
                     id,
                     PlanRecord.read(packed));
-        }
-    }
-
-    private static OffsetDateTime time(JsonNode node, String field) {
-        try {
-            return OffsetDateTime.parse(node.path(field).asString(""));
-        } catch (DateTimeException e) {
-            throw new Refusal("\"" + shown(node.path(field).asString("")) + "\" in this project file is no time", e);
         }
     }
 
     private void history(JsonNode told, long id, Map<Long, Long> numbers) {
         long version = told.path("version").asLong(0);
         TallyMarks.OfProject mark = new TallyMarks.OfProject(id, version, 0, "");
-        List<History.Step> steps = acts(told, numbers);
+        List<History.Step> steps = ProjectZip.acts(told, numbers);
         List<Histories.Told> acted = new ArrayList<>();
         for (JsonNode act : told.path("history")) {
-            acted.add(new Histories.Told(time(act, "at"), text(act, "effect")));
+            acted.add(new Histories.Told(ProjectZip.time(act, "at"), ProjectZip.text(act, "effect")));
         }
         for (History.Step step : steps) {
             mark = mark.and(step.entry());
@@ -400,33 +280,5 @@ public class ProjectFile {
                 .where(PROJECT.ID.eq(id))
                 .execute();
         tally.tell(mark);
-    }
-
-    private static Entry entry(JsonNode act, int number, Map<Long, Long> numbers) {
-        String kind = act.path("kind").asString("");
-        int format = act.path("format").asInt(0);
-        if (!Json.knows(kind, format)) {
-            throw new Refusal("Act " + number + " in this project file, \"" + shown(kind) + "\" in format " + format
-                    + ", is not known here: it may be of a newer Smorgas");
-        }
-        Entry entry = Json.entry(kind, format, act.path("body").toString());
-        if (!(entry instanceof BasketEntry ofBasket)) {
-            return entry;
-        }
-        return ofBasket.renumbered(old -> {
-            Long made = numbers.get(old);
-            if (made == null) {
-                throw new Refusal("Act " + number + " in this project file is about a list that is not in it");
-            }
-            return made;
-        });
-    }
-
-    private static History.State state(JsonNode act, int number) {
-        try {
-            return History.State.valueOf(act.path("state").asString(""));
-        } catch (IllegalArgumentException e) {
-            throw new Refusal("Act " + number + " in this project file is neither done nor undone", e);
-        }
     }
 }

@@ -6,6 +6,8 @@ import java.util.Locale;
 import java.util.Set;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Standing;
 
 /** Tells in figures what an act did. */
@@ -13,14 +15,34 @@ final class Effects {
 
     private Effects() {}
 
+    /** Keywords of which groups are looked through for what an act did beside what it says. */
+    private static final int MOST_TOLD = 200_000;
+
     /** Keywords named; the others are counted. */
     private static final int NAMED = 3;
+
+    /** What an act on groups did beside what it says; of very many keywords it is not waited for. */
+    static String moved(Entry entry, Board before, Board after) {
+        boolean told = entry instanceof GroupPin
+                && before.groupsKnown()
+                && after.keywords().size() <= MOST_TOLD;
+        if (!told || before.keywords() != after.keywords()) {
+            return "";
+        }
+        Set<String> named =
+                switch (entry) {
+                    case GroupPin.KeywordsPlaced pin -> Set.copyOf(pin.texts());
+                    case GroupPin.KeywordsBarred pin -> Set.copyOf(pin.texts());
+                    default -> Set.of();
+                };
+        return moved(before, after, named);
+    }
 
     /**
      * What an act on groups did to keywords that it did not name: those that are in another group than before, in a sentence
      * with a space before it; empty if there are none.
      */
-    static String moved(Board before, Board after, Set<String> named) {
+    private static String moved(Board before, Board after, Set<String> named) {
         Groups old = before.groups();
         Groups now = after.groups();
         List<String> moved = new ArrayList<>();

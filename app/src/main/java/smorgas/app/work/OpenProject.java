@@ -21,7 +21,6 @@ import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
@@ -35,9 +34,6 @@ import smorgas.core.text.Refusal;
 public final class OpenProject {
 
     private static final Logger LOG = LoggerFactory.getLogger(OpenProject.class);
-
-    /** Keywords of which groups are looked through for what an act did beside what it says. */
-    private static final int MOST_TOLD = 200_000;
 
     private static final String STUCK =
             "The last act of this project cannot be followed, so it is shown as it was before"
@@ -376,26 +372,9 @@ public final class OpenProject {
                 ? before.baskets()
                 : loaded.of(recipe, recipe.folding().decimals());
         Board board = before.board().next(LoadedBaskets.lines(inForce), recipe);
-        String effect = sentence + Effects.between(before.board(), board) + moved(entry, before.board(), board);
+        String effect = sentence + Effects.between(before.board(), board) + Effects.moved(entry, before.board(), board);
         histories.advance(id, before.version(), before.history(), after, effect);
         snapshot = new Snapshot(before.version() + 1, after, board, inForce, effect);
         return new Outcome.Done(effect);
-    }
-
-    /** What an act on groups did beside what it says; of very many keywords it is not waited for. */
-    private static String moved(Entry entry, Board before, Board after) {
-        boolean told = entry instanceof GroupPin
-                && before.groupsKnown()
-                && after.keywords().size() <= MOST_TOLD;
-        if (!told || before.keywords() != after.keywords()) {
-            return "";
-        }
-        Set<String> named =
-                switch (entry) {
-                    case GroupPin.KeywordsPlaced pin -> Set.copyOf(pin.texts());
-                    case GroupPin.KeywordsBarred pin -> Set.copyOf(pin.texts());
-                    default -> Set.of();
-                };
-        return Effects.moved(before, after, named);
     }
 }

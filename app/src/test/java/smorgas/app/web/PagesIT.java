@@ -9,12 +9,10 @@ import java.io.InputStream;
 import java.net.Socket;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The pages over plain HTTP: who is answered, what is refused, and that nothing typed or uploaded is run. */
 class PagesIT {
@@ -370,52 +368,6 @@ class PagesIT {
         assertThat(visitor.post("/projects/" + id + "/restore", Map.of()).body())
                 .doesNotContain("kept</a>");
         assertThat(visitor.get("/projects/" + id + "/sift").statusCode()).isEqualTo(404);
-    }
-
-    @Test
-    void theNextActOfAnOpenTabWorksAfterARestart(@TempDir Path data) {
-        Running first = Running.alone(data, 0);
-        Visitor tab = new Visitor(first);
-        tab.get("/projects/1/sift");
-        long version = tab.version();
-        first.close();
-        try (Running second = Running.alone(data, first.port())) {
-            assertThat(second.port()).isEqualTo(first.port());
-            String answer = tab.post("/projects/1/judge/row", Map.of("keyword", "bee brush", "to", "KEPT", "row", "3"))
-                    .body();
-            assertThat(answer).contains("Kept &quot;bee brush&quot;");
-            assertThat(tab.version()).isEqualTo(version + 1);
-            tab.post("/projects/1/undo", Map.of());
-            assertThat(tab.version()).isEqualTo(version + 2);
-        }
-    }
-
-    @Test
-    void withAPasswordSetNobodyElseGetsIn(@TempDir Path data) {
-        InputStream in = System.in;
-        System.setIn(new java.io.ByteArrayInputStream(bytes("swarm in may\n")));
-        try {
-            assertThat(new picocli.CommandLine(new smorgas.app.config.PasswordCommand())
-                            .execute("--data", data.toString()))
-                    .isZero();
-        } finally {
-            System.setIn(in);
-        }
-        try (Running guarded = Running.alone(data, 0)) {
-            Visitor somebody = new Visitor(guarded);
-            assertThat(somebody.get("/projects").statusCode()).isEqualTo(401);
-            assertThat(somebody.get("/assets/css/tokens.css").statusCode()).isEqualTo(401);
-            assertThat(somebody.get("/projects", "Authorization", basic("smorgas:swarm in june"))
-                            .statusCode())
-                    .isEqualTo(401);
-            HttpResponse<String> page = somebody.get("/projects", "Authorization", basic("smorgas:swarm in may"));
-            assertThat(page.statusCode()).isEqualTo(200);
-            assertThat(page.body()).contains("Beekeeping shop");
-        }
-    }
-
-    private static String basic(String userAndPassword) {
-        return "Basic " + java.util.Base64.getEncoder().encodeToString(bytes(userAndPassword));
     }
 
     /** New projects are grouped by likeness; these lists of four keywords are told by their themes. */

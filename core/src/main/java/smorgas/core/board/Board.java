@@ -159,7 +159,7 @@ public final class Board {
 
     /** What each keyword may bring if something else were assumed. */
     public Worth worthIf(Valuing valuing) {
-        return Stages.worth(keywords(), standings(), this::groups, valuing);
+        return Workings.worth(keywords(), standings(), this::groups, valuing);
     }
 
     /** What each keyword promises by the project's weights. */

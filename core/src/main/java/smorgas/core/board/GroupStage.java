@@ -10,6 +10,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.GroupingInput;
 import smorgas.core.group.Taking;
 import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
@@ -44,7 +45,7 @@ final class GroupStage {
         Beyond beyond =
                 Beyond.ofRules(standings.tags()::with, intent -> intents.get().with(intent));
         Grouping grouping = Grouper.group(
-                new Grouper.Input(
+                new GroupingInput(
                         keywords.folded(),
                         keyword -> Tidy.of(keywords.text(keyword)),
                         standings.remaining(),

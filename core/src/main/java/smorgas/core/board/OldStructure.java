@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -19,16 +18,11 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Figure;
 import smorgas.core.column.TextColumn;
 import smorgas.core.gather.Lines;
-import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.MatchType;
-import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanRecord;
-import smorgas.core.text.Formulas;
-import smorgas.core.text.Tidy;
 import smorgas.core.value.Reported;
 
 /**
@@ -36,8 +30,6 @@ import smorgas.core.value.Reported;
  * end. Rows that are negatives, paused or removed are no part of it.
  */
 public final class OldStructure {
-
-    private static final Set<String> NOT_RUNNING = Set.of("paused", "removed", "deleted", "ended", "disabled");
 
     /** What becomes of an ad group. */
     public enum Fate {
@@ -108,27 +100,6 @@ public final class OldStructure {
     public record Heir(
             Reported sums, String page, String ad, int oldGroups, OptionalDouble bid, OptionalDouble quality) {}
 
-    /**
-     * A row that runs.
-     *
-     * @param keyword its number in the project; -1 if it is not there
-     * @param into the number of the group that it is in; -1 if it is in none
-     * @param bid in millionths of the currency; 0 if not told
-     * @param quality from 1 to 10; 0 if not told
-     */
-    private record Row(
-            String campaign,
-            String group,
-            String text,
-            int keyword,
-            int into,
-            String type,
-            long bid,
-            long quality,
-            String page,
-            String ad,
-            Reported sums) {}
-
     private final Board board;
     private final List<OldGroup> groups = new ArrayList<>();
     private final List<Twice> twice = new ArrayList<>();
@@ -138,12 +109,12 @@ public final class OldStructure {
     private final BitSet bidOn = new BitSet();
     private final PlanRecord record;
 
-    private OldStructure(Board board, List<Row> rows, boolean tellsTypes) {
+    private OldStructure(Board board, List<OldRow> rows, boolean tellsTypes) {
         this.tellsTypes = tellsTypes;
         this.board = board;
-        Map<String, List<Row>> byGroup = new LinkedHashMap<>();
+        Map<String, List<OldRow>> byGroup = new LinkedHashMap<>();
         rows.forEach(row ->
-                byGroup.computeIfAbsent(place(row), none -> new ArrayList<>()).add(row));
+                byGroup.computeIfAbsent(row.place(), none -> new ArrayList<>()).add(row));
         Map<Integer, Set<String>> sources = new HashMap<>();
         byGroup.forEach(
                 (place, of) -> of.stream().filter(row -> row.into() >= 0).forEach(row -> sources.computeIfAbsent(
@@ -157,13 +128,12 @@ public final class OldStructure {
         twice(rows);
         heirs(rows, sources);
         rows.stream().filter(row -> row.keyword() >= 0).forEach(row -> bidOn.set(row.keyword()));
-        this.record = record(byGroup);
+        this.record = OldRow.plan(byGroup);
     }
 
     /** Of one or several lists that tell ad groups; empty if they tell none. */
     public static Optional<OldStructure> of(Board board, List<Lines> lists) {
-        List<Row> rows = new ArrayList<>();
-        lists.forEach(lines -> add(board, lines, rows));
+        List<OldRow> rows = OldRow.of(board, lists);
         return rows.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new OldStructure(
@@ -174,53 +144,8 @@ public final class OldStructure {
                                 .anyMatch(TextColumn::tells)));
     }
 
-    private static void add(Board board, Lines lines, List<Row> rows) {
-        Grouping grouping = board.groups().grouping();
-        for (int at = 0; at < lines.size(); at++) {
-            String group = cell(lines, ColumnRole.AD_GROUP, at);
-            String type = cell(lines, ColumnRole.MATCH_TYPE, at).toLowerCase(Locale.ROOT);
-            String status = cell(lines, ColumnRole.STATUS, at).toLowerCase(Locale.ROOT);
-            String text = Tidy.of(lines.text(at));
-            if (!group.isEmpty()
-                    && !text.isEmpty()
-                    && !type.contains("negative")
-                    && !NOT_RUNNING.contains(status)
-                    && !Formulas.runs(group)) {
-                int keyword = board.keywords().meant(text).orElse(-1);
-                rows.add(new Row(
-                        cell(lines, ColumnRole.CAMPAIGN, at),
-                        group,
-                        text,
-                        keyword,
-                        keyword < 0 ? -1 : Math.max(-1, grouping.groupOf(keyword)),
-                        type(type),
-                        Reported.number(lines, Figure.CPC, at),
-                        Reported.number(lines, Figure.QUALITY, at),
-                        cell(lines, ColumnRole.LANDING_PAGE, at),
-                        cell(lines, ColumnRole.HEADLINE, at),
-                        Reported.of(lines, at)));
-            }
-        }
-    }
-
-    /** As plans write it; broad where a report does not tell, which is what platforms take it for (common practice). */
-    private static String type(String told) {
-        return told.contains("exact")
-                ? MatchType.EXACT.label()
-                : told.contains("phrase") ? MatchType.PHRASE.label() : MatchType.BROAD.label();
-    }
-
-    private static String cell(Lines lines, ColumnRole role, int at) {
-        List<TextColumn> columns = lines.texts(role);
-        return columns.isEmpty() ? "" : columns.getFirst().text(at).strip();
-    }
-
-    private static String place(Row row) {
-        return row.campaign() + "\n" + row.group();
-    }
-
-    private OldGroup old(List<Row> rows, Map<Integer, Set<String>> sources) {
-        Map<String, Row> texts = new LinkedHashMap<>();
+    private OldGroup old(List<OldRow> rows, Map<Integer, Set<String>> sources) {
+        Map<String, OldRow> texts = new LinkedHashMap<>();
         rows.forEach(row -> texts.putIfAbsent(row.text(), row));
         Map<Integer, List<String>> parts = new TreeMap<>();
         texts.forEach((text, row) ->
@@ -246,11 +171,11 @@ public final class OldStructure {
                 sum(rows),
                 board.intents()
                         .mixed(texts.values().stream()
-                                .mapToInt(Row::keyword)
+                                .mapToInt(OldRow::keyword)
                                 .filter(keyword -> keyword >= 0)
                                 .toArray()),
-                mean(rows.stream().mapToLong(Row::bid)),
-                mean(rows.stream().mapToLong(Row::quality)));
+                mean(rows.stream().mapToLong(OldRow::bid)),
+                mean(rows.stream().mapToLong(OldRow::quality)));
     }
 
     /** Of those that are told. */
@@ -258,30 +183,30 @@ public final class OldStructure {
         return all.filter(one -> one > 0).average();
     }
 
-    private static Reported sum(Collection<Row> rows) {
-        return rows.stream().map(Row::sums).reduce(Reported.NOTHING, Reported::and);
+    private static Reported sum(Collection<OldRow> rows) {
+        return rows.stream().map(OldRow::sums).reduce(Reported.NOTHING, Reported::and);
     }
 
-    private static List<String> withoutExact(List<Row> rows) {
+    private static List<String> withoutExact(List<OldRow> rows) {
         Set<String> exact = rows.stream()
                 .filter(row -> row.type().equals(MatchType.EXACT.label()))
-                .map(Row::text)
+                .map(OldRow::text)
                 .collect(Collectors.toSet());
         return rows.stream()
-                .map(Row::text)
+                .map(OldRow::text)
                 .filter(text -> !exact.contains(text))
                 .distinct()
                 .toList();
     }
 
-    private void twice(List<Row> rows) {
+    private void twice(List<OldRow> rows) {
         Map<Integer, Map<String, String>> places = new TreeMap<>();
-        for (Row row : rows) {
+        for (OldRow row : rows) {
             if (row.keyword() >= 0) {
                 String lead = board.keywords().text(row.keyword());
                 places.computeIfAbsent(row.keyword(), none -> new LinkedHashMap<>())
                         .putIfAbsent(
-                                place(row),
+                                row.place(),
                                 (row.campaign().isEmpty() ? "" : row.campaign() + " / ")
                                         + row.group()
                                         + (row.text().equals(lead) ? "" : " as " + row.text()));
@@ -294,8 +219,8 @@ public final class OldStructure {
         });
     }
 
-    private void heirs(List<Row> rows, Map<Integer, Set<String>> sources) {
-        Map<Integer, List<Row>> byNew = new HashMap<>();
+    private void heirs(List<OldRow> rows, Map<Integer, Set<String>> sources) {
+        Map<Integer, List<OldRow>> byNew = new HashMap<>();
         rows.stream().filter(row -> row.into() >= 0).forEach(row -> byNew.computeIfAbsent(
                         row.into(), none -> new ArrayList<>())
                 .add(row));
@@ -304,7 +229,7 @@ public final class OldStructure {
                 new Heir(
                         sum(of),
                         of.stream()
-                                .map(Row::page)
+                                .map(OldRow::page)
                                 .filter(page -> !page.isEmpty())
                                 .collect(Collectors.groupingBy(page -> page, TreeMap::new, Collectors.counting()))
                                 .entrySet()
@@ -314,11 +239,11 @@ public final class OldStructure {
                                 .orElse(""),
                         bestAd(of),
                         sources.get(group).size(),
-                        mean(of.stream().mapToLong(Row::bid)),
-                        mean(of.stream().mapToLong(Row::quality)))));
+                        mean(of.stream().mapToLong(OldRow::bid)),
+                        mean(of.stream().mapToLong(OldRow::quality)))));
     }
 
-    private static String bestAd(List<Row> rows) {
+    private static String bestAd(List<OldRow> rows) {
         Map<String, Reported> ads = new TreeMap<>();
         rows.stream().filter(row -> !row.ad().isEmpty()).forEach(row -> ads.merge(row.ad(), row.sums(), Reported::and));
         return ads.entrySet().stream()
@@ -326,33 +251,6 @@ public final class OldStructure {
                 .min(Map.Entry.comparingByValue(Reported.BEST_AD))
                 .map(Map.Entry::getKey)
                 .orElse("");
-    }
-
-    private static PlanRecord record(Map<String, List<Row>> byGroup) {
-        List<PlanRecord.Row> all = new ArrayList<>();
-        byGroup.values()
-                .forEach(of -> all.add(row(
-                        PlanRecord.Kind.AD_GROUP,
-                        of.getFirst(),
-                        "",
-                        "",
-                        "",
-                        of.getFirst().page())));
-        byGroup.values().stream()
-                .flatMap(List::stream)
-                .filter(row -> !Formulas.runs(row.text()))
-                .forEach(row -> all.add(row(
-                        PlanRecord.Kind.KEYWORD,
-                        row,
-                        row.text(),
-                        row.type(),
-                        row.bid() == 0 ? "" : Csv.amount(row.bid(), Figure.CPC.scale()),
-                        row.page())));
-        return new PlanRecord(all);
-    }
-
-    private static PlanRecord.Row row(PlanRecord.Kind kind, Row of, String text, String type, String bid, String page) {
-        return new PlanRecord.Row(kind, of.campaign(), of.group(), text, type, bid, page, "");
     }
 
     /** By what ad groups are put in order, the most first. */

@@ -6,16 +6,11 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Figure;
-import smorgas.core.column.Numbers;
 import smorgas.core.fold.FoldReport;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
@@ -30,7 +25,6 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Sifting;
 import smorgas.core.recipe.Valuing;
-import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
@@ -41,7 +35,6 @@ import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
-import smorgas.core.text.Words;
 import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
 import smorgas.core.value.Promise;
@@ -99,8 +92,8 @@ final class Stages {
     static final Declared<List<Misspellings.Proposal>> MISSPELLINGS = declare(
             List.of(PREPARED),
             same(recipe ->
-                    List.of(recipe.folding().misspellings(), recipe.folding().refused(), brands(recipe))),
-            made -> Misspellings.of(made.get(PREPARED), made.recipe().folding(), brands(made.recipe())));
+                    List.of(recipe.folding().misspellings(), recipe.folding().refused(), Workings.brands(recipe))),
+            made -> Misspellings.of(made.get(PREPARED), made.recipe().folding(), Workings.brands(made.recipe())));
 
     static final Declared<Keywords> KEYWORDS = declare(
             List.of(PREPARED),
@@ -168,14 +161,7 @@ final class Stages {
             made -> worth(made, made.recipe().valuing()));
 
     private static Worth worth(Made made, Valuing valuing) {
-        return worth(made.get(KEYWORDS), made.get(STANDINGS), () -> made.get(GROUPS), valuing);
-    }
-
-    static Worth worth(Keywords keywords, Standings standings, Supplier<Groups> groups, Valuing valuing) {
-        return Worth.of(keywords, valuing, standings.tags()::with, key -> {
-            int group = groups.get().find(key);
-            return group < 0 ? new int[0] : groups.get().grouping().members().row(group);
-        });
+        return Workings.worth(made.get(KEYWORDS), made.get(STANDINGS), () -> made.get(GROUPS), valuing);
     }
 
     /** What all that is not dropped may bring; nothing if nothing is assumed. */
@@ -226,18 +212,7 @@ final class Stages {
     static final Declared<List<Apart.Steer>> APART = declare(
             List.of(KEYWORDS, SEARCH_WORDS, SERVED),
             same(recipe -> recipe.serving().plan().matchTypes()),
-            made -> apart(made.get(KEYWORDS), made.get(SEARCH_WORDS), made.get(SERVED), made.recipe()));
-
-    private static List<Apart.Steer> apart(
-            Keywords keywords, SearchWords words, List<Planner.ServedGroup> served, Recipe recipe) {
-        Numbers searches = keywords.numbers(Figure.SEARCHES);
-        return Apart.of(
-                words,
-                served.stream().map(Planner.ServedGroup::keywords).toArray(int[][]::new),
-                recipe.serving().plan().matchTypes(),
-                recipe.folding().littleWords(),
-                keyword -> searches.known(keyword) ? searches.twiceMiddle(keyword) / 2.0 : 0);
-    }
+            made -> Workings.apart(made.get(KEYWORDS), made.get(SEARCH_WORDS), made.get(SERVED), made.recipe()));
 
     static final Declared<Plan> PLAN = declare(
             List.of(KEYWORDS, STANDINGS, GROUPS, UNITS, SEARCH_WORDS, APART),
@@ -416,14 +391,5 @@ final class Stages {
                         () -> made.get(INTENTS),
                         made.meaning(),
                         made.get(GROWN));
-    }
-
-    /** Words that lists of brands have. */
-    private static Set<String> brands(Recipe recipe) {
-        return recipe.sifting().lists().values().stream()
-                .filter(list -> list.kind() == WordList.Kind.BRANDS)
-                .flatMap(list -> list.words().stream())
-                .flatMap(entry -> Words.of(entry).stream())
-                .collect(Collectors.toSet());
     }
 }

@@ -9,8 +9,9 @@ import smorgas.core.group.read.ThemeTree;
 
 /**
  * Groups as areas within their broader themes, and the leftovers as one area. An area is as large as its searches,
- * its keywords or its worth; one without has a hundredth of what an even share would be, so that it can still be seen. A map has at most {@value #MOST_AREAS} areas: where
- * there would be more, the smallest are one area together, and small broader themes are not divided; one looks into them.
+ * its keywords or its worth; one without has a hundredth of what an even share would be, so that it can still be seen. A map
+ * has at most {@value #MOST_AREAS} areas: where there would be more, the smallest are one area together, and small broader
+ * themes are not divided; one looks into them.
  */
 public final class GroupMap {
 

@@ -12,9 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
-import java.util.SortedSet;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
@@ -22,7 +20,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Computed;
 import smorgas.core.column.Fact;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -52,7 +49,7 @@ public final class Keywords {
     private final String[] leads;
     private final TextDictionary vocabulary;
     private final RaggedInts words;
-    private final int[] basketStarts;
+    private final LinePlaces places;
     private final RaggedInts lines;
     private final int[] basketCounts;
     private final Map<Figure, FigureColumn> figures;
@@ -80,30 +77,15 @@ public final class Keywords {
         this.leads = leads;
         this.vocabulary = vocabulary;
         this.words = words;
-        this.basketStarts = tokens.spellings().starts();
+        this.places = new LinePlaces(tokens.spellings().starts());
         this.lines = lines;
         this.figures = new EnumMap<>(figures);
-        this.basketCounts = countBaskets();
+        this.basketCounts = places.counts(lines, leads.length);
         if (tokens.cleaned()) {
             for (int keyword = 0; keyword < leads.length; keyword++) {
                 cleaned.putIfAbsent(leads[keyword], keyword);
             }
         }
-    }
-
-    private int[] countBaskets() {
-        int[] counts = new int[size()];
-        for (int keyword = 0; keyword < counts.length; keyword++) {
-            int last = -1;
-            for (int i = 0; i < lines.length(keyword); i++) {
-                int basket = basketOf(lines.get(keyword, i));
-                if (basket != last) {
-                    counts[keyword]++;
-                    last = basket;
-                }
-            }
-        }
-        return counts;
     }
 
     public int size() {
@@ -229,7 +211,7 @@ public final class Keywords {
         BitSet wanted = places(Set.of(name));
         for (int keyword = 0; keyword < size(); keyword++) {
             for (int i = 0; i < lines.length(keyword); i++) {
-                if (wanted.get(basketOf(lines.get(keyword, i)))) {
+                if (wanted.get(places.basket(lines.get(keyword, i)))) {
                     found.set(keyword);
                     break;
                 }
@@ -247,7 +229,7 @@ public final class Keywords {
 
     void addBasketPlaces(int keyword, BitSet places) {
         for (int i = 0; i < lines.length(keyword); i++) {
-            places.set(basketOf(lines.get(keyword, i)));
+            places.set(this.places.basket(lines.get(keyword, i)));
         }
     }
 
@@ -266,28 +248,7 @@ public final class Keywords {
      * @throws IllegalArgumentException for anything else
      */
     public Numbers numbers(Fact fact) {
-        return switch (fact) {
-            case Figure figure -> figure(figure).<Numbers>map(column -> column).orElse(Numbers.none());
-            case Computed.WORDS -> Numbers.of(this::wordCount);
-            case Computed.CHARACTERS ->
-                Numbers.of(
-                        keyword -> text(keyword).codePointCount(0, text(keyword).length()));
-            case Computed.LINES -> Numbers.of(this::lineCount);
-            case Computed.BASKETS -> Numbers.of(this::basketCount);
-            case Computed.COMPETITORS -> Numbers.of(this::competitors);
-            case Computed other ->
-                throw new IllegalArgumentException("no number that follows from keywords alone: " + other);
-        };
-    }
-
-    /** Different competitors that have the keyword; a list of a competitor without a name counts as one of its own. */
-    public int competitors(int keyword) {
-        return (int) basketPlaces(keyword).stream()
-                .mapToObj(place -> baskets.get(place).info())
-                .filter(info -> info.kind() == BasketInfo.Kind.COMPETITOR)
-                .map(info -> info.competitor().isEmpty() ? "list " + info.name() : "of " + info.competitor())
-                .distinct()
-                .count();
+        return KeywordNumbers.of(this, fact);
     }
 
     /** Words of the lead spelling as ad platforms count them: what stands between spaces. */
@@ -314,9 +275,9 @@ public final class Keywords {
     public List<Occurrence> occurrences(int keyword) {
         List<Occurrence> found = new ArrayList<>();
         lines.forEach(keyword, line -> {
-            int place = basketOf(line);
+            int place = places.basket(line);
             Lines basket = baskets.get(place);
-            int row = line - basketStarts[place];
+            int row = places.row(line, place);
             found.add(new Occurrence(basket.basket(), basket.name(), row, basket.lineNumber(row), basket.text(row)));
         });
         return found;
@@ -346,8 +307,8 @@ public final class Keywords {
         List<String> texts = new ArrayList<>(2);
         Set<String> seen = lines.length(keyword) > FEW_LINES ? new HashSet<>() : Set.of();
         lines.forEach(keyword, line -> {
-            int place = basketOf(line);
-            String text = told.apply(baskets.get(place), line - basketStarts[place]);
+            int place = places.basket(line);
+            String text = told.apply(baskets.get(place), places.row(line, place));
             if (lines.length(keyword) > FEW_LINES ? seen.add(text) : !texts.contains(text)) {
                 texts.add(text);
             }
@@ -371,9 +332,9 @@ public final class Keywords {
     public SortedMap<YearMonth, Integer> months(int keyword) {
         SortedMap<YearMonth, Integer> months = new TreeMap<>();
         lines.forEach(keyword, line -> {
-            int place = basketOf(line);
+            int place = places.basket(line);
             for (MonthColumn column : baskets.get(place).months()) {
-                column.month().ifPresent(month -> column.searches(line - basketStarts[place])
+                column.month().ifPresent(month -> column.searches(places.row(line, place))
                         .ifPresent(searches -> months.merge(month, searches, Math::max)));
             }
         });
@@ -389,36 +350,6 @@ public final class Keywords {
                 .map(column -> column.text(occurrence.row()))
                 .filter(text -> !text.isEmpty())
                 .toList();
-    }
-
-    /**
-     * A basket that was folded.
-     *
-     * @param market where it is of; empty if unknown
-     * @param brings whether it brings keywords, or only tells about them
-     */
-    public record Gathered(String name, BasketInfo.Kind kind, String market, int lines, boolean brings) {}
-
-    /** What was gathered, in order. */
-    public List<Gathered> gathered() {
-        return baskets.stream()
-                .map(lines -> new Gathered(
-                        lines.name(), lines.info().kind(), lines.info().market(), lines.size(), lines.brings()))
-                .toList();
-    }
-
-    /** The distinct texts in the columns of a role, in order, of all baskets but those of a kind. */
-    public SortedSet<String> told(ColumnRole role, BasketInfo.Kind but) {
-        return baskets.stream()
-                .filter(lines -> lines.info().kind() != but)
-                .flatMap(lines -> lines.texts(role).stream())
-                .flatMap(column -> column.texts().stream())
-                .collect(Collectors.toCollection(TreeSet::new));
-    }
-
-    /** Whether any basket of this kind was folded. */
-    public boolean hasBasket(BasketInfo.Kind kind) {
-        return baskets.stream().anyMatch(lines -> lines.info().kind() == kind);
     }
 
     /** The merged column of a figure; empty if no basket has it. */
@@ -456,17 +387,5 @@ public final class Keywords {
         return baskets.stream().mapToInt(Lines::setAside).sum()
                 + tokens.spellings().nothing()
                 + tokens.aside();
-    }
-
-    private int basketOf(int line) {
-        int place = java.util.Arrays.binarySearch(basketStarts, line);
-        if (place < 0) {
-            return -place - 2;
-        }
-        // Empty baskets share their start with the next one: the line is in the last of them.
-        while (place + 1 < basketStarts.length - 1 && basketStarts[place + 1] == line) {
-            place++;
-        }
-        return place;
     }
 }

@@ -6,7 +6,10 @@ import java.util.Map;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 
-/** Puts what stand-ins have made up where nothing is known: never beside a figure of its family, for together they would tell a range nobody knows. */
+/**
+ * Puts what stand-ins have made up where nothing is known: never beside a figure of its family, for together they would tell a
+ * range nobody knows.
+ */
 final class MadeUp {
 
     private MadeUp() {}

@@ -8,8 +8,8 @@ import java.util.regex.Pattern;
 
 /**
  * The rows of a plain list: one keyword a line, without the bullet or the list number before it. A number is a list
- * number only if it has a dot or a bracket and runs on from the line before or into the line after, or is the number of its line, so that {@code 10
- * frame hive} keeps its 10 and a lone {@code 4. gauge} its 4.
+ * number only if it has a dot or a bracket and runs on from the line before or into the line after, or is the number of its
+ * line, so that {@code 10 frame hive} keeps its 10 and a lone {@code 4. gauge} its 4.
  */
 final class PlainRows {
 

@@ -13,18 +13,12 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.Function;
-import java.util.function.IntFunction;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import smorgas.core.column.Figure;
-import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.engine.Dial;
 import smorgas.core.group.engine.Division;
 import smorgas.core.group.engine.Engine;
-import smorgas.core.group.engine.Grown;
-import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.RemovedThemes;
@@ -45,7 +39,7 @@ public final class Grouper {
     /** The group of all leftovers, where they make one. Themes and names are tidy, so none can meet it. */
     public static final String REST = "Leftovers";
 
-    private final Input input;
+    private final GroupingInput input;
     private final Hand hand;
     private final ThemeWords words;
     private final Draft draft;
@@ -61,65 +55,7 @@ public final class Grouper {
     private Optional<Nearness.Measure> measured = Optional.empty();
     private Supplier<Dial> dial = () -> Dial.NONE;
 
-    /**
-     * What is grouped, and by what.
-     *
-     * @param words of every keyword
-     * @param texts of every keyword, its lead spelling, tidy
-     * @param scope the keywords to be grouped
-     * @param figures by which themes may be ranked; those that no basket has are missing
-     * @param language ISO 639-1; decides further forms of words
-     * @param intents of every keyword, what it is for; asked only if intents are kept apart
-     * @param rules the groups that rules make, those of the highest priority first
-     * @param hand what a hand decided
-     * @param edition whose rules hold
-     * @param meaning what is known of what texts mean
-     * @param grown remembers what was found for these keywords before
-     */
-    public record Input(
-            FoldedWords words,
-            IntFunction<String> texts,
-            BitSet scope,
-            Map<Figure, FigureColumn> figures,
-            String language,
-            IntFunction<Optional<Intent>> intents,
-            List<Taking> rules,
-            Hand hand,
-            Edition edition,
-            MeaningVectors meaning,
-            Grown grown) {
-
-        /** Nothing but words: no figures, no rules, no hand. */
-        public static Input of(FoldedWords words, BitSet scope, String language) {
-            return of(words, scope, Map.of(), language, List.of(), Hand.NONE);
-        }
-
-        /** No other texts than the words as they are shown, and nothing known of what they mean. */
-        public static Input of(
-                FoldedWords words,
-                BitSet scope,
-                Map<Figure, FigureColumn> figures,
-                String language,
-                List<Taking> rules,
-                Hand hand) {
-            return new Input(
-                    words,
-                    keyword -> Arrays.stream(words.rows().row(keyword))
-                            .mapToObj(words::text)
-                            .collect(Collectors.joining(" ")),
-                    scope,
-                    figures,
-                    language,
-                    keyword -> Optional.empty(),
-                    rules,
-                    hand,
-                    Edition.NEWEST,
-                    MeaningVectors.NONE,
-                    new Grown());
-        }
-    }
-
-    private Grouper(Input input, GroupSettings settings) {
+    private Grouper(GroupingInput input, GroupSettings settings) {
         this.input = input;
         this.hand = input.hand();
         this.words = new ThemeWords(input.words(), settings, input.language());
@@ -133,13 +69,13 @@ public final class Grouper {
     }
 
     /** Groups keywords. */
-    public static Grouping group(Input input, GroupSettings settings) {
+    public static Grouping group(GroupingInput input, GroupSettings settings) {
         GroupSettings here = possible(input, settings);
         return new Grouper(input, here).run(here);
     }
 
     /** What of the settings can be done: words and meaning do not compare, so of one unknown meaning all go by words. */
-    private static GroupSettings possible(Input input, GroupSettings settings) {
+    private static GroupSettings possible(GroupingInput input, GroupSettings settings) {
         GroupSettings here =
                 input.grown().room().possible(settings, input.scope().cardinality());
         return here.method() instanceof Method.ByLikeness like

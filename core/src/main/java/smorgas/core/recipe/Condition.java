@@ -1,6 +1,5 @@
 package smorgas.core.recipe;
 
-import java.math.BigDecimal;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
@@ -29,7 +28,7 @@ public sealed interface Condition {
     /** The keyword has this word, or these words next to each other in this order. */
     record HasWord(String word) implements Condition {
         public HasWord {
-            bounded(word);
+            ConditionTexts.bounded(word);
         }
 
         @Override
@@ -43,37 +42,10 @@ public sealed interface Condition {
         }
     }
 
-    /** Where the words of a {@link Worded} condition stand in the keyword. */
-    enum Placing {
-        ANY_ORDER("with the words", "in any order"),
-        IN_ORDER("with the words", "in this order"),
-        EXACTLY("that are exactly", ""),
-        STARTS("that start with", ""),
-        ENDS("that end with", "");
-
-        private final String before;
-        private final String behind;
-
-        Placing(String before, String behind) {
-            this.before = before;
-            this.behind = behind;
-        }
-
-        /** What stands before the words in the sentence. */
-        public String before() {
-            return before;
-        }
-
-        /** What stands behind the words in the sentence; empty if nothing does. */
-        public String behind() {
-            return behind;
-        }
-    }
-
     /** The keyword has these words in a certain place; others may stand between them where an order is asked for. */
     record Worded(Placing placing, String words) implements Condition {
         public Worded {
-            bounded(words);
+            ConditionTexts.bounded(words);
         }
 
         @Override
@@ -95,7 +67,7 @@ public sealed interface Condition {
             if (words.isEmpty()) {
                 throw new Refusal("Choose a word at least");
             }
-            words.forEach(Condition::bounded);
+            words.forEach(ConditionTexts::bounded);
         }
 
         @Override
@@ -105,10 +77,7 @@ public sealed interface Condition {
 
         @Override
         public String sentence() {
-            int shown = Math.min(4, words.size());
-            String more =
-                    words.size() > shown ? String.format(Locale.ENGLISH, " and %,d more", words.size() - shown) : "";
-            return "with any of the words \"" + String.join("\", \"", words.subList(0, shown)) + "\"" + more;
+            return "with any of the words " + ConditionTexts.listed(words);
         }
     }
 
@@ -128,7 +97,7 @@ public sealed interface Condition {
     /** The lead spelling has this tidy text anywhere in it, also inside a word; the empty text is in every keyword. */
     record HasText(String text) implements Condition {
         public HasText {
-            bounded(text);
+            ConditionTexts.bounded(text);
         }
 
         @Override
@@ -145,7 +114,7 @@ public sealed interface Condition {
     /** The lead spelling has a part that this regular expression describes; it is run in linear time. */
     record Matches(String pattern) implements Condition {
         public Matches {
-            bounded(pattern);
+            ConditionTexts.bounded(pattern);
             Patterns.compile(pattern);
         }
 
@@ -189,21 +158,12 @@ public sealed interface Condition {
         @Override
         public String sentence() {
             if (figure == Figure.SEARCHES && !bounds.open()) {
-                return "with " + bounds.told(this::amount, "searches", "");
+                return "with " + bounds.told(parts -> ConditionTexts.amount(figure, parts), "searches", "");
             }
             String label = figure.word();
             return bounds.open()
                     ? "of which the " + label + " is known"
-                    : "with a " + label + " of " + bounds.told(this::amount, "", "");
-        }
-
-        private String amount(long parts) {
-            BigDecimal amount = BigDecimal.valueOf(parts)
-                    .divide(BigDecimal.valueOf(figure.scale()))
-                    .stripTrailingZeros();
-            return amount.scale() <= 0
-                    ? String.format(Locale.ENGLISH, "%,d", amount.toBigInteger())
-                    : amount.toPlainString();
+                    : "with a " + label + " of " + bounds.told(parts -> ConditionTexts.amount(figure, parts), "", "");
         }
     }
 
@@ -336,7 +296,7 @@ public sealed interface Condition {
 
         @Override
         public String sentence() {
-            return parts.isEmpty() ? "of any kind" : joined(parts, " and ");
+            return parts.isEmpty() ? "of any kind" : ConditionTexts.joined(parts, " and ");
         }
     }
 
@@ -353,7 +313,7 @@ public sealed interface Condition {
 
         @Override
         public String sentence() {
-            return parts.isEmpty() ? "of no kind" : joined(parts, " or ");
+            return parts.isEmpty() ? "of no kind" : ConditionTexts.joined(parts, " or ");
         }
     }
 
@@ -370,7 +330,7 @@ public sealed interface Condition {
 
         @Override
         public String sentence() {
-            return parts.isEmpty() ? "of any kind" : "not " + joined(parts, " nor ");
+            return parts.isEmpty() ? "of any kind" : "not " + ConditionTexts.joined(parts, " nor ");
         }
     }
 
@@ -432,24 +392,5 @@ public sealed interface Condition {
 
     private boolean asks(Predicate<Condition> kind) {
         return all().anyMatch(kind);
-    }
-
-    private static void bounded(String text) {
-        if (text.length() > LONGEST_TEXT) {
-            throw new Refusal("A text to look for has " + LONGEST_TEXT + " characters at most");
-        }
-    }
-
-    private static String joined(List<Condition> parts, String by) {
-        StringBuilder sentence = new StringBuilder();
-        for (Condition part : parts) {
-            boolean excludes = part instanceof NoneOf;
-            if (!sentence.isEmpty()) {
-                sentence.append(excludes ? " but " : by);
-            }
-            boolean several = part.within().size() > 1 && !excludes;
-            sentence.append(several ? "(" + part.sentence() + ")" : part.sentence());
-        }
-        return sentence.toString();
     }
 }

@@ -119,11 +119,11 @@ public record ConditionKind<C extends Condition>(
                     "worded",
                     Condition.Worded.class,
                     worded -> text(key(worded.placing()), worded.words()),
-                    placed(Condition.Placing.ANY_ORDER, "has the words in any order"),
-                    placed(Condition.Placing.IN_ORDER, "has the words in this order"),
-                    placed(Condition.Placing.EXACTLY, "is exactly"),
-                    placed(Condition.Placing.STARTS, "starts with"),
-                    placed(Condition.Placing.ENDS, "ends with")),
+                    placed(Placing.ANY_ORDER, "has the words in any order"),
+                    placed(Placing.IN_ORDER, "has the words in this order"),
+                    placed(Placing.EXACTLY, "is exactly"),
+                    placed(Placing.STARTS, "starts with"),
+                    placed(Placing.ENDS, "ends with")),
             kind(
                     "on-list",
                     Condition.OnList.class,
@@ -254,11 +254,11 @@ public record ConditionKind<C extends Condition>(
         return asking(key, Heading.WORDS, label, Asks.TEXT, text -> made.apply(Tidy.of(text)));
     }
 
-    private static String key(Condition.Placing placing) {
+    private static String key(Placing placing) {
         return placing.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private static Form placed(Condition.Placing placing, String label) {
+    private static Form placed(Placing placing, String label) {
         return words(key(placing), label, text -> new Condition.Worded(placing, text));
     }
 

@@ -34,7 +34,8 @@ public enum Edition {
     /** Of the ads of an own campaign the best are taken over, and settled groups keep their names. */
     SEVENTH(
             "an ad group takes over those ads of an own campaign that did best, by conversions and then by click-through, not those"
-                    + " that most of its lines have, and groups that were settled keep their names however their keywords are spelled most");
+                    + " that most of its lines have, and groups that were settled keep their names however their "
+                    + "keywords are spelled most");
 
     /** What new projects are made in. */
     public static final Edition NEWEST = SEVENTH;

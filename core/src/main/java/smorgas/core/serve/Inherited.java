@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Edition;
@@ -30,7 +31,7 @@ final class Inherited {
     Inherited(Keywords keywords, Edition edition) {
         this.keywords = keywords;
         this.edition = edition;
-        this.any = keywords.hasBasket(BasketInfo.Kind.OWN_CAMPAIGN);
+        this.any = Gathered.any(keywords, BasketInfo.Kind.OWN_CAMPAIGN);
     }
 
     /** The page that most lines of these keywords lead to; of equal ones the first by the alphabet. */

@@ -8,6 +8,7 @@ import smorgas.core.draw.AreaSize;
 import smorgas.core.draw.Drawing;
 import smorgas.core.draw.GroupMap;
 import smorgas.core.draw.Treemap.Rect;
+import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Overlap;
 import smorgas.core.group.read.Groups;
@@ -120,16 +121,15 @@ final class Pictures {
         }
 
         private void lists() {
-            List<Keywords.Gathered> bringing = keywords.gathered().stream()
-                    .filter(Keywords.Gathered::brings)
-                    .toList();
+            List<Gathered> bringing =
+                    Gathered.of(keywords).stream().filter(Gathered::brings).toList();
             double to = TOP;
             double label = 0;
             double row = Math.min(ROW, (HIGH + 30) / Math.max(1, Math.min(MOST + 1, bringing.size())));
             for (int i = 0; i < bringing.size(); i++) {
                 boolean rest = i == MOST && bringing.size() > MOST + 1;
-                List<Keywords.Gathered> some = rest ? bringing.subList(i, bringing.size()) : List.of(bringing.get(i));
-                long lines = some.stream().mapToLong(Keywords.Gathered::lines).sum();
+                List<Gathered> some = rest ? bringing.subList(i, bringing.size()) : List.of(bringing.get(i));
+                long lines = some.stream().mapToLong(Gathered::lines).sum();
                 double from = Math.max(TOP + i * row, to);
                 ribbon(LISTS, from, FOLD, to, high(lines), TINTS.get(i % TINTS.size()));
                 String name = rest
@@ -247,7 +247,7 @@ final class Pictures {
 
     /** Which lists have how many keywords together. */
     static Drawing overlap(Handover what) {
-        List<Keywords.Gathered> lists = what.keywords().gathered();
+        List<Gathered> lists = Gathered.of(what.keywords());
         List<Overlap.Combination> most =
                 Overlap.of(what.keywords()).combinations().stream().limit(12).toList();
         double names = 560;

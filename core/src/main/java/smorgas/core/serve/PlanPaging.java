@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import smorgas.core.column.ColumnRole;
+import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.PlanPages;
@@ -83,7 +84,7 @@ final class PlanPaging {
     /** Every page that a list tells which is not a competitor's, with the words of its address. */
     private static Map<String, Set<String>> listed(Keywords keywords) {
         Map<String, Set<String>> listed = new LinkedHashMap<>();
-        for (String page : keywords.told(ColumnRole.LANDING_PAGE, BasketInfo.Kind.COMPETITOR)) {
+        for (String page : Gathered.told(keywords, ColumnRole.LANDING_PAGE, BasketInfo.Kind.COMPETITOR)) {
             if (PlanPages.isPage(page)) {
                 listed.put(page, stems(page.replaceFirst("https?://[^/]*", "")));
             }

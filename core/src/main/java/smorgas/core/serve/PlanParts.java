@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import smorgas.core.fold.Keywords;
+import smorgas.core.fold.Gathered;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.MatchType;
@@ -46,14 +46,14 @@ final class PlanParts {
     private final List<PlanUnits.Unit> units;
     private final PlanSettings settings;
     private final PlanCampaigns.By by;
-    private final List<Keywords.Gathered> lists;
+    private final List<Gathered> lists;
 
     private PlanParts(Planner.Input input, PlanUnits units) {
         this.input = input;
         this.units = units.units();
         this.settings = input.recipe().serving().plan();
         this.by = settings.campaigns().by();
-        this.lists = input.keywords().gathered();
+        this.lists = Gathered.of(input.keywords());
     }
 
     /** In the order of the plan: themes as they are searched, tags, intents and markets in their own. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import smorgas.core.draw.Drawing;
+import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Assumed;
@@ -58,8 +59,8 @@ final class Report {
         }
         draw(Pictures.flow(what));
         if (keywords.simulated()) {
-            say(
-                    "Some searches and bids in this are simulated: nobody has measured them. Groups that have some carry \"sim.\", and sums count them in.");
+            say("Some searches and bids in this are simulated: nobody has measured them. Groups that have some "
+                    + "carry \"sim.\", and sums count them in.");
         }
         gathered();
         sifted();
@@ -84,20 +85,20 @@ final class Report {
     private void gathered() {
         heading("What was gathered and folded");
         say(count(keywords.linesInUse(), "line", "lines") + " of "
-                + count(keywords.gathered().size(), "list", "lists")
+                + count(Gathered.of(keywords).size(), "list", "lists")
                 + " came to " + count(keywords.size(), "keyword", "keywords")
                 + ", the rest being the same keywords in other spellings or in several lists.");
         blocks.add(new Document.Table(
                 List.of("List", "What it is", "Lines"),
                 List.of(false, false, true),
                 List.of(6, 4, 2),
-                keywords.gathered().stream()
+                Gathered.of(keywords).stream()
                         .map(one -> List.of(
                                 one.name(),
                                 one.kind().label() + (one.brings() ? "" : ", which only tells about keywords"),
                                 count(one.lines())))
                         .toList()));
-        if (keywords.gathered().size() > 1) {
+        if (Gathered.of(keywords).size() > 1) {
             draw(Pictures.overlap(what));
         }
     }

@@ -22,6 +22,7 @@ import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Patterns;
+import smorgas.core.recipe.Placing;
 import smorgas.core.recipe.WordList;
 import smorgas.core.text.Tidy;
 
@@ -225,7 +226,7 @@ public final class Matcher {
         return found;
     }
 
-    private boolean placed(int keyword, int[] words, Condition.Placing placing) {
+    private boolean placed(int keyword, int[] words, Placing placing) {
         FoldedWords folded = keywords.folded();
         int length = folded.rows().length(keyword);
         return switch (placing) {

@@ -6,7 +6,6 @@ import it.unimi.dsi.fastutil.longs.LongArrayList;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,11 +14,8 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.recipe.Gleaning;
-import smorgas.core.recipe.Gleaning.Part;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Refusal;
-import smorgas.core.text.Tidy;
-import smorgas.core.text.Words;
 
 /**
  * Takes phrases out of pages. A phrase of so many words is looked for only where both its shorter ones stand often enough (the rule of
@@ -36,18 +32,12 @@ public final class Gleaner {
     private static final int BUCKETS = 1 << 25;
 
     private static final int PAGES_TOLD = 5;
-    private static final int CUT = -1;
 
     private final Gleaning wanted;
     private final Set<String> stopWords;
-    private final Set<String> badWords;
-    private final Map<String, Integer> numbers = new HashMap<>();
-    private final List<String> words = new ArrayList<>();
-    private final List<Page> pages = new ArrayList<>();
+    private final GleanedWords words;
+    private final List<GleanedWords.Page> pages = new ArrayList<>();
     private final List<String> problems = new ArrayList<>();
-
-    /** The words of a page and what each counts; {@value #CUT} between runs of text. */
-    private record Page(String name, int[] words, byte[] weights) {}
 
     /**
      * A phrase.
@@ -98,141 +88,16 @@ public final class Gleaner {
     public Gleaner(Gleaning wanted) {
         this.wanted = wanted;
         this.stopWords = Set.copyOf(wanted.stopWords());
-        this.badWords = Set.copyOf(wanted.badWords());
+        this.words = new GleanedWords(wanted);
     }
 
     /** Takes a page in; one that is none becomes a problem. A text without markup is a page of runs that end with its lines. */
     public void add(String name, byte[] page) {
         try {
-            IntArrayList ids = new IntArrayList();
-            IntArrayList weights = new IntArrayList();
-            boolean marked = !wanted.from().isEmpty() || !wanted.to().isEmpty();
-            boolean within = wanted.from().isEmpty();
-            for (PageTexts.Run run : PageTexts.of(name, page)) {
-                boolean body = run.part() != Part.TITLE && run.part() != Part.META;
-                if (!marked) {
-                    take(run.part(), Tidy.of(run.text()), ids, weights);
-                } else if (body) {
-                    within = between(run, within, ids, weights);
-                }
-            }
-            byte[] counts = new byte[weights.size()];
-            for (int at = 0; at < counts.length; at++) {
-                counts[at] = (byte) weights.getInt(at);
-            }
-            pages.add(new Page(name, ids.toIntArray(), counts));
+            pages.add(words.page(name, page));
         } catch (Refusal refused) {
             problems.add(refused.getMessage() + ".");
         }
-    }
-
-    /** Takes what stands between the marks in a run; whether what follows it does too. */
-    private boolean between(PageTexts.Run run, boolean before, IntArrayList ids, IntArrayList weights) {
-        String text = Tidy.of(run.text());
-        boolean within = before;
-        for (int at = 0; at <= text.length(); ) {
-            if (within) {
-                int end = wanted.to().isEmpty() ? -1 : text.indexOf(wanted.to(), at);
-                take(run.part(), text.substring(at, end < 0 ? text.length() : end), ids, weights);
-                if (end < 0) {
-                    return true;
-                }
-                within = false;
-                at = end + wanted.to().length();
-            } else {
-                int start = wanted.from().isEmpty() ? -1 : text.indexOf(wanted.from(), at);
-                if (start < 0) {
-                    return false;
-                }
-                within = true;
-                at = start + wanted.from().length();
-            }
-        }
-        return within;
-    }
-
-    private void take(Part part, String text, IntArrayList ids, IntArrayList weights) {
-        Integer weight = wanted.weights().get(part);
-        if (weight == null) {
-            return;
-        }
-        if (plain(text)) {
-            takePlain(text, weight, ids, weights);
-            return;
-        }
-        StringBuilder word = new StringBuilder();
-        for (Words.Piece piece : Words.pieces(text)) {
-            if (piece.word()) {
-                word.append(piece.text());
-            } else if (!word.isEmpty()
-                    && (piece.text().equals("-") || piece.text().equals("'"))) {
-                word.append(piece.text());
-            } else {
-                put(word, weight, ids, weights);
-                if (!piece.text().isBlank()) {
-                    put(CUT, 0, ids, weights);
-                }
-            }
-        }
-        put(word, weight, ids, weights);
-        put(CUT, 0, ids, weights);
-    }
-
-    /** Whether the rules for boundaries of words come to letters and digits on one side and everything else on the other. */
-    private static boolean plain(String text) {
-        for (int at = 0; at < text.length(); at++) {
-            char sign = text.charAt(at);
-            boolean ends = at + 1 == text.length() || text.charAt(at + 1) == ' ';
-            if (!letter(sign) && sign != ' ' && !(ends && ".,;:!?".indexOf(sign) >= 0)) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private static boolean letter(char sign) {
-        return sign >= 'a' && sign <= 'z' || sign >= '0' && sign <= '9';
-    }
-
-    private void takePlain(String text, int weight, IntArrayList ids, IntArrayList weights) {
-        int start = -1;
-        for (int at = 0; at <= text.length(); at++) {
-            char sign = at == text.length() ? ' ' : text.charAt(at);
-            if (letter(sign)) {
-                start = start < 0 ? at : start;
-            } else {
-                if (start >= 0) {
-                    String word = text.substring(start, at);
-                    put(badWords.contains(word) ? CUT : number(word), weight, ids, weights);
-                    start = -1;
-                }
-                if (sign != ' ') {
-                    put(CUT, 0, ids, weights);
-                }
-            }
-        }
-        put(CUT, 0, ids, weights);
-    }
-
-    private void put(StringBuilder word, int weight, IntArrayList ids, IntArrayList weights) {
-        if (!word.isEmpty()) {
-            String text = word.toString();
-            word.setLength(0);
-            boolean bad = badWords.contains(text);
-            put(bad ? CUT : number(text), weight, ids, weights);
-        }
-    }
-
-    private static void put(int id, int weight, IntArrayList ids, IntArrayList weights) {
-        ids.add(id);
-        weights.add(weight);
-    }
-
-    private int number(String word) {
-        return numbers.computeIfAbsent(word, text -> {
-            words.add(text);
-            return words.size() - 1;
-        });
     }
 
     /** Phrases of one length that stand often enough. */
@@ -273,10 +138,10 @@ public final class Gleaner {
         IntArrayList last = new IntArrayList();
         byte[] met = met(length, before);
         for (int page = 0; page < pages.size(); page++) {
-            Page of = pages.get(page);
-            int[] at = new int[of.words.length];
+            GleanedWords.Page of = pages.get(page);
+            int[] at = new int[of.words().length];
             Arrays.fill(at, -1);
-            for (int place = 0; place + length <= of.words.length; place++) {
+            for (int place = 0; place + length <= of.words().length; place++) {
                 long key = key(of, page, place, length, before);
                 if (key < 0 || met.length > 0 && met[bucket(key)] < Math.min(wanted.times(), Byte.MAX_VALUE)) {
                     continue;
@@ -297,7 +162,7 @@ public final class Gleaner {
                 }
                 at[place] = number;
                 level.times.set(number, level.times.getInt(number) + 1);
-                level.weights.set(number, level.weights.getLong(number) + of.weights[place]);
+                level.weights.set(number, level.weights.getLong(number) + of.weights()[place]);
                 if (last.getInt(number) != page) {
                     last.set(number, page);
                     level.pages.set(number, level.pages.getInt(number) + 1);
@@ -315,8 +180,8 @@ public final class Gleaner {
         }
         byte[] met = new byte[BUCKETS];
         for (int page = 0; page < pages.size(); page++) {
-            Page of = pages.get(page);
-            for (int place = 0; place + length <= of.words.length; place++) {
+            GleanedWords.Page of = pages.get(page);
+            for (int place = 0; place + length <= of.words().length; place++) {
                 long key = key(of, page, place, length, before);
                 if (key >= 0) {
                     int bucket = bucket(key);
@@ -331,12 +196,12 @@ public final class Gleaner {
         return (int) (key * 0x9E3779B97F4A7C15L >>> 39);
     }
 
-    private static long key(Page of, int page, int place, int length, @Nullable Level before) {
+    private static long key(GleanedWords.Page of, int page, int place, int length, @Nullable Level before) {
         if (before == null) {
-            return of.words[place];
+            return of.words()[place];
         }
         int[] at = before.at.get(page);
-        return at[place] < 0 || at[place + 1] < 0 ? -1 : (long) at[place] << 32 | of.words[place + length - 1];
+        return at[place] < 0 || at[place + 1] < 0 ? -1 : (long) at[place] << 32 | of.words()[place + length - 1];
     }
 
     /** Only what stands often enough, on pages enough, numbered anew. */
@@ -480,11 +345,11 @@ public final class Gleaner {
         return phrase.length >= wanted.words().least()
                 && characters >= wanted.characters().least()
                 && characters <= wanted.characters().most()
-                && !stopWords.contains(words.get(phrase[0]))
-                && !stopWords.contains(words.get(phrase[phrase.length - 1]));
+                && !stopWords.contains(words.word(phrase[0]))
+                && !stopWords.contains(words.word(phrase[phrase.length - 1]));
     }
 
     private String text(int[] phrase) {
-        return Arrays.stream(phrase).mapToObj(words::get).collect(Collectors.joining(" "));
+        return Arrays.stream(phrase).mapToObj(words::word).collect(Collectors.joining(" "));
     }
 }

@@ -6,9 +6,9 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * One form for the singular and the plural of an English word: irregular ones by a list, the others by their ending. Safe for many threads. The
- * form is a key, not always a word: so that {@code case} and {@code cases}, {@code bus} and {@code buses} each agree
- * without a dictionary, a last {@code e} after a hissing sound goes too.
+ * One form for the singular and the plural of an English word: irregular ones by a list, the others by their ending. Safe for
+ * many threads. The form is a key, not always a word: so that {@code case} and {@code cases}, {@code bus} and {@code buses}
+ * each agree without a dictionary, a last {@code e} after a hissing sound goes too.
  */
 final class EnglishPlurals {
 

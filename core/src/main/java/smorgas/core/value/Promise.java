@@ -18,9 +18,9 @@ import smorgas.core.recipe.PromiseSettings.Factor;
 
 /**
  * A verdict of every keyword by one's own weights: the mean of what each factor says, from 0 to 1, weighed; what is unknown of
- * a keyword counts as neither good nor bad, and of which nothing is known has no verdict. Searches and bids say which share of the keywords have less (a midrank, as textbooks of
- * statistics have it), competition and difficulty their index, intent and words their points. Common practice; no formula of
- * a publication.
+ * a keyword counts as neither good nor bad, and of which nothing is known has no verdict. Searches and bids say which share of
+ * the keywords have less (a midrank, as textbooks of statistics have it), competition and difficulty their index, intent and
+ * words their points. Common practice; no formula of a publication.
  */
 public final class Promise {
 

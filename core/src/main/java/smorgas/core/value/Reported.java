@@ -4,7 +4,10 @@ import java.util.Comparator;
 import smorgas.core.column.Figure;
 import smorgas.core.gather.Lines;
 
-/** What rows of a campaign report tell together; conversions in hundredths, cost in millionths of the currency, 0 for what they do not tell. */
+/**
+ * What rows of a campaign report tell together; conversions in hundredths, cost in millionths of the currency, 0 for what they
+ * do not tell.
+ */
 public record Reported(long clicks, long impressions, long cost, long conversions) {
 
     public static final Reported NOTHING = new Reported(0, 0, 0, 0);

@@ -2,7 +2,8 @@ package smorgas.core.value;
 
 /**
  * Whether one share is higher than another, or only seems so: the two-proportion z-test with the pooled share (Fleiss, Levin and
- * Paik, Statistical Methods for Rates and Proportions, 3rd edition 2003, chapter 3; formula from memory), two-sided, at a confidence of 95%.
+ * Paik, Statistical Methods for Rates and Proportions, 3rd edition 2003, chapter 3; formula from memory), two-sided, at a
+ * confidence of 95%.
  *
  * @param firstHits how often it happened first, of {@code firstOf}
  * @param firstOf trials, at least 0

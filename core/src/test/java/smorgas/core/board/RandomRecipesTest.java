@@ -28,6 +28,7 @@ import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Placing;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
@@ -72,8 +73,7 @@ class RandomRecipesTest {
             case 2 -> new Condition.FigureWithin(Figure.SEARCHES, Bounds.from(random.nextInt(1_000)));
             case 3 -> new Condition.HasTag("t" + random.nextInt(2));
             case 4 -> new Condition.OnList("list");
-            case 5 ->
-                new Condition.Worded(Condition.Placing.values()[random.nextInt(5)], word(random) + " " + word(random));
+            case 5 -> new Condition.Worded(Placing.values()[random.nextInt(5)], word(random) + " " + word(random));
             case 6 -> new Condition.AllOf(List.of(condition(random, 0), condition(random, 0)));
             case 7 -> new Condition.AnyOf(List.of(condition(random, 0), condition(random, 0)));
             default -> new Condition.NoneOf(List.of(condition(random, 0)));

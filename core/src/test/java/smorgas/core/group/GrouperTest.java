@@ -33,7 +33,7 @@ class GrouperTest {
     private static Map<String, String> group(List<String> keywords, GroupSettings settings) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Grouping grouping = Grouper.group(Grouper.Input.of(FoldedWords.plain(keywords), all, "en"), settings);
+        Grouping grouping = Grouper.group(GroupingInput.of(FoldedWords.plain(keywords), all, "en"), settings);
         Map<String, String> themes = new TreeMap<>();
         for (int k = 0; k < keywords.size(); k++) {
             int group = grouping.groupOf(k);
@@ -60,7 +60,7 @@ class GrouperTest {
     private static Grouping grouping(List<String> keywords, GroupSettings settings) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        return Grouper.group(Grouper.Input.of(FoldedWords.plain(keywords), all, "en"), settings);
+        return Grouper.group(GroupingInput.of(FoldedWords.plain(keywords), all, "en"), settings);
     }
 
     private static GroupSettings pass(int smallest, int largest, int about, boolean anyOrder, double tightness) {
@@ -226,7 +226,7 @@ class GrouperTest {
         BitSet ruled = new BitSet();
         ruled.set(2, 20);
         BitSet rest = (BitSet) all.clone();
-        Grouper.Input input = Grouper.Input.of(
+        GroupingInput input = GroupingInput.of(
                 words,
                 all,
                 Map.of(),
@@ -289,7 +289,7 @@ class GrouperTest {
             long of = keywords.get(k).startsWith("table") ? 900 : 10;
             searches.add(of, of);
         }
-        Grouper.Input input = Grouper.Input.of(
+        GroupingInput input = GroupingInput.of(
                 FoldedWords.plain(keywords), all, Map.of(Figure.SEARCHES, searches.seal()), "en", List.of(), Hand.NONE);
         GroupSettings runs = pass(3, 0, 0, false, 0);
         Grouping byCount = Grouper.group(input, runs);

@@ -34,7 +34,7 @@ class LookedAtTest {
         java.util.BitSet all = new java.util.BitSet();
         all.set(0, keywords.size());
         Grouping grouping = Grouper.group(
-                Grouper.Input.of(keywords.folded(), all, "en"),
+                GroupingInput.of(keywords.folded(), all, "en"),
                 GroupSettings.standard("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0)));
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), java.util.Map.of());
     }

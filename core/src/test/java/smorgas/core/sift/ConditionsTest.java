@@ -21,6 +21,7 @@ import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Placing;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
@@ -52,7 +53,7 @@ class ConditionsTest {
 
     private record Asked(Condition condition, String sentence, List<String> found) {}
 
-    private static Condition worded(Condition.Placing placing, String words) {
+    private static Condition worded(Placing placing, String words) {
         return new Condition.Worded(placing, words);
     }
 
@@ -78,25 +79,17 @@ class ConditionsTest {
                         "with the words \"bee hive\"",
                         List.of("bee hives", "beehive stand")),
                 new Asked(
-                        worded(Condition.Placing.ANY_ORDER, "hive stand"),
+                        worded(Placing.ANY_ORDER, "hive stand"),
                         "with the words \"hive stand\" in any order",
                         List.of("beehive stand", "stand for a wooden hive")),
                 new Asked(
-                        worded(Condition.Placing.IN_ORDER, "stand hive"),
+                        worded(Placing.IN_ORDER, "stand hive"),
                         "with the words \"stand hive\" in this order",
                         List.of("stand for a wooden hive")),
+                new Asked(worded(Placing.EXACTLY, "beehive"), "that are exactly \"beehive\"", List.of("bee hives")),
                 new Asked(
-                        worded(Condition.Placing.EXACTLY, "beehive"),
-                        "that are exactly \"beehive\"",
-                        List.of("bee hives")),
-                new Asked(
-                        worded(Condition.Placing.STARTS, "how to"),
-                        "that start with \"how to\"",
-                        List.of("how to clean a hive")),
-                new Asked(
-                        worded(Condition.Placing.ENDS, "near me"),
-                        "that end with \"near me\"",
-                        List.of("bee smoker near me")),
+                        worded(Placing.STARTS, "how to"), "that start with \"how to\"", List.of("how to clean a hive")),
+                new Asked(worded(Placing.ENDS, "near me"), "that end with \"near me\"", List.of("bee smoker near me")),
                 new Asked(
                         new Condition.HasAnyWord(List.of("skeplund", "wooden hive", "a", "b", "c")),
                         "with any of the words \"skeplund\", \"wooden hive\", \"a\", \"b\" and 1 more",
@@ -218,7 +211,7 @@ class ConditionsTest {
     void rulesTagFromTheTopAndWhatAHandSaysOfATagBeatsThem() {
         List<Rule> rules = List.of(
                 new Rule(1, new Condition.HasTag("question"), Standing.DROPPED),
-                new Rule(2, worded(Condition.Placing.STARTS, "how"), new Rule.Tags("question")),
+                new Rule(2, worded(Placing.STARTS, "how"), new Rule.Tags("question")),
                 new Rule(3, new Condition.HasTag("question"), Standing.KEPT),
                 new Rule(4, new Condition.HasWord("smoker"), new Rule.Tags("smoke")));
         var byHand = new LinkedHashMap<String, Boolean>();

@@ -86,7 +86,7 @@ final class Alternatives {
             Groups from = boards.get(base).groups();
             Groups to = boards.get(beside).groups();
             Changes changes = Changes.between(from, to);
-            model.addAttribute("between", GroupViews.changes(changes, from, to, query));
+            model.addAttribute("between", ChangeView.of(changes, from, to, query));
             model.addAttribute("betweenPicture", FlowHtml.of(changes, from, to));
         }
     }

@@ -105,7 +105,7 @@ class GroupController {
         model.addAttribute("meaningKnown", compared && meanings.state(project) instanceof Meanings.Ready);
         if (preview) {
             Changes changes = Changes.between(adopted.groups(), board.groups());
-            model.addAttribute("changes", GroupViews.changes(changes, adopted.groups(), board.groups(), query));
+            model.addAttribute("changes", ChangeView.of(changes, adopted.groups(), board.groups(), query));
             model.addAttribute("flow", FlowHtml.of(changes, adopted.groups(), board.groups()));
         }
         int shown = opened(board.groups(), query);

@@ -15,7 +15,6 @@ import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
 import smorgas.core.column.Numbers;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
@@ -390,28 +389,5 @@ final class GroupViews {
                     group && node.group() == opened));
             walk(tree, number, largest, opened, views);
         }
-    }
-
-    /** What a change does, as figures. */
-    record ChangeView(
-            String fresh, String gone, String changed, String moved, List<Part> freshOnes, List<String> goneOnes) {}
-
-    private static final int MOST_NAMED = 12;
-
-    /** What becomes of groups when others take their place; those that are new lead to themselves. */
-    static ChangeView changes(Changes changes, Groups before, Groups after, GroupQuery query) {
-        return new ChangeView(
-                Show.count(changes.fresh().size()),
-                Show.count(changes.gone().size()),
-                Show.count(changes.changed()),
-                Show.count(changes.moved(), "keyword", "keywords"),
-                changes.fresh().stream()
-                        .limit(MOST_NAMED)
-                        .map(group -> new Part(
-                                after.name(group),
-                                Show.count(after.keywords(group)),
-                                query.opening(after.grouping().key(group))))
-                        .toList(),
-                changes.gone().stream().limit(MOST_NAMED).map(before::name).toList());
     }
 }

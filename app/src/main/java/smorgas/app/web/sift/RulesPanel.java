@@ -16,7 +16,8 @@ import smorgas.core.sift.RuleFigures;
 import smorgas.core.sift.Tags;
 
 /**
- * What stands beside the table: the rules with their figures, saved views, what was said of intents, tags, and word lists that have changed.
+ * What stands beside the table: the rules with their figures, saved views, what was said of intents, tags, and word lists that
+ * have changed.
  *
  * @param lostPins decisions by hand that find no keyword at present
  */

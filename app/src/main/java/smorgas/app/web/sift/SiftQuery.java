@@ -32,9 +32,9 @@ public final class SiftQuery {
 
     /**
      * What can be asked, in the order of the URL: a text anywhere (q), a word or phrase, a basket's name, a tag, a
-     * standing, what it is for, the class of its promise, searches at least, any condition as JSON (where), the columns sorted by, the first page and the last one
-     * shown; then the words list: a text in them, their lengths, their order, where little words are left out, whether
-     * judged ones are shown, how many.
+     * standing, what it is for, the class of its promise, searches at least, any condition as JSON (where), the columns sorted
+     * by, the first page and the last one shown; then the words list: a text in them, their lengths, their order, where little
+     * words are left out, whether judged ones are shown, how many.
      */
     private static final List<String> NAMES = List.of(
             "q",

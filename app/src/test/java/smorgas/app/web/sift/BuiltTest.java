@@ -11,6 +11,7 @@ import smorgas.core.column.Figure;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.Placing;
 import smorgas.core.recipe.Standing;
 
 /** A condition that is built by picking is the one that the fields say, and can be opened again. */
@@ -19,11 +20,11 @@ class BuiltTest {
     private static final List<Condition> ROWS = List.of(
             new Condition.HasWord("bee hive"),
             new Condition.HasAnyWord(List.of("veil", "bee suit")),
-            new Condition.Worded(Condition.Placing.ANY_ORDER, "hive wooden"),
-            new Condition.Worded(Condition.Placing.IN_ORDER, "wooden hive"),
-            new Condition.Worded(Condition.Placing.EXACTLY, "bee hive"),
-            new Condition.Worded(Condition.Placing.STARTS, "how to"),
-            new Condition.Worded(Condition.Placing.ENDS, "near me"),
+            new Condition.Worded(Placing.ANY_ORDER, "hive wooden"),
+            new Condition.Worded(Placing.IN_ORDER, "wooden hive"),
+            new Condition.Worded(Placing.EXACTLY, "bee hive"),
+            new Condition.Worded(Placing.STARTS, "how to"),
+            new Condition.Worded(Placing.ENDS, "near me"),
             new Condition.OnList("Rivals"),
             new Condition.HasText("comb"),
             new Condition.Matches("^bee.*s$"),

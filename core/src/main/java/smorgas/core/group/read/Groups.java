@@ -178,7 +178,10 @@ public final class Groups {
         return leftoverSearches;
     }
 
-    /** The mean bid of those of a group's keywords of which one is known and not made up, ranges by their middle, in its parts; else empty. */
+    /**
+     * The mean bid of those of a group's keywords of which one is known and not made up, ranges by their middle, in its parts;
+     * else empty.
+     */
     public OptionalDouble bid(int group) {
         RaggedInts members = grouping.members();
         double twice = 0;

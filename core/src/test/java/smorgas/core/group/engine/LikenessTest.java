@@ -22,6 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.GroupingInput;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
@@ -66,7 +67,7 @@ class LikenessTest {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         return Grouper.group(
-                Grouper.Input.of(FoldedWords.plain(keywords), all, language),
+                GroupingInput.of(FoldedWords.plain(keywords), all, language),
                 GroupSettings.standard(language).with(method));
     }
 

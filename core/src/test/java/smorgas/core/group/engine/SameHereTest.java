@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.GroupingInput;
 import smorgas.core.recipe.GroupEntry.WordsSame;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
@@ -42,7 +43,7 @@ class SameHereTest {
         BitSet all = new BitSet();
         all.set(0, KEYWORDS.size());
         return Grouper.group(
-                Grouper.Input.of(FoldedWords.plain(KEYWORDS), all, "en"),
+                GroupingInput.of(FoldedWords.plain(KEYWORDS), all, "en"),
                 GroupSettings.standard("en").with(method).with(same));
     }
 

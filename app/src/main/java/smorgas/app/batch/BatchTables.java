@@ -1,0 +1,163 @@
+package smorgas.app.batch;
+
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.StringWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.IntFunction;
+import java.util.stream.IntStream;
+import smorgas.core.board.Board;
+import smorgas.core.board.Facts;
+import smorgas.core.column.Computed;
+import smorgas.core.column.Fact;
+import smorgas.core.column.Figure;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeTree;
+import smorgas.core.serve.Csv;
+import smorgas.core.value.Worth;
+
+/** The tables of a run: its keywords and its groups. */
+final class BatchTables {
+
+    /** What the first columns of the table of keywords tell already. */
+    private static final Set<Fact> AMONG_THE_FIRST =
+            Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Figure.SEARCHES, Figure.CPC, Computed.BASKETS);
+
+    /** Between the items of a list in one cell. */
+    static final String LIST = " | ";
+
+    private BatchTables() {}
+
+    /** Keywords with the columns that were there first, then what else is known of any keyword. */
+    static void writeKeywords(Board board, Path to) throws IOException {
+        Keywords keywords = board.keywords();
+        Facts facts = board.facts();
+        List<Fact> others = Fact.all(Fact.Use.EXPORT).stream()
+                .filter(fact -> !AMONG_THE_FIRST.contains(fact) && facts.any(fact))
+                .toList();
+        List<String> header = new ArrayList<>(List.of(
+                "keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
+        others.forEach(fact -> header.add(fact.word()));
+        try (Writer out =
+                new BufferedWriter(new OutputStreamWriter(Files.newOutputStream(to), StandardCharsets.UTF_8))) {
+            out.write(rows(csv -> csv.row(header.toArray(String[]::new))));
+            List<IntFunction<String>> columns = columns(board, others);
+            // A few parts at a time are made on all cores and then written in their order.
+            for (int from = 0; from < keywords.size(); from += ROWS * PARTS) {
+                String[] parts = new String[PARTS];
+                int first = from;
+                IntStream.range(0, PARTS)
+                        .parallel()
+                        .forEach(part -> parts[part] = rows(csv -> {
+                            int end = Math.min(keywords.size(), first + (part + 1) * ROWS);
+                            for (int k = first + part * ROWS; k < end; k++) {
+                                csv.row(cells(columns, k));
+                            }
+                        }));
+                for (String part : parts) {
+                    out.write(part);
+                }
+            }
+        }
+    }
+
+    private static final int ROWS = 4_096;
+    private static final int PARTS = 8;
+
+    private static String rows(Consumer<Csv> rows) {
+        StringWriter text = new StringWriter();
+        try (Csv csv = new Csv(text)) {
+            rows.accept(csv);
+        }
+        return text.toString();
+    }
+
+    private static String[] cells(List<IntFunction<String>> columns, int keyword) {
+        String[] cells = new String[columns.size()];
+        for (int i = 0; i < cells.length; i++) {
+            cells[i] = columns.get(i).apply(keyword);
+        }
+        return cells;
+    }
+
+    /** The cells of a row, column by column. */
+    private static List<IntFunction<String>> columns(Board board, List<Fact> others) {
+        Facts facts = board.facts();
+        Keywords keywords = board.keywords();
+        Groups groups = board.groups();
+        Grouping grouping = groups.grouping();
+        List<IntFunction<String>> columns = new ArrayList<>(List.of(
+                keywords::text,
+                facts.exporting(Computed.STANDING),
+                facts.exporting(Computed.REASON),
+                keyword -> grouping.groupOf(keyword) < 0 ? "" : groups.name(grouping.groupOf(keyword)),
+                keyword -> grouping.groupOf(keyword) < 0 ? "" : decimals(grouping.tightness(keyword)),
+                keyword -> String.join(LIST, keywords.spellings(keyword)),
+                facts.exporting(Figure.SEARCHES),
+                facts.exporting(Figure.CPC),
+                facts.exporting(Computed.BASKETS)));
+        others.forEach(fact -> columns.add(facts.exporting(fact)));
+        return columns;
+    }
+
+    /** Groups with what each may bring if anything is assumed. */
+    static void writeGroups(Board board, Csv csv) {
+        Groups groups = board.groups();
+        boolean worth = board.recipe().valuing().assumes();
+        List<String> header = new ArrayList<>(
+                List.of("group", "theme phrase", "keywords", "searches", "tightness", "broader themes"));
+        if (worth) {
+            header.add("worth");
+        }
+        boolean simulated = board.keywords().simulated();
+        if (simulated) {
+            header.add("simulated");
+        }
+        csv.row(header.toArray(String[]::new));
+        ThemeTree tree = groups.tree();
+        for (int group : groups.order()) {
+            List<String> cells = new ArrayList<>(List.of(
+                    groups.name(group),
+                    String.join(" ", groups.grouping().theme(group)),
+                    String.valueOf(groups.keywords(group)),
+                    String.valueOf(groups.searches(group).sum()),
+                    decimals(groups.grouping().meanTightness(group)),
+                    String.join(LIST, tree.above(group))));
+            if (worth) {
+                Worth.Total sum = board.worth()
+                        .sum(groups.grouping().members().row(group))
+                        .parts()
+                        .get(Worth.Part.VALUE);
+                cells.add(sum == null ? "" : Csv.amount(Math.round(sum.middle()), 100));
+            }
+            if (simulated) {
+                cells.add(groups.searches(group).told());
+            }
+            csv.row(cells.toArray(String[]::new));
+        }
+    }
+
+    private static final int THOUSAND = 1_000;
+
+    private static String decimals(double share) {
+        double thousandths = share * THOUSAND;
+        long whole = Math.round(thousandths);
+        boolean half = Math.abs(Math.abs(thousandths - whole) - .5) < 1e-6;
+        // What lies between two is rounded by the digits, as it always was.
+        return half || share < 0 || share >= 1_000
+                ? String.format(Locale.ROOT, "%.3f", share)
+                : whole / THOUSAND + "."
+                        + String.valueOf(THOUSAND + whole % THOUSAND).substring(1);
+    }
+}

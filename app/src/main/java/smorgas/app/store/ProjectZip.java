@@ -1,0 +1,169 @@
+package smorgas.app.store;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Enumeration;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import smorgas.core.recipe.BasketEntry;
+import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.History;
+import smorgas.core.text.Refusal;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+
+/** What stands in a project file, read part by part; whatever is wrong with it is a {@link Refusal} with a sentence. */
+final class ProjectZip {
+
+    /** The newest format that is read. */
+    static final int FORMAT = 2;
+
+    static final String TOLD = "project.json";
+    private static final String NAMES = "project\\.json|(baskets|served)/\\d{1,9}";
+
+    private static final int MOST_FILES = 20_000;
+
+    /** What one file may unpack to, which is more than a list that is gathered has, and all together. */
+    private static final int LARGEST = 256 << 20;
+
+    static final long LARGEST_IN_ALL = 4L << 30;
+
+    private ProjectZip() {}
+
+    /** A list of a file with what is told of it. */
+    record Listed(long number, String name, byte[] bytes, JsonNode told) {}
+
+    /** Hands over one list after the other, so that only one need be in memory; what all of them unpack to is bounded. */
+    static void eachList(ZipFile zip, JsonNode told, Consumer<Listed> take) throws IOException {
+        long all = 0;
+        for (JsonNode one : told.path("baskets")) {
+            long number = one.path("number").asLong(-1);
+            String name = text(one, "name");
+            ZipEntry entry = zip.getEntry("baskets/" + number);
+            if (entry == null || name.isBlank()) {
+                throw new Refusal("The list \"" + shown(name) + "\" is missing in this file");
+            }
+            byte[] bytes = bytes(zip, entry);
+            all += bytes.length;
+            if (all > LARGEST_IN_ALL) {
+                throw new Refusal("The lists in this file unpack to more than 4 GB");
+            }
+            take.accept(new Listed(number, name, bytes, one));
+        }
+    }
+
+    /** The acts of a history with the numbers that its lists have here. */
+    static List<History.Step> acts(JsonNode told, Map<Long, Long> numbers) {
+        List<History.Step> steps = new ArrayList<>();
+        for (JsonNode act : told.path("history")) {
+            int number = steps.size() + 1;
+            steps.add(new History.Step(
+                    number,
+                    entry(act, number, numbers),
+                    state(act, number),
+                    act.path("version").asLong(0)));
+        }
+        return steps;
+    }
+
+    static void requireKnown(JsonNode told) {
+        int format = told.path("project").asInt(0);
+        if (format > FORMAT) {
+            throw new Refusal("This project file is of format " + format
+                    + ", made by a newer Smorgas; this one reads up to " + FORMAT);
+        }
+        if (format < 1) {
+            throw new Refusal("This is no project file: project.json does not say which format it has");
+        }
+    }
+
+    /** What it says of itself may be a lie; what is read is bounded too. */
+    static void check(ZipFile zip) {
+        if (zip.size() > MOST_FILES) {
+            throw new Refusal("This is no project file: it holds more than " + MOST_FILES + " files");
+        }
+        for (Enumeration<? extends ZipEntry> all = zip.entries(); all.hasMoreElements(); ) {
+            String name = all.nextElement().getName();
+            if (!name.matches(NAMES)) {
+                throw new Refusal("This is no project file: it holds \"" + shown(name) + "\"");
+            }
+        }
+    }
+
+    static String shown(String text) {
+        return text.length() > 60 ? text.substring(0, 60) + "..." : text;
+    }
+
+    static String text(JsonNode node, String field) {
+        String text = node.path(field).asString("");
+        if (text.length() > 2_000) {
+            throw new Refusal("\"" + field + "\" in this project file is too long");
+        }
+        return text;
+    }
+
+    static JsonNode told(ZipFile zip) throws IOException {
+        ZipEntry entry = zip.getEntry(TOLD);
+        if (entry == null) {
+            throw new Refusal("This is no project file: it holds no project.json");
+        }
+        try {
+            return Json.tree(new String(bytes(zip, entry), StandardCharsets.UTF_8));
+        } catch (JacksonException e) {
+            throw new Refusal("project.json in this file cannot be read", e);
+        }
+    }
+
+    static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
+        try (InputStream in = zip.getInputStream(entry)) {
+            byte[] bytes = in.readNBytes(LARGEST);
+            if (in.read() >= 0) {
+                throw new Refusal("\"" + shown(entry.getName()) + "\" in this file unpacks to more than 256 MB");
+            }
+            return bytes;
+        }
+    }
+
+    static OffsetDateTime time(JsonNode node, String field) {
+        try {
+            return OffsetDateTime.parse(node.path(field).asString(""));
+        } catch (DateTimeException e) {
+            throw new Refusal("\"" + shown(node.path(field).asString("")) + "\" in this project file is no time", e);
+        }
+    }
+
+    static Entry entry(JsonNode act, int number, Map<Long, Long> numbers) {
+        String kind = act.path("kind").asString("");
+        int format = act.path("format").asInt(0);
+        if (!Json.knows(kind, format)) {
+            throw new Refusal("Act " + number + " in this project file, \"" + shown(kind) + "\" in format " + format
+                    + ", is not known here: it may be of a newer Smorgas");
+        }
+        Entry entry = Json.entry(kind, format, act.path("body").toString());
+        if (!(entry instanceof BasketEntry ofBasket)) {
+            return entry;
+        }
+        return ofBasket.renumbered(old -> {
+            Long made = numbers.get(old);
+            if (made == null) {
+                throw new Refusal("Act " + number + " in this project file is about a list that is not in it");
+            }
+            return made;
+        });
+    }
+
+    static History.State state(JsonNode act, int number) {
+        try {
+            return History.State.valueOf(act.path("state").asString(""));
+        } catch (IllegalArgumentException e) {
+            throw new Refusal("Act " + number + " in this project file is neither done nor undone", e);
+        }
+    }
+}

@@ -1,0 +1,57 @@
+package smorgas.app.batch;
+
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Runs of the batch command in a folder of their own, and what came of them. */
+abstract class BatchUnderTest {
+
+    @TempDir
+    Path folder;
+
+    final ByteArrayOutputStream printed = new ByteArrayOutputStream();
+
+    int run(Object... arguments) {
+        PrintStream out = System.out;
+        PrintStream err = System.err;
+        System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
+        System.setErr(new PrintStream(PrintStream.nullOutputStream(), true, StandardCharsets.UTF_8));
+        try {
+            return new CommandLine(new BatchCommand())
+                    .execute(List.of(arguments).stream().map(Object::toString).toArray(String[]::new));
+        } finally {
+            System.setOut(out);
+            System.setErr(err);
+        }
+    }
+
+    Path file(String name, String text) throws IOException {
+        return Files.writeString(folder.resolve(name), text);
+    }
+
+    JsonNode summary() {
+        return JsonMapper.shared().readTree(printed.toString(StandardCharsets.UTF_8));
+    }
+
+    List<CsvRecord> csv(String name) throws IOException {
+        try (CsvReader<CsvRecord> reader =
+                CsvReader.builder().ofCsvRecord(folder.resolve("out").resolve(name))) {
+            return reader.stream().toList();
+        }
+    }
+
+    Path out() {
+        return folder.resolve("out");
+    }
+}

@@ -1,0 +1,75 @@
+package smorgas.core.group;
+
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntFunction;
+import java.util.stream.Collectors;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.FoldedWords;
+import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.hand.Hand;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.Intent;
+
+/**
+ * What is grouped, and by what.
+ *
+ * @param words of every keyword
+ * @param texts of every keyword, its lead spelling, tidy
+ * @param scope the keywords to be grouped
+ * @param figures by which themes may be ranked; those that no basket has are missing
+ * @param language ISO 639-1; decides further forms of words
+ * @param intents of every keyword, what it is for; asked only if intents are kept apart
+ * @param rules the groups that rules make, those of the highest priority first
+ * @param hand what a hand decided
+ * @param edition whose rules hold
+ * @param meaning what is known of what texts mean
+ * @param grown remembers what was found for these keywords before
+ */
+public record GroupingInput(
+        FoldedWords words,
+        IntFunction<String> texts,
+        BitSet scope,
+        Map<Figure, FigureColumn> figures,
+        String language,
+        IntFunction<Optional<Intent>> intents,
+        List<Taking> rules,
+        Hand hand,
+        Edition edition,
+        MeaningVectors meaning,
+        Grown grown) {
+
+    /** Nothing but words: no figures, no rules, no hand. */
+    public static GroupingInput of(FoldedWords words, BitSet scope, String language) {
+        return of(words, scope, Map.of(), language, List.of(), Hand.NONE);
+    }
+
+    /** No other texts than the words as they are shown, and nothing known of what they mean. */
+    public static GroupingInput of(
+            FoldedWords words,
+            BitSet scope,
+            Map<Figure, FigureColumn> figures,
+            String language,
+            List<Taking> rules,
+            Hand hand) {
+        return new GroupingInput(
+                words,
+                keyword -> Arrays.stream(words.rows().row(keyword))
+                        .mapToObj(words::text)
+                        .collect(Collectors.joining(" ")),
+                scope,
+                figures,
+                language,
+                keyword -> Optional.empty(),
+                rules,
+                hand,
+                Edition.NEWEST,
+                MeaningVectors.NONE,
+                new Grown());
+    }
+}
