@@ -34,9 +34,6 @@ final class BatchTables {
     private static final Set<Fact> AMONG_THE_FIRST =
             Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Figure.SEARCHES, Figure.CPC, Computed.BASKETS);
 
-    /** Between the items of a list in one cell. */
-    static final String LIST = " | ";
-
     private BatchTables() {}
 
     /** Keywords with the columns that were there first, then what else is known of any keyword. */
@@ -103,7 +100,7 @@ final class BatchTables {
                 facts.exporting(Computed.REASON),
                 keyword -> grouping.groupOf(keyword) < 0 ? "" : groups.name(grouping.groupOf(keyword)),
                 keyword -> grouping.groupOf(keyword) < 0 ? "" : decimals(grouping.tightness(keyword)),
-                keyword -> String.join(LIST, keywords.spellings(keyword)),
+                keyword -> Csv.texts(keywords.spellings(keyword)),
                 facts.exporting(Figure.SEARCHES),
                 facts.exporting(Figure.CPC),
                 facts.exporting(Computed.BASKETS)));
@@ -133,7 +130,7 @@ final class BatchTables {
                     String.valueOf(groups.keywords(group)),
                     String.valueOf(groups.searches(group).sum()),
                     decimals(groups.grouping().meanTightness(group)),
-                    String.join(LIST, tree.above(group))));
+                    Csv.texts(tree.above(group))));
             if (worth) {
                 Worth.Total sum = board.worth()
                         .sum(groups.grouping().members().row(group))

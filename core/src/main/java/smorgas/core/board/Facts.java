@@ -169,7 +169,7 @@ public final class Facts {
     public IntFunction<String> exporting(Fact fact) {
         if (!fact.number()) {
             IntFunction<List<String>> telling = telling(fact);
-            return keyword -> String.join(" | ", telling.apply(keyword));
+            return keyword -> Csv.texts(telling.apply(keyword));
         }
         Numbers numbers = numbers(fact);
         long scale = fact.scale();

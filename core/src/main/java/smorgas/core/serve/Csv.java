@@ -6,6 +6,7 @@ import de.siegmar.fastcsv.writer.QuoteStrategy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
+import java.util.List;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
@@ -69,6 +70,15 @@ public final class Csv implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Several texts for a cell, with bars between them; most cells have one or none, and there are millions of them. */
+    public static String texts(List<String> texts) {
+        return switch (texts.size()) {
+            case 0 -> "";
+            case 1 -> texts.getFirst();
+            default -> String.join(" | ", texts);
+        };
     }
 
     /** A figure for a cell: empty if unknown, {@code 1000-10000} for a range, decimals with a point. */

@@ -217,8 +217,8 @@ final class PlanWorkbook implements PlanFormat {
             sheet.row(
                     one.campaign(),
                     one.adGroup(),
-                    String.join(" | ", one.ad().headlines()),
-                    String.join(" | ", one.ad().descriptions()),
+                    Csv.texts(one.ad().headlines()),
+                    Csv.texts(one.ad().descriptions()),
                     String.join("/", one.ad().paths()),
                     one.page());
         }

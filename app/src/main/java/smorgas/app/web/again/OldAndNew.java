@@ -151,9 +151,9 @@ record OldAndNew(
         return new OldAndNew(
                 Show.count(all.size(), "ad group runs", "ad groups run") + "; of ours "
                         + Show.count(
-                                groups.grouping().size() - structure.fresh().cardinality())
-                        + " take something over, and "
-                        + Show.count(structure.fresh().cardinality()) + " are new.",
+                                groups.grouping().size() - structure.fresh().cardinality(), "takes", "take")
+                        + " something over, and "
+                        + Show.count(structure.fresh().cardinality(), "is", "are") + " new.",
                 Arrays.stream(OldStructure.Fate.values())
                         .map(one -> new FateChoice(
                                 one.name(), one.label(structure.count(one)), Show.count(structure.count(one))))
