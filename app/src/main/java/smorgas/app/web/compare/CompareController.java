@@ -2,6 +2,7 @@ package smorgas.app.web.compare;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
@@ -34,6 +36,9 @@ class CompareController {
 
     /** One of the three parts of the result. */
     record Part(String name, String title, String count, List<String> texts, int more) {}
+
+    /** What can be compared, and what came of it; null before two sides are chosen. */
+    record ComparePage(List<Side> sides, @Nullable List<Part> parts) {}
 
     private final Frames frames;
     private final Trays trays;
@@ -66,16 +71,15 @@ class CompareController {
             method = {RequestMethod.GET, RequestMethod.POST})
     String page(@PathVariable long id, @ModelAttribute("asked") Asked asked, Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
-        model.addAttribute("sides", Side.all(snapshot));
+        List<Part> parts = null;
         if (!asked.left().isEmpty() && !asked.right().isEmpty()) {
             Comparison result = compared(asked, snapshot);
-            model.addAttribute(
-                    "parts",
-                    List.of(
-                            part("left", "Only the left", result.left()),
-                            part("both", "Both", result.both()),
-                            part("right", "Only the right", result.right())));
+            parts = List.of(
+                    part("left", "Only the left", result.left()),
+                    part("both", "Both", result.both()),
+                    part("right", "Only the right", result.right()));
         }
+        Shown.in(model, new ComparePage(Side.all(snapshot), parts));
         frames.frame(model, id, snapshot, Step.GATHER);
         return "compare/page";
     }
@@ -112,8 +116,8 @@ class CompareController {
                 .filter(text -> snapshot.board().keywords().find(text).isPresent())
                 .toList();
         trays.pick(id, tab, known);
-        model.addAttribute(
-                "notice",
+        Frames.say(
+                model,
                 "Picked up " + Show.count(known.size(), "keyword", "keywords")
                         + (known.size() == texts.size()
                                 ? "."

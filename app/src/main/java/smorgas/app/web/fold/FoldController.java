@@ -2,7 +2,6 @@ package smorgas.app.web.fold;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -48,6 +47,13 @@ class FoldController {
 
     /** What a cleaning would do. */
     record PreviewView(String sentence, String tells, List<Cleaner.Sample> samples) {}
+
+    /** Replacements, and what the one being made would do or why it cannot be. */
+    record Cleanings(
+            List<CleaningView> cleanings,
+            Cleaning.Script[] scripts,
+            @Nullable PreviewView preview,
+            @Nullable String cleaningFault) {}
 
     private final Frames frames;
 
@@ -189,20 +195,17 @@ class FoldController {
 
     private static void cleanings(Board board, AskedCleaning asked, Model model) {
         Folding folding = board.recipe().folding();
-        model.addAttribute(
-                "cleanings",
-                folding.cleanings().stream()
-                        .map(c -> new CleaningView(c.number(), c.cleaning().sentence()))
-                        .toList());
-        model.addAttribute("scripts", Cleaning.Script.values());
+        PreviewView preview = null;
+        String fault = null;
         try {
-            Optional<Cleaning> wanted = asked.cleaning();
-            model.addAttribute(
-                    "preview", wanted.map(cleaning -> preview(board, cleaning)).orElse(null));
+            preview = asked.cleaning().map(cleaning -> preview(board, cleaning)).orElse(null);
         } catch (Refusal e) {
-            model.addAttribute("preview", null);
-            model.addAttribute("cleaningFault", e.getMessage() + ".");
+            fault = e.getMessage() + ".";
         }
+        List<CleaningView> cleanings = folding.cleanings().stream()
+                .map(c -> new CleaningView(c.number(), c.cleaning().sentence()))
+                .toList();
+        Shown.in(model, new Cleanings(cleanings, Cleaning.Script.values(), preview, fault));
     }
 
     private static PreviewView preview(Board board, Cleaning cleaning) {

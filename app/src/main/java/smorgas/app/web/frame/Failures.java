@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.multipart.MultipartException;
 import smorgas.app.store.Room;
+import smorgas.app.web.show.Shown;
 import smorgas.core.text.Refusal;
 
 /**
@@ -144,9 +145,12 @@ class Failures {
         return false;
     }
 
+    /** What went wrong, in a sentence or some. */
+    record Failure(String sentence) {}
+
     private static String page(Model model, HttpServletResponse response, HttpStatus status, String sentence) {
         response.setStatus(status.value());
-        model.addAttribute("sentence", sentence);
+        Shown.in(model, new Failure(sentence));
         return "frame/failure";
     }
 }

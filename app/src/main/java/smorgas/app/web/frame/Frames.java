@@ -158,6 +158,11 @@ public class Frames {
         return step.map(s -> s.entry().sentence()).orElse("");
     }
 
+    /** Says a sentence in the place of what the last act did. */
+    public static void say(Model model, String sentence) {
+        model.addAttribute("notice", sentence);
+    }
+
     /** What the page after an act must be told: nothing if it was done, for the history tells that. */
     public static Optional<String> notice(Outcome outcome) {
         return switch (outcome) {

@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.ResponseBody;
+import smorgas.app.web.show.Shown;
 import smorgas.app.work.Table;
 
 /** What is shown while a project is being opened. */
@@ -32,6 +33,10 @@ class OpeningController {
         return "";
     }
 
+    /** What was asked for, and of which project. */
+    record OpeningPage(
+            String wanted, @Nullable Long opening, @Nullable String name) {}
+
     @GetMapping(Opening.PAGE)
     String opening(
             @RequestAttribute(name = Opening.WANTED, required = false) @Nullable String wanted,
@@ -41,9 +46,7 @@ class OpeningController {
         if (wanted == null) {
             return "redirect:/projects";
         }
-        model.addAttribute("wanted", wanted);
-        model.addAttribute("opening", project);
-        model.addAttribute("name", name);
+        Shown.in(model, new OpeningPage(wanted, project, name));
         return "frame/opening";
     }
 }

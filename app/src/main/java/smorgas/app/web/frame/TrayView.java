@@ -2,6 +2,7 @@ package smorgas.app.web.frame;
 
 import java.util.List;
 import java.util.Optional;
+import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -33,6 +34,11 @@ public record TrayView(long project, List<String> texts, String picked, String s
                 texts,
                 Show.count(texts.size(), "keyword", "keywords"),
                 Show.marked(Show.count(twice / 2), simulated));
+    }
+
+    /** Makes it the one that a page or a part of one shows. */
+    public void show(Model model) {
+        model.addAttribute("tray", this);
     }
 
     /** What could be said of them. */

@@ -174,7 +174,7 @@ class GatherController {
         }
         over.stream().map(Job::sentence).filter(s -> !s.isEmpty()).forEach(sentences::add);
         if (!sentences.isEmpty()) {
-            model.addAttribute("notice", String.join(" ", sentences));
+            Frames.say(model, String.join(" ", sentences));
         }
         return over.stream().map(Job::basket).filter(basket -> basket > 0).reduce((first, second) -> second);
     }

@@ -86,10 +86,12 @@ final class Alternatives {
             Groups from = boards.get(base).groups();
             Groups to = boards.get(beside).groups();
             Changes changes = Changes.between(from, to);
-            model.addAttribute("between", ChangeView.of(changes, from, to, query));
-            model.addAttribute("betweenPicture", FlowHtml.of(changes, from, to));
+            Shown.in(model, new Between(ChangeView.of(changes, from, to, query), FlowHtml.of(changes, from, to)));
         }
     }
+
+    /** What lies between two of them. */
+    record Between(ChangeView between, FlowHtml.Picture betweenPicture) {}
 
     private static String shownAs(String name) {
         return name.equals(ADOPTED) ? "Adopted" : name;

@@ -76,21 +76,24 @@ final class CandidateViews {
     /** A further word, and what it would make with all parts ticked and alone. */
     record PartView(String theme, String url, String keywords, String alone, String searches) {}
 
+    /** The parts that further words would make. */
+    record Parts(List<PartView> parts) {}
+
     /** The parts that further words would make of a group or, if it is below 0, of a candidate. */
     void parts(int group, String candidate, Model model) {
         List<Prospects.FurtherWord> parts = group >= 0
                 ? groups.prospects().within(group)
                 : groups.prospects().within(candidate);
-        model.addAttribute(
-                "parts",
-                parts.stream()
+        Shown.in(
+                model,
+                new Parts(parts.stream()
                         .map(part -> new PartView(
                                 part.theme(),
                                 query.asking(part.theme()),
                                 Show.count(part.keywords()),
                                 Show.count(part.alone()),
                                 part.searches().written()))
-                        .toList());
+                        .toList()));
     }
 
     /** What a group on the opened candidate would get. */

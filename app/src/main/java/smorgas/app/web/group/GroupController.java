@@ -72,7 +72,21 @@ class GroupController {
 
     /** What the dials come to. */
     record GroupPage(
-            GroupQuery query, String view, Look[] looks, boolean preview, List<GroupViews.FigureView> figures) {}
+            GroupQuery query,
+            String view,
+            Look[] looks,
+            boolean preview,
+            List<GroupViews.FigureView> figures,
+            boolean meaningKnown) {}
+
+    /** What dials do that are turned and not adopted. */
+    record Turned(ChangeView changes, FlowHtml.Picture flow) {}
+
+    /** The net of words and its picture. */
+    record NetShown(NetOfWords net, String netHtml) {}
+
+    /** Names of groups, for a field that asks for one. */
+    record Names(List<String> names) {}
 
     @GetMapping("/projects/{id}/group")
     String page(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
@@ -84,6 +98,8 @@ class GroupController {
         Board board = previews.of(adopted, wanted, part);
         boolean preview = board != adopted;
         GroupQuery query = GroupQuery.of(fields, preview ? Dials.query(wanted) : "");
+        boolean compared = wanted.method().getClass()
+                == board.groups().grouping().settings().method().getClass();
         Shown.in(
                 model,
                 new GroupPage(
@@ -91,10 +107,9 @@ class GroupController {
                         query.value("view"),
                         Look.values(),
                         preview,
-                        GroupViews.figures(adopted.groups(), board.groups())));
+                        GroupViews.figures(adopted.groups(), board.groups()),
+                        compared && meanings.state(project) instanceof Meanings.Ready));
         dials(wanted, board, query, model);
-        boolean compared = wanted.method().getClass()
-                == board.groups().grouping().settings().method().getClass();
         if (compared) {
             meaning(id, project, wanted, query, model);
         } else if (wanted.method() instanceof Method.ByLikeness like) {
@@ -102,11 +117,13 @@ class GroupController {
                     model,
                     MeaningView.tooMany(like, board.standings().remaining().cardinality()));
         }
-        model.addAttribute("meaningKnown", compared && meanings.state(project) instanceof Meanings.Ready);
         if (preview) {
             Changes changes = Changes.between(adopted.groups(), board.groups());
-            model.addAttribute("changes", ChangeView.of(changes, adopted.groups(), board.groups(), query));
-            model.addAttribute("flow", FlowHtml.of(changes, adopted.groups(), board.groups()));
+            Shown.in(
+                    model,
+                    new Turned(
+                            ChangeView.of(changes, adopted.groups(), board.groups(), query),
+                            FlowHtml.of(changes, adopted.groups(), board.groups())));
         }
         int shown = opened(board.groups(), query);
         GroupViews views = new GroupViews(board, query);
@@ -162,7 +179,7 @@ class GroupController {
         try {
             return Dials.read(fields, recipe.grouping().settings());
         } catch (Refusal e) {
-            model.addAttribute("notice", e.getMessage() + ".");
+            Frames.say(model, e.getMessage() + ".");
             return recipe.grouping().settings();
         }
     }
@@ -227,8 +244,7 @@ class GroupController {
             case "tree" -> views.tree(shown, model);
             case "net" -> {
                 NetOfWords net = NetOfWords.of(groups, NET_WORDS, NET_LINKS);
-                model.addAttribute("net", net);
-                model.addAttribute("netHtml", NetHtml.of(net, MapHtml.WIDTH, MapHtml.HEIGHT, query));
+                Shown.in(model, new NetShown(net, NetHtml.of(net, MapHtml.WIDTH, MapHtml.HEIGHT, query)));
             }
             case "doubts" -> new DoubtViews(board, query).show(model);
             case "same" ->
@@ -282,12 +298,12 @@ class GroupController {
     @GetMapping("/projects/{id}/group/names")
     String names(@PathVariable long id, Model model) {
         Groups groups = frames.open(id).snapshot().board().groups();
-        model.addAttribute(
-                "names",
-                Arrays.stream(groups.order())
+        Shown.in(
+                model,
+                new Names(Arrays.stream(groups.order())
                         .limit(MOST_NAMES)
                         .mapToObj(groups::name)
-                        .toList());
+                        .toList()));
         return "group/opened :: names";
     }
 

@@ -1,6 +1,7 @@
 package smorgas.app.web.group;
 
 import java.util.List;
+import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.group.Grouping;
@@ -30,6 +31,11 @@ record GroupMenu(
         String openUrl,
         String partsUrl,
         String anewUrl) {
+
+    /** Makes it the one that a page or a part of one shows. */
+    void show(Model model) {
+        model.addAttribute("menu", this);
+    }
 
     /**
      * Of a group.

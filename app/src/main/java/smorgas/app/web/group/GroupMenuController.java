@@ -38,7 +38,8 @@ class GroupMenuController {
             throw new NoSuchElementException("There is no group \"" + of + "\"");
         }
         Called.in(model, project, snapshot);
-        model.addAttribute("menu", GroupMenu.of(snapshot.board(), group, GroupQuery.of(fields, ""), "/projects/" + id));
+        GroupMenu.of(snapshot.board(), group, GroupQuery.of(fields, ""), "/projects/" + id)
+                .show(model);
         return "menu/group :: menu";
     }
 }

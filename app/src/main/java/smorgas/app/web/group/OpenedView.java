@@ -100,7 +100,7 @@ final class OpenedView {
                 .mapToObj(keyword -> member(group, keyword))
                 .toList();
         if (is) {
-            model.addAttribute("menu", GroupMenu.of(board, group, query, base));
+            GroupMenu.of(board, group, query, base).show(model);
         }
         hand(group, is ? grouping.key(group) : "", model);
         Shown.in(

@@ -13,6 +13,7 @@ import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Previews;
 import smorgas.core.board.Board;
@@ -51,14 +52,18 @@ class SameController {
                 .filter(group -> group >= 0)
                 .distinct()
                 .count();
-        model.addAttribute(
-                "effect",
-                changes.moved() == 0
-                        ? "changes no group now"
-                        : "moves " + Show.count(changes.moved(), "keyword", "keywords") + " of "
-                                + Show.count(groups, "group", "groups"));
+        Shown.in(
+                model,
+                new Effect(
+                        changes.moved() == 0
+                                ? "changes no group now"
+                                : "moves " + Show.count(changes.moved(), "keyword", "keywords") + " of "
+                                        + Show.count(groups, "group", "groups")));
         return "group/doubts :: effect";
     }
+
+    /** What a proposal would do, in a few words. */
+    record Effect(String effect) {}
 
     /** Words mean the same, or each by itself, or as in any trade; or a proposal is refused. */
     @PostMapping("/projects/{id}/group/same")

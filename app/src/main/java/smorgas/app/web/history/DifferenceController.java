@@ -237,7 +237,7 @@ class DifferenceController {
                                 project.snapshot().board().keywords().find(text).isPresent())
                         .toList();
         trays.pick(id, tab, known);
-        model.addAttribute("notice", "Picked up " + Show.count(known.size(), "keyword", "keywords") + ".");
+        Frames.say(model, "Picked up " + Show.count(known.size(), "keyword", "keywords") + ".");
         return page(id, from, to, groups, model);
     }
 }

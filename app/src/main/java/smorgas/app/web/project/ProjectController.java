@@ -246,11 +246,13 @@ class ProjectController {
         return LIST;
     }
 
+    /** The projects in the bin. */
+    record Bin(List<Project> binned) {}
+
     /** The one question that Smorgas asks: this really deletes a client's data. */
     @GetMapping("/projects/bin")
     String askToEmpty(Model model) {
-        model.addAttribute(
-                "binned", projects.all().stream().filter(Project::binned).toList());
+        Shown.in(model, new Bin(projects.all().stream().filter(Project::binned).toList()));
         return "project/bin";
     }
 

@@ -89,11 +89,14 @@ class NegativesController {
             List<MatchType> types,
             List<String> groupNames) {}
 
+    /** A negative that is looked at before it is one. */
+    record Typed(String negative) {}
+
     @GetMapping("/projects/{id}/negatives")
     String page(@PathVariable long id, @RequestParam(defaultValue = "") String negative, Model model) {
         Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         Board board = snapshot.board();
-        model.addAttribute("negative", Tidy.of(negative));
+        Shown.in(model, new Typed(Tidy.of(negative)));
         Shown.in(model, tried(board, Tidy.of(negative), MatchType.PHRASE, ""));
         NegativeProposals negatives = board.negatives();
         List<List<Apart.Steer>> all = byWeight(board);

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -16,6 +18,7 @@ import smorgas.app.store.Json;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.frame.TrayView;
+import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
@@ -49,6 +52,9 @@ class SiftActs {
         return SiftQuery.of(parameters);
     }
 
+    /** A keyword's row after it was judged; null if it is not there any more. */
+    record Judged(@Nullable String row) {}
+
     /** One keyword is judged; answers with its row anew, so that the list stays where it is. */
     @PostMapping("/projects/{id}/judge/row")
     String judgeRow(
@@ -59,15 +65,12 @@ class SiftActs {
             @RequestParam int row,
             Model model) {
         Outcome outcome = judge(act, List.of(Tidy.of(keyword)), to);
-        Frames.notice(outcome).ifPresent(notice -> model.addAttribute("notice", notice));
+        Frames.notice(outcome).ifPresent(notice -> Frames.say(model, notice));
         Snapshot snapshot = act.snapshot();
         SiftTable table = new SiftTable(snapshot, query, baskets);
         Keywords keywords = snapshot.board().keywords();
-        model.addAttribute(
-                "row",
-                keywords.find(Tidy.of(keyword))
-                        .map(k -> RowHtml.anew(table.row(row, k)))
-                        .orElse(null));
+        Optional<String> anew = keywords.find(Tidy.of(keyword)).map(k -> RowHtml.anew(table.row(row, k)));
+        Shown.in(model, new Judged(anew.orElse(null)));
         frames.frame(model, act.id(), snapshot, Step.SIFT);
         return "sift/judged :: judged";
     }
@@ -239,8 +242,7 @@ class SiftActs {
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         trays.pick(id, tab, onView(snapshot, query));
-        model.addAttribute(
-                "tray", TrayView.of(id, trays.texts(id, tab), snapshot.board().keywords()));
+        TrayView.of(id, trays.texts(id, tab), snapshot.board().keywords()).show(model);
         return "tray/tray :: tray";
     }
 

@@ -51,8 +51,13 @@ class SiftController {
         return SiftQuery.of(parameters);
     }
 
-    /** The view with its heads, the words on it and the rules beside it. */
+    /**
+     * The view with its heads, the words on it and the rules beside it.
+     *
+     * @param offer a word whose menu is open from the start; empty for none
+     */
     record SiftPage(
+            String offer,
             SiftTable.Heading standingHeading,
             SiftTable.Heading keywordHeading,
             List<SiftTable.Heading> headings,
@@ -91,10 +96,10 @@ class SiftController {
         SiftTable table = new SiftTable(snapshot, query, baskets);
         rows(table, query, table.page(), model);
         WordCounts.Found words = WordsPanel.found(board, table.found(), query);
-        model.addAttribute("offer", Tidy.of(offer));
         Shown.in(
                 model,
                 new SiftPage(
+                        Tidy.of(offer),
                         table.heading("standing", "Standing"),
                         table.heading("keyword", "Keyword"),
                         table.headings(),
@@ -137,9 +142,12 @@ class SiftController {
             @RequestParam(defaultValue = "1") int first,
             Model model) {
         rows(new SiftTable(frames.open(id).snapshot(), query, baskets), query, first, model);
-        model.addAttribute("base", "/projects/" + id);
+        Shown.in(model, new Further("/projects/" + id));
         return "sift/more :: more";
     }
+
+    /** Of which project rows are that follow. */
+    record Further(String base) {}
 
     /** A part of the rows, and where the next are. */
     record Rows(String rows, int pages, int upto, String nextRows) {}

@@ -34,7 +34,7 @@ class TrayController {
     @GetMapping("/projects/{id}/tray")
     String show(@PathVariable long id, @RequestHeader(name = "X-Tab", defaultValue = "") String tab, Model model) {
         Keywords keywords = frames.open(id).snapshot().board().keywords();
-        model.addAttribute("tray", TrayView.of(id, trays.texts(id, tab), keywords));
+        TrayView.of(id, trays.texts(id, tab), keywords).show(model);
         return "tray/tray :: tray";
     }
 
