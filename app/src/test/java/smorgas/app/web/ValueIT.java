@@ -3,7 +3,6 @@ package smorgas.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
@@ -43,11 +42,7 @@ class ValueIT extends ProjectInBrowser {
     }
 
     private void axe() {
-        assertThat(new AxeBuilder(page)
-                        .setLegacyMode(true).analyze().getViolations().stream()
-                                .map(rule -> rule.getId() + " " + rule.getNodes())
-                                .toList())
-                .isEmpty();
+        Browsers.axe(page);
     }
 
     @Test

@@ -1,0 +1,83 @@
+package smorgas.app.web.gather;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import smorgas.core.recipe.Gleaning;
+import smorgas.core.recipe.Gleaning.Part;
+import smorgas.core.text.Refusal;
+
+/** A form says what was asked, and what was asked fills the form again. */
+class GleanFormTest {
+
+    private static GleanForm usual() {
+        return GleanForm.usual("en").withAddresses(List.of("https://shop.example/hives"));
+    }
+
+    @Test
+    void whatIsUsualCanBeAskedAsItStands() {
+        Gleaning asked = usual().read();
+        assertThat(asked.words()).isEqualTo(new Gleaning.Range(1, 4));
+        assertThat(asked.characters()).isEqualTo(new Gleaning.Range(3, 80));
+        assertThat(asked.times()).isEqualTo(2);
+        assertThat(asked.addresses()).containsExactly("https://shop.example/hives");
+        assertThat(asked.stopWords()).contains("the", "of");
+        assertThat(asked.weights())
+                .allSatisfy((part, weight) -> assertThat(weight).isEqualTo(part.usual()));
+    }
+
+    @Test
+    void whatWasAskedFillsTheFormThatAsksTheSame() {
+        Gleaning asked = usual().withWords(false, List.of("cookie", "login")).read();
+        GleanForm again = GleanForm.of(asked, "pages of rivals");
+        assertThat(again.name()).isEqualTo("pages of rivals");
+        assertThat(again.read()).isEqualTo(asked);
+        assertThat(GleanForm.of(again.read(), "x").read()).isEqualTo(asked);
+    }
+
+    @Test
+    void addressesAreTakenOnceWithoutWhatStandsAroundThem() {
+        GleanForm form = usual().withAddresses(List.of("https://shop.example/hives", "https://shop.example/suits"));
+        assertThat(form.addressLines()).containsExactly("https://shop.example/hives", "https://shop.example/suits");
+        GleanForm typed =
+                GleanForm.usual("en").withAddresses(List.of("  https://a.example  ", "", "https://a.example"));
+        assertThat(typed.addressLines()).containsExactly("https://a.example");
+    }
+
+    @Test
+    void furtherWordsJoinThoseOfTheirKindOnly() {
+        GleanForm form = usual();
+        GleanForm stop = form.withWords(true, List.of("uk"));
+        assertThat(stop.read().stopWords())
+                .contains("uk")
+                .containsAll(form.read().stopWords());
+        assertThat(stop.badWords()).isEqualTo(form.badWords());
+        GleanForm bad = form.withWords(false, List.of("cookie"));
+        assertThat(bad.read().badWords()).contains("cookie");
+        assertThat(bad.stopWords()).isEqualTo(form.stopWords());
+    }
+
+    @Test
+    void aPartThatCountsNothingIsLeftOut() {
+        GleanForm usual = usual();
+        List<GleanForm.PartField> none = usual.parts().stream()
+                .map(field -> field.part() == Part.TITLE ? new GleanForm.PartField(Part.TITLE, "0") : field)
+                .toList();
+        GleanForm form = new GleanForm(
+                none, "", usual.addresses(), "", "", "3", "80", "1", "4", "2", "1", "", "", false, "en", "");
+        assertThat(form.read().weights()).doesNotContainKey(Part.TITLE).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "two", "-1x", "9999999999999", "1.5"})
+    void aNumberThatIsNoneIsRefusedWithASentence(String typed) {
+        GleanForm usual = usual();
+        GleanForm form = new GleanForm(
+                usual.parts(), "", usual.addresses(), "", "", typed, "80", "1", "4", "2", "1", "", "", false, "en", "");
+        assertThatThrownBy(form::read).isInstanceOf(Refusal.class).hasMessageContaining("characters");
+    }
+}
