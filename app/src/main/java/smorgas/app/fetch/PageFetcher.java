@@ -60,7 +60,7 @@ public final class PageFetcher implements AutoCloseable {
     private final CloseableHttpClient client;
     private final ScheduledExecutorService ender = Executors.newSingleThreadScheduledExecutor(
             Thread.ofPlatform().name("fetch-end").daemon().factory());
-    private final Map<String, BaseRobotRules> rules = new HashMap<>();
+    private final Map<String, Rules> rules = new HashMap<>();
     private final Map<String, Long> lastAsked = new HashMap<>();
 
     /** How long things may take: to connect, a page in all, and between two pages of one site. */
@@ -185,19 +185,33 @@ public final class PageFetcher implements AutoCloseable {
         return uri.getScheme() + "://" + uri.getAuthority();
     }
 
+    /** @param says why what they do not allow is not read: the site says so, or cannot be asked */
+    private record Rules(BaseRobotRules rules, String says) {
+
+        static Rules told(BaseRobotRules rules) {
+            return new Rules(rules, "says its site");
+        }
+
+        static Rules untold(String why) {
+            return new Rules(
+                    new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_NONE),
+                    "as long as its site does not tell what they may: " + why);
+        }
+    }
+
     private void requireAllowed(URI uri) throws InterruptedException {
-        BaseRobotRules known = rules.get(site(uri));
+        Rules known = rules.get(site(uri));
         if (known == null) {
             known = readRules(uri);
             rules.put(site(uri), known);
         }
-        if (!known.isAllowed(uri.toString())) {
-            throw new Refusal(uri + " is not to be read by programs, says its site");
+        if (!known.rules().isAllowed(uri.toString())) {
+            throw new Refusal(uri + " is not to be read by programs, " + known.says());
         }
     }
 
     /** RFC 9309, 2.3.1: a site without rules allows all; one that cannot tell them allows nothing. */
-    private BaseRobotRules readRules(URI uri) throws InterruptedException {
+    private Rules readRules(URI uri) throws InterruptedException {
         URI place = URI.create(site(uri) + "/robots.txt");
         for (int redirects = 0; redirects <= MOST_REDIRECTS; redirects++) {
             Answer answer;
@@ -207,24 +221,30 @@ public final class PageFetcher implements AutoCloseable {
                 if (refused.getCause() instanceof NotPublic) {
                     throw refused;
                 }
-                return new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_NONE);
+                return Rules.untold(refused.getMessage());
             }
             if (answer.to().isEmpty()) {
                 return answer.status() >= 500
-                        ? new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_NONE)
-                        : answer.status() >= 400
-                                ? new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_ALL)
-                                : new SimpleRobotRulesParser()
-                                        .parseContent(place.toString(), answer.bytes(), "text/plain", List.of(AGENT));
+                        ? Rules.untold(place + " answers with " + answer.status())
+                        : Rules.told(
+                                answer.status() >= 400
+                                        ? new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_ALL)
+                                        : new SimpleRobotRulesParser()
+                                                .parseContent(
+                                                        place.toString(),
+                                                        answer.bytes(),
+                                                        "text/plain",
+                                                        List.of(AGENT)));
             }
             place = uri(place, answer.to());
         }
-        return new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_ALL);
+        return Rules.told(new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_ALL));
     }
 
     private void rest(URI uri) throws InterruptedException {
-        BaseRobotRules known = rules.get(site(uri));
-        long delay = known == null ? 0 : Math.min(MOST_DELAY_MILLIS, known.getCrawlDelay());
+        Rules known = rules.get(site(uri));
+        long delay =
+                known == null ? 0 : Math.min(MOST_DELAY_MILLIS, known.rules().getCrawlDelay());
         long pause = Math.max(limits.between().toMillis(), delay);
         Long last = lastAsked.put(site(uri), System.nanoTime());
         if (last != null) {

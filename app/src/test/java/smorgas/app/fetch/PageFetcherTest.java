@@ -29,8 +29,12 @@ import smorgas.core.text.Refusal;
 /** Pages of a server that means no good; 127.0.0.1 stands for the public network, every other address for a private one. */
 class PageFetcherTest {
 
+    /** A shared machine can stand still for seconds; what tells of time alone is tested with less. */
+    private static final PageFetcher.Limits PATIENT =
+            new PageFetcher.Limits(Duration.ofSeconds(20), Duration.ofSeconds(60), Duration.ZERO);
+
     private static final PageFetcher.Limits QUICK =
-            new PageFetcher.Limits(Duration.ofSeconds(1), Duration.ofMillis(700), Duration.ZERO);
+            new PageFetcher.Limits(Duration.ofSeconds(20), Duration.ofMillis(700), Duration.ZERO);
 
     private HttpServer server;
     private PageFetcher fetcher;
@@ -50,15 +54,18 @@ class PageFetcherTest {
         server.start();
         int port = server.getAddress().getPort();
         site = "http://shop.example:" + port;
-        fetcher =
-                new PageFetcher(QUICK, address -> address.getHostAddress().equals("127.0.0.1"), host -> switch (host) {
-                    case "shop.example", "127.0.0.1" -> addresses("127.0.0.1");
-                    case "inside.example" -> addresses("127.0.0.2");
-                    case "both.example" -> addresses("127.0.0.1", "10.0.0.1");
-                    // Public when it is looked at first, private afterwards.
-                    case "turning.example" -> addresses(turns.getAndIncrement() == 0 ? "127.0.0.1" : "127.0.0.2");
-                    default -> throw new UnknownHostException(host);
-                });
+        fetcher = fetcher(PATIENT);
+    }
+
+    private PageFetcher fetcher(PageFetcher.Limits limits) {
+        return new PageFetcher(limits, address -> address.getHostAddress().equals("127.0.0.1"), host -> switch (host) {
+            case "shop.example", "127.0.0.1" -> addresses("127.0.0.1");
+            case "inside.example" -> addresses("127.0.0.2");
+            case "both.example" -> addresses("127.0.0.1", "10.0.0.1");
+            // Public when it is looked at first, private afterwards.
+            case "turning.example" -> addresses(turns.getAndIncrement() == 0 ? "127.0.0.1" : "127.0.0.2");
+            default -> throw new UnknownHostException(host);
+        });
     }
 
     private static InetAddress[] addresses(String... written) throws UnknownHostException {
@@ -161,7 +168,6 @@ class PageFetcherTest {
                 "/gone | answers with 410",
                 "/large | larger than a page",
                 "/packed | larger than a page",
-                "/drip | did not answer in time",
                 "/circle | leads in a circle",
                 "/on | leads on and on",
                 "/inside | no public address",
@@ -170,6 +176,14 @@ class PageFetcherTest {
             })
     void whatIsNoPageForUsIsToldInASentence(String path, String why) {
         assertThatThrownBy(() -> page(path)).isInstanceOf(Refusal.class).hasMessageContaining(why);
+    }
+
+    /** A byte now and then is an answer to each single read: the time of the whole page ends it. */
+    @Test
+    void aPageThatDripsIsNotWaitedFor() throws IOException {
+        try (PageFetcher quick = fetcher(QUICK)) {
+            assertThatThrownBy(() -> quick.page(site + "/drip")).hasMessageContaining("did not answer in time");
+        }
     }
 
     /** What is written in an address means what it means to the site. */
@@ -241,7 +255,8 @@ class PageFetcherTest {
         assertThat(page("/closed")).isEqualTo("<p>/closed");
         rulesStatus = 503;
         assertThatThrownBy(() -> fetcher.page(site.replace("shop.example", "127.0.0.1") + "/page"))
-                .hasMessageContaining("not to be read by programs");
+                .hasMessageContaining("not to be read by programs")
+                .hasMessageContaining("robots.txt answers with 503");
     }
 
     /** Some of those that the registries of special-purpose addresses list (RFC 6890 and its updates), and neighbours of them. */

@@ -43,7 +43,7 @@ class WaitingIT extends ProjectInBrowser {
         assertThat(first).as("at once, whatever there is").contains("id=\"work\"");
         // Held up, so that it stays while it is looked at; it may not be needed on a fast machine.
         page.route(
-                "**/groups-found",
+                "**/groups-found*",
                 route -> route.fulfill(
                         new Route.FulfillOptions().setContentType("text/html").setBody("<div></div>")));
         page.navigate(base() + "/group");
@@ -52,7 +52,7 @@ class WaitingIT extends ProjectInBrowser {
             assertThat(page.locator("#waiting")).containsText("30,000 keywords");
             Browsers.axe(page);
         }
-        page.unroute("**/groups-found");
+        page.unroute("**/groups-found*");
         page.navigate(base() + "/group");
         assertThat(page.locator("#group-map"))
                 .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MILLIS));

@@ -19,8 +19,6 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.mockito.Mockito;
-import smorgas.app.store.MeaningStore;
 import smorgas.app.store.Offers;
 import smorgas.app.store.StoreUnderTest;
 import smorgas.core.recipe.Asked;
@@ -116,19 +114,14 @@ class AskingAgainTest {
                 "Bees",
                 new Errand.Purpose.NewBasket("Bees"),
                 new Sources(List.of(source), List.of()).foraging(WANTED, List.of(), List.of()));
-        assertThat(first.await(10_000)).isTrue();
+        assertThat(first.await(60_000)).isTrue();
         basket = first.basket();
         assertThat(texts()).containsExactly("bee numberx");
     }
 
     /** As a start of the application does. */
     private void start() {
-        table = new Table(
-                store.projects(),
-                store.baskets(),
-                store.histories(),
-                new Memory(),
-                new Meanings(Mockito.mock(MeaningStore.class), false, 0));
+        table = TableUnderTest.over(store);
         errands = new Errands(store.baskets(), store.offers());
         again = new AskingAgain(
                 table,
@@ -165,7 +158,7 @@ class AskingAgainTest {
     private void runDue() {
         again.runDue();
         errands.of(project.id())
-                .forEach(errand -> assertThat(errand.await(10_000)).isTrue());
+                .forEach(errand -> assertThat(errand.await(60_000)).isTrue());
     }
 
     private List<Offers.Offer> waiting() {
@@ -174,7 +167,7 @@ class AskingAgainTest {
 
     @Test
     void whatIsNewWaitsAndTakingItIsOneActThatCanBeUndone() {
-        assertThat(again.again(project, basket()).await(10_000)).isTrue();
+        assertThat(again.again(project, basket()).await(60_000)).isTrue();
         assertThat(texts()).hasSize(1);
         long version = project.snapshot().version();
         Offers.Offer offer = waiting().getFirst();
@@ -201,8 +194,8 @@ class AskingAgainTest {
 
     @Test
     void whatComesLaterTakesThePlaceOfWhatWaitsAndWhatIsLeftIsGone() {
-        again.again(project, basket()).await(10_000);
-        again.again(project, basket()).await(10_000);
+        again.again(project, basket()).await(60_000);
+        again.again(project, basket()).await(60_000);
         assertThat(waiting()).hasSize(1);
         assertThat(waiting().getFirst().fresh()).containsExactly("bee numberxx", "bee numberxxx");
         assertThat(store.offers().settle(project.id(), waiting().getFirst().id(), false))
@@ -238,7 +231,7 @@ class AskingAgainTest {
     @Test
     void aScheduleFollowsItsBasketThroughVersionsAndTellsWhenItIsGone() {
         store.schedules().set(project.id(), basket, Optional.of(Schedule.from(clock.now, 1, 9)));
-        again.again(project, basket()).await(10_000);
+        again.again(project, basket()).await(60_000);
         again.take(project, waiting().getFirst());
         assertThat(basket().id()).isNotEqualTo(basket);
         clock.now = clock.now.plus(Duration.ofDays(1));
@@ -288,7 +281,7 @@ class AskingAgainTest {
         assertThat(first.told()).containsExactly("on and on");
         errands.of(project.id()).forEach(errand -> errands.stop(project.id(), errand.number()));
         errands.of(project.id())
-                .forEach(errand -> assertThat(errand.await(10_000)).isTrue());
+                .forEach(errand -> assertThat(errand.await(60_000)).isTrue());
         assertThat(first.stopped()).isTrue();
         assertThat(first.sentence())
                 .isEqualTo("Bees: 1 new keyword waits, until you take or leave them. It was stopped.");
@@ -301,7 +294,7 @@ class AskingAgainTest {
         Endless work = new Endless();
         work.stop();
         Errand rest = errands.send(project, "Bees", new Errand.Purpose.Rest(basket), work);
-        assertThat(rest.await(10_000)).isTrue();
+        assertThat(rest.await(60_000)).isTrue();
         assertThat(project.snapshot().baskets()).hasSize(1);
         assertThat(rest.basket())
                 .isEqualTo(project.snapshot().baskets().getFirst().id());
@@ -324,7 +317,7 @@ class AskingAgainTest {
             }
         };
         Errand errand = errands.send(project, "Broken", new Errand.Purpose.NewBasket("b"), broken);
-        assertThat(errand.await(10_000)).isTrue();
+        assertThat(errand.await(60_000)).isTrue();
         assertThat(errand.sentence()).startsWith("Broken failed");
         assertThat(errand.basket()).isZero();
     }

@@ -41,12 +41,7 @@ class TableTest {
     @Test
     void ofAProjectThatIsHeldThereIsOneObjectHoweverManyOthersAreOpened(@TempDir Path folder) {
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
-            Table real = new Table(
-                    store.projects(),
-                    store.baskets(),
-                    store.histories(),
-                    new Memory(),
-                    new Meanings(Mockito.mock(MeaningStore.class), false, 0));
+            Table real = TableUnderTest.over(store);
             long first = store.projects().create("First", "en", "UK", "GBP");
             OpenProject held = real.open(first);
             for (int i = 0; i < 14; i++) {

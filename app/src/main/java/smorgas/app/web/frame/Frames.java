@@ -96,9 +96,8 @@ public class Frames {
      *
      * @param keywords the number of keywords that are compared, as a page tells it
      * @param failed whether their groups could not be found
-     * @param again the address of the page that was asked for
      */
-    record Waiting(String keywords, boolean failed, String again) {}
+    record Waiting(String keywords, boolean failed) {}
 
     /** The page that stands for one about groups until they are there. */
     String waiting(GroupsPending pending, Model model) {
@@ -115,7 +114,7 @@ public class Frames {
         Snapshot snapshot = open(id).snapshot();
         Finding finding = table.groupsWithin(id, snapshot.board(), millis);
         String keywords = Show.count(snapshot.board().standings().remaining().cardinality(), "keyword", "keywords");
-        Shown.in(model, new Waiting(keywords, finding == Finding.FAILED, "/projects/" + id + "/" + step.path()));
+        Shown.in(model, new Waiting(keywords, finding == Finding.FAILED));
         frame(model, id, snapshot, step, finding);
         return finding;
     }

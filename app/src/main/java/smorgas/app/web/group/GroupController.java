@@ -100,6 +100,10 @@ class GroupController {
         GroupQuery query = GroupQuery.of(fields, preview ? Dials.query(wanted) : "");
         boolean compared = wanted.method().getClass()
                 == board.groups().grouping().settings().method().getClass();
+        if (compared && wanted.method() instanceof Method.ByLikeness) {
+            // Before it is looked at how far it is: what is stored is known from then on.
+            meanings.begin(project);
+        }
         Shown.in(
                 model,
                 new GroupPage(
@@ -146,7 +150,6 @@ class GroupController {
     /** How far it is with what keywords mean, where that can count. */
     private void meaning(long id, OpenProject project, GroupSettings wanted, GroupQuery query, Model model) {
         if (wanted.method() instanceof Method.ByLikeness like) {
-            meanings.begin(project);
             MeaningView.of(id, meanings.state(project), like, wanted, query).ifPresent(view -> Shown.in(model, view));
         }
     }
