@@ -103,7 +103,7 @@ final class Likeness {
         int size = texts.size();
         this.terms = new Sparse[size];
         this.softened = new Sparse[size];
-        weigh(of, of.same(), Written.compounds(language) ? HEAD_OF_COMPOUNDS : HEAD);
+        weigh(of, of.same(), Written.compounds(language));
         this.meanings = meanings(texts, vectors);
         this.usual = meanings == null ? 0 : usual(meanings);
         Neighbours neighbours = new Neighbours(this, of.size());
@@ -120,7 +120,8 @@ final class Likeness {
         }
     }
 
-    private void weigh(Terms of, SameWords same, double headed) {
+    private void weigh(Terms of, SameWords same, boolean compounds) {
+        double headed = compounds ? HEAD_OF_COMPOUNDS : HEAD;
         int size = terms.length;
         int[] counts = new int[of.size()];
         for (int keyword = 0; keyword < size; keyword++) {
@@ -138,7 +139,7 @@ final class Likeness {
                         * (of.unit(term) ? UNIT : 1);
             }
         }
-        LetterLikeness letters = new LetterLikeness(of);
+        LetterLikeness letters = new LetterLikeness(of, compounds ? Integer.MAX_VALUE : care.letters());
         LikeTerms like = new LikeTerms(of, same, letters);
         Cores.run(size, FEW, (from, to) -> {
             for (int keyword = from; keyword < to; keyword++) {

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
@@ -64,17 +66,17 @@ final class LikenessEngine implements Engine {
         Arrays.fill(groupOf, -1);
         List<int[]> themes = new ArrayList<>();
         List<String> keys = new ArrayList<>();
-        GroupNames names = new GroupNames(grove, question);
-        for (int[] members : groups(grove, asked)) {
-            int named = names.of(members);
-            if (named < 0) {
-                continue;
+        List<int[]> groups = groups(grove, asked);
+        @Nullable Named[] named = named(groups, grove, question);
+        for (int group = 0; group < named.length; group++) {
+            Named by = named[group];
+            if (by != null) {
+                for (int member : groups.get(group)) {
+                    groupOf[member] = keys.size();
+                }
+                keys.add(question.texts().apply(grove.keywords()[by.keyword()]));
+                themes.add(by.theme());
             }
-            for (int member : members) {
-                groupOf[member] = keys.size();
-            }
-            keys.add(question.texts().apply(grove.keywords()[named]));
-            themes.add(theme(question.words(), grove.keywords(), members, named));
         }
         int[] found = new int[question.scope().length];
         Arrays.setAll(found, i -> groupOf[place[question.scope()[i]]]);
@@ -85,6 +87,25 @@ final class LikenessEngine implements Engine {
                 weights(question),
                 Optional.of(result -> new LikeNearness(result, grove.likeness(), grove.terms(), place)),
                 () -> dial(grove, asked));
+    }
+
+    /** By which of its keywords a group goes, by its number among those that grew, and which words are its theme. */
+    private record Named(int keyword, int[] theme) {}
+
+    /** By group; null of those that nothing can name. */
+    private static @Nullable Named[] named(List<int[]> groups, Grove grove, Question question) {
+        @Nullable Named[] named = new Named[groups.size()];
+        GroupNames names = new GroupNames(grove, question);
+        Cores.run(named.length, Likeness.FEW, (from, to) -> {
+            for (int group = from; group < to; group++) {
+                int keyword = names.of(groups.get(group));
+                if (keyword >= 0) {
+                    named[group] =
+                            new Named(keyword, theme(question.words(), grove.keywords(), groups.get(group), keyword));
+                }
+            }
+        });
+        return named;
     }
 
     private static boolean[] asked(int[] place, Question question) {

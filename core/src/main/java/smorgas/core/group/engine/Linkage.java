@@ -4,6 +4,7 @@ import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
@@ -51,17 +52,19 @@ final class Linkage {
         this.joins = new int[size];
         this.place = new int[size];
         double[][] alike = new double[size][];
+        Arrays.setAll(parent, keyword -> keyword);
+        Arrays.setAll(sums, likeness::sum);
         Cores.run(size, Likeness.FEW, (from, to) -> {
+            Likeness.Spread laid = likeness.new Spread();
             for (int keyword = from; keyword < to; keyword++) {
-                sums[keyword] = likeness.sum(keyword);
                 near[keyword] = new NearOnes();
-                parent[keyword] = keyword;
+                laid.lay(Objects.requireNonNull(sums[keyword]));
                 int[] links = likeness.links()[keyword];
                 alike[keyword] = new double[links.length];
                 for (int i = 0; i < links.length; i++) {
                     // What two have in common may be rounded otherwise from the other side: the first says it.
                     boolean said = links[i] < keyword && linked(links[i], keyword);
-                    alike[keyword][i] = said ? -1 : likeness.between(likeness.sum(keyword), likeness.sum(links[i]));
+                    alike[keyword][i] = said ? -1 : laid.between(Objects.requireNonNull(sums[links[i]]));
                 }
             }
         });

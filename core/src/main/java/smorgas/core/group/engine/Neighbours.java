@@ -157,12 +157,17 @@ final class Neighbours {
                 meet(keyword, whole ? size : likeness.knowsMeaning() ? LOOKED_INTO : kept);
             }
             boolean few = !likeness.knowsMeaning() && exact || size <= SHORT || likeness.care() == Care.ALL;
-            if (few) {
+            if (few && !likeness.knowsMeaning()) {
+                // Without meaning this is what they would be offered with; most are not even as good as the last.
+                double least = count > MANY * kept ? least(kept) : 0;
                 for (int i = 0; i < count; i++) {
-                    // Without meaning this is what it would be offered with; most are not even as good as the last.
-                    if (likeness.knowsMeaning() || words[i] >= best.last()) {
+                    if (words[i] >= least) {
                         offer(keyword, met[i], words[i]);
                     }
+                }
+            } else if (few) {
+                for (int i = 0; i < count; i++) {
+                    offer(keyword, met[i], words[i]);
                 }
             } else {
                 if (count > MANY * LOOKED_INTO) {

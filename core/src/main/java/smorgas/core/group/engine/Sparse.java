@@ -69,6 +69,6 @@ record Sparse(int[] places, float[] values) {
             i += one <= two ? 1 : 0;
             j += two <= one ? 1 : 0;
         }
-        return new Sparse(Arrays.copyOf(at, size), Arrays.copyOf(sum, size));
+        return size == at.length ? new Sparse(at, sum) : new Sparse(Arrays.copyOf(at, size), Arrays.copyOf(sum, size));
     }
 }

@@ -4,10 +4,14 @@ import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Set;
+import java.util.concurrent.ConcurrentSkipListMap;
+import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.text.WordForms;
@@ -54,72 +58,86 @@ final class Terms {
     private Terms(List<String> keywords, GroupSettings settings, String language) {
         this.same = SameWords.of(language).with(settings.same(), WordForms.stems(language));
         Written written = new Written(keywords, language, same.words());
-        WordForms stems = WordForms.stems(language);
-        Set<String> behind = BEHIND.getOrDefault(language, Set.of());
-        Map<String, Integer> numbers = new HashMap<>();
-        List<int[]> thingsOf = new ArrayList<>();
-        List<int[]> saidOf = new ArrayList<>();
+        TermPart.By by = new TermPart.By(written, same, settings, language, BEHIND.getOrDefault(language, Set.of()));
+        NavigableMap<Integer, TermPart> parts = new ConcurrentSkipListMap<>();
+        Cores.run(keywords.size(), Likeness.FEW, (from, to) -> parts.put(from, new TermPart(by, from, to)));
+        List<int[]> numbers = numbered(parts.values());
+        this.things = texts.size();
         this.heads = new int[keywords.size()];
-        for (int keyword = 0; keyword < keywords.size(); keyword++) {
-            List<String> words = written.words(keyword);
-            IntArrayList own = new IntArrayList();
-            IntArrayList said = new IntArrayList();
-            int head = -1;
-            boolean closed = false;
-            for (int at = 0; at < words.size(); at++) {
-                String word = words.get(at);
-                closed |= behind.contains(word) && !own.isEmpty();
-                if (settings.muted().contains(word)) {
-                    continue;
-                }
-                SameWords.Match match = same.match(words, at, stems);
-                if (match != null && !same.ofTrade(match.meaning())) {
-                    said.add(match.meaning());
-                    at += match.words() - 1;
-                } else if (match != null || !settings.stopWords().contains(word)) {
-                    // Words that mean the same here are one as words of the trade are.
-                    String one =
-                            match == null ? word : same.meaning(match.meaning()).name();
-                    int term = numbers.computeIfAbsent(stems.of(one), stem -> {
-                        this.texts.add(stem);
-                        shown.add(one);
-                        units.add(Written.unit(one));
-                        return numbers.size();
-                    });
-                    at += match == null ? 0 : match.words() - 1;
-                    own.add(term);
-                    if (!closed && !units.get(term) && !Character.isDigit(word.charAt(0))) {
-                        head = term;
-                    }
-                }
-            }
-            heads[keyword] = head;
-            slips.set(keyword, written.slips(keyword));
-            thingsOf.add(own.intStream().distinct().toArray());
-            saidOf.add(said.intStream().distinct().toArray());
-        }
-        this.things = numbers.size();
         int[] place = new int[same.size()];
         Arrays.fill(place, -1);
         IntArrayList meanings = new IntArrayList();
         RaggedInts.Builder all = new RaggedInts.Builder();
-        for (int keyword = 0; keyword < keywords.size(); keyword++) {
-            for (int term : thingsOf.get(keyword)) {
-                all.add(term);
+        int keyword = 0;
+        int at = 0;
+        for (TermPart part : parts.values()) {
+            for (int i = 0; i < part.keywords(); i++) {
+                heads[keyword] = things(part, i, numbers.get(at), all);
+                slips.set(keyword++, part.slips(i));
+                said(part, i, place, meanings, all);
+                all.endRow();
             }
-            for (int meaning : saidOf.get(keyword)) {
+            at++;
+        }
+        this.rows = all.seal();
+        this.meaningOf = meanings.toIntArray();
+    }
+
+    /** By part the number of each of its terms over all of them, in the order in which they first come. */
+    private List<int[]> numbered(Collection<TermPart> parts) {
+        Map<String, Integer> known = new HashMap<>();
+        List<int[]> numbers = new ArrayList<>();
+        for (TermPart part : parts) {
+            int[] own = new int[part.texts().size()];
+            for (int term = 0; term < own.length; term++) {
+                String one = part.shown().get(term);
+                own[term] = known.computeIfAbsent(part.texts().get(term), stem -> {
+                    texts.add(stem);
+                    shown.add(one);
+                    units.add(Written.unit(one));
+                    return known.size();
+                });
+            }
+            numbers.add(own);
+        }
+        return numbers;
+    }
+
+    /** Adds what a keyword is about, once each; the term that it is one of, or -1. */
+    private int things(TermPart part, int keyword, int[] numbers, RaggedInts.Builder row) {
+        int head = -1;
+        for (int at = part.from(keyword); at < part.to(keyword); at++) {
+            if (part.term(at) >= 0) {
+                int term = numbers[part.term(at)];
+                if (part.heads(at) && !units.get(term)) {
+                    head = term;
+                }
+                boolean again = false;
+                for (int before = part.from(keyword); before < at; before++) {
+                    again |= part.term(before) == part.term(at);
+                }
+                if (!again) {
+                    row.add(term);
+                }
+            }
+        }
+        return head;
+    }
+
+    /** Adds what else it says, each meaning numbered behind the terms of the trade when it first comes. */
+    private void said(TermPart part, int keyword, int[] place, IntArrayList meanings, RaggedInts.Builder row) {
+        for (int at = part.from(keyword); at < part.to(keyword); at++) {
+            if (part.term(at) < 0) {
+                int meaning = part.said(at);
                 if (place[meaning] < 0) {
                     place[meaning] = things + meanings.size();
                     meanings.add(meaning);
                     texts.add(same.meaning(meaning).name());
                     shown.add(same.meaning(meaning).name());
                 }
-                all.add(place[meaning]);
+                row.add(place[meaning]);
             }
-            all.endRow();
         }
-        this.rows = all.seal();
-        this.meaningOf = meanings.toIntArray();
     }
 
     /** The words that say the same, by which these terms were read. */

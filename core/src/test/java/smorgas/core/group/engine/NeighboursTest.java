@@ -74,8 +74,8 @@ class NeighboursTest {
     @Test
     void howeverLongAListTheNewestEditionMissesNoneThatTheFourthDidNotLookAt() {
         List<String> texts = phrases(900);
-        Care fourth = new Care(100, 100, 150, true, Long.MAX_VALUE);
-        Care newest = new Care(Integer.MAX_VALUE, 100, Integer.MAX_VALUE, true, Long.MAX_VALUE);
+        Care fourth = new Care(100, 100, 150, true, Long.MAX_VALUE, 3);
+        Care newest = new Care(Integer.MAX_VALUE, 100, Integer.MAX_VALUE, true, Long.MAX_VALUE, 3);
         assertThat(mean(likeness(texts, newest))).isGreaterThan(mean(likeness(texts, fourth)));
     }
 

@@ -3,11 +3,14 @@ package smorgas.core.group.engine;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 
 /** How words of keywords are read to see what is alike. */
@@ -113,7 +116,7 @@ class WrittenTest {
                 List.of("hangboard", "hang board", "fingerboard", "3x3 shed", "3x4 shed", "ox"),
                 GroupSettings.standard("en"),
                 "en");
-        LetterLikeness letters = new LetterLikeness(terms);
+        LetterLikeness letters = new LetterLikeness(terms, 3);
         int hangboard = index(terms, "hangboard");
         assertThat(letters.of(hangboard).terms()).contains(index(terms, "fingerboard"));
         for (float value : letters.of(hangboard).values()) {
@@ -121,6 +124,61 @@ class WrittenTest {
         }
         assertThat(letters.of(index(terms, "3x3")).terms()).isEmpty();
         assertThat(letters.of(index(terms, "ox")).terms()).isEmpty();
+    }
+
+    private static final List<String> BOARDS = List.of(
+            "hangboard",
+            "fingerboard",
+            "campusboard",
+            "trainingboard",
+            "keyboard",
+            "cupboard",
+            "dashboard",
+            "pinboard");
+
+    /** Many look alike by their ending; each is like the few that it is nearest to and that are nearest to it. */
+    @Test
+    void aWordIsLikeAFewOthersAndTheyAreLikeItAsMuch() {
+        Terms terms = Terms.of(BOARDS, GroupSettings.standard("en"), "en");
+        LetterLikeness all = new LetterLikeness(terms, Integer.MAX_VALUE);
+        LetterLikeness few = new LetterLikeness(terms, 2);
+        int pairs = 0;
+        for (int term = 0; term < terms.size(); term++) {
+            LetterLikeness.Like like = few.of(term);
+            assertThat(like.terms()).as(terms.text(term)).hasSizeLessThanOrEqualTo(2);
+            for (int i = 0; i < like.terms().length; i++) {
+                int other = like.terms()[i];
+                LetterLikeness.Like back = few.of(other);
+                int at = Arrays.binarySearch(back.terms(), term);
+                assertThat(at)
+                        .as("%s of %s", terms.text(term), terms.text(other))
+                        .isNotNegative();
+                assertThat(like.values()[i]).isEqualTo(back.values()[at]);
+                assertThat(all.of(term).terms()).contains(other);
+                pairs++;
+            }
+            assertThat(all.of(term).terms()).hasSizeGreaterThan(2);
+        }
+        assertThat(pairs).isPositive();
+    }
+
+    /** The newest edition looks at few in English; where words are joined, and before, all that look alike count. */
+    @ParameterizedTest
+    @CsvSource({"en, SEVENTH, false", "en, EIGHTH, true", "de, SEVENTH, false", "de, EIGHTH, false"})
+    void howManyCountIsOfTheEditionAndTheLanguage(String language, Edition edition, boolean fewer) {
+        Terms terms = Terms.of(BOARDS, GroupSettings.standard(language), language);
+        Likeness likeness = new Likeness(BOARDS, terms, language, MeaningVectors.NONE, Care.of(edition));
+        int like = IntStream.range(0, BOARDS.size())
+                .map(keyword -> likeness.softened(keyword).places().length)
+                .sum();
+        LetterLikeness all = new LetterLikeness(terms, Integer.MAX_VALUE);
+        int ofAll = IntStream.range(0, BOARDS.size())
+                .map(keyword -> likeness.terms(keyword).places().length
+                        + Arrays.stream(likeness.terms(keyword).places())
+                                .map(term -> all.of(term).terms().length)
+                                .sum())
+                .sum();
+        assertThat(like < ofAll).isEqualTo(fewer);
     }
 
     private static int index(Terms terms, String text) {
