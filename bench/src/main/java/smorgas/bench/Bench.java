@@ -84,6 +84,7 @@ public final class Bench {
                     LikenessSpeed.run(10_000, 100_000);
                     LikenessSpeed.runDense(10_000, 100_000);
                 }
+                case "likeness-long" -> LongLists.run();
                 case "likeness-loss" -> LikenessLoss.run();
                 case "likeness-large" -> LikenessSpeed.run(1_000_000);
                 case "labelled" -> Grouping.labelled(folder);
@@ -95,7 +96,7 @@ public final class Bench {
                     System.err.println("smorgas: there is no measurement \"" + name
                             + "\"; choose of start, table, batch, merging, folding, flips, sifting, "
                             + "sifting-large, values, plans, pairing, logs, gleaning, "
-                            + "foraging, dials, grouping, experts, likeness, likeness-loss, likeness-large, labelled, storing, "
+                            + "foraging, dials, grouping, experts, likeness, likeness-long, likeness-loss, likeness-large, labelled, storing, "
                             + "workbooks, stages");
                     System.exit(2);
                 }

@@ -36,7 +36,7 @@ final class LikenessSpeed {
 
     private static void measure(String name, Keywords keywords, int lines) {
         keywords.folded();
-        int rounds = lines > 500_000 ? 2 : lines > 50_000 ? 4 : 12;
+        int rounds = lines > 500_000 ? 2 : lines > 50_000 ? 4 : 40;
         long anew = Long.MAX_VALUE;
         long turned = Long.MAX_VALUE;
         int groups = 0;

@@ -24,27 +24,40 @@ final class ManyTrades {
 
     private ManyTrades() {}
 
-    /** So many different phrases. */
+    /** A phrase and the number of the ad group that it is in by judgement, in the list that it was made of. */
+    record Typed(String phrase, int adGroup) {}
+
+    /** So many different phrases in English. */
     static List<String> phrases(int size) throws IOException {
-        List<String> typed = new ArrayList<>();
+        return typed("en", size).stream().map(Typed::phrase).toList();
+    }
+
+    /** The same in a language that has expert lists, with their ad groups. */
+    static List<Typed> typed(String language, int size) throws IOException {
+        List<Typed> typed = new ArrayList<>();
+        int classes = 0;
         for (ExpertList list : ExpertList.all()) {
-            if (list.language().equals("en")) {
-                typed.addAll(list.keywords());
+            if (list.language().equals(language)) {
+                for (int i = 0; i < list.keywords().size(); i++) {
+                    typed.add(new Typed(list.keywords().get(i), classes + list.wanted()[i]));
+                }
+                classes += list.classes();
             }
         }
-        List<String> phrases = new ArrayList<>(size);
-        for (int trade = 0; phrases.size() < size; trade++) {
+        List<Typed> all = new ArrayList<>(size);
+        for (int trade = 0; all.size() < size; trade++) {
             List<Character> letters =
                     CONSONANTS.chars().mapToObj(c -> (char) c).collect(Collectors.toCollection(ArrayList::new));
             if (trade > 0) {
                 Collections.shuffle(letters, new Random(trade));
             }
+            int before = trade * classes;
             typed.stream()
-                    .limit(size - phrases.size())
-                    .map(phrase -> renamed(phrase, letters))
-                    .forEach(phrases::add);
+                    .limit(size - all.size())
+                    .map(one -> new Typed(renamed(one.phrase(), letters), before + one.adGroup()))
+                    .forEach(all::add);
         }
-        return phrases;
+        return all;
     }
 
     private static String renamed(String phrase, List<Character> letters) {

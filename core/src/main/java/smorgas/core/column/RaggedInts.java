@@ -49,6 +49,17 @@ public final class RaggedInts {
         return values[starts[row] + place];
     }
 
+    /** Whether the number at a place of a row stands at none before it. */
+    public boolean firstAt(int row, int place) {
+        int number = get(row, place);
+        for (int before = 0; before < place; before++) {
+            if (get(row, before) == number) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** A copy of the row. */
     public int[] row(int row) {
         return Arrays.copyOfRange(values, starts[row], starts[row + 1]);

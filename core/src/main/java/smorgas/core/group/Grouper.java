@@ -333,8 +333,8 @@ public final class Grouper {
             }
         }
         int[] inOrder = taken.stream().toArray();
-        IntArrays.quickSort(
-                inOrder, (a, b) -> made.get(a).key().compareTo(made.get(b).key()));
+        String[] texts = made.stream().map(Grouping.Made::key).toArray(String[]::new);
+        IntArrays.parallelQuickSort(inOrder, (a, b) -> texts[a].compareTo(texts[b]));
         int[] place = new int[made.size()];
         for (int i = 0; i < inOrder.length; i++) {
             place[inOrder[i]] = i;
@@ -351,7 +351,7 @@ public final class Grouper {
     /** For each group the keywords that are in it beside their own group. */
     private RaggedInts also(List<Grouping.Made> groups) {
         Map<String, Integer> places = new HashMap<>();
-        for (int group = 0; group < groups.size(); group++) {
+        for (int group = 0; group < groups.size() && !hand.alsoIn().isEmpty(); group++) {
             places.put(groups.get(group).key(), group);
         }
         Map<Integer, List<Integer>> also = new HashMap<>();

@@ -39,7 +39,19 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
 
     /** Whether a name can be a group's. */
     public static boolean fits(String name) {
-        return hasLength(name) && hasLength(Tidy.of(name)) && !Formulas.runs(name);
+        return plain(name) || hasLength(name) && hasLength(Tidy.of(name)) && !Formulas.runs(name);
+    }
+
+    /** Most names are letters and digits, which takes no tidying to see; asked of every keyword. */
+    private static boolean plain(String name) {
+        for (int i = 0; i < name.length(); i++) {
+            char letter = name.charAt(i);
+            boolean word = letter >= 'a' && letter <= 'z' || letter >= '0' && letter <= '9';
+            if (!word && (letter != ' ' || i == 0)) {
+                return false;
+            }
+        }
+        return !name.isEmpty() && name.length() <= LONGEST_NAME;
     }
 
     private static boolean hasLength(String name) {

@@ -4,6 +4,7 @@ import it.unimi.dsi.fastutil.ints.Int2IntOpenHashMap;
 import java.util.Arrays;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupRule;
 
 /**
@@ -42,14 +43,22 @@ final class GroupNames {
         }
         int best = -1;
         for (int member : members) {
-            int[] row = terms.rows().row(member);
-            boolean all =
-                    row.length > 0 && Arrays.stream(row).allMatch(term -> counts.get(term) > COMMON * members.length);
-            if (all && (best < 0 || before(member, best))) {
+            if (saysTheTheme(member, counts, members.length) && (best < 0 || before(member, best))) {
                 best = member;
             }
         }
         return best >= 0 ? best : mostAlike(members);
+    }
+
+    /** Whether all that a keyword says is said by most of so many members. */
+    private boolean saysTheTheme(int member, Int2IntOpenHashMap counts, int members) {
+        RaggedInts rows = grove.terms().rows();
+        for (int at = 0; at < rows.length(member); at++) {
+            if (counts.get(rows.get(member, at)) <= COMMON * members) {
+                return false;
+            }
+        }
+        return rows.length(member) > 0;
     }
 
     /** More of what the group is about first, then what is spelt right, then more searched, then shorter, then by text. */
@@ -76,9 +85,10 @@ final class GroupNames {
 
     /** How many of a keyword's terms say what it is about; those of buying and the like do not. */
     private int saying(int member) {
+        RaggedInts rows = grove.terms().rows();
         int saying = 0;
-        for (int term : grove.terms().rows().row(member)) {
-            saying += grove.terms().little(term) ? 0 : 1;
+        for (int at = 0; at < rows.length(member); at++) {
+            saying += grove.terms().little(rows.get(member, at)) ? 0 : 1;
         }
         return saying;
     }

@@ -212,9 +212,7 @@ final class LikenessEngine implements Engine {
         List<int[]> groups = new ArrayList<>();
         List<int[]> small = new ArrayList<>();
         for (Cut.Piece piece : new Cut(grove.tree(), method).groups(cut)) {
-            int[] members = Arrays.stream(piece.members())
-                    .filter(keyword -> asked[keyword])
-                    .toArray();
+            int[] members = those(piece.members(), asked);
             if (members.length > 0 && (piece.divided() || members.length >= method.smallest())) {
                 groups.add(members);
             } else if (members.length > 1) {
@@ -222,6 +220,15 @@ final class LikenessEngine implements Engine {
             }
         }
         return small.isEmpty() ? groups : joined(groups, small, cut * NEAR_ENOUGH, grove.likeness());
+    }
+
+    private static int[] those(int[] members, boolean[] asked) {
+        for (int member : members) {
+            if (!asked[member]) {
+                return Arrays.stream(members).filter(keyword -> asked[keyword]).toArray();
+            }
+        }
+        return members;
     }
 
     /** Groups that are too small join the nearest that is near enough. */
@@ -292,8 +299,8 @@ final class LikenessEngine implements Engine {
         ThemeWords words = question.words();
         int[] counts = new int[words.size()];
         for (int keyword : question.all()) {
-            for (int word : Arrays.stream(words.rows().row(keyword)).distinct().toArray()) {
-                counts[word]++;
+            for (int at = 0; at < words.rows().length(keyword); at++) {
+                counts[words.rows().get(keyword, at)] += words.rows().firstAt(keyword, at) ? 1 : 0;
             }
         }
         double[] weights = new double[counts.length];

@@ -1,0 +1,80 @@
+package smorgas.bench;
+
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.IntStream;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.engine.Engine;
+import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Question;
+import smorgas.core.group.engine.ThemeWords;
+import smorgas.core.group.read.Agreement;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
+
+/**
+ * How near the groups of long lists come to the ad groups of the expert lists that these are made of, by words alone, in the
+ * newest edition and in the one before its words were like few others by their letters.
+ */
+final class LongLists {
+
+    private LongLists() {}
+
+    static void run() throws IOException {
+        System.out.println("\n| long lists | keywords | edition | groups | leftovers | B-cubed F1 | adjusted Rand |"
+                + "\n|---|---:|---|---:|---:|---:|---:|");
+        for (String language : List.of("en", "de")) {
+            for (int size : List.of(10_000, 40_000)) {
+                List<ManyTrades.Typed> typed = ManyTrades.typed(language, size);
+                measure(language, typed, Edition.SEVENTH);
+                measure(language, typed, Edition.NEWEST);
+            }
+        }
+    }
+
+    private static void measure(String language, List<ManyTrades.Typed> typed, Edition edition) {
+        Keywords keywords =
+                Grouping.fold(typed.stream().map(ManyTrades.Typed::phrase).toList());
+        // Of two trades that share a keyword the first says where it belongs.
+        Map<String, Integer> adGroups = new HashMap<>();
+        typed.forEach(one -> adGroups.putIfAbsent(one.phrase(), one.adGroup()));
+        int[] known = IntStream.range(0, keywords.size())
+                .map(keyword -> adGroups.getOrDefault(keywords.text(keyword), -1 - keyword))
+                .toArray();
+        int[] all = IntStream.range(0, keywords.size()).toArray();
+        GroupSettings settings = GroupSettings.standard(language)
+                .with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL));
+        int[] group = Engine.of(settings)
+                .find(new Question(
+                        new ThemeWords(keywords.folded(), settings, language),
+                        keywords::text,
+                        all,
+                        all,
+                        Map.of(),
+                        Question.Barred.NOTHING,
+                        language,
+                        edition,
+                        MeaningVectors.NONE,
+                        new Grown()))
+                .group();
+        int[] found = IntStream.range(0, group.length)
+                .map(keyword -> group[keyword] >= 0 ? group[keyword] : -1 - keyword)
+                .toArray();
+        Agreement agreement = Agreement.of(found, known);
+        System.out.printf(
+                Locale.ENGLISH,
+                "| %s | %,d | %s | %,d | %,d | %.3f | %.3f |%n",
+                language,
+                keywords.size(),
+                edition,
+                IntStream.of(group).filter(g -> g >= 0).distinct().count(),
+                IntStream.of(group).filter(g -> g < 0).count(),
+                agreement.f(),
+                agreement.adjustedRand());
+    }
+}
