@@ -334,7 +334,8 @@ public final class Grouper {
         }
         int[] inOrder = taken.stream().toArray();
         String[] texts = made.stream().map(Grouping.Made::key).toArray(String[]::new);
-        IntArrays.parallelQuickSort(inOrder, (a, b) -> texts[a].compareTo(texts[b]));
+        // Most are in order already, which this sort sees.
+        IntArrays.mergeSort(inOrder, (a, b) -> texts[a].compareTo(texts[b]));
         int[] place = new int[made.size()];
         for (int i = 0; i < inOrder.length; i++) {
             place[inOrder[i]] = i;

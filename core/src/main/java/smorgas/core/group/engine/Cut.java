@@ -30,24 +30,22 @@ final class Cut {
 
     /** The groups of keywords at least so much alike, those of the first keywords first; also those of one keyword. */
     List<Piece> groups(double like) {
-        List<Dendrogram.Merge> merges = tree.merges();
         int leaves = tree.size();
-        int[] left = new int[merges.size()];
-        int[] right = new int[merges.size()];
+        int[] left = new int[tree.joins()];
+        int[] right = new int[tree.joins()];
         // By the first keyword of a group, the node that the group is.
         int[] node = new int[leaves];
         Arrays.setAll(node, keyword -> keyword);
-        int[] count = new int[leaves + merges.size()];
+        int[] count = new int[leaves + tree.joins()];
         Arrays.fill(count, 0, leaves, 1);
         boolean[] root = new boolean[count.length];
         Arrays.fill(root, 0, leaves, true);
-        for (int m = 0; m < merges.size() && merges.get(m).like() >= like; m++) {
-            Dendrogram.Merge merge = merges.get(m);
-            left[m] = node[merge.into()];
-            right[m] = node[merge.from()];
+        for (int m = 0; m < tree.joins() && tree.like(m) >= like; m++) {
+            left[m] = node[tree.into(m)];
+            right[m] = node[tree.from(m)];
             root[left[m]] = false;
             root[right[m]] = false;
-            node[merge.into()] = leaves + m;
+            node[tree.into(m)] = leaves + m;
             count[leaves + m] = count[left[m]] + count[right[m]];
             root[leaves + m] = true;
         }
@@ -64,7 +62,7 @@ final class Cut {
     private void divide(int top, int[] count, int[] left, int[] right, List<Piece> groups) {
         int leaves = tree.size();
         if (method.largest() == 0 || count[top] <= method.largest()) {
-            int[] members = members(top, leaves, left, right);
+            int[] members = members(top, count[top], left, right);
             Arrays.sort(members);
             groups.add(new Piece(members, false));
             return;
@@ -75,7 +73,7 @@ final class Cut {
         while (!open.isEmpty()) {
             int node = open.removeInt(open.size() - 1);
             if (count[node] <= method.largest()) {
-                parts.add(members(node, leaves, left, right));
+                parts.add(members(node, count[node], left, right));
             } else {
                 open.add(right[node - leaves]);
                 open.add(left[node - leaves]);
@@ -107,18 +105,21 @@ final class Cut {
         return fitted.stream().map(IntArrayList::toIntArray).toList();
     }
 
-    private static int[] members(int top, int leaves, int[] left, int[] right) {
-        IntArrayList members = new IntArrayList();
-        IntArrayList open = new IntArrayList(new int[] {top});
+    private int[] members(int top, int size, int[] left, int[] right) {
+        int leaves = tree.size();
+        int[] members = new int[size];
+        int found = 0;
+        IntArrayList open = new IntArrayList(size);
+        open.add(top);
         while (!open.isEmpty()) {
             int node = open.removeInt(open.size() - 1);
             if (node < leaves) {
-                members.add(node);
+                members[found++] = node;
             } else {
                 open.add(left[node - leaves]);
                 open.add(right[node - leaves]);
             }
         }
-        return members.toIntArray();
+        return members;
     }
 }

@@ -21,8 +21,11 @@ final class Dendrogram {
     record Merge(int into, int from, double like) {}
 
     private final int size;
-    /** The most alike first; of equal ones in the order in which they were found. */
-    private final List<Merge> merges;
+    /** By join, the most alike first; of equal ones in the order in which they were found. */
+    private final int[] into;
+
+    private final int[] from;
+    private final double[] like;
 
     Dendrogram(int size, List<Merge> found) {
         this.size = size;
@@ -37,26 +40,42 @@ final class Dendrogram {
             nested.add(new Merge(merge.into(), merge.from(), like));
         }
         nested.sort(Comparator.comparingDouble(Merge::like).reversed());
-        this.merges = List.copyOf(nested);
+        // In arrays, for every turn of the dial goes through them.
+        this.into = nested.stream().mapToInt(Merge::into).toArray();
+        this.from = nested.stream().mapToInt(Merge::from).toArray();
+        this.like = nested.stream().mapToDouble(Merge::like).toArray();
     }
 
     int size() {
         return size;
     }
 
-    List<Merge> merges() {
-        return merges;
+    /** How many joins there are; they are numbered from 0, the most alike first. */
+    int joins() {
+        return like.length;
+    }
+
+    /** The first keyword of one of the two groups that a join makes one, by which the joined one goes too. */
+    int into(int join) {
+        return into[join];
+    }
+
+    /** The first keyword of the other. */
+    int from(int join) {
+        return from[join];
+    }
+
+    /** How alike the two are, 0 to 1. */
+    double like(int join) {
+        return like[join];
     }
 
     /** The group of each keyword where all groups at least so much alike are one; numbered by their first keyword. */
-    int[] cut(double like) {
+    int[] cut(double least) {
         int[] group = new int[size];
         Arrays.setAll(group, keyword -> keyword);
-        for (Merge merge : merges) {
-            if (merge.like() < like) {
-                break;
-            }
-            group[merge.from()] = merge.into();
+        for (int join = 0; join < like.length && like[join] >= least; join++) {
+            group[from[join]] = into[join];
         }
         for (int keyword = 0; keyword < size; keyword++) {
             int top = keyword;

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.recipe.GroupRule;
 
 /**
  * By which of its keywords a group goes: the most searched of those that say what most members are about and nothing else; if
@@ -29,9 +28,11 @@ final class GroupNames {
      * left over, for no plan could take them either.
      */
     int of(int[] all) {
-        int[] members = Arrays.stream(all)
-                .filter(member -> GroupRule.fits(text(member)))
-                .toArray();
+        int[] members = grove.nameless().isEmpty()
+                ? all
+                : Arrays.stream(all)
+                        .filter(member -> !grove.nameless().get(member))
+                        .toArray();
         return members.length == 0 ? -1 : named(members);
     }
 

@@ -4,11 +4,15 @@ import it.unimi.dsi.fastutil.ints.IntArrayList;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -38,8 +42,12 @@ final class LikenessEngine implements Engine {
     /** A word that this share of a group's keywords has belongs to its theme. */
     private static final double COMMON = .5;
 
-    /** What grew from some keywords. They are numbered in the order of their texts. */
-    record Grove(int[] keywords, Terms terms, Likeness likeness, Dendrogram tree) {}
+    /**
+     * What grew from some keywords. They are numbered in the order of their texts.
+     *
+     * @param nameless those whose texts can be no group's name
+     */
+    record Grove(int[] keywords, Terms terms, Likeness likeness, Dendrogram tree, BitSet nameless) {}
 
     private final Method.ByLikeness method;
     private final GroupSettings settings;
@@ -66,17 +74,12 @@ final class LikenessEngine implements Engine {
         Arrays.fill(groupOf, -1);
         List<int[]> themes = new ArrayList<>();
         List<String> keys = new ArrayList<>();
-        List<int[]> groups = groups(grove, asked);
-        @Nullable Named[] named = named(groups, grove, question);
-        for (int group = 0; group < named.length; group++) {
-            Named by = named[group];
-            if (by != null) {
-                for (int member : groups.get(group)) {
-                    groupOf[member] = keys.size();
-                }
-                keys.add(question.texts().apply(grove.keywords()[by.keyword()]));
-                themes.add(by.theme());
+        for (Named group : named(groups(grove, asked), grove, question)) {
+            for (int member : group.members()) {
+                groupOf[member] = keys.size();
             }
+            keys.add(question.texts().apply(grove.keywords()[group.keyword()]));
+            themes.add(group.theme());
         }
         int[] found = new int[question.scope().length];
         Arrays.setAll(found, i -> groupOf[place[question.scope()[i]]]);
@@ -89,23 +92,32 @@ final class LikenessEngine implements Engine {
                 () -> dial(grove, asked));
     }
 
-    /** By which of its keywords a group goes, by its number among those that grew, and which words are its theme. */
-    private record Named(int keyword, int[] theme) {}
+    /**
+     * A group.
+     *
+     * @param keyword the one by which it goes, by its number among those that grew
+     * @param theme which words are its theme
+     */
+    private record Named(int keyword, int[] members, int[] theme) {}
 
-    /** By group; null of those that nothing can name. */
-    private static @Nullable Named[] named(List<int[]> groups, Grove grove, Question question) {
+    /** The groups that something can name, in the order of their names, in which a result has them. */
+    private static List<Named> named(List<int[]> groups, Grove grove, Question question) {
         @Nullable Named[] named = new Named[groups.size()];
         GroupNames names = new GroupNames(grove, question);
         Cores.run(named.length, Likeness.FEW, (from, to) -> {
             for (int group = from; group < to; group++) {
-                int keyword = names.of(groups.get(group));
+                int[] members = groups.get(group);
+                int keyword = names.of(members);
                 if (keyword >= 0) {
-                    named[group] =
-                            new Named(keyword, theme(question.words(), grove.keywords(), groups.get(group), keyword));
+                    int[] theme = theme(question.words(), grove.keywords(), members, keyword);
+                    named[group] = new Named(keyword, members, theme);
                 }
             }
         });
-        return named;
+        return Arrays.stream(named)
+                .filter(Objects::nonNull)
+                .sorted(Comparator.comparingInt(Named::keyword))
+                .toList();
     }
 
     private static boolean[] asked(int[] place, Question question) {
@@ -173,7 +185,11 @@ final class LikenessEngine implements Engine {
                 Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
         Terms terms = Terms.of(inOrder, settings, question.language());
         Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, care(question));
-        return new Grove(keywords, terms, likeness, Linkage.of(likeness));
+        BitSet nameless = new BitSet();
+        for (int keyword = 0; keyword < keywords.length; keyword++) {
+            nameless.set(keyword, !GroupRule.fits(inOrder.get(keyword)));
+        }
+        return new Grove(keywords, terms, likeness, Linkage.of(likeness), nameless);
     }
 
     /** How alike groups are at least at the dial's place. */

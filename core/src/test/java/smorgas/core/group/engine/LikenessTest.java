@@ -218,9 +218,9 @@ class LikenessTest {
         GroupSettings settings = GroupSettings.standard("en");
         Terms terms = Terms.of(texts, settings, "en");
         Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(Edition.NEWEST));
-        List<Double> found = Linkage.of(likeness).merges().stream()
-                .map(Dendrogram.Merge::like)
-                .toList();
+        Dendrogram tree = Linkage.of(likeness);
+        List<Double> found =
+                IntStream.range(0, tree.joins()).mapToObj(tree::like).toList();
         List<List<Integer>> sets = new ArrayList<>();
         IntStream.range(0, texts.size()).forEach(i -> sets.add(List.of(i)));
         List<Double> heights = new ArrayList<>();
