@@ -57,7 +57,6 @@ final class Linkage {
         Cores.run(size, Likeness.FEW, (from, to) -> {
             Likeness.Spread laid = likeness.new Spread();
             for (int keyword = from; keyword < to; keyword++) {
-                near[keyword] = new NearOnes();
                 laid.lay(Objects.requireNonNull(sums[keyword]));
                 int[] links = likeness.links()[keyword];
                 alike[keyword] = new double[links.length];
@@ -68,6 +67,8 @@ final class Linkage {
                 }
             }
         });
+        int[] room = room(alike);
+        Arrays.setAll(near, keyword -> new NearOnes(room[keyword]));
         for (int keyword = 0; keyword < size; keyword++) {
             int[] links = likeness.links()[keyword];
             for (int i = 0; i < links.length; i++) {
@@ -77,6 +78,21 @@ final class Linkage {
                 }
             }
         }
+    }
+
+    /** How many are near each keyword at first. */
+    private int[] room(double[][] alike) {
+        int[] room = new int[size];
+        for (int keyword = 0; keyword < size; keyword++) {
+            int[] links = likeness.links()[keyword];
+            for (int i = 0; i < links.length; i++) {
+                if (alike[keyword][i] >= least) {
+                    room[keyword]++;
+                    room[links[i]]++;
+                }
+            }
+        }
+        return room;
     }
 
     private boolean linked(int one, int other) {

@@ -8,16 +8,12 @@ import java.util.Arrays;
  */
 final class NearOnes {
 
-    private static final int AT_FIRST = 16;
+    private static final int LEAST_ROOM = 16;
 
     private int[] group;
     private int[] joins;
     private double[] like;
     private int size;
-
-    NearOnes() {
-        this(AT_FIRST);
-    }
 
     NearOnes(int room) {
         group = new int[room];
@@ -40,7 +36,7 @@ final class NearOnes {
     /** @param joined how often that group was joined so far */
     void add(int near, int joined, double alike) {
         if (size == group.length) {
-            int room = Math.max(AT_FIRST, size * 2);
+            int room = Math.max(LEAST_ROOM, size * 2);
             group = Arrays.copyOf(group, room);
             joins = Arrays.copyOf(joins, room);
             like = Arrays.copyOf(like, room);
