@@ -20,6 +20,36 @@ class GroupRecipeTest {
         return new GroupEntry.GroupRuleSet(new GroupRule(number, name, new Condition.HasWord(name), false));
     }
 
+    /** What a plan could not take, or a spreadsheet would run, names no group. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "bee hive 10 frame | true",
+                "bienenkästen & co | true",
+                "3x3 | true",
+                "-5 | true",
+                "'  bees' | true",
+                "'' | false",
+                "'   ' | false",
+                "=1+1 | false",
+                "+hive | false",
+                "-hive | false",
+                "@hive | false",
+                ";=1+1 | false"
+            })
+    void aNameIsNotBlankAndNothingThatRuns(String name, boolean fits) {
+        assertThat(GroupRule.fits(name)).isEqualTo(fits);
+    }
+
+    @Test
+    void aNameHasAHundredCharactersAtMost() {
+        for (String letter : List.of("a", "ä", "😀")) {
+            assertThat(GroupRule.fits(letter.repeat(100))).as(letter).isTrue();
+            assertThat(GroupRule.fits(letter.repeat(101))).as(letter).isFalse();
+        }
+    }
+
     @Test
     void rulesThatMakeGroupsKeepTheirOrderAndTheirNumbers() {
         Recipe three = of(rule(1, "gifts"), rule(2, "jobs"), rule(3, "books"));
