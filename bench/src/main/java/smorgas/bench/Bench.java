@@ -96,8 +96,8 @@ public final class Bench {
                     System.err.println("smorgas: there is no measurement \"" + name
                             + "\"; choose of start, table, batch, merging, folding, flips, sifting, "
                             + "sifting-large, values, plans, pairing, logs, gleaning, "
-                            + "foraging, dials, grouping, experts, likeness, likeness-long, likeness-loss, likeness-large, labelled, storing, "
-                            + "workbooks, stages");
+                            + "foraging, dials, grouping, experts, likeness, likeness-long, likeness-loss, likeness-large, "
+                            + "labelled, storing, workbooks, stages");
                     System.exit(2);
                 }
             }
