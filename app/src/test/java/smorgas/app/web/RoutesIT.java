@@ -37,7 +37,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  */
 class RoutesIT {
 
-    private static final int REQUESTS = "full".equals(System.getProperty("smorgas.faults")) ? 10_000 : 900;
+    private static final int REQUESTS = "full".equals(System.getProperty("smorgas.faults")) ? 10_000 : 600;
 
     private static final List<String> HOSTILE = List.of(
             "",
