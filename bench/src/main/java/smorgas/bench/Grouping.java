@@ -99,19 +99,31 @@ final class Grouping {
                         Set.of()));
     }
 
-    /** All keywords, as any engine is asked for them. */
-    private static Question question(Keywords keywords) {
+    /** All keywords, as any engine is asked for them that knows nothing of what they mean. */
+    static Question question(Keywords keywords, GroupSettings settings, String language, Edition edition) {
+        int[] all = IntStream.range(0, keywords.size()).toArray();
         return new Question(
-                new ThemeWords(keywords.folded(), GroupSettings.standard("en"), "en"),
+                new ThemeWords(keywords.folded(), settings, language),
                 keywords::text,
-                IntStream.range(0, keywords.size()).toArray(),
-                IntStream.range(0, keywords.size()).toArray(),
+                all,
+                all,
                 Map.of(),
                 Question.Barred.NOTHING,
-                "en",
-                Edition.NEWEST,
+                language,
+                edition,
                 MeaningVectors.NONE,
                 new Grown());
+    }
+
+    private static Question question(Keywords keywords) {
+        return question(keywords, GroupSettings.standard("en"), "en", Edition.NEWEST);
+    }
+
+    /** The group of each keyword, each leftover in one of its own. */
+    static int[] leftoversAlone(int[] group) {
+        return IntStream.range(0, group.length)
+                .map(keyword -> group[keyword] < 0 ? -2 - keyword : group[keyword])
+                .toArray();
     }
 
     private static int[] kMeans(Question question, int clusters, long seed, int iterations) {
@@ -206,11 +218,11 @@ final class Grouping {
             int[] labels = labels(set, keywords);
             smorgas.core.group.Grouping ours = group(keywords);
             int[] found = found(ours, keywords.size());
-            int[] alone = IntStream.range(0, found.length)
-                    .map(k -> found[k] < 0 ? -2 - k : found[k])
-                    .toArray();
             print(set.name() + ": core, leftovers as one", ours.size() + 1, List.of(Agreement.of(found, labels)));
-            print(set.name() + ": core, leftovers each alone", ours.size(), List.of(Agreement.of(alone, labels)));
+            print(
+                    set.name() + ": core, leftovers each alone",
+                    ours.size(),
+                    List.of(Agreement.of(leftoversAlone(found), labels)));
             smorgas.core.group.Grouping seated = seated(keywords);
             print(
                     set.name() + ": core, leftovers seated in the nearest group, others as one",

@@ -4,14 +4,8 @@ import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.stream.IntStream;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.Engine;
-import smorgas.core.group.engine.Grown;
-import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.Question;
-import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
@@ -30,8 +24,6 @@ final class LikenessLoss {
     }
 
     private static void run(String name, Keywords keywords) {
-        int size = keywords.size();
-        int[] all = IntStream.range(0, size).toArray();
         Method.ByLikeness method = new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL);
         GroupSettings settings = GroupSettings.standard("en").with(method);
         System.out.println("\n" + name + "\n\n| keywords | by | ms | groups | in groups |\n|---:|---|---:|---:|---:|");
@@ -40,26 +32,14 @@ final class LikenessLoss {
         for (int i = 0; i < labels.length; i++) {
             long begun = System.nanoTime();
             int[] found = engines.get(i)
-                    .find(new Question(
-                            new ThemeWords(keywords.folded(), settings, "en"),
-                            keywords::text,
-                            all,
-                            all,
-                            Map.of(),
-                            Question.Barred.NOTHING,
-                            "en",
-                            Edition.NEWEST,
-                            MeaningVectors.NONE,
-                            new Grown()))
+                    .find(Grouping.question(keywords, settings, "en", Edition.NEWEST))
                     .group();
             long took = (System.nanoTime() - begun) / 1_000_000;
-            labels[i] = IntStream.range(0, size)
-                    .map(keyword -> found[keyword] >= 0 ? found[keyword] : -1 - keyword)
-                    .toArray();
+            labels[i] = Grouping.leftoversAlone(found);
             System.out.printf(
                     Locale.ENGLISH,
                     "| %,d | %s | %,d | %,d | %,d |%n",
-                    size,
+                    keywords.size(),
                     i == 0 ? "near ones" : "every pair",
                     took,
                     Arrays.stream(found).filter(group -> group >= 0).distinct().count(),

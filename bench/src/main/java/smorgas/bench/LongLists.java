@@ -8,10 +8,6 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.Engine;
-import smorgas.core.group.engine.Grown;
-import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.Question;
-import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
@@ -46,26 +42,12 @@ final class LongLists {
         int[] known = IntStream.range(0, keywords.size())
                 .map(keyword -> adGroups.getOrDefault(keywords.text(keyword), -1 - keyword))
                 .toArray();
-        int[] all = IntStream.range(0, keywords.size()).toArray();
         GroupSettings settings = GroupSettings.standard(language)
                 .with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL));
         int[] group = Engine.of(settings)
-                .find(new Question(
-                        new ThemeWords(keywords.folded(), settings, language),
-                        keywords::text,
-                        all,
-                        all,
-                        Map.of(),
-                        Question.Barred.NOTHING,
-                        language,
-                        edition,
-                        MeaningVectors.NONE,
-                        new Grown()))
+                .find(Grouping.question(keywords, settings, language, edition))
                 .group();
-        int[] found = IntStream.range(0, group.length)
-                .map(keyword -> group[keyword] >= 0 ? group[keyword] : -1 - keyword)
-                .toArray();
-        Agreement agreement = Agreement.of(found, known);
+        Agreement agreement = Agreement.of(Grouping.leftoversAlone(group), known);
         System.out.printf(
                 Locale.ENGLISH,
                 "| %s | %,d | %s | %,d | %,d | %.3f | %.3f |%n",

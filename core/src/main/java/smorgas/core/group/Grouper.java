@@ -351,8 +351,11 @@ public final class Grouper {
 
     /** For each group the keywords that are in it beside their own group. */
     private RaggedInts also(List<Grouping.Made> groups) {
+        if (hand.alsoIn().isEmpty()) {
+            return RaggedInts.made(groups.size(), (group, row) -> {});
+        }
         Map<String, Integer> places = new HashMap<>();
-        for (int group = 0; group < groups.size() && !hand.alsoIn().isEmpty(); group++) {
+        for (int group = 0; group < groups.size(); group++) {
             places.put(groups.get(group).key(), group);
         }
         Map<Integer, List<Integer>> also = new HashMap<>();

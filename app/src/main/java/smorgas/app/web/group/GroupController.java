@@ -98,12 +98,8 @@ class GroupController {
         Board board = previews.of(adopted, wanted, part);
         boolean preview = board != adopted;
         GroupQuery query = GroupQuery.of(fields, preview ? Dials.query(wanted) : "");
-        boolean compared = wanted.method().getClass()
-                == board.groups().grouping().settings().method().getClass();
-        if (compared && wanted.method() instanceof Method.ByLikeness) {
-            // Before it is looked at how far it is: what is stored is known from then on.
-            meanings.begin(project);
-        }
+        boolean meaningKnown = wanted.method() instanceof Method.ByLikeness like
+                && meaning(project, like, wanted, board, query, model);
         Shown.in(
                 model,
                 new GroupPage(
@@ -112,15 +108,8 @@ class GroupController {
                         Look.values(),
                         preview,
                         GroupViews.figures(adopted.groups(), board.groups()),
-                        compared && meanings.state(project) instanceof Meanings.Ready));
+                        meaningKnown));
         dials(wanted, board, query, model);
-        if (compared) {
-            meaning(id, project, wanted, query, model);
-        } else if (wanted.method() instanceof Method.ByLikeness like) {
-            Shown.in(
-                    model,
-                    MeaningView.tooMany(like, board.standings().remaining().cardinality()));
-        }
         if (preview) {
             Changes changes = Changes.between(adopted.groups(), board.groups());
             Shown.in(
@@ -147,11 +136,25 @@ class GroupController {
         return "group/page";
     }
 
-    /** How far it is with what keywords mean, where that can count. */
-    private void meaning(long id, OpenProject project, GroupSettings wanted, GroupQuery query, Model model) {
-        if (wanted.method() instanceof Method.ByLikeness like) {
-            MeaningView.of(id, meanings.state(project), like, wanted, query).ifPresent(view -> Shown.in(model, view));
+    /** Begins to find out what keywords mean where that can count, and tells how far it is; whether it is known. */
+    private boolean meaning(
+            OpenProject project,
+            Method.ByLikeness like,
+            GroupSettings wanted,
+            Board board,
+            GroupQuery query,
+            Model model) {
+        if (!(board.groups().grouping().settings().method() instanceof Method.ByLikeness)) {
+            Shown.in(
+                    model,
+                    MeaningView.tooMany(like, board.standings().remaining().cardinality()));
+            return false;
         }
+        // Before it is looked at how far it is: what is stored is known from then on.
+        meanings.begin(project);
+        Meanings.State state = meanings.state(project);
+        MeaningView.of(project.id(), state, like, wanted, query).ifPresent(view -> Shown.in(model, view));
+        return state instanceof Meanings.Ready;
     }
 
     /** The line that tells how far it is, asked for again while it goes on. */

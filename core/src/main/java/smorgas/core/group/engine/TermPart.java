@@ -53,7 +53,9 @@ final class TermPart {
             }
             SameWords.Match match = by.same().match(words, at, stems);
             if (match != null && !by.same().ofTrade(match.meaning())) {
-                once(begun, -1 - match.meaning());
+                if (!stands(-1 - match.meaning(), begun, read.size())) {
+                    read.add((-1 - match.meaning()) << 1);
+                }
                 at += match.words() - 1;
             } else if (match != null || !by.settings().stopWords().contains(word)) {
                 // Words that mean the same here are one as words of the trade are.
@@ -68,13 +70,19 @@ final class TermPart {
         }
     }
 
-    private void once(int from, int what) {
-        for (int i = from; i < read.size(); i++) {
-            if (read.getInt(i) == what) {
-                return;
+    /** Whether a term, or a meaning as {@link #what} tells it, stands between two places. */
+    private boolean stands(int what, int from, int to) {
+        for (int at = from; at < to; at++) {
+            if (what(at) == what) {
+                return true;
             }
         }
-        read.add(what);
+        return false;
+    }
+
+    /** The term at a place; below zero where there is a meaning. */
+    private int what(int at) {
+        return read.getInt(at) >> 1;
     }
 
     private int number(String one) {
@@ -118,7 +126,12 @@ final class TermPart {
 
     /** The term at a place; -1 where something is said that is of no trade. A keyword may have one more than once. */
     int term(int at) {
-        return Math.max(-1, read.getInt(at) >> 1);
+        return Math.max(-1, what(at));
+    }
+
+    /** Whether the term at a place of a keyword stands at none before it. */
+    boolean first(int keyword, int at) {
+        return !stands(what(at), from(keyword), at);
     }
 
     /** Whether the term at a place may be what its keyword is one of, if it is no unit. */
@@ -128,6 +141,6 @@ final class TermPart {
 
     /** The meaning at a place where there is no term. */
     int said(int at) {
-        return -1 - read.getInt(at);
+        return -1 - what(at);
     }
 }

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
@@ -61,7 +62,7 @@ final class Terms {
         TermPart.By by = new TermPart.By(written, same, settings, language, BEHIND.getOrDefault(language, Set.of()));
         NavigableMap<Integer, TermPart> parts = new ConcurrentSkipListMap<>();
         Cores.run(keywords.size(), Likeness.FEW, (from, to) -> parts.put(from, new TermPart(by, from, to)));
-        List<int[]> numbers = numbered(parts.values());
+        Iterator<int[]> ofPart = numbered(parts.values()).iterator();
         this.things = texts.size();
         this.heads = new int[keywords.size()];
         int[] place = new int[same.size()];
@@ -69,15 +70,14 @@ final class Terms {
         IntArrayList meanings = new IntArrayList();
         RaggedInts.Builder all = new RaggedInts.Builder();
         int keyword = 0;
-        int at = 0;
         for (TermPart part : parts.values()) {
+            int[] numbers = ofPart.next();
             for (int i = 0; i < part.keywords(); i++) {
-                heads[keyword] = things(part, i, numbers.get(at), all);
+                heads[keyword] = things(part, i, numbers, all);
                 slips.set(keyword++, part.slips(i));
                 said(part, i, place, meanings, all);
                 all.endRow();
             }
-            at++;
         }
         this.rows = all.seal();
         this.meaningOf = meanings.toIntArray();
@@ -112,11 +112,7 @@ final class Terms {
                 if (part.heads(at) && !units.get(term)) {
                     head = term;
                 }
-                boolean again = false;
-                for (int before = part.from(keyword); before < at; before++) {
-                    again |= part.term(before) == part.term(at);
-                }
-                if (!again) {
+                if (part.first(keyword, at)) {
                     row.add(term);
                 }
             }
