@@ -188,6 +188,8 @@ final class BatchRun {
     /** Files on all cores; what each needs is found out before. */
     private void writeAll(Board board, Path out) {
         Feedback.Found found = feedback(board);
+        // Of the keywords one by one and of the groups.
+        board.groups().grouping().tightnessOfAll();
         List<Writing> files = new ArrayList<>();
         files.add(() -> BatchTables.writeKeywords(board, out.resolve("keywords.csv")));
         files.add(() -> {

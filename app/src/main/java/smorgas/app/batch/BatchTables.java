@@ -1,10 +1,8 @@
 package smorgas.app.batch;
 
-import java.io.BufferedWriter;
 import java.io.IOException;
-import java.io.OutputStreamWriter;
+import java.io.OutputStream;
 import java.io.StringWriter;
-import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -46,13 +44,12 @@ final class BatchTables {
         List<String> header = new ArrayList<>(List.of(
                 "keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
         others.forEach(fact -> header.add(fact.word()));
-        try (Writer out =
-                new BufferedWriter(new OutputStreamWriter(Files.newOutputStream(to), StandardCharsets.UTF_8))) {
+        try (OutputStream out = Files.newOutputStream(to)) {
             out.write(rows(csv -> csv.row(header.toArray(String[]::new))));
             List<IntFunction<String>> columns = columns(board, others);
             // A few parts at a time are made on all cores and then written in their order.
             for (int from = 0; from < keywords.size(); from += ROWS * PARTS) {
-                String[] parts = new String[PARTS];
+                byte[][] parts = new byte[PARTS][];
                 int first = from;
                 IntStream.range(0, PARTS)
                         .parallel()
@@ -62,7 +59,7 @@ final class BatchTables {
                                 csv.row(cells(columns, k));
                             }
                         }));
-                for (String part : parts) {
+                for (byte[] part : parts) {
                     out.write(part);
                 }
             }
@@ -72,12 +69,13 @@ final class BatchTables {
     private static final int ROWS = 4_096;
     private static final int PARTS = 8;
 
-    private static String rows(Consumer<Csv> rows) {
+    private static byte[] rows(Consumer<Csv> rows) {
         StringWriter text = new StringWriter();
         try (Csv csv = new Csv(text)) {
             rows.accept(csv);
         }
-        return text.toString();
+        // Half a character becomes a replacement.
+        return text.toString().getBytes(StandardCharsets.UTF_8);
     }
 
     private static String[] cells(List<IntFunction<String>> columns, int keyword) {
@@ -147,14 +145,16 @@ final class BatchTables {
 
     private static final int THOUSAND = 1_000;
 
+    private static final String[] THOUSANDTHS = IntStream.rangeClosed(0, THOUSAND)
+            .mapToObj(whole -> String.format(Locale.ROOT, "%.3f", whole / (double) THOUSAND))
+            .toArray(String[]::new);
+
+    /** A share of 0 to 1 with three decimals. */
     private static String decimals(double share) {
         double thousandths = share * THOUSAND;
-        long whole = Math.round(thousandths);
+        int whole = (int) Math.round(thousandths);
         boolean half = Math.abs(Math.abs(thousandths - whole) - .5) < 1e-6;
         // What lies between two is rounded by the digits, as it always was.
-        return half || share < 0 || share >= 1_000
-                ? String.format(Locale.ROOT, "%.3f", share)
-                : whole / THOUSAND + "."
-                        + String.valueOf(THOUSAND + whole % THOUSAND).substring(1);
+        return half ? String.format(Locale.ROOT, "%.3f", share) : THOUSANDTHS[whole];
     }
 }

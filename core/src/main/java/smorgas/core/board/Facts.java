@@ -16,10 +16,8 @@ import smorgas.core.column.Numbers;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Edition;
-import smorgas.core.recipe.Intent;
 import smorgas.core.serve.Csv;
 import smorgas.core.sift.Standings;
-import smorgas.core.value.Intents;
 import smorgas.core.value.Promise;
 import smorgas.core.value.Worth;
 
@@ -117,11 +115,7 @@ public final class Facts {
             }
             case Computed.BASKETS -> keywords::basketNames;
             case Computed.TAGS -> board.standings().tags()::of;
-            case Computed.INTENT -> {
-                Intents intents = board.intents();
-                yield keyword ->
-                        intents.seen(keyword).stream().map(Intent::label).toList();
-            }
+            case Computed.INTENT -> board.intents()::told;
             case Computed.PROMISE -> {
                 Promise promise = board.promise();
                 yield keyword -> Stream.of(promise.named(keyword))

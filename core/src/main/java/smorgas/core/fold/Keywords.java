@@ -304,16 +304,23 @@ public final class Keywords {
 
     /** What is told of the lines of a keyword, each text once; most have one line or few, and there are millions of them. */
     private List<String> distinct(int keyword, BiFunction<Lines, Integer, String> told) {
+        if (lines.length(keyword) == 1) {
+            return List.of(told(lines.get(keyword, 0), told));
+        }
         List<String> texts = new ArrayList<>(2);
         Set<String> seen = lines.length(keyword) > FEW_LINES ? new HashSet<>() : Set.of();
         lines.forEach(keyword, line -> {
-            int place = places.basket(line);
-            String text = told.apply(baskets.get(place), places.row(line, place));
+            String text = told(line, told);
             if (lines.length(keyword) > FEW_LINES ? seen.add(text) : !texts.contains(text)) {
                 texts.add(text);
             }
         });
         return List.copyOf(texts);
+    }
+
+    private String told(int line, BiFunction<Lines, Integer, String> told) {
+        int place = places.basket(line);
+        return told.apply(baskets.get(place), places.row(line, place));
     }
 
     private static final int FEW_LINES = 16;

@@ -70,7 +70,10 @@ public final class Grouping implements Nearness.Membership {
     private final By[] by;
     private final double[] weights;
     private final RaggedInts also;
-    /** By group, worked out when first asked for; who asks at the same time works out the same. */
+    /** By keyword, worked out when first all are asked for; who asks at the same time works out the same. */
+    private volatile double @Nullable [] tightness;
+
+    /** By group, in the same way. */
     private volatile double @Nullable [] means;
 
     private final GroupSettings settings;
@@ -184,6 +187,11 @@ public final class Grouping implements Nearness.Membership {
 
     /** How near a keyword is to its group, 0 to 1; 0 for one in no group or in one of which nothing can be said. */
     public double tightness(int keyword) {
+        double[] known = tightness;
+        return known == null ? measured(keyword) : known[keyword];
+    }
+
+    private double measured(int keyword) {
         int group = groupOf[keyword];
         return group < 0 || !nearness().measures(group) ? 0 : nearness().of(keyword, group);
     }
@@ -240,13 +248,31 @@ public final class Grouping implements Nearness.Membership {
         return known[group];
     }
 
+    /** The tightness of every keyword, for whoever asks for that of all: then it is known. */
+    public double[] tightnessOfAll() {
+        double[] known = tightness;
+        if (known == null) {
+            double[] found = new double[groupOf.length];
+            // In the order of the keywords, whose words stand next to each other.
+            Cores.run(found.length, (from, to) -> {
+                for (int keyword = from; keyword < to; keyword++) {
+                    found[keyword] = measured(keyword);
+                }
+            });
+            known = found;
+            tightness = known;
+        }
+        return known;
+    }
+
     private double[] means() {
+        double[] all = tightnessOfAll();
         double[] found = new double[size()];
         Cores.run(found.length, (from, to) -> {
             for (int group = from; group < to; group++) {
                 double sum = 0;
                 for (int i = 0; i < members.length(group); i++) {
-                    sum += tightness(members.get(group, i));
+                    sum += all[members.get(group, i)];
                 }
                 found[group] = sum / Math.max(1, members.length(group));
             }

@@ -70,12 +70,13 @@ final class Inherited {
 
     /** What the lines of keywords tell, what most of them tell first. */
     private <T> List<T> counted(int[] members, Function<Keywords.Occurrence, List<T>> told) {
+        if (!any) {
+            return List.of();
+        }
         Map<T, Integer> counts = new LinkedHashMap<>();
-        if (any) {
-            for (int keyword : members) {
-                for (Keywords.Occurrence line : keywords.occurrences(keyword)) {
-                    told.apply(line).forEach(one -> counts.merge(one, 1, Integer::sum));
-                }
+        for (int keyword : members) {
+            for (Keywords.Occurrence line : keywords.occurrences(keyword)) {
+                told.apply(line).forEach(one -> counts.merge(one, 1, Integer::sum));
             }
         }
         return counts.entrySet().stream()

@@ -84,6 +84,9 @@ final class PlanAdGroups {
         Set<String> taken = PlanNaming.none();
         List<Set<MatchType>> types =
                 oneType ? part.types().stream().<Set<MatchType>>map(EnumSet::of).toList() : List.of(part.types());
+        Map<Set<MatchType>, String> labels = types.stream().collect(Collectors.toMap(type -> type, type -> type.stream()
+                .map(PlanParts::label)
+                .collect(Collectors.joining(" "))));
         for (Map.Entry<Integer, int[]> piece : part.pieces().entrySet()) {
             PlanUnits.Unit unit = input.units().units().get(piece.getKey());
             for (int[] some : each(piece.getValue())) {
@@ -93,7 +96,13 @@ final class PlanAdGroups {
                     }
                     String theme = settings.structure().oneKeyword() ? keywords.text(some[0]) : unit.theme();
                     String name = naming.adGroup(
-                            fields(naming.cased(theme, unit.byHand()), campaign, part, type, some, all.size() + 1),
+                            fields(
+                                    naming.cased(theme, unit.byHand()),
+                                    campaign,
+                                    part,
+                                    labels.get(type),
+                                    some,
+                                    all.size() + 1),
                             oneType ? PlanNames.MATCH_TYPE : "",
                             taken);
                     if (Formulas.runs(name)) {
@@ -121,12 +130,11 @@ final class PlanAdGroups {
                 : List.of(piece);
     }
 
-    private Map<String, String> fields(
-            String theme, String campaign, Part part, Set<MatchType> types, int[] some, int number) {
+    private Map<String, String> fields(String theme, String campaign, Part part, String types, int[] some, int number) {
         Map<String, String> fields = new LinkedHashMap<>();
         fields.put(PlanNames.CAMPAIGN, campaign);
         fields.put(PlanNames.PART, part.label());
-        fields.put(PlanNames.MATCH_TYPE, types.stream().map(PlanParts::label).collect(Collectors.joining(" ")));
+        fields.put(PlanNames.MATCH_TYPE, types);
         fields.put(PlanNames.INTENT, byIntent ? intent(some) : "");
         fields.put(PlanNames.NUMBER, String.valueOf(number));
         fields.put(PlanNames.DATE, settings.names().date());

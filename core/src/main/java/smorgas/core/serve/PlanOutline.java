@@ -2,8 +2,6 @@ package smorgas.core.serve;
 
 import java.io.IOException;
 import java.io.Writer;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import smorgas.core.recipe.MatchType;
@@ -33,8 +31,9 @@ final class PlanOutline extends TextFormat {
 
     @Override
     void write(Handover what, Writer to) throws IOException {
-        // Of millions of keywords few sets of match types are different.
-        Map<Set<MatchType>, String> types = new HashMap<>();
+        // Of millions of keywords few have other match types than the one before.
+        Set<MatchType> before = Set.of();
+        String types = "";
         for (Plan.Campaign campaign : what.plan().campaigns()) {
             to.write(campaign.name() + "\n");
             for (Plan.AdGroup group : campaign.adGroups()) {
@@ -50,8 +49,11 @@ final class PlanOutline extends TextFormat {
                     }
                 }
                 for (Plan.Served served : group.keywords()) {
-                    to.write("    " + served.keyword() + " \u00B7 "
-                            + types.computeIfAbsent(served.matchTypes(), PlanOutline::types) + "\n");
+                    if (!served.matchTypes().equals(before)) {
+                        before = served.matchTypes();
+                        types = types(before);
+                    }
+                    to.write("    " + served.keyword() + " \u00B7 " + types + "\n");
                 }
                 for (Plan.Negative negative : group.negatives()) {
                     to.write("    never: " + written(negative) + "\n");

@@ -67,6 +67,8 @@ public final class PlanUnits {
     private final Groups groups;
     private final PlanSettings settings;
     private final @Nullable FigureColumn searches;
+    /** Those of all keywords that ad platforms would not take. */
+    private final boolean[] faulty;
 
     private final List<Unit> units = new ArrayList<>();
     private final List<Plan.HeldBack> heldBack = new ArrayList<>();
@@ -79,6 +81,12 @@ public final class PlanUnits {
         this.groups = groups;
         this.settings = settings;
         this.searches = keywords.figure(Figure.SEARCHES).orElse(null);
+        this.faulty = new boolean[keywords.size()];
+        Cores.run(faulty.length, (from, to) -> {
+            for (int keyword = from; keyword < to; keyword++) {
+                faulty[keyword] = fault(keyword).isPresent();
+            }
+        });
     }
 
     /** Those of the settings from which it follows what belongs together. */
@@ -187,9 +195,12 @@ public final class PlanUnits {
             boolean isKept = standings.of(keyword) == Standing.KEPT;
             if (isKept || !which.keptOnly()) {
                 kept |= isKept;
-                String text = keywords.text(keyword);
-                fault(keyword, text)
-                        .ifPresentOrElse(why -> heldBack.add(new Plan.HeldBack(text, why)), () -> any.add(keyword));
+                if (faulty[keyword]) {
+                    heldBack.add(new Plan.HeldBack(
+                            keywords.text(keyword), fault(keyword).orElseThrow()));
+                } else {
+                    any.add(keyword);
+                }
             }
         }
         if (which.withKept() && !kept && !any.isEmpty()) {
@@ -286,7 +297,8 @@ public final class PlanUnits {
         return served;
     }
 
-    private Optional<String> fault(int keyword, String text) {
+    private Optional<String> fault(int keyword) {
+        String text = keywords.text(keyword);
         if (Formulas.runs(text)) {
             return Optional.of("begins with " + text.charAt(0) + ", which a spreadsheet would run as a formula");
         }

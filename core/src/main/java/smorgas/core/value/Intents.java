@@ -13,6 +13,7 @@ import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -294,19 +295,32 @@ public final class Intents {
         return lead[keyword] == UNKNOWN ? Optional.empty() : Optional.of(Intent.values()[lead[keyword]]);
     }
 
-    private static final Intent[] INTENTS = Intent.values();
-
     /** All that are seen in a keyword, the leading one first. */
     public List<Intent> seen(int keyword) {
-        List<Intent> all = new ArrayList<>(2);
-        lead(keyword).ifPresent(all::add);
-        for (Intent intent : INTENTS) {
-            if ((seen[keyword] & 1 << intent.ordinal()) != 0 && !all.contains(intent)) {
-                all.add(intent);
-            }
-        }
-        return all;
+        return SEEN.get(lead[keyword] + 1).get(seen[keyword]);
     }
+
+    /** The same in words. */
+    public List<String> told(int keyword) {
+        return TOLD.get(lead[keyword] + 1).get(seen[keyword]);
+    }
+
+    /** Behind the number of what leads, from 0 for nothing, what is seen by its bits: few among millions of keywords. */
+    private static final List<List<List<Intent>>> SEEN = IntStream.rangeClosed(0, Intent.values().length)
+            .mapToObj(lead -> IntStream.range(0, 1 << Intent.values().length)
+                    .mapToObj(bits -> Stream.concat(
+                                    Stream.of(Intent.values()).filter(intent -> intent.ordinal() == lead - 1),
+                                    Stream.of(Intent.values()).filter(intent -> (bits >> intent.ordinal() & 1) == 1))
+                            .distinct()
+                            .toList())
+                    .toList())
+            .toList();
+
+    private static final List<List<List<String>>> TOLD = SEEN.stream()
+            .map(ofLead -> ofLead.stream()
+                    .map(all -> all.stream().map(Intent::label).toList())
+                    .toList())
+            .toList();
 
     /** Why the leading one leads, without a full stop; empty where none does. */
     public String reason(int keyword) {

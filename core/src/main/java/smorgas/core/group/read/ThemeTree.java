@@ -1,5 +1,7 @@
 package smorgas.core.group.read;
 
+import it.unimi.dsi.fastutil.ints.IntArrayList;
+import it.unimi.dsi.fastutil.ints.IntList;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -64,8 +66,8 @@ public final class ThemeTree {
     private static final class Builder {
         private final Groups groups;
         private final Grouping grouping;
-        private final Map<String, Shared> shared = new HashMap<>();
-        private final Map<String, Integer> numbers = new HashMap<>();
+        private final Map<IntList, Shared> shared = new HashMap<>();
+        private final Map<IntList, Integer> numbers = new HashMap<>();
         private final List<String> texts = new ArrayList<>();
         private final List<Integer> groupOf = new ArrayList<>();
         private final List<Integer> parents = new ArrayList<>();
@@ -191,11 +193,19 @@ public final class ThemeTree {
         }
 
         private static int[] sorted(int[] words) {
-            return Arrays.stream(words).sorted().distinct().toArray();
+            int[] sorted = words.clone();
+            Arrays.sort(sorted);
+            int size = 0;
+            for (int word : sorted) {
+                if (size == 0 || sorted[size - 1] != word) {
+                    sorted[size++] = word;
+                }
+            }
+            return Arrays.copyOf(sorted, size);
         }
 
-        private static String key(int[] words) {
-            return Arrays.toString(words);
+        private static IntList key(int[] words) {
+            return IntArrayList.wrap(words);
         }
 
         /**
