@@ -1,8 +1,9 @@
 package smorgas.app.batch;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.StringWriter;
+import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -45,11 +46,11 @@ final class BatchTables {
                 "keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
         others.forEach(fact -> header.add(fact.word()));
         try (OutputStream out = Files.newOutputStream(to)) {
-            out.write(rows(csv -> csv.row(header.toArray(String[]::new))));
-            List<IntFunction<String>> columns = columns(board, others);
+            rows(csv -> csv.row(header.toArray(String[]::new))).writeTo(out);
+            IntFunction<String>[] columns = columns(board, others);
             // A few parts at a time are made on all cores and then written in their order.
             for (int from = 0; from < keywords.size(); from += ROWS * PARTS) {
-                byte[][] parts = new byte[PARTS][];
+                ByteArrayOutputStream[] parts = new ByteArrayOutputStream[PARTS];
                 int first = from;
                 IntStream.range(0, PARTS)
                         .parallel()
@@ -59,8 +60,8 @@ final class BatchTables {
                                 csv.row(cells(columns, k));
                             }
                         }));
-                for (byte[] part : parts) {
-                    out.write(part);
+                for (ByteArrayOutputStream part : parts) {
+                    part.writeTo(out);
                 }
             }
         }
@@ -68,26 +69,28 @@ final class BatchTables {
 
     private static final int ROWS = 4_096;
     private static final int PARTS = 8;
+    private static final int USUAL_ROW = 160;
 
-    private static byte[] rows(Consumer<Csv> rows) {
-        StringWriter text = new StringWriter();
-        try (Csv csv = new Csv(text)) {
+    private static ByteArrayOutputStream rows(Consumer<Csv> rows) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream(ROWS * USUAL_ROW);
+        // Half a character becomes a replacement.
+        try (Csv csv = new Csv(new OutputStreamWriter(bytes, StandardCharsets.UTF_8))) {
             rows.accept(csv);
         }
-        // Half a character becomes a replacement.
-        return text.toString().getBytes(StandardCharsets.UTF_8);
+        return bytes;
     }
 
-    private static String[] cells(List<IntFunction<String>> columns, int keyword) {
-        String[] cells = new String[columns.size()];
+    private static String[] cells(IntFunction<String>[] columns, int keyword) {
+        String[] cells = new String[columns.length];
         for (int i = 0; i < cells.length; i++) {
-            cells[i] = columns.get(i).apply(keyword);
+            cells[i] = columns[i].apply(keyword);
         }
         return cells;
     }
 
     /** The cells of a row, column by column. */
-    private static List<IntFunction<String>> columns(Board board, List<Fact> others) {
+    @SuppressWarnings("unchecked")
+    private static IntFunction<String>[] columns(Board board, List<Fact> others) {
         Facts facts = board.facts();
         Keywords keywords = board.keywords();
         Groups groups = board.groups();
@@ -103,7 +106,7 @@ final class BatchTables {
                 facts.exporting(Figure.CPC),
                 facts.exporting(Computed.BASKETS)));
         others.forEach(fact -> columns.add(facts.exporting(fact)));
-        return columns;
+        return columns.toArray(IntFunction[]::new);
     }
 
     /** Groups with what each may bring if anything is assumed. */

@@ -1,5 +1,6 @@
 package smorgas.core.group;
 
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.function.Function;
@@ -130,9 +131,7 @@ public final class Grouping implements Nearness.Membership {
 
     /** The words of the theme as they are shown; empty for a group without one. */
     public List<String> theme(int group) {
-        return java.util.Arrays.stream(made.get(group).theme())
-                .mapToObj(words::text)
-                .toList();
+        return Arrays.stream(made.get(group).theme()).mapToObj(words::text).toList();
     }
 
     /** The numbers of the theme's words. */
@@ -216,6 +215,19 @@ public final class Grouping implements Nearness.Membership {
             }
         }
         return whole == 0 ? 0 : Math.min(1, covered / whole);
+    }
+
+    /** The words of a theme by rising numbers, once each. */
+    public static int[] set(int[] theme) {
+        int[] sorted = theme.clone();
+        Arrays.sort(sorted);
+        int size = 0;
+        for (int word : sorted) {
+            if (size == 0 || sorted[size - 1] != word) {
+                sorted[size++] = word;
+            }
+        }
+        return Arrays.copyOf(sorted, size);
     }
 
     public static boolean in(int[] theme, int word) {

@@ -24,7 +24,7 @@ final class ThemeIndex {
         steps.defaultReturnValue(NONE);
         ends.add(NONE);
         for (int group = 0; group < grouping.size(); group++) {
-            int[] theme = sorted(grouping.themeWords(group));
+            int[] theme = Grouping.set(grouping.themeWords(group));
             if (theme.length > 0) {
                 int place = 0;
                 for (int word : theme) {
@@ -40,10 +40,6 @@ final class ThemeIndex {
                 ends.set(place, group);
             }
         }
-    }
-
-    private static int[] sorted(int[] words) {
-        return Arrays.stream(words).sorted().distinct().toArray();
     }
 
     /** Each group whose theme's words the keyword has. */

@@ -4,17 +4,18 @@ import it.unimi.dsi.fastutil.ints.Int2DoubleMap;
 import it.unimi.dsi.fastutil.ints.Int2DoubleOpenHashMap;
 import java.util.Arrays;
 import java.util.function.IntConsumer;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.group.engine.Nearness;
 
 /** Near is a keyword to a theme of which it has every word, the nearer the more of its weight these words are. */
 final class ThemeNearness implements Nearness {
 
     private final Grouping grouping;
-    private final ThemeIndex index;
+    /** Made when first asked for; who asks at the same time makes the same. */
+    private volatile @Nullable ThemeIndex index;
 
     ThemeNearness(Grouping grouping) {
         this.grouping = grouping;
-        this.index = new ThemeIndex(grouping);
     }
 
     @Override
@@ -24,7 +25,12 @@ final class ThemeNearness implements Nearness {
 
     @Override
     public void forEach(int keyword, IntConsumer group) {
-        index.forEach(keyword, group);
+        ThemeIndex known = index;
+        if (known == null) {
+            known = new ThemeIndex(grouping);
+            index = known;
+        }
+        known.forEach(keyword, group);
     }
 
     @Override

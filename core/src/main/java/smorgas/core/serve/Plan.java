@@ -130,8 +130,13 @@ public record Plan(
 
     private static Stream<Row> rows(Campaign campaign, AdGroup group) {
         String page = group.page().orElse("");
-        return group.keywords().stream().flatMap(served -> served.matchTypes().stream()
-                .map(type -> new Row(campaign.name(), group.name(), served.keyword(), type, group.bid(served), page)));
+        // A stream for each keyword would cost more than its rows.
+        return group.keywords().stream().mapMulti((served, rows) -> {
+            String bid = group.bid(served);
+            for (MatchType type : served.matchTypes()) {
+                rows.accept(new Row(campaign.name(), group.name(), served.keyword(), type, bid, page));
+            }
+        });
     }
 
     /** Whether any ad group has a page. */

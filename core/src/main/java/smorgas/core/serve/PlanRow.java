@@ -57,17 +57,21 @@ record PlanRow(
             case AD_GROUP ->
                 Stream.of(row(kind, campaign, group.name(), "", List.of(), false, group.bid(), page, NO_AD));
             case KEYWORD ->
-                group.keywords().stream().flatMap(served -> served.matchTypes().stream()
-                        .map(type -> row(
+                group.keywords().stream().mapMulti((served, rows) -> {
+                    String bid = group.bid(served);
+                    for (MatchType type : served.matchTypes()) {
+                        rows.accept(row(
                                 kind,
                                 campaign,
                                 group.name(),
                                 served.keyword(),
                                 List.of(type),
                                 false,
-                                group.bid(served),
+                                bid,
                                 page,
-                                NO_AD)));
+                                NO_AD));
+                    }
+                });
             case NEGATIVE -> group.negatives().stream().map(one -> negative(campaign, group.name(), one));
             case AD ->
                 group.ads().stream().map(ad -> row(kind, campaign, group.name(), "", List.of(), false, "", page, ad));

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Writes a plan as a table of RFC 4180, with commas or tabs between cells, in the columns that ad platforms share. Nothing is
@@ -170,12 +171,12 @@ public final class PlanTable extends TextFormat {
                 .fieldSeparator(between)
                 .lineDelimiter(LineDelimiter.CRLF)
                 .build(to);
-        List<Column> all = columns.apply(what.plan());
-        out.writeRecord(all.stream().map(Column::heading).toArray(String[]::new));
-        String[] cells = new String[all.size()];
+        Column[] all = columns.apply(what.plan()).toArray(Column[]::new);
+        out.writeRecord(Stream.of(all).map(Column::heading).toArray(String[]::new));
+        String[] cells = new String[all.length];
         PlanRow.of(what.plan(), kinds).forEach(row -> {
             for (int i = 0; i < cells.length; i++) {
-                cells[i] = all.get(i).cell().apply(row);
+                cells[i] = all[i].cell().apply(row);
             }
             out.writeRecord(cells);
         });

@@ -79,28 +79,35 @@ public final class ThemeTree {
 
         ThemeTree build() {
             for (int group = 0; group < grouping.size(); group++) {
-                int[] theme = sorted(grouping.themeWords(group));
-                for (int[] part : parts(theme)) {
-                    shared.merge(key(part), new Shared(part, 1), (a, b) -> new Shared(a.words(), a.themes() + 1));
-                }
+                share(Grouping.set(grouping.themeWords(group)));
             }
             int[] nodeOf = new int[grouping.size()];
-            for (int group = 0; group < grouping.size(); group++) {
-                int[] theme = sorted(grouping.themeWords(group));
-                if (theme.length == 0) {
-                    nodeOf[group] = add(grouping.key(group), group, NONE);
-                    continue;
-                }
-                // A group that says more than the words that its keywords have in common stands under these.
-                boolean just = grouping.words()
-                        .find(grouping.key(group))
-                        .map(words -> Arrays.equals(sorted(words), theme))
-                        .orElse(false);
-                int node = node(theme, just ? grouping.key(group) : "", grouping.themeWords(group));
-                nodeOf[group] = just && groupOf.get(node) < 0 ? node : add(grouping.key(group), group, node);
+            for (int group = 0; group < nodeOf.length; group++) {
+                nodeOf[group] = place(group, Grouping.set(grouping.themeWords(group)));
                 groupOf.set(nodeOf[group], group);
             }
             return new ThemeTree(sums(nodeOf), nodeOf);
+        }
+
+        /** Counts a theme among those that have each set of its words. */
+        private void share(int[] theme) {
+            for (int[] part : parts(theme)) {
+                shared.merge(key(part), new Shared(part, 1), (a, b) -> new Shared(a.words(), a.themes() + 1));
+            }
+        }
+
+        /** The node of a group, made if it is not there yet. */
+        private int place(int group, int[] theme) {
+            if (theme.length == 0) {
+                return add(grouping.key(group), group, NONE);
+            }
+            // A group that says more than the words that its keywords have in common stands under these.
+            boolean just = grouping.words()
+                    .find(grouping.key(group))
+                    .map(words -> Arrays.equals(Grouping.set(words), theme))
+                    .orElse(false);
+            int node = node(theme, just ? grouping.key(group) : "", grouping.themeWords(group));
+            return just && groupOf.get(node) < 0 ? node : add(grouping.key(group), group, node);
         }
 
         private int add(String text, int group, int parent) {
@@ -128,11 +135,13 @@ public final class ThemeTree {
 
         /** Words in the order in which the theme that they are of has them. */
         private String inOrder(int[] words, int[] written) {
-            return grouping.words()
-                    .text(Arrays.stream(written)
-                            .filter(word -> Arrays.binarySearch(words, word) >= 0)
-                            .distinct()
-                            .toArray());
+            IntList inOrder = new IntArrayList(words.length);
+            for (int word : written) {
+                if (Arrays.binarySearch(words, word) >= 0 && !inOrder.contains(word)) {
+                    inOrder.add(word);
+                }
+            }
+            return grouping.words().text(inOrder.toIntArray());
         }
 
         private int[] broader(int[] words) {
@@ -160,9 +169,11 @@ public final class ThemeTree {
         }
 
         private double weight(Shared set) {
-            return Arrays.stream(set.words())
-                    .mapToDouble(word -> grouping.weights()[word])
-                    .sum();
+            double sum = 0;
+            for (int word : set.words()) {
+                sum += grouping.weights()[word];
+            }
+            return sum;
         }
 
         private Node[] sums(int[] nodeOf) {
@@ -190,18 +201,6 @@ public final class ThemeTree {
                         searches[node]);
             }
             return nodes;
-        }
-
-        private static int[] sorted(int[] words) {
-            int[] sorted = words.clone();
-            Arrays.sort(sorted);
-            int size = 0;
-            for (int word : sorted) {
-                if (size == 0 || sorted[size - 1] != word) {
-                    sorted[size++] = word;
-                }
-            }
-            return Arrays.copyOf(sorted, size);
         }
 
         private static IntList key(int[] words) {
