@@ -7,6 +7,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiPredicate;
+import java.util.stream.IntStream;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.text.Tidy;
@@ -36,10 +37,11 @@ public final class FoldedWords {
             RaggedInts words,
             RaggedInts formsOfSurface,
             TextDictionary forms,
+            String[] written,
             BiPredicate<String, IntArrayList> elsewhere) {
         this.vocabulary = vocabulary;
         this.elsewhere = elsewhere;
-        String[] shown = shownAs(words.inverse(vocabulary.size()), formsOfSurface, forms);
+        String[] shown = shownAs(words.inverse(vocabulary.size()), formsOfSurface, written);
         int[] inOrder = new int[shown.length];
         Arrays.setAll(inOrder, form -> form);
         IntArrays.parallelQuickSort(inOrder, (a, b) -> {
@@ -64,7 +66,7 @@ public final class FoldedWords {
             folds.internFolded(vocabulary.text(word), surface);
             surface.endRow();
         }
-        return new FoldedWords(vocabulary, words, surface.seal(), folds.forms(), (word, found) -> {
+        return new FoldedWords(vocabulary, words, surface.seal(), folds.forms(), folds.written(), (word, found) -> {
             // Stemmers keep a place in their word.
             synchronized (folds) {
                 return folds.findFolded(word, found);
@@ -85,12 +87,14 @@ public final class FoldedWords {
             surface.add(word);
             surface.endRow();
         }
-        return new FoldedWords(vocabulary, words.seal(), surface.seal(), vocabulary, (word, found) -> false);
+        String[] written =
+                IntStream.range(0, vocabulary.size()).mapToObj(vocabulary::text).toArray(String[]::new);
+        return new FoldedWords(vocabulary, words.seal(), surface.seal(), vocabulary, written, (word, found) -> false);
     }
 
     /** Each word is shown as the one most keywords have of those that fold into it; of equal ones the shortest. */
-    private String[] shownAs(RaggedInts keywordsOfSurface, RaggedInts formsOfSurface, TextDictionary forms) {
-        int size = forms.size();
+    private String[] shownAs(RaggedInts keywordsOfSurface, RaggedInts formsOfSurface, String[] written) {
+        int size = written.length;
         String[] shown = new String[size];
         int[] best = new int[size];
         for (int word = 0; word < vocabulary.size(); word++) {
@@ -107,13 +111,13 @@ public final class FoldedWords {
         }
         for (int form = 0; form < size; form++) {
             if (shown[form] == null) {
-                shown[form] = forms.text(form);
+                shown[form] = written[form];
             }
         }
         return shown;
     }
 
-    private static boolean before(String text, String other) {
+    static boolean before(String text, String other) {
         return text.length() != other.length() ? text.length() < other.length() : text.compareTo(other) < 0;
     }
 

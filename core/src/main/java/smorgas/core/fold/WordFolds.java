@@ -110,6 +110,24 @@ final class WordFolds {
         return formed;
     }
 
+    /** How each of the {@link #forms()} is shown that no word has alone: as the shortest of its words, of equal ones the first. */
+    String[] written() {
+        String[] written = new String[formed.size()];
+        for (int word = 0; word < formOf.length && folding.edition().atLeast(Edition.NINTH); word++) {
+            String text = plain.text(word);
+            String other = written[formOf[word]];
+            if (other == null || FoldedWords.before(text, other)) {
+                written[formOf[word]] = text;
+            }
+        }
+        for (int form = 0; form < written.length; form++) {
+            if (written[form] == null) {
+                written[form] = formed.text(form);
+            }
+        }
+        return written;
+    }
+
     /** Adds the folded words of one word; those that nothing was folded into yet get a number. */
     void internFolded(String word, RaggedInts.Builder row) {
         for (String bare : words(punctuation, word)) {

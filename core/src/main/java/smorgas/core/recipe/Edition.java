@@ -39,10 +39,14 @@ public enum Edition {
     /** Words are like few others by their letters. */
     EIGHTH(
             "in languages that do not join words a word counts as like three others by its letters at most, so that in long lists"
-                    + " words that look alike by chance bring fewer keywords together");
+                    + " words that look alike by chance bring fewer keywords together"),
+    /** Words that stand in no keyword by themselves are shown as written. */
+    NINTH(
+            "a word that is only ever a part of another, as in l'eau, is shown as it is written and not in the form by which it is"
+                    + " folded, and is a stop word or none by that");
 
     /** What new projects are made in. */
-    public static final Edition NEWEST = EIGHTH;
+    public static final Edition NEWEST = NINTH;
 
     private final String what;
 
