@@ -132,9 +132,12 @@ class LayoutTest {
                 "Keyword;Suchanfragen;Okt 2025;Mär 2026;Dez 25\nbienenkorb;10;1.000;100 - 300;9\nimker;5;;1K;9\n");
         assertThat(lines.months())
                 .extracting(MonthColumn::month)
-                .containsExactly(Optional.of(YearMonth.of(2025, 10)), Optional.of(YearMonth.of(2026, 3)));
-        assertThat(lines.months().get(1).searches(0)).hasValue(200);
-        assertThat(lines.months().get(1).searches(1)).hasValue(1_000);
+                .containsExactly(
+                        Optional.of(YearMonth.of(2025, 10)),
+                        Optional.of(YearMonth.of(2025, 12)),
+                        Optional.of(YearMonth.of(2026, 3)));
+        assertThat(lines.months().get(2).searches(0)).hasValue(200);
+        assertThat(lines.months().get(2).searches(1)).hasValue(1_000);
         assertThat(lines.months().get(0).searches(1)).isEmpty();
     }
 
