@@ -57,6 +57,7 @@ class IntentsTest {
         Board board = board("best bee smoker to buy\nhow to light a smoker\nsmoker\nhive tool 25cm\n", "en");
         int best = board.keywords().find("best bee smoker to buy").orElseThrow();
         assertThat(board.intents().seen(best)).containsExactly(Intent.TRANSACTIONAL, Intent.COMMERCIAL);
+        assertThat(board.intents().told(best)).containsExactly("transactional", "commercial");
         assertThat(board.intents().reason(best)).isEqualTo("it has \"buy\"");
         assertThat(board.facts().exported(Computed.INTENT, best)).isEqualTo("transactional | commercial");
         assertThat(lead(board, "how to light a smoker")).isEqualTo(Intent.INFORMATIONAL);
