@@ -77,6 +77,7 @@ public final class Bench {
                 }
                 case "grouping" -> Grouping.run(folder);
                 case "experts" -> Experts.run();
+                case "languages" -> OtherLanguages.run();
                 case "doubts" -> DoubtfulFirst.run();
                 case "same" -> SameMeaning.run(false);
                 case "same-told" -> SameMeaning.run(true);

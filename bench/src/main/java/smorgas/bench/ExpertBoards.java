@@ -11,9 +11,12 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Tidy;
 import smorgas.meaning.model.MeaningModel;
@@ -28,6 +31,16 @@ final class ExpertBoards {
     static Board board(ExpertList list, @Nullable GroupSettings settings, MeaningVectors meaning) {
         List<Entry> entries = settings == null ? List.of() : List.of(new GroupEntry.GroupSettingsChosen(settings));
         return Board.of(lines(list), Recipe.of(entries, list.language()), meaning);
+    }
+
+    /** The same by words alone and by the rules of an edition. */
+    static Board board(ExpertList list, Edition edition) {
+        GroupSettings settings = GroupSettings.standard(list.language()).with(Method.ByLikeness.standard());
+        return Board.of(
+                lines(list),
+                Recipe.of(
+                        List.of(new FoldEntry.EditionChosen(edition), new GroupEntry.GroupSettingsChosen(settings)),
+                        list.language()));
     }
 
     /** The list as it is gathered. */

@@ -36,6 +36,11 @@ record ExpertList(String name, String language, boolean tuned, List<String> keyw
                 read("umzug", "de", false));
     }
 
+    /** Those of other languages, shorter and without a second opinion, which is the first one here. */
+    static List<ExpertList> ofOtherLanguages() throws IOException {
+        return List.of(read("velos", "fr", true), read("jardin", "es", false));
+    }
+
     private static ExpertList read(String name, String language, boolean tuned) throws IOException {
         List<String> keywords = new ArrayList<>();
         List<String> groups = new ArrayList<>();
@@ -47,7 +52,7 @@ record ExpertList(String name, String language, boolean tuned, List<String> keyw
                 if (row.getField("relevant").equals("yes")) {
                     keywords.add(row.getField("keyword"));
                     groups.add(row.getField("ad_group"));
-                    second.add(row.getField("second_opinion"));
+                    second.add(row.findField("second_opinion").orElse(row.getField("ad_group")));
                 }
             }
         }

@@ -152,12 +152,12 @@ final class BatchTables {
             .mapToObj(whole -> String.format(Locale.ROOT, "%.3f", whole / (double) THOUSAND))
             .toArray(String[]::new);
 
-    /** A share of 0 to 1 with three decimals. */
+    /** A share with three decimals; those of 0 to 1, as nearly all are, are written before. */
     private static String decimals(double share) {
         double thousandths = share * THOUSAND;
         int whole = (int) Math.round(thousandths);
         boolean half = Math.abs(Math.abs(thousandths - whole) - .5) < 1e-6;
         // What lies between two is rounded by the digits, as it always was.
-        return half ? String.format(Locale.ROOT, "%.3f", share) : THOUSANDTHS[whole];
+        return half || whole < 0 || whole > THOUSAND ? String.format(Locale.ROOT, "%.3f", share) : THOUSANDTHS[whole];
     }
 }
