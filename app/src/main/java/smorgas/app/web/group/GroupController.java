@@ -253,9 +253,7 @@ class GroupController {
                 Shown.in(model, new NetShown(net, NetHtml.of(net, MapHtml.WIDTH, MapHtml.HEIGHT, query)));
             }
             case "doubts" -> new DoubtViews(board, query).show(model);
-            case "same" ->
-                SameViews.show(
-                        adopted, meanings.vectors(), adopted.recipe().folding().language(), pantry.all(), model);
+            case "same" -> SameViews.show(adopted, meanings.vectors(), pantry.all(), model);
             case "candidates" -> new CandidateViews(board, query).list(model);
             case "compare" -> new Alternatives(adopted, board, query, previews).compare(model);
             default -> map(board, query, shown, model);

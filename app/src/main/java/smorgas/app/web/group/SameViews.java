@@ -10,6 +10,7 @@ import smorgas.core.board.Board;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.SameFound;
 import smorgas.core.group.engine.SameProposals;
+import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.WordList;
 import smorgas.core.text.Tidy;
@@ -52,19 +53,22 @@ final class SameViews {
 
     private SameViews() {}
 
-    static void show(Board board, MeaningVectors vectors, String language, List<WordList> lists, Model model) {
+    static void show(Board board, MeaningVectors vectors, List<WordList> lists, Model model) {
+        Folding folding = board.recipe().folding();
         GroupSettings settings = board.recipe().grouping().settings();
         SortedSet<String> refused = board.recipe().grouping().refused();
         List<String> texts = board.standings().remaining().stream()
                 .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
                 .toList();
         List<ProposalView> proposals =
-                SameProposals.of(texts, settings, language, vectors, SHOWN + refused.size()).stream()
+                SameProposals.of(
+                                texts, settings, folding.language(), folding.edition(), vectors, SHOWN + refused.size())
+                        .stream()
                         .filter(proposal -> !refused.contains(proposal.key()))
                         .limit(SHOWN)
                         .map(SameViews::view)
                         .toList();
-        List<SameFound> found = SameFound.in(texts, settings.same(), language);
+        List<SameFound> found = SameFound.in(texts, settings.same(), folding.language(), folding.edition());
         long before = refused.stream().filter(SameProposals::isKey).count();
         Shown.in(
                 model,

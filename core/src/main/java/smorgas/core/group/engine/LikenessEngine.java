@@ -183,7 +183,7 @@ final class LikenessEngine implements Engine {
         IntArrays.parallelQuickSort(keywords, (a, b) -> texts[a].compareTo(texts[b]));
         List<String> inOrder =
                 Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
-        Terms terms = Terms.of(inOrder, settings, question.language());
+        Terms terms = Terms.of(inOrder, settings, question.language(), question.edition());
         Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, care(question));
         BitSet nameless = new BitSet();
         for (int keyword = 0; keyword < keywords.length; keyword++) {

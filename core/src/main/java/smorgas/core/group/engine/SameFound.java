@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.WordForms;
 import smorgas.core.text.Words;
@@ -25,9 +26,9 @@ public record SameFound(String name, boolean here, SortedMap<String, Integer> wo
     }
 
     /** What counts as one in some keywords, that of the project first, then by how many keywords have it. */
-    public static List<SameFound> in(List<String> texts, SameHere here, String language) {
+    public static List<SameFound> in(List<String> texts, SameHere here, String language, Edition edition) {
         WordForms stems = WordForms.stems(language);
-        SameWords same = SameWords.of(language).with(here, stems);
+        SameWords same = SameWords.of(language, edition).with(here, stems);
         Map<Integer, SortedMap<String, Integer>> found = new TreeMap<>();
         for (String text : texts) {
             List<String> words = Words.of(text);

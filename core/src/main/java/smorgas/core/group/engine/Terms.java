@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentSkipListMap;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.text.WordForms;
 
@@ -34,7 +35,11 @@ final class Terms {
                             "für", "mit", "ohne", "auf", "in", "zu", "unter", "von", "aus", "im", "am", "bei", "und",
                             "oder", "als", "zum", "zur", "an", "nach"));
 
+    /** Of these languages the first noun is what a keyword is of, and what stands behind it tells more of it. */
+    private static final Set<String> FIRST_HEADS = Set.of("fr", "es", "it", "pt");
+
     private final SameWords same;
+    private final boolean firstHeads;
     private final RaggedInts rows;
     private final int[] heads;
     private final BitSet slips = new BitSet();
@@ -52,13 +57,14 @@ final class Terms {
      * @param texts their lead spellings, tidy
      * @param settings whose stop words and muted words say nothing
      */
-    static Terms of(List<String> texts, GroupSettings settings, String language) {
-        return new Terms(texts, settings, language);
+    static Terms of(List<String> texts, GroupSettings settings, String language, Edition edition) {
+        return new Terms(texts, settings, language, edition);
     }
 
-    private Terms(List<String> keywords, GroupSettings settings, String language) {
-        this.same = SameWords.of(language).with(settings.same(), WordForms.stems(language));
-        Written written = new Written(keywords, language, same.words());
+    private Terms(List<String> keywords, GroupSettings settings, String language, Edition edition) {
+        this.same = SameWords.of(language, edition).with(settings.same(), WordForms.stems(language));
+        this.firstHeads = edition.atLeast(Edition.NINTH) && FIRST_HEADS.contains(language);
+        Written written = new Written(keywords, language, edition, same.words());
         TermPart.By by = new TermPart.By(written, same, settings, language, BEHIND.getOrDefault(language, Set.of()));
         NavigableMap<Integer, TermPart> parts = new ConcurrentSkipListMap<>();
         Cores.run(keywords.size(), Likeness.FEW, (from, to) -> parts.put(from, new TermPart(by, from, to)));
@@ -109,7 +115,7 @@ final class Terms {
         for (int at = part.from(keyword); at < part.to(keyword); at++) {
             if (part.term(at) >= 0) {
                 int term = numbers[part.term(at)];
-                if (part.heads(at) && !units.get(term)) {
+                if (part.heads(at) && !units.get(term) && (head < 0 || !firstHeads)) {
                     head = term;
                 }
                 if (part.first(keyword, at)) {

@@ -11,6 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
 import smorgas.core.column.Cores;
+import smorgas.core.recipe.Edition;
 import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
@@ -55,6 +56,14 @@ final class Written {
             "no", List.of("", "s", "e"),
             "fi", List.of(""));
 
+    /** What stands before an apostrophe and says little; "aujourd'hui" stays one word. */
+    private static final Map<String, Set<String>> ELIDED = Map.of(
+            "fr", Set.of("l", "d", "j", "m", "t", "s", "c", "n", "qu", "jusqu", "lorsqu", "puisqu", "quoiqu"),
+            "it",
+                    Set.of(
+                            "l", "d", "un", "c", "s", "dell", "all", "nell", "sull", "dall", "coll", "cos", "com",
+                            "dov", "quest", "quell"));
+
     private final String language;
     private final Set<String> known;
     private final Map<String, Integer> counts = new HashMap<>();
@@ -68,13 +77,15 @@ final class Written {
      * @param texts their lead spellings
      * @param known words that are right and may be parts of others
      */
-    Written(List<String> texts, String language, Set<String> known) {
+    Written(List<String> texts, String language, Edition edition, Set<String> known) {
         this.language = language;
+        Set<String> elided =
+                edition.atLeast(Edition.NINTH) ? ELIDED.getOrDefault(language, Set.of()) : Set.<String>of();
         this.known = known;
         List<List<String>> read = new ArrayList<>(Collections.nCopies(texts.size(), List.of()));
         Cores.run(texts.size(), Likeness.FEW, (from, to) -> {
             for (int keyword = from; keyword < to; keyword++) {
-                read.set(keyword, sizes(Words.of(texts.get(keyword))));
+                read.set(keyword, sizes(Words.of(texts.get(keyword)), elided));
             }
         });
         this.rows = read;
@@ -112,7 +123,7 @@ final class Written {
     }
 
     /** "3 x 3" and "3x3m" are "3x3", "60m" is "60 m"; words without their apostrophe. */
-    private static List<String> sizes(List<String> words) {
+    private static List<String> sizes(List<String> words, Set<String> elided) {
         List<String> row = new ArrayList<>(words.size());
         for (int i = 0; i < words.size(); i++) {
             String word = words.get(i);
@@ -126,7 +137,7 @@ final class Written {
                 continue;
             }
             if (!Character.isDigit(word.charAt(0))) {
-                row.add(word.replace("'", "").replace("\u2019", ""));
+                row.add(whole(word, elided));
                 continue;
             }
             Matcher size = SIZE.matcher(word);
@@ -137,11 +148,21 @@ final class Written {
                 row.add(measure.group(1));
                 row.add(measure.group(2));
             } else {
-                row.add(word.replace("'", "").replace("\u2019", ""));
+                row.add(whole(word, elided));
             }
         }
         row.removeIf(String::isEmpty);
         return row;
+    }
+
+    /** Without its apostrophe, and without an article that lost its vowel before it. */
+    private static String whole(String word, Set<String> elided) {
+        String plain = word.replace('\u2019', '\'');
+        int apostrophe = plain.indexOf('\'');
+        String whole = apostrophe > 0 && elided.contains(plain.substring(0, apostrophe))
+                ? plain.substring(apostrophe + 1)
+                : plain;
+        return whole.replace("'", "");
     }
 
     private void misspelt() {

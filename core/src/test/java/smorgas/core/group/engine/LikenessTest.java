@@ -216,7 +216,7 @@ class LikenessTest {
                         "hive " + (char) ('a' + random.nextInt(3)) + "ab " + (char) ('k' + random.nextInt(4)) + "ok")
                 .toList()));
         GroupSettings settings = GroupSettings.standard("en");
-        Terms terms = Terms.of(texts, settings, "en");
+        Terms terms = Terms.of(texts, settings, "en", Edition.NEWEST);
         Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(Edition.NEWEST));
         Dendrogram tree = Linkage.of(likeness);
         List<Double> found =
@@ -268,7 +268,7 @@ class LikenessTest {
                 "under desk treadmill", new float[] {1, 0},
                 "kneeling chair", new float[] {0, 1},
                 "kneeling stool", new float[] {0, 1});
-        Terms terms = Terms.of(texts, GroupSettings.standard("en"), "en");
+        Terms terms = Terms.of(texts, GroupSettings.standard("en"), "en", Edition.NEWEST);
         Likeness words = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(Edition.NEWEST));
         Likeness both = new Likeness(texts, terms, "en", known::get, Care.of(Edition.NEWEST));
         Likeness partly = new Likeness(
@@ -285,7 +285,7 @@ class LikenessTest {
 
     @Test
     void theShippedListsReadAndPhrasesComeBeforeWords() {
-        SameWords same = SameWords.of("en");
+        SameWords same = SameWords.of("en", Edition.NEWEST);
         SameWords.Match used = same.match(List.of("second", "hand", "hive"), 0, WordForms.stems("en"));
         assertThat(used).isNotNull();
         assertThat(same.meaning(used.meaning()).name()).isEqualTo("used");
@@ -293,8 +293,8 @@ class LikenessTest {
         SameWords.Match under = same.match(List.of("hive", "under", "60"), 1, WordForms.stems("en"));
         assertThat(under).isNotNull();
         assertThat(same.meaning(under.meaning()).name()).isEqualTo("cheap");
-        assertThat(SameWords.of("de").size()).isGreaterThan(20);
-        assertThat(SameWords.of("fi").size()).isZero();
+        assertThat(SameWords.of("de", Edition.NEWEST).size()).isGreaterThan(20);
+        assertThat(SameWords.of("fi", Edition.NEWEST).size()).isZero();
     }
 
     @Test

@@ -43,7 +43,7 @@ class LinkageTest {
     private static Likeness likeness() {
         return new Likeness(
                 TEXTS,
-                Terms.of(TEXTS, GroupSettings.standard("en"), "en"),
+                Terms.of(TEXTS, GroupSettings.standard("en"), "en", Edition.NEWEST),
                 "en",
                 MeaningVectors.NONE,
                 Care.of(Edition.NEWEST));

@@ -44,7 +44,11 @@ class NeighboursTest {
 
     private static Likeness likeness(List<String> texts, Care care) {
         return new Likeness(
-                texts, Terms.of(texts, GroupSettings.standard("en"), "en"), "en", MeaningVectors.NONE, care);
+                texts,
+                Terms.of(texts, GroupSettings.standard("en"), "en", Edition.NEWEST),
+                "en",
+                MeaningVectors.NONE,
+                care);
     }
 
     private static double words(Likeness likeness, int one, int other) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.SameHere;
 
@@ -25,7 +26,7 @@ class SameProposalsTest {
             "tap");
 
     private static List<SameProposals.Proposal> found(GroupSettings settings, MeaningVectors meaning) {
-        return SameProposals.of(KEYWORDS, settings, "en", meaning, 10);
+        return SameProposals.of(KEYWORDS, settings, "en", Edition.NEWEST, meaning, 10);
     }
 
     @Test
@@ -48,7 +49,7 @@ class SameProposalsTest {
                         || proposal.key().contains("90")
                         || proposal.key().contains("rods")
                         || proposal.key().contains("shwoer"));
-        assertThat(SameProposals.of(List.of(), known, "en", MeaningVectors.NONE, 10))
+        assertThat(SameProposals.of(List.of(), known, "en", Edition.NEWEST, MeaningVectors.NONE, 10))
                 .isEmpty();
     }
 

@@ -19,7 +19,7 @@ class WrittenTest {
     private static List<String> read(String language, String keyword, String... others) {
         List<String> all = new ArrayList<>(List.of(others));
         all.addFirst(keyword);
-        return new Written(all, language, Set.of("kosten", "cheap")).words(0);
+        return new Written(all, language, Edition.NEWEST, Set.of("kosten", "cheap")).words(0);
     }
 
     @ParameterizedTest
@@ -58,9 +58,9 @@ class WrittenTest {
 
     @Test
     void wordsThatSayTheSameInAnyTradeAreRightHoweverFewHaveThemWhereADictionaryTellsOtherWords() {
-        assertThat(new Written(List.of("chaep hive", "hive"), "en", Set.of("cheap")).words(0))
+        assertThat(new Written(List.of("chaep hive", "hive"), "en", Edition.NEWEST, Set.of("cheap")).words(0))
                 .containsExactly("cheap", "hive");
-        assertThat(new Written(List.of("kasten hive", "hive"), "de", Set.of("kosten")).words(0))
+        assertThat(new Written(List.of("kasten hive", "hive"), "de", Edition.NEWEST, Set.of("kosten")).words(0))
                 .containsExactly("kasten", "hive");
     }
 
@@ -139,7 +139,7 @@ class WrittenTest {
     /** Many look alike by their ending; each is like the few that it is nearest to and that are nearest to it. */
     @Test
     void aWordIsLikeAFewOthersAndTheyAreLikeItAsMuch() {
-        Terms terms = Terms.of(BOARDS, GroupSettings.standard("en"), "en");
+        Terms terms = Terms.of(BOARDS, GroupSettings.standard("en"), "en", Edition.NEWEST);
         LetterLikeness all = new LetterLikeness(terms, Integer.MAX_VALUE);
         LetterLikeness few = new LetterLikeness(terms, 2);
         int pairs = 0;
@@ -166,7 +166,7 @@ class WrittenTest {
     @ParameterizedTest
     @CsvSource({"en, SEVENTH, false", "en, EIGHTH, true", "de, SEVENTH, false", "de, EIGHTH, false"})
     void howManyCountIsOfTheEditionAndTheLanguage(String language, Edition edition, boolean fewer) {
-        Terms terms = Terms.of(BOARDS, GroupSettings.standard(language), language);
+        Terms terms = Terms.of(BOARDS, GroupSettings.standard(language), language, Edition.NEWEST);
         Likeness likeness = new Likeness(BOARDS, terms, language, MeaningVectors.NONE, Care.of(edition));
         int like = IntStream.range(0, BOARDS.size())
                 .map(keyword -> likeness.softened(keyword).places().length)
