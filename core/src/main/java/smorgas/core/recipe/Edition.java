@@ -40,10 +40,11 @@ public enum Edition {
     EIGHTH(
             "in languages that do not join words a word counts as like three others by its letters at most, so that in long lists"
                     + " words that look alike by chance bring fewer keywords together"),
-    /** Words that stand in no keyword by themselves are shown as written. */
+    /** Likeness knows more languages; words that stand in no keyword by themselves are shown as written. */
     NINTH(
-            "a word that is only ever a part of another, as in l'eau, is shown as it is written and not in the form by which it is"
-                    + " folded, and is a stop word or none by that");
+            "groups by likeness know words of French, Spanish, Italian and Dutch that say the same in any trade, leave out articles"
+                    + " as in l'eau, and in Romance languages take the first noun for what a keyword is of; a word that only stands in"
+                    + " another is shown as it is written");
 
     /** What new projects are made in. */
     public static final Edition NEWEST = NINTH;

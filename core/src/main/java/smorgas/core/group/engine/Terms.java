@@ -33,7 +33,11 @@ final class Terms {
             "de",
                     Set.of(
                             "für", "mit", "ohne", "auf", "in", "zu", "unter", "von", "aus", "im", "am", "bei", "und",
-                            "oder", "als", "zum", "zur", "an", "nach"));
+                            "oder", "als", "zum", "zur", "an", "nach"),
+            "nl",
+                    Set.of(
+                            "voor", "met", "zonder", "op", "in", "te", "onder", "van", "uit", "bij", "en", "of", "als",
+                            "naar", "aan", "tegen"));
 
     /** Of these languages the first noun is what a keyword is of, and what stands behind it tells more of it. */
     private static final Set<String> FIRST_HEADS = Set.of("fr", "es", "it", "pt");
@@ -65,7 +69,7 @@ final class Terms {
         this.same = SameWords.of(language, edition).with(settings.same(), WordForms.stems(language));
         this.firstHeads = edition.atLeast(Edition.NINTH) && FIRST_HEADS.contains(language);
         Written written = new Written(keywords, language, edition, same.words());
-        TermPart.By by = new TermPart.By(written, same, settings, language, BEHIND.getOrDefault(language, Set.of()));
+        TermPart.By by = new TermPart.By(written, same, settings, language, behind(language, edition));
         NavigableMap<Integer, TermPart> parts = new ConcurrentSkipListMap<>();
         Cores.run(keywords.size(), Likeness.FEW, (from, to) -> parts.put(from, new TermPart(by, from, to)));
         Iterator<int[]> ofPart = numbered(parts.values()).iterator();
@@ -87,6 +91,12 @@ final class Terms {
         }
         this.rows = all.seal();
         this.meaningOf = meanings.toIntArray();
+    }
+
+    private static Set<String> behind(String language, Edition edition) {
+        return language.equals("nl") && !edition.atLeast(Edition.NINTH)
+                ? Set.of()
+                : BEHIND.getOrDefault(language, Set.of());
     }
 
     /** By part the number of each of its terms over all of them, in the order in which they first come. */

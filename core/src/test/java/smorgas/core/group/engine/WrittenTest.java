@@ -85,7 +85,8 @@ class WrittenTest {
                         "how to clean shoes",
                         "standing desk converter for laptop"),
                 settings,
-                "en");
+                "en",
+                Edition.NEWEST);
         assertThat(named(terms, 0)).containsExactlyInAnyOrder("climb", "shoe", "cheap", "women");
         assertThat(named(terms, 1)).containsExactlyInAnyOrder("climb", "shoe", "cheap", "women");
         assertThat(named(terms, 2)).containsExactlyInAnyOrder("shoe", "how to", "clean");
@@ -105,7 +106,8 @@ class WrittenTest {
         Terms terms = Terms.of(
                 List.of("smoker", "smoekr", "big smoker", "red smoker", "old smoker", "smoker fuel"),
                 GroupSettings.standard("en"),
-                "en");
+                "en",
+                Edition.NEWEST);
         assertThat(terms.slips(1)).isTrue();
         assertThat(terms.slips(0)).isFalse();
     }
@@ -115,7 +117,8 @@ class WrittenTest {
         Terms terms = Terms.of(
                 List.of("hangboard", "hang board", "fingerboard", "3x3 shed", "3x4 shed", "ox"),
                 GroupSettings.standard("en"),
-                "en");
+                "en",
+                Edition.NEWEST);
         LetterLikeness letters = new LetterLikeness(terms, 3);
         int hangboard = index(terms, "hangboard");
         assertThat(letters.of(hangboard).terms()).contains(index(terms, "fingerboard"));

@@ -1,0 +1,118 @@
+package smorgas.core.group.engine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupSettings;
+import smorgas.core.text.Tidy;
+
+/** What keywords of other languages than English and German are about; {@code bench languages} tells what comes of it. */
+class OtherLanguagesTest {
+
+    private static Set<String> about(String language, Edition edition, String keyword) {
+        Terms terms = Terms.of(List.of(Tidy.of(keyword)), GroupSettings.standard(language), language, edition);
+        return Arrays.stream(terms.rows().row(0)).mapToObj(terms::text).collect(Collectors.toSet());
+    }
+
+    private static String head(String language, Edition edition, String keyword) {
+        Terms terms = Terms.of(List.of(keyword), GroupSettings.standard(language), language, edition);
+        return terms.head(0) < 0 ? "" : terms.shown(terms.head(0));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "fr, salle d'escalade, salle escalade",
+        "fr, salle d\u2019escalade, salle escalade",
+        "fr, l'équipement du grimpeur, équipement grimpeur",
+        "fr, vélo pas cher, vélo bon marché",
+        "fr, vélo d'occasion, vélo seconde main",
+        "fr, casque pour femme, casque dames",
+        "it, filtro dell'acqua, filtro acqua",
+        "it, scarpe economiche, scarpe a basso costo",
+        "es, cortacésped barato, cortacésped económico",
+        "es, cortacésped de segunda mano, cortacésped usado",
+        "nl, klimgordel kind, klimgordel kinderen",
+        "nl, goedkope tent, voordelige tent"
+    })
+    void whatSaysTheSameIsTheSameInTheNinthEdition(String language, String one, String other) {
+        assertThat(about(language, Edition.NINTH, one)).isEqualTo(about(language, Edition.NINTH, other));
+        assertThat(about(language, Edition.EIGHTH, one)).isNotEqualTo(about(language, Edition.EIGHTH, other));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "fr, NINTH, casque vélo enfant, casque",
+        "fr, EIGHTH, casque vélo, vélo",
+        "es, NINTH, semillas césped, semillas",
+        "it, NINTH, corda arrampicata, corda",
+        "pt, NINTH, corda escalada, corda",
+        "nl, NINTH, karabijnhaak met sluiting, karabijnhaak",
+        "nl, EIGHTH, karabijnhaak met sluiting, sluiting",
+        "en, NINTH, standing desk converter, converter",
+        "en, EIGHTH, standing desk converter, converter",
+        "de, NINTH, gartenhaus fundament, fundament"
+    })
+    void theHeadStandsWhereTheLanguagePutsIt(String language, Edition edition, String keyword, String head) {
+        assertThat(head(language, edition, keyword)).isEqualTo(head);
+    }
+
+    @Test
+    void whatIsNoArticleStaysInItsWord() {
+        assertThat(about("fr", Edition.NINTH, "aujourd'hui")).hasSize(1);
+        assertThat(about("en", Edition.NINTH, "kid's helmet")).isEqualTo(about("en", Edition.EIGHTH, "kid's helmet"));
+        assertThat(about("fr", Edition.NINTH, "l'")).hasSizeLessThan(2);
+    }
+
+    /** A phrase in two lines would silently be of the last one. */
+    @ParameterizedTest
+    @ValueSource(strings = {"en", "de", "fr", "es", "it", "nl"})
+    void everyPhraseOfAShippedListIsInOneLine(String language) throws IOException {
+        Map<String, String> lineOf = new HashMap<>();
+        Set<String> names = new HashSet<>();
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(
+                Objects.requireNonNull(getClass().getResourceAsStream("/smorgas/core/group/same-" + language + ".txt")),
+                StandardCharsets.UTF_8))) {
+            for (String line : lines.lines()
+                    .filter(one -> !one.startsWith("#") && !one.isBlank())
+                    .toList()) {
+                String[] parts = line.split(" \\| ");
+                if (line.startsWith("near ")) {
+                    assertThat(names).contains(parts[1], parts[2]);
+                    continue;
+                }
+                String[] named = parts[1].split(": ");
+                assertThat(names.add(named[0])).as(named[0]).isTrue();
+                for (String phrase : named[1].split(", ")) {
+                    assertThat(lineOf.put(phrase, named[0])).as(phrase).isNull();
+                    assertThat(Tidy.of(phrase).toLowerCase(java.util.Locale.ROOT))
+                            .isEqualTo(phrase);
+                }
+            }
+        }
+        assertThat(SameWords.of(language, Edition.NINTH).size()).isEqualTo(names.size());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"fr", "es", "it", "nl"})
+    void olderEditionsKnowNoneOfThem(String language) {
+        assertThat(SameWords.of(language, Edition.EIGHTH).size()).isZero();
+        assertThat(SameWords.of("en", Edition.EIGHTH).size())
+                .isEqualTo(SameWords.of("en", Edition.NINTH).size());
+    }
+}
