@@ -190,6 +190,8 @@ class SiftIT extends ProjectInBrowser {
         assertThat(rows().first()).hasAttribute("data-k", "bee hive");
 
         page.locator("th.number a").first().click();
+        // Else the page before is scrolled.
+        assertThat(page.locator("th.number").first()).hasAttribute("aria-sort", Pattern.compile("(a|de)scending"));
         page.locator(".more-rows").scrollIntoViewIfNeeded();
         assertThat(rows()).hasCount(400);
         page.locator(".more-rows").scrollIntoViewIfNeeded();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import smorgas.core.recipe.Edition;
@@ -30,8 +31,11 @@ public record SameFound(String name, boolean here, SortedMap<String, Integer> wo
         WordForms stems = WordForms.stems(language);
         SameWords same = SameWords.of(language, edition).with(here, stems);
         Map<Integer, SortedMap<String, Integer>> found = new TreeMap<>();
+        Set<String> elided = Written.elided(language, edition);
         for (String text : texts) {
-            List<String> words = Words.of(text);
+            List<String> words = Words.of(text).stream()
+                    .map(word -> Written.withoutArticle(word, elided))
+                    .toList();
             for (int at = 0; at < words.size(); at++) {
                 SameWords.Match match = same.match(words, at, stems);
                 if (match != null) {

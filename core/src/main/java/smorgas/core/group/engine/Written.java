@@ -79,8 +79,7 @@ final class Written {
      */
     Written(List<String> texts, String language, Edition edition, Set<String> known) {
         this.language = language;
-        Set<String> elided =
-                edition.atLeast(Edition.NINTH) ? ELIDED.getOrDefault(language, Set.of()) : Set.<String>of();
+        Set<String> elided = elided(language, edition);
         this.known = known;
         List<List<String>> read = new ArrayList<>(Collections.nCopies(texts.size(), List.of()));
         Cores.run(texts.size(), Likeness.FEW, (from, to) -> {
@@ -157,12 +156,18 @@ final class Written {
 
     /** Without its apostrophe, and without an article that lost its vowel before it. */
     private static String whole(String word, Set<String> elided) {
-        String plain = word.replace('\u2019', '\'');
-        int apostrophe = plain.indexOf('\'');
-        String whole = apostrophe > 0 && elided.contains(plain.substring(0, apostrophe))
-                ? plain.substring(apostrophe + 1)
-                : plain;
-        return whole.replace("'", "");
+        return withoutArticle(word, elided).replace("'", "").replace("\u2019", "");
+    }
+
+    /** A word without an article that lost its vowel before it. */
+    static String withoutArticle(String word, Set<String> elided) {
+        int apostrophe = word.replace('\u2019', '\'').indexOf('\'');
+        return apostrophe > 0 && elided.contains(word.substring(0, apostrophe)) ? word.substring(apostrophe + 1) : word;
+    }
+
+    /** What may stand before an apostrophe and says little, as an edition has it. */
+    static Set<String> elided(String language, Edition edition) {
+        return edition.atLeast(Edition.NINTH) ? ELIDED.getOrDefault(language, Set.of()) : Set.of();
     }
 
     private void misspelt() {

@@ -20,6 +20,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.SameHere;
 import smorgas.core.text.Tidy;
 
 /** What keywords of other languages than English and German are about; {@code bench languages} tells what comes of it. */
@@ -70,6 +71,15 @@ class OtherLanguagesTest {
     })
     void theHeadStandsWhereTheLanguagePutsIt(String language, Edition edition, String keyword, String head) {
         assertThat(head(language, edition, keyword)).isEqualTo(head);
+    }
+
+    @Test
+    void whatCountsAsOneIsToldWithoutArticles() {
+        List<String> texts = List.of("vélo d'occasion", "vélo seconde main", "l'occasion", "vélo");
+        assertThat(SameFound.in(texts, SameHere.NOTHING, "fr", Edition.NINTH))
+                .singleElement()
+                .satisfies(found -> assertThat(found.words()).isEqualTo(Map.of("occasion", 2, "seconde main", 1)));
+        assertThat(SameFound.in(texts, SameHere.NOTHING, "fr", Edition.EIGHTH)).isEmpty();
     }
 
     @Test
