@@ -48,7 +48,7 @@ public record RecipeFile(String language, List<Entry> entries) {
             entries.add(new FoldEntry.FoldKindSwitched(kind, folding.on().contains(kind)));
         }
         entries.add(new FoldEntry.LittleWordsChosen(List.copyOf(folding.littleWords())));
-        entries.add(new GroupEntry.GroupSettingsChosen(GroupSettings.standard(language)));
+        entries.add(new GroupEntry.GroupSettingsChosen(GroupSettings.standard(language, edition)));
         entries.add(new ServeEntry.PlanSettingsChosen(PlanSettings.standard()));
         for (Figure figure : Figure.values()) {
             entries.add(new FoldEntry.MergeChosen(figure, figure.standardMerge()));

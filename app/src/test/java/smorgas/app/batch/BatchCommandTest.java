@@ -21,6 +21,8 @@ import smorgas.app.demo.DemoLists;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Edition;
+import smorgas.core.recipe.GroupEntry;
+import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
@@ -137,8 +139,10 @@ class BatchCommandTest extends BatchUnderTest {
                 RecipeFile.of(
                                 "en",
                                 Edition.NEWEST,
-                                List.of(new SiftEntry.RuleAdded(
-                                        new Rule(1, new Condition.HasWord("free"), Standing.DROPPED))))
+                                List.of(
+                                        new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")),
+                                        new SiftEntry.RuleAdded(
+                                                new Rule(1, new Condition.HasWord("free"), Standing.DROPPED))))
                         .json());
 
         assertThat(run("--in", list, "--recipe", recipe, "--out", out())).isZero();

@@ -263,7 +263,7 @@ class StoreTest {
         assertThat(read.language()).isEqualTo("de");
         assertThat(read.entries())
                 .contains(
-                        new GroupEntry.GroupSettingsChosen(GroupSettings.standard("de")),
+                        new GroupEntry.GroupSettingsChosen(GroupSettings.standard("de", Edition.NEWEST)),
                         new FoldEntry.FoldKindSwitched(FoldKind.STEMS, false));
         assertThat(read.entries())
                 .endsWith(EVERY_KIND.stream()
@@ -271,6 +271,22 @@ class StoreTest {
                         .toArray(Entry[]::new))
                 .noneMatch(entry -> entry instanceof BasketEntry || entry instanceof PointEntry);
         assertThat(RecipeFile.parse(json).json()).isEqualTo(json);
+    }
+
+    /** What nobody has chosen comes out in another project as in the one that the recipe is of. */
+    @Test
+    void anExportedRecipeOfNoDecisionsIsWhatHoldsUntilSomebodyDecides() {
+        for (Edition edition : Edition.values()) {
+            RecipeFile read =
+                    RecipeFile.parse(RecipeFile.of("fr", edition, List.of()).json());
+            Recipe again = Recipe.of(read.entries(), "fr");
+            Recipe before = Recipe.of(List.of(), "fr", edition);
+            assertThat(again.grouping().settings())
+                    .as(edition.name())
+                    .isEqualTo(before.grouping().settings());
+            assertThat(again.folding()).as(edition.name()).isEqualTo(before.folding());
+            assertThat(again.serving().plan()).isEqualTo(before.serving().plan());
+        }
     }
 
     @Test
