@@ -1,6 +1,6 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.BASKET;
+import static smorgas.schema.Tables.BASKET;
 
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;

@@ -1,7 +1,7 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.ENTRY;
-import static smorgas.app.store.schema.Tables.PROJECT;
+import static smorgas.schema.Tables.ENTRY;
+import static smorgas.schema.Tables.PROJECT;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;

@@ -1,6 +1,6 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.PLAN_LAYOUT;
+import static smorgas.schema.Tables.PLAN_LAYOUT;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;

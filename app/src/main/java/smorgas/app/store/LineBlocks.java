@@ -1,6 +1,6 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.LINE_BLOCK;
+import static smorgas.schema.Tables.LINE_BLOCK;
 
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,6 +1,6 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.MEANING;
+import static smorgas.schema.Tables.MEANING;
 
 import java.util.ArrayList;
 import java.util.Collection;

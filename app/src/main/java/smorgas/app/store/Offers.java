@@ -1,6 +1,6 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.OFFER;
+import static smorgas.schema.Tables.OFFER;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;

@@ -1,7 +1,7 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.REMOVED_LIST;
-import static smorgas.app.store.schema.Tables.WORD_LIST;
+import static smorgas.schema.Tables.REMOVED_LIST;
+import static smorgas.schema.Tables.WORD_LIST;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;

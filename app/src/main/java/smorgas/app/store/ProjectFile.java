@@ -1,7 +1,7 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.BASKET;
-import static smorgas.app.store.schema.Tables.PROJECT;
+import static smorgas.schema.Tables.BASKET;
+import static smorgas.schema.Tables.PROJECT;
 
 import java.io.IOException;
 import java.io.OutputStream;

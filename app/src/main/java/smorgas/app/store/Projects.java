@@ -1,8 +1,8 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.BASKET;
-import static smorgas.app.store.schema.Tables.PROJECT;
-import static smorgas.app.store.schema.Tables.SERVED;
+import static smorgas.schema.Tables.BASKET;
+import static smorgas.schema.Tables.PROJECT;
+import static smorgas.schema.Tables.SERVED;
 
 import java.math.BigDecimal;
 import java.time.Clock;
@@ -22,11 +22,11 @@ import org.jooq.TableField;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import smorgas.app.store.schema.tables.records.ProjectRecord;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.schema.tables.records.ProjectRecord;
 
 /** The projects. */
 @Repository

@@ -1,6 +1,6 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.ASKED_AGAIN;
+import static smorgas.schema.Tables.ASKED_AGAIN;
 
 import java.time.Instant;
 import java.time.ZoneOffset;

@@ -1,6 +1,6 @@
 package smorgas.app.store;
 
-import static smorgas.app.store.schema.Tables.SERVED;
+import static smorgas.schema.Tables.SERVED;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;

@@ -249,7 +249,7 @@ class DataFolderTest {
 
     @Test
     void theSchemaThatTheCodeNamesIsTheNewestMigration() throws IOException {
-        try (Stream<Path> files = Files.list(Path.of("src/main/resources/db/migration"))) {
+        try (Stream<Path> files = Files.list(Path.of("../schema/src/main/resources/db/migration"))) {
             assertThat(files.map(file -> file.getFileName().toString().replaceAll("^V(\\d+)__.*", "$1"))
                             .mapToInt(Integer::parseInt)
                             .max())
