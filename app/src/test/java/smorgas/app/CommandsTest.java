@@ -49,7 +49,8 @@ class CommandsTest {
     }
 
     private static String help() throws IOException, InterruptedException {
-        Process script = new ProcessBuilder(TOP.resolve("smorgas").toAbsolutePath().toString(), "help")
+        Process script = new ProcessBuilder(
+                        TOP.resolve("smorgas").toAbsolutePath().toString(), "help")
                 .redirectErrorStream(true)
                 .start();
         String said = new String(script.getInputStream().readAllBytes(), StandardCharsets.UTF_8);

@@ -33,6 +33,9 @@ class Security {
             @Value("${server.address:127.0.0.1}") String address,
             @Value("${smorgas.hosts}") Set<String> hosts)
             throws IOException {
+        if (Hosts.mustBeNamed(address) && hosts.isEmpty()) {
+            throw new IllegalStateException("who listens on " + address + " must name the hosts by which it is called");
+        }
         // The token is in a cookie and in the page, not in a session: an open tab goes on after a restart.
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
         tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
@@ -42,7 +45,7 @@ class Security {
                         .referrerPolicy(referrer -> referrer.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)))
-                .addFilterBefore(new OwnOrigin(address, hosts), AuthorizationFilter.class)
+                .addFilterBefore(new OwnOrigin(Hosts.of(address, hosts)), AuthorizationFilter.class)
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable());
         PasswordFile password = PasswordFile.in(Path.of(data));

@@ -5,6 +5,8 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.Banner;
@@ -35,6 +37,19 @@ public final class ServeCommand implements Callable<Integer> {
             defaultValue = "127.0.0.1",
             description = "Address to listen on (default: ${DEFAULT-VALUE}).")
     private String address = "";
+
+    @Option(
+            names = "--host",
+            paramLabel = "NAME",
+            description = "A name by which people call this server; give it once for each.")
+    private List<String> hosts = new ArrayList<>();
+
+    @Option(
+            names = "--proxy",
+            paramLabel = "ADDRESS",
+            defaultValue = "",
+            description = "Address of a proxy in front of this server, whose forwarded headers are believed.")
+    private String proxy = "";
 
     @Option(names = "--demo", description = "Make the demo project if the folder holds no project.")
     private boolean demo;
@@ -70,7 +85,9 @@ public final class ServeCommand implements Callable<Integer> {
                     "--smorgas.fetch=" + fetch,
                     "--smorgas.standins=" + (standins || demo || freshDemo),
                     "--server.port=" + port,
-                    "--server.address=" + address);
+                    "--server.address=" + address,
+                    "--smorgas.hosts=" + String.join(",", hosts),
+                    "--smorgas.proxy=" + proxy);
         } catch (RuntimeException e) {
             System.err.println("smorgas: could not start: " + rootOf(e).getMessage());
             return 1;
@@ -99,6 +116,15 @@ public final class ServeCommand implements Callable<Integer> {
             where = InetAddress.getByName(address);
         } catch (java.net.UnknownHostException e) {
             return "the address \"" + address + "\" is not known; use --address 127.0.0.1";
+        }
+        if (Hosts.mustBeNamed(address) && hosts.isEmpty()) {
+            return "on " + address + " Smorgas can be reached under any name; say which are right,"
+                    + " such as --host keywords.example --host 192.0.2.7";
+        }
+        try {
+            InetAddress.getByName(proxy.isEmpty() ? "127.0.0.1" : proxy);
+        } catch (java.net.UnknownHostException e) {
+            return "the proxy \"" + proxy + "\" is not known; use its address, such as --proxy 127.0.0.1";
         }
         try {
             OwnerOnly.folder(data);

@@ -28,14 +28,14 @@ final class SlowGuesses extends OncePerRequestFilter {
         try {
             given = basic.convert(request);
         } catch (org.springframework.security.core.AuthenticationException e) {
-            response.sendError(400, "The password was not sent as it should be");
+            Refused.with(400, "The password was not sent as it should be", response);
             return;
         }
         if (given != null && !guesses.remembers(String.valueOf(given.getCredentials()), hash)) {
             long wait = guesses.waits(request.getRemoteAddr());
             if (wait > 0) {
                 response.setHeader("Retry-After", String.valueOf(wait));
-                response.sendError(429, "Too many wrong passwords; try again in " + wait + " seconds");
+                Refused.with(429, "Too many wrong passwords; try again in " + wait + " seconds", response);
                 return;
             }
             chain.doFilter(request, response);

@@ -57,9 +57,24 @@ class ServeCommandTest {
 
     @Test
     void anAddressThatOthersReachNeedsAPasswordFirst() throws IOException {
-        assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", "0.0.0.0"))
+        for (String everywhere : new String[] {"0.0.0.0", "::"}) {
+            assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", everywhere))
+                    .isEqualTo(1);
+            assertOneLine("--host");
+            assertThat(run(
+                            new ServeCommand(),
+                            "--data",
+                            data.toString(),
+                            "--address",
+                            everywhere,
+                            "--host",
+                            "keywords.example"))
+                    .isEqualTo(1);
+            assertOneLine("password");
+        }
+        assertThat(run(new ServeCommand(), "--data", data.toString(), "--proxy", "no.such.host.invalid"))
                 .isEqualTo(1);
-        assertOneLine("password");
+        assertOneLine("--proxy");
         assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", "no.such.host.invalid"))
                 .isEqualTo(1);
         assertOneLine("--address");

@@ -4,9 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
-import java.io.IOException;
-import java.io.InputStream;
-import java.net.Socket;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
@@ -52,23 +49,6 @@ class PagesIT {
         return CsvReader.builder().ofCsvRecord(text).stream()
                 .map(CsvRecord::getFields)
                 .toList();
-    }
-
-    @Test
-    void aNameThatWasPointedAtTheLoopbackIsNotAnswered() throws IOException {
-        assertThat(raw("GET / HTTP/1.1\r\nHost: rebound.example:" + server.port() + "\r\nConnection: close\r\n\r\n"))
-                .startsWith("HTTP/1.1 421");
-        assertThat(raw("GET /projects HTTP/1.1\r\nHost: localhost:" + server.port() + "\r\nConnection: close\r\n\r\n"))
-                .startsWith("HTTP/1.1 200");
-    }
-
-    private String raw(String request) throws IOException {
-        try (Socket socket = new Socket("127.0.0.1", server.port())) {
-            socket.getOutputStream().write(bytes(request));
-            try (InputStream in = socket.getInputStream()) {
-                return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            }
-        }
     }
 
     @Test

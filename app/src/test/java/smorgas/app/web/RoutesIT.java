@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -22,9 +23,13 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.core.MethodParameter;
+import org.springframework.core.convert.ConversionService;
+import org.springframework.core.convert.TypeDescriptor;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
@@ -289,6 +294,79 @@ class RoutesIT {
             assertThat(slow).isEmpty();
             assertThat(hungUp).isLessThan(1 + REQUESTS / 200);
         }
+    }
+
+    /** What code somewhere splits at, and what a list of fields could be taken apart at. */
+    private static final List<String> WITH_SEPARATORS = List.of(
+            "a, b",
+            "a,b",
+            ",",
+            "0,9",
+            "say \"a\", b",
+            "a\nb",
+            "a\r\nb",
+            "a;b",
+            "a | b",
+            "a\tb",
+            "a b",
+            "a/b",
+            "a.b",
+            "a-b",
+            "[a, b]");
+
+    @Test
+    void aFieldThatIsSentOnceIsOneValueOnEveryRoute() {
+        Running server = Running.shared();
+        ConversionService fields = server.context().getBean("mvcConversionService", ConversionService.class);
+        Set<String> lists = new TreeSet<>();
+        for (Route route : routes(server)) {
+            for (Parameter parameter : route.parameters()) {
+                TypeDescriptor type = new TypeDescriptor(MethodParameter.forParameter(parameter));
+                TypeDescriptor element = type.getElementTypeDescriptor();
+                if (parameter.isAnnotationPresent(RequestParam.class)
+                        && element != null
+                        && element.getType() == String.class) {
+                    lists.add(route.path() + " " + parameter.getName());
+                    assertThat(type.isCollection())
+                            .as("%s: lists, not arrays", route.path())
+                            .isTrue();
+                    for (String value : WITH_SEPARATORS) {
+                        assertThat((Collection<?>) fields.convert(value, TypeDescriptor.valueOf(String.class), type))
+                                .as("%s %s", route.path(), parameter.getName())
+                                .isEqualTo(List.of(value));
+                    }
+                    assertThat((Collection<?>) fields.convert("", TypeDescriptor.valueOf(String.class), type))
+                            .isEmpty();
+                }
+            }
+        }
+        assertThat(lists).hasSizeGreaterThan(15).contains("/projects/{id}/tray/pick keyword");
+    }
+
+    @Test
+    void aKeywordWithACommaPicksNoOthers() {
+        Running server = Running.shared();
+        Visitor visitor = new Visitor(server);
+        long id = visitor.project("Commas");
+        List<String> keywords = List.of("oak, pine", "oak", "pine", "oak; pine", "oak 1,5 m, elm", "elm");
+        String list = keywords.stream()
+                .map(keyword -> "\"" + keyword.replace("\"", "\"\"") + "\"")
+                .collect(Collectors.joining("\n", "keyword\n", "\n"));
+        visitor.upload("/projects/" + id + "/gather", Map.of("list.csv", list.getBytes(StandardCharsets.UTF_8)));
+        for (String keyword : keywords) {
+            String tab = "tab-" + keywords.indexOf(keyword);
+            visitor.post("/projects/" + id + "/tray/pick", Map.of("keyword", keyword), "X-Tab", tab);
+            assertThat(visitor.get("/projects/" + id + "/tray.tsv", "X-Tab", tab)
+                            .body()
+                            .lines()
+                            .skip(1))
+                    .as(keyword)
+                    .hasSize(1);
+        }
+        visitor.post("/projects/" + id + "/judge/tray", Map.of("to", "DROPPED"), "X-Tab", "tab-0");
+        assertThat(visitor.get("/projects/" + id + "/sift?standing=DROPPED").body())
+                .contains("data-k=\"oak, pine\"")
+                .doesNotContain("data-k=\"oak\"", "data-k=\"pine\"");
     }
 
     private HttpResponse<String> send(Visitor visitor, Route route, String path, Map<String, String> fields) {

@@ -11,6 +11,7 @@ import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
 import org.h2.jdbc.JdbcConnection;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -37,20 +38,28 @@ final class Running implements AutoCloseable {
     private final AtomicInteger evictions = new AtomicInteger();
     private final int port;
 
-    private Running(Path data, int port, boolean demo) {
+    private Running(Path data, int port, boolean demo, String... more) {
         context = new SpringApplication(Application.class)
-                .run(
-                        "--smorgas.data=" + data,
-                        "--smorgas.demo=" + demo,
-                        "--server.port=" + port,
-                        "--smorgas.most-unpacked=20MB",
-                        "--spring.servlet.multipart.max-file-size=" + LARGEST);
+                .run(Stream.concat(
+                                Stream.of(
+                                        "--smorgas.data=" + data,
+                                        "--smorgas.demo=" + demo,
+                                        "--server.port=" + port,
+                                        "--smorgas.most-unpacked=20MB",
+                                        "--spring.servlet.multipart.max-file-size=" + LARGEST),
+                                Stream.of(more))
+                        .toArray(String[]::new));
         this.pool = context.getBean(HikariDataSource.class);
         this.port = ((WebServerApplicationContext) context).getWebServer().getPort();
     }
 
     static Running alone(Path data, int port) {
         return new Running(data, port, true);
+    }
+
+    /** In which there is nothing yet, with a proxy at this address before it. */
+    static Running behind(String proxy, Path data) {
+        return new Running(data, 0, false, "--smorgas.proxy=" + proxy);
     }
 
     /** In which there is nothing yet. */

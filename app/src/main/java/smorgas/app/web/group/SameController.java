@@ -1,7 +1,7 @@
 package smorgas.app.web.group;
 
-import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -32,6 +32,9 @@ class SameController {
     private final Frames frames;
     private final Previews previews;
     private final Pantry pantry;
+
+    /** Between words of a set; not the comma in a number, as in 0,9. */
+    private static final Pattern BETWEEN = Pattern.compile("[;\n]|,(?!\\d)|(?<!\\d),");
 
     SameController(Frames frames, Previews previews, Pantry pantry) {
         this.frames = frames;
@@ -75,7 +78,7 @@ class SameController {
         if (way.equals("refuse")) {
             return act.done(recipe -> new GroupEntry.OffersRefused(given, true));
         }
-        List<String> words = tidy(Stream.concat(given.stream(), Arrays.stream(typed.split("[,;\n]"))));
+        List<String> words = tidy(Stream.concat(given.stream(), BETWEEN.splitAsStream(typed)));
         if (words.size() < (way.equals("same") ? 2 : 1)) {
             return act.back(new Outcome.NoChange("Type at least two words, with commas between them."));
         }
@@ -93,7 +96,7 @@ class SameController {
     String take(Act act, @RequestParam String list) {
         List<List<String>> sets = pantry.find(list).stream()
                 .flatMap(found -> found.words().stream())
-                .map(line -> tidy(Arrays.stream(line.split("[,;]"))))
+                .map(line -> tidy(BETWEEN.splitAsStream(line)))
                 .filter(set -> set.size() > 1)
                 .toList();
         if (sets.isEmpty()) {
