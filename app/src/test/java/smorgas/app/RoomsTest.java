@@ -92,6 +92,23 @@ class RoomsTest {
                 .importPackages("smorgas.core", "smorgas.app");
     }
 
+    /** The core is told how much memory it may take, and the application asks in one place. */
+    @Test
+    void oneClassAsksForTheMemory() {
+        assertThat(ours.stream()
+                        .filter(from -> from.getMethodCallsFromSelf().stream()
+                                .anyMatch(call -> call.getTargetOwner().isEquivalentTo(Runtime.class)
+                                        && call.getName().endsWith("Memory")))
+                        .map(JavaClass::getSimpleName))
+                .containsExactly("GivenMemory");
+        assertThat(ours.stream()
+                        .filter(from -> from.getPackageName().startsWith("smorgas.core"))
+                        .flatMap(from -> from.getDirectDependenciesFromSelf().stream())
+                        .filter(dependency -> dependency.getTargetClass().isEquivalentTo(Runtime.class))
+                        .map(Dependency::getDescription))
+                .isEmpty();
+    }
+
     @Test
     void everyRoomKnowsOnlyTheRoomsItMay() {
         List<String> violations = new ArrayList<>();

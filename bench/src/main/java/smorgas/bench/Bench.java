@@ -65,6 +65,10 @@ public final class Bench {
                     Plans.run(10_000);
                     Plans.run(100_000);
                 }
+                case "memory" -> {
+                    MemoryUse.run(20_000);
+                    MemoryUse.run(330_000);
+                }
                 case "again" -> Again.run(180_000);
                 case "pairing" -> Pairings.run();
                 case "logs" -> WaysIn.logs(folder);

@@ -18,6 +18,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Room;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Groups;
@@ -77,7 +78,7 @@ final class DoubtfulFirst {
                 .with(Method.ByLikeness.standard().with(counts));
         acts.add(new GroupEntry.GroupSettingsChosen(settings));
         this.lines = ExpertBoards.lines(list);
-        this.board = Board.of(lines, Recipe.of(acts, list.language()), meaning);
+        this.board = Board.of(lines, Recipe.of(acts, list.language()), meaning, Room.ENOUGH);
         Keywords keywords = board.keywords();
         wanted = new int[keywords.size()];
         Arrays.fill(wanted, -1);

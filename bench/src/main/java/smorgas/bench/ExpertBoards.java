@@ -11,6 +11,7 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Room;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
@@ -30,7 +31,7 @@ final class ExpertBoards {
     /** The board of a list; null settings for the standard ones. */
     static Board board(ExpertList list, @Nullable GroupSettings settings, MeaningVectors meaning) {
         List<Entry> entries = settings == null ? List.of() : List.of(new GroupEntry.GroupSettingsChosen(settings));
-        return Board.of(lines(list), Recipe.of(entries, list.language()), meaning);
+        return Board.of(lines(list), Recipe.of(entries, list.language()), meaning, Room.ENOUGH);
     }
 
     /** The same by words alone and by the rules of an edition. */

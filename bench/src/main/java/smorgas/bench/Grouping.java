@@ -22,6 +22,7 @@ import smorgas.core.group.Planted;
 import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Question;
+import smorgas.core.group.engine.Room;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Groups;
@@ -112,7 +113,7 @@ final class Grouping {
                 language,
                 edition,
                 MeaningVectors.NONE,
-                new Grown());
+                new Grown(Room.ENOUGH));
     }
 
     private static Question question(Keywords keywords) {

@@ -55,6 +55,17 @@ public final class BatchCommand implements Callable<Integer> {
             description = "Groups form by words alone, also where it could be known what the keywords mean.")
     private boolean wordsOnly;
 
+    /** How groups form, where that is said on the command line. */
+    private enum By {
+        THEMES
+    }
+
+    @Option(
+            names = "--by",
+            paramLabel = "themes",
+            description = "Groups form by themes, whatever the recipe says: that needs the least memory.")
+    private @Nullable By by;
+
     @Option(
             names = "--format",
             paramLabel = "FILE",
@@ -134,8 +145,15 @@ public final class BatchCommand implements Callable<Integer> {
             System.err.println("smorgas: " + e.getMessage() + " cannot be read or made");
             return 2;
         }
+        if (by == By.THEMES) {
+            GroupSettings settings = decided.grouping().settings();
+            decided = decided.withGroups(settings.with(settings.themes()));
+        }
         try {
             return run(decided, formats);
+        } catch (Refusal e) {
+            System.err.println("smorgas: " + e.getMessage() + " (--by themes)");
+            return 1;
         } catch (OutOfMemoryError e) {
             System.err.println(
                     "smorgas: the memory that Java was given is not enough for these lists; give more, such as"

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import smorgas.app.store.GivenMemory;
 import smorgas.core.column.Decimals;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
@@ -24,14 +25,15 @@ import smorgas.core.recipe.ReadAs;
 final class BatchLists {
 
     /** Bytes that the lists packed in one file may have together. */
-    private static final long MOST_UNPACKED =
-            Math.min(2_000_000_000L, Runtime.getRuntime().maxMemory() / 3);
+    private static final long MOST_UNPACKED = 2_000_000_000;
 
     private final Decimals decimals;
+    private final long mostUnpacked;
 
     /** @param decimals how ambiguous numbers are read */
-    BatchLists(Decimals decimals) {
+    BatchLists(Decimals decimals, GivenMemory memory) {
         this.decimals = decimals;
+        this.mostUnpacked = memory.mostUnpacked(MOST_UNPACKED);
     }
 
     /** A list; without lines it could not be read. */
@@ -60,7 +62,7 @@ final class BatchLists {
     private record Found(String name, byte @Nullable [] bytes, ReadAs readAs, List<Problem> problems) {}
 
     /** The list in a file, or the lists that are packed in it. */
-    private static List<Found> open(String name, Path file) {
+    private List<Found> open(String name, Path file) {
         byte[] bytes;
         try {
             bytes = Files.readAllBytes(file);
@@ -73,7 +75,7 @@ final class BatchLists {
         }
         Packed.Contents contents;
         try {
-            contents = Packed.open(name, bytes, MOST_UNPACKED);
+            contents = Packed.open(name, bytes, mostUnpacked);
         } catch (OutOfMemoryError e) {
             return List.of(new Found(name, null, ReadAs.FOUND, List.of(tooLarge(name))));
         }

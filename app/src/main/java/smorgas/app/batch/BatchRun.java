@@ -25,6 +25,7 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import smorgas.app.store.GivenMemory;
 import smorgas.core.board.Board;
 import smorgas.core.board.Difference;
 import smorgas.core.board.DifferenceCsv;
@@ -64,6 +65,7 @@ final class BatchRun {
     private final Recipe recipe;
     private final Wanted wanted;
     private final Consumer<String> progress;
+    private final GivenMemory memory = GivenMemory.ofThisRun();
     /** Of more keywords the words decide: it would take too long. */
     private static final int MOST_MEANINGS = 50_000;
 
@@ -87,7 +89,7 @@ final class BatchRun {
 
     Summary run(List<Path> in, Path out) throws IOException {
         long start = System.nanoTime();
-        List<BatchLists.Read> read = new BatchLists(recipe.folding().decimals()).read(in);
+        List<BatchLists.Read> read = new BatchLists(recipe.folding().decimals(), memory).read(in);
         read.forEach(r -> progress.accept(r.told()));
         List<Lines> baskets = new ArrayList<>();
         read.forEach(r -> {
@@ -97,19 +99,13 @@ final class BatchRun {
         });
         took("gather", start);
         Map<String, float[]> meanings = new HashMap<>();
-        Board board = Board.of(baskets, recipe, meanings::get);
+        Board board = Board.of(baskets, recipe, meanings::get, new Room(memory.forLikeness()));
         timed("fold", board::keywords);
         timed("sift", board::standings);
         GroupSettings asked = recipe.grouping().settings();
         int left = board.standings().remaining().cardinality();
-        if (asked.method() instanceof Method.ByLikeness like
-                && !Room.ofThisRun().possible(asked, left).equals(asked)) {
-            progress.accept(
-                    left > like.compared()
-                            ? "groups form by themes: more keywords are left than are compared"
-                            : "groups form by themes: to find out how alike %,d keywords are takes %,d MB, and less is left; give"
-                                            .formatted(left, Room.needed(left, like.meaning()) >> 20)
-                                    + " more, such as SMORGAS_JAVA_OPTS=-Xmx4g");
+        if (asked.method() instanceof Method.ByLikeness like && left > like.compared()) {
+            progress.accept("groups form by themes: more keywords are left than are compared");
         } else if (asked.method() instanceof Method.ByLikeness like && like.meaning()) {
             timed("meaning", () -> understand(board, meanings));
         }

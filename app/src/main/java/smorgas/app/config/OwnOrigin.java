@@ -29,7 +29,7 @@ final class OwnOrigin extends OncePerRequestFilter {
         if (!hosts.answer(request.getHeader("Host"))) {
             Refused.with(421, "This server does not answer for that host name. Name it with --host.", response);
         } else if (!READING.contains(request.getMethod()) && fromElsewhere(request)) {
-            Refused.with(403, "This act came from a page that is not ours.", response);
+            response.sendError(403, "This act came from a page that is not ours");
         } else {
             chain.doFilter(request, response);
         }

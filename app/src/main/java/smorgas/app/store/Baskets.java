@@ -206,6 +206,11 @@ public class Baskets {
         return interpreter.lines(basket.reading());
     }
 
+    /** How many lines all lists of a project have, those taken away too; it looks at none of them. */
+    public long linesAtMost(long project) {
+        return blocks.linesAtMost(project);
+    }
+
     /** The bytes as they came. */
     public Optional<byte[]> bytes(long project, long basket) {
         return db.select(BASKET.CONTENT)

@@ -45,6 +45,15 @@ final class LineBlocks {
                 from);
     }
 
+    /** How many lines the lists of a project have together, by the number of each one's last. */
+    long linesAtMost(long project) {
+        return db.resultQuery(
+                        "select coalesce(sum(last), 0) from (select max(l.last_line) as last from line_block l"
+                                + " join basket b on b.id = l.basket_id where b.project_id = ? group by b.id)",
+                        project)
+                .fetchSingle(0, long.class);
+    }
+
     boolean has(long basket) {
         return db.fetchExists(LINE_BLOCK, LINE_BLOCK.BASKET_ID.eq(basket));
     }

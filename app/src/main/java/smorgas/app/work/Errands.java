@@ -41,8 +41,10 @@ public class Errands implements DisposableBean {
 
     private final Baskets baskets;
     private final Offers offers;
+    private final Table table;
 
-    Errands(Baskets baskets, Offers offers) {
+    Errands(Baskets baskets, Offers offers, Table table) {
+        this.table = table;
         this.baskets = baskets;
         this.offers = offers;
     }
@@ -77,7 +79,7 @@ public class Errands implements DisposableBean {
             errands.stream().filter(one -> !one.pending()).findFirst().ifPresentOrElse(errands::remove, errands::poll);
         }
         workers.submit(() -> {
-            try {
+            try (Table.Visiting visit = table.visit()) {
                 run(project, errand);
                 over.accept(errand);
             } finally {
@@ -89,6 +91,7 @@ public class Errands implements DisposableBean {
 
     private void run(OpenProject project, Errand errand) {
         try {
+            table.open(project.id());
             Errand.Came came = errand.work().run();
             store(project, errand, came);
         } catch (InterruptedException e) {
@@ -96,6 +99,8 @@ public class Errands implements DisposableBean {
             errand.end(0, errand.name() + " was ended.");
         } catch (Refusal refused) {
             errand.end(0, errand.name() + ": nothing was made. " + refused.getMessage() + ".");
+        } catch (Memory.TooLittle e) {
+            errand.end(0, errand.name() + ": nothing was made. " + e.getMessage());
         } catch (RuntimeException | StackOverflowError e) {
             LOG.error("{} failed", errand.name(), e);
             errand.end(

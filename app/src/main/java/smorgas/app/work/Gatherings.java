@@ -35,15 +35,17 @@ public class Gatherings implements DisposableBean {
             Thread.ofPlatform().name("gather-", 0).daemon().factory());
 
     private final Memory memory;
+    private final Table table;
     private final LongSupplier nanos;
 
     @Autowired
-    Gatherings(Memory memory) {
-        this(memory, System::nanoTime);
+    Gatherings(Memory memory, Table table) {
+        this(memory, table, System::nanoTime);
     }
 
-    Gatherings(Memory memory, LongSupplier nanos) {
+    Gatherings(Memory memory, Table table, LongSupplier nanos) {
         this.memory = memory;
+        this.table = table;
         this.nanos = nanos;
     }
 
@@ -53,8 +55,14 @@ public class Gatherings implements DisposableBean {
         jobs.add(job);
         lines.values().removeIf(CompletableFuture::isDone);
         lines.compute(project.id(), (id, last) -> (last == null ? CompletableFuture.<Void>completedFuture(null) : last)
-                .thenRunAsync(job::run, readers));
+                .thenRunAsync(() -> run(job), readers));
         return job;
+    }
+
+    private void run(Job job) {
+        try (Table.Visiting visit = table.visit()) {
+            job.run(table);
+        }
     }
 
     /** Waits until these are over, so long at most; true if they are. */

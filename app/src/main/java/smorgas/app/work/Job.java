@@ -1,6 +1,8 @@
 package smorgas.app.work;
 
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.OptionalLong;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -20,6 +22,9 @@ public final class Job implements Watch {
 
     /** No list that is one takes so long. */
     private static final Duration LONGEST = Duration.ofMinutes(10);
+
+    /** So long a reading waits for memory. */
+    private static final long PATIENCE_MILLIS = 60_000;
 
     /** How a reading stands. */
     public enum State {
@@ -42,6 +47,11 @@ public final class Job implements Watch {
     private final CountDownLatch over = new CountDownLatch(1);
     /** What is needed to read it; nothing once it is over. */
     private volatile @Nullable Wanted wanted;
+
+    /** Bytes that are claimed for it, and the claims beyond the first; only its reader knows them. */
+    private long claimed;
+
+    private final List<Memory.Claim> further = new ArrayList<>();
 
     private volatile State state = State.WAITING;
     private volatile long begun;
@@ -137,19 +147,23 @@ public final class Job implements Watch {
         }
     }
 
-    void run() {
+    /** Reads it; the project stays in memory meanwhile. */
+    void run(Table table) {
         Wanted list = wanted;
         if (list == null || !begin()) {
             return;
         }
-        try {
-            memory.need(list.project().lines(), list.list().bytes());
+        claimed = Memory.reading(list.list().bytes());
+        try (Memory.Claim claim = memory.claim("With " + name + ", the project", claimed, PATIENCE_MILLIS)) {
+            table.open(project);
             OpenProject.Gathered gathered = list.project().gather(list.list(), this);
             basket = gathered.basket().orElse(0L);
             boolean told = gathered.outcome() instanceof Outcome.Refused;
             end(
                     basket == 0 ? State.REFUSED : State.DONE,
                     told ? gathered.outcome().sentence() : "");
+        } catch (Memory.TooLittle e) {
+            end(State.REFUSED, name + " was not gathered. " + e.getMessage());
         } catch (ReadingStopped e) {
             // Stopped by hand it is over already.
             end(State.REFUSED, name + " was not gathered. " + e.getMessage());
@@ -160,6 +174,7 @@ public final class Job implements Watch {
                     name
                             + " was not gathered: it could not be stored. Check that the disk has room, then gather it again.");
         } finally {
+            further.forEach(Memory.Claim::close);
             end(State.FAILED, name + " was not gathered: Smorgas ran out of memory or was ended.");
         }
     }
@@ -179,9 +194,16 @@ public final class Job implements Watch {
     public void rows(long stored) {
         rows = stored;
         check();
-        Wanted list = wanted;
-        if (list != null) {
-            memory.need(list.project().lines() + stored);
+        long more = Memory.project(stored, stored);
+        if (more > claimed) {
+            // Packed, the list has more lines than its bytes tell.
+            try {
+                long wanted = more + more / 4;
+                further.add(memory.claim("With " + name + ", the project", wanted - claimed, PATIENCE_MILLIS));
+                claimed = wanted;
+            } catch (Memory.TooLittle e) {
+                throw new ReadingStopped(String.valueOf(e.getMessage()));
+            }
         }
     }
 

@@ -61,7 +61,9 @@ public class Meanings implements DisposableBean {
     private final MeaningStore store;
     private final boolean on;
     private final int most;
-    private final Map<String, byte[]> known = new ConcurrentHashMap<>();
+    /** What is known, by project: it goes with its project. */
+    private final Map<Long, Map<String, byte[]>> known = new ConcurrentHashMap<>();
+
     private final Map<Long, Task> tasks = new ConcurrentHashMap<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(Thread.ofPlatform()
             .name("meaning-", 0)
@@ -90,10 +92,27 @@ public class Meanings implements DisposableBean {
         this.most = most;
     }
 
-    /** What is known now; more comes in. */
-    public MeaningVectors vectors() {
+    /** Bytes that a text takes with its vector. */
+    private static final long A_TEXT = MeaningModel.LENGTH + 150L;
+
+    private Map<String, byte[]> of(long project) {
+        return known.computeIfAbsent(project, id -> new ConcurrentHashMap<>());
+    }
+
+    /** Lets go of what is known of a project's texts; it is stored. */
+    void forget(long project) {
+        known.remove(project);
+    }
+
+    /** Bytes that all of it takes. */
+    long held() {
+        return known.values().stream().mapToLong(texts -> texts.size() * A_TEXT).sum();
+    }
+
+    /** What is known now of a project's texts; more comes in. */
+    public MeaningVectors vectors(long project) {
         return text -> {
-            byte[] packed = known.get(text);
+            byte[] packed = of(project).get(text);
             return packed == null ? null : PackedVector.unpack(packed);
         };
     }
@@ -107,13 +126,14 @@ public class Meanings implements DisposableBean {
         if (!on || !MeaningModel.knows(project.language()) || !broken.isEmpty()) {
             return;
         }
+        Map<String, byte[]> here = of(project.id());
         List<String> missing = texts.stream()
                 .distinct()
-                .filter(text -> !known.containsKey(text))
+                .filter(text -> !here.containsKey(text))
                 .limit(FEW)
                 .toList();
         Future<?> found = worker.submit(() -> {
-            known.putAll(find(missing));
+            here.putAll(find(missing));
             return null;
         });
         try {
@@ -154,7 +174,7 @@ public class Meanings implements DisposableBean {
     /** Reads what was found out of a project's texts before. */
     void recall(long project) {
         if (on) {
-            known.putAll(store.of(project));
+            of(project).putAll(store.of(project));
         }
     }
 
@@ -194,14 +214,14 @@ public class Meanings implements DisposableBean {
                 texts.add(Tidy.of(keywords.text(keyword)));
             }
             task.all = texts.size();
-            boolean news = !known.keySet().containsAll(texts);
+            boolean news = !of(project.id()).keySet().containsAll(texts);
             List<String> missing = shared(project.id(), texts);
             task.done = task.all - missing.size();
             for (int from = 0; from < missing.size() && !task.stopped; from += PART) {
                 List<String> part = missing.subList(from, Math.min(missing.size(), from + PART));
                 Map<String, byte[]> found = find(part);
                 store.keep(project.id(), found);
-                known.putAll(found);
+                of(project.id()).putAll(found);
                 task.done += part.size();
             }
             boolean all = !task.stopped;
@@ -221,16 +241,16 @@ public class Meanings implements DisposableBean {
 
     /** Takes over for a project what is known of its texts from others; those of which nothing is known. */
     private List<String> shared(long project, Set<String> texts) {
+        Map<String, byte[]> here = of(project);
         Map<String, byte[]> own = store.of(project);
-        known.putAll(own);
+        here.putAll(own);
         List<String> lacking =
                 texts.stream().filter(text -> !own.containsKey(text)).toList();
-        known.putAll(store.find(
-                lacking.stream().filter(text -> !known.containsKey(text)).toList()));
+        here.putAll(store.find(
+                lacking.stream().filter(text -> !here.containsKey(text)).toList()));
         store.keep(
-                project,
-                lacking.stream().filter(known::containsKey).collect(Collectors.toMap(text -> text, known::get)));
-        return lacking.stream().filter(text -> !known.containsKey(text)).toList();
+                project, lacking.stream().filter(here::containsKey).collect(Collectors.toMap(text -> text, here::get)));
+        return lacking.stream().filter(text -> !here.containsKey(text)).toList();
     }
 
     private Map<String, byte[]> find(List<String> texts) throws MeaningModel.Unavailable {

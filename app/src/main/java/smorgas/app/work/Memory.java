@@ -1,68 +1,203 @@
 package smorgas.app.work;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.TimeUnit;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
-import smorgas.core.gather.ReadingStopped;
+import smorgas.app.store.GivenMemory;
+import smorgas.core.group.engine.Room;
 
 /**
- * How many lines the memory that Java was given can hold with all that is computed from them; more are refused before they
- * are read, for a process that runs out of memory ends.
+ * The one budget of memory of the whole server. What is held (projects with their boards) is weighed; what is about to be held is
+ * claimed first: for that, what was not used for longest is let go, and if that is not enough it waits, or is refused with a
+ * sentence before it is held. Nothing else in the application asks how much memory there is.
  */
 @Component
 public class Memory {
 
-    /**
-     * Bytes that a line takes with its keyword, words, groups and the pages over it, at the most demanding moment; measured
-     * with {@code bench faults} on a million lines.
-     */
-    static final long BYTES_A_LINE = 650;
+    /** Bytes that a line takes with its spelling and with the work on it; measured with {@code bench memory}. */
+    static final long A_LINE = 300;
+
+    /** Bytes that a keyword takes with its words, groups and the pages over it; measured with {@code bench memory}. */
+    static final long A_KEYWORD = 400;
+
+    /** Bytes of a list while it is read: the bytes, their text, and rows of it. */
+    private static final long TIMES_A_LIST = 4;
 
     /** Bytes of the application without any list. */
-    static final long BYTES_OF_ALL_ELSE = 150L << 20;
+    static final long OF_ALL_ELSE = 150L << 20;
 
-    private final long most;
+    /** Of what is left, this share can be held; the rest is for what is made and thrown away. */
+    private static final double SHARE = .85;
 
+    private static final long WAIT_MILLIS = 500;
+
+    /** What holds memory and can let go of it. */
+    interface Holder {
+
+        /** Bytes that it holds. */
+        long held();
+
+        /** Lets go of what was not used for longest; false if nothing can be let go now. */
+        boolean letGo();
+    }
+
+    /** Memory that is claimed for a while. */
+    public interface Claim extends AutoCloseable {
+        @Override
+        void close();
+    }
+
+    /** Told when there is too little memory for what somebody wants; the sentence says what to do. */
+    public static final class TooLittle extends RuntimeException {
+        private static final long serialVersionUID = 1;
+
+        private final boolean passing;
+
+        TooLittle(String sentence, boolean passing) {
+            super(sentence, null, false, false);
+            this.passing = passing;
+        }
+
+        /** Whether it may be enough in a moment, when others have done. */
+        public boolean passing() {
+            return passing;
+        }
+    }
+
+    private final GivenMemory all;
+    private final long room;
+    private final List<Holder> holders = new ArrayList<>();
+    private long claimed;
+
+    /** With the memory that Java was given. */
     @Autowired
-    Memory() {
-        this(Runtime.getRuntime().maxMemory());
+    public Memory() {
+        this(GivenMemory.ofThisRun().bytes());
     }
 
-    Memory(long bytes) {
-        this.most = Math.max(10_000, (bytes - BYTES_OF_ALL_ELSE) / BYTES_A_LINE);
+    public Memory(long all) {
+        this.all = new GivenMemory(all);
+        this.room = Math.max(8L << 20, (long) ((all - OF_ALL_ELSE) * SHARE));
     }
 
-    /** Lines that fit. */
-    long mostLines() {
-        return most;
+    /** What may be taken to find out how alike keywords are. */
+    public Room forLikeness() {
+        return new Room(all.forLikeness());
     }
 
-    /** Checks before a list is read that is to come to so many lines of a project. */
-    void need(long lines, byte[] list) {
+    /** How much the lists packed in one file may have together: what is set, or less where that would not fit. */
+    public long mostUnpacked(long set) {
+        return all.mostUnpacked(set);
+    }
+
+    /** Bytes that lines and keywords of a project take. */
+    static long project(long lines, long keywords) {
+        return lines * A_LINE + keywords * A_KEYWORD;
+    }
+
+    /** Bytes that reading a list takes at the most demanding moment, with what its lines come to in a project. */
+    static long reading(byte[] list) {
         // Packed, it does not tell how many lines it has; those are counted as they come.
         boolean packed = list.length > 1 && list[0] == 'P' && list[1] == 'K';
-        long more = 0;
+        long lines = 0;
         for (int i = 0; !packed && i < list.length; i++) {
-            more += list[i] == '\n' ? 1 : 0;
+            lines += list[i] == '\n' ? 1 : 0;
         }
-        need(lines + more);
+        return TIMES_A_LIST * list.length + project(lines, lines);
+    }
+
+    synchronized void add(Holder holder) {
+        holders.add(holder);
+    }
+
+    /** Tells those who wait that something may have been let go, or may be now. */
+    synchronized void changed() {
+        notifyAll();
     }
 
     /**
-     * Checks that so many lines fit.
+     * Claims memory for something; waits for it so long at most.
      *
-     * @throws ReadingStopped with a sentence that says what to set
+     * @param what it is for, as the subject of a sentence
+     * @throws TooLittle if there is less, or not soon enough
      */
-    void need(long lines) {
-        if (lines > most) {
-            long wanted = (lines * BYTES_A_LINE + BYTES_OF_ALL_ELSE >> 20) / 256 * 256 + 256;
-            throw new ReadingStopped(String.format(
-                    Locale.ENGLISH,
-                    "With it the project would have %,d lines, and the memory that Smorgas was given is enough for %,d. Start it"
-                            + " with more, such as SMORGAS_JAVA_OPTS=-Xmx%dm, or gather less.",
-                    lines,
-                    most,
-                    wanted));
+    public Claim claim(String what, long bytes, long patienceMillis) {
+        if (bytes > room) {
+            throw new TooLittle(
+                    String.format(
+                            Locale.ENGLISH,
+                            "%s needs about %,d MB of memory, and Smorgas can use %,d MB for it. Start it with more, such as"
+                                    + " SMORGAS_JAVA_OPTS=-Xmx%dm, or drop or take away what is not needed.",
+                            what,
+                            megabytes(bytes),
+                            megabytes(room),
+                            given(bytes)),
+                    false);
         }
+        long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(patienceMillis);
+        synchronized (this) {
+            while (claimed + bytes + held() > room) {
+                if (!letGo() && !waited(until)) {
+                    throw new TooLittle(
+                            what
+                                    + " needs memory that others use at the moment. Try again in a minute, or start Smorgas with"
+                                    + " more, such as SMORGAS_JAVA_OPTS=-Xmx" + given(claimed + bytes + held()) + "m.",
+                            true);
+                }
+            }
+            claimed += bytes;
+        }
+        return new Claimed(bytes);
+    }
+
+    private final class Claimed implements Claim {
+        private long bytes;
+
+        Claimed(long bytes) {
+            this.bytes = bytes;
+        }
+
+        @Override
+        public void close() {
+            synchronized (Memory.this) {
+                claimed -= bytes;
+                bytes = 0;
+                Memory.this.notifyAll();
+            }
+        }
+    }
+
+    private long held() {
+        return holders.stream().mapToLong(Holder::held).sum();
+    }
+
+    private boolean letGo() {
+        return holders.stream().anyMatch(Holder::letGo);
+    }
+
+    private boolean waited(long until) {
+        long left = TimeUnit.NANOSECONDS.toMillis(until - System.nanoTime());
+        if (left <= 0) {
+            return false;
+        }
+        try {
+            wait(Math.min(left, WAIT_MILLIS));
+            return true;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
+    }
+
+    private static long megabytes(long bytes) {
+        return (bytes >> 20) + 1;
+    }
+
+    /** What Java must be given so that so much can be held. */
+    private static long given(long bytes) {
+        return (((long) (bytes / SHARE) + OF_ALL_ELSE) >> 20) / 256 * 256 + 256;
     }
 }

@@ -5,9 +5,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessException;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
@@ -33,11 +30,8 @@ import smorgas.core.text.Refusal;
  */
 public final class OpenProject {
 
-    private static final Logger LOG = LoggerFactory.getLogger(OpenProject.class);
-
-    private static final String STUCK =
-            "The last act of this project cannot be followed, so it is shown as it was before"
-                    + " and takes no other act: undo it, and all is as before.";
+    /** So long an act waits for memory. */
+    private static final long ACT_PATIENCE_MILLIS = 20_000;
 
     private final long id;
     private final String language;
@@ -45,56 +39,49 @@ public final class OpenProject {
     private final Baskets baskets;
     private final Histories histories;
     private final LoadedBaskets loaded;
-    private final MeaningVectors meaning;
+    private final Follower follower;
+    private final Memory memory;
     private volatile Snapshot snapshot;
     /** Whether the last acts cannot be followed: then only undo is taken. */
     private boolean stuck;
+    /** Whether it is known that what the history says can be worked out. */
+    private volatile boolean followable;
     /** Whether the database failed in the middle of an act, so that it is not known if that is stored. */
     private boolean doubtful;
 
-    OpenProject(Project project, Baskets baskets, Histories histories, MeaningVectors meaning) {
+    OpenProject(Project project, Baskets baskets, Histories histories, MeaningVectors meaning, Memory memory) {
         this.id = project.id();
         this.language = project.language();
         this.edition = project.edition();
         this.baskets = baskets;
         this.histories = histories;
-        this.meaning = meaning;
+        this.memory = memory;
         this.loaded = new LoadedBaskets(project.id(), baskets);
-        Histories.Stored stored = histories.stored(id);
-        this.snapshot = followed(stored);
+        this.follower = new Follower(id, language, edition, loaded, meaning, memory.forLikeness());
+        this.snapshot = followed(histories.stored(id), 0, false);
     }
 
     /**
-     * The project as its history says. One that cannot be followed to its end is shown as it was before the first act that
-     * cannot, and takes nothing but undo until that is undone.
+     * Works out how the keywords stand, once, as all pages need it. If that cannot be, the project is shown as it was before the
+     * first act after which it cannot.
+     *
+     * @param leftOut how many of the last acts are not even tried, since Smorgas ended while they were
      */
-    private Snapshot followed(Histories.Stored stored) {
-        History shown = stored.history();
-        for (int undone = 0; ; undone++) {
-            try {
-                Recipe recipe = recipeOf(shown);
-                List<GatheredBasket> inForce =
-                        loaded.of(recipe, recipe.folding().decimals());
-                Board board = Board.of(LoadedBaskets.lines(inForce), recipe, meaning);
-                if (undone > 0) {
-                    board.standings();
-                }
-                stuck = undone > 0;
-                return new Snapshot(stored.version(), stored.history(), board, inForce, stuck ? STUCK : "");
-            } catch (DataAccessException e) {
-                throw e;
-            } catch (RuntimeException e) {
-                LOG.error("project {} cannot be followed to its end", id, e);
-                if (shown.undoable().isEmpty()) {
-                    throw e;
-                }
-                shown = shown.undo(0);
-            }
+    synchronized void follow(int leftOut) {
+        if (!followable) {
+            snapshot = followed(new Histories.Stored(snapshot.version(), snapshot.history()), leftOut, true);
+            followable = true;
         }
     }
 
+    private Snapshot followed(Histories.Stored stored, int leftOut, boolean worked) {
+        Follower.Followed followed = follower.follow(stored, leftOut, worked);
+        stuck = followed.stuck();
+        return followed.snapshot();
+    }
+
     private Recipe recipeOf(History history) {
-        return Recipe.of(history.effective(), language, edition);
+        return follower.recipe(history);
     }
 
     /** The edition in which the project was made. */
@@ -129,9 +116,21 @@ public final class OpenProject {
         }
     }
 
-    /** Lines of its baskets in force, which is what it takes of the memory. */
+    /** Lines of its baskets in force. */
     long lines() {
         return snapshot.baskets().stream().mapToLong(b -> b.lines().size()).sum();
+    }
+
+    /** Bytes of memory that it takes with all that pages ask of it. */
+    long weight() {
+        long lines = lines();
+        Board board = snapshot.board();
+        return Memory.project(lines, board.judgedKnown() ? board.keywords().size() : lines);
+    }
+
+    /** Whether what its history says has been worked out once. */
+    boolean followable() {
+        return followable;
     }
 
     /**
@@ -144,7 +143,7 @@ public final class OpenProject {
     public synchronized Outcome act(long seen, Function<Recipe, Entry> make) {
         settle();
         if (stuck) {
-            return new Outcome.Refused(STUCK);
+            return new Outcome.Refused(Follower.STUCK);
         }
         Snapshot before = snapshot;
         Entry entry;
@@ -340,7 +339,7 @@ public final class OpenProject {
     private void settle() {
         if (doubtful) {
             Histories.Stored stored = histories.stored(id);
-            snapshot = followed(stored);
+            snapshot = followed(stored, 0, true);
             doubtful = false;
         }
     }
@@ -350,6 +349,11 @@ public final class OpenProject {
             return stored(before, after, sentence, entry);
         } catch (Room.None e) {
             return new Outcome.Refused(e.getMessage());
+        } catch (Refusal e) {
+            // Worked out before it is stored; so nothing was.
+            return new Outcome.Refused(e.getMessage() + ".");
+        } catch (Memory.TooLittle e) {
+            return new Outcome.Refused("Not done. " + e.getMessage());
         } catch (RuntimeException | Error e) {
             doubtful = true;
             throw e;
@@ -360,7 +364,7 @@ public final class OpenProject {
         if (stuck) {
             // What is shown is not what is stored: only after the undo it is seen whether that can be followed.
             histories.advance(id, before.version(), before.history(), after, sentence + ".");
-            snapshot = followed(new Histories.Stored(before.version() + 1, after));
+            snapshot = followed(new Histories.Stored(before.version() + 1, after), 0, true);
             return new Outcome.Done(sentence + ".");
         }
         // Computed before it is stored: what cannot be followed is not acknowledged.
@@ -372,7 +376,12 @@ public final class OpenProject {
                 ? before.baskets()
                 : loaded.of(recipe, recipe.folding().decimals());
         Board board = before.board().next(LoadedBaskets.lines(inForce), recipe);
-        String effect = sentence + Effects.between(before.board(), board) + Effects.moved(entry, before.board(), board);
+        String effect;
+        // Until the act is done there are two of what it changes.
+        boolean folds = !sameLines || !recipe.folding().equals(old.folding());
+        try (Memory.Claim both = memory.claim("This act", folds ? weight() : 0, ACT_PATIENCE_MILLIS)) {
+            effect = sentence + Effects.between(before.board(), board) + Effects.moved(entry, before.board(), board);
+        }
         histories.advance(id, before.version(), before.history(), after, effect);
         snapshot = new Snapshot(before.version() + 1, after, board, inForce, effect);
         return new Outcome.Done(effect);

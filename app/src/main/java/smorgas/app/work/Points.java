@@ -29,6 +29,14 @@ public class Points {
     private final Cache<Since, PlanChanges> changes =
             Caffeine.newBuilder().maximumSize(DIFFERENCES).softValues().build();
 
+    Points(Table table) {
+        table.empties(() -> {
+            boards.invalidateAll();
+            differences.invalidateAll();
+            changes.invalidateAll();
+        });
+    }
+
     /** What one comes from: the number of a plan that was served, or a board. */
     private record Since(Object from, Board now) {}
 

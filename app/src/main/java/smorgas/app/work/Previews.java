@@ -47,6 +47,10 @@ public class Previews {
     private final Cache<Looked, Board> boards =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
+    Previews(Table table) {
+        table.empties(boards::invalidateAll);
+    }
+
     /** Boards are told apart as objects: each act makes a new one. */
     private record Looked(Board board, GroupSettings settings, Part part) {}
 

@@ -2,19 +2,23 @@ package smorgas.app.work;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -25,27 +29,44 @@ import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.core.board.Board;
+import smorgas.core.group.engine.Room;
+import smorgas.core.recipe.Method;
+import smorgas.core.text.Refusal;
 
 /**
- * The projects in use, at most eight; the one not used for longest makes room, and is computed again when wanted. Of each
- * project there is one object as long as anybody holds it, a list being read into it too: two would each know only their
- * own acts.
+ * The projects in use, as many as the budget of memory holds; the one not used for longest makes room, and is computed again
+ * when wanted, but none that a request or a job has opened and still works with ({@link #visit}). Of each project there is one
+ * object as long as anybody holds it, a list being read into it too: two would each know only their own acts.
  */
 @Component
-public class Table implements InitializingBean, DisposableBean {
+public class Table implements InitializingBean, DisposableBean, Memory.Holder {
 
     private static final Logger LOG = LoggerFactory.getLogger(Table.class);
-    private static final int PLACES = 8;
+
+    /** So long somebody waits for memory to open a project with. */
+    private static final long PATIENCE_MILLIS = 25_000;
+
+    /** So long groups that are found ahead may take before they are taken for harmless. */
+    private static final long AHEAD_MILLIS = 60_000;
 
     private final Projects projects;
     private final Baskets baskets;
     private final Histories histories;
     private final Meanings meanings;
-    private final long mostLines;
+    private final Memory memory;
+    private final Openings openings;
     private final Cache<Long, OpenProject> live =
             Caffeine.newBuilder().weakValues().build();
-    /** Those that are held without anybody working on them at the moment, the one used last at the end. */
+    /** Those that are held, the one used last at the end. */
     private final LinkedHashMap<Long, OpenProject> used = new LinkedHashMap<>(16, .75f, true);
+    /** How many visits have opened each of those that somebody works with now. */
+    private final Map<Long, Integer> visited = new HashMap<>();
+    /** What each project weighed when it was let go, which is what opening it takes. */
+    private final Map<Long, Long> weights = new ConcurrentHashMap<>();
+    /** One at a time opens a project. */
+    private final Map<Long, Object> doors = new ConcurrentHashMap<>();
+    /** What else holds boards; emptied before any project is let go. */
+    private final List<Runnable> caches = new CopyOnWriteArrayList<>();
     /** Projects on their way, by number. */
     private final Map<Long, Future<OpenProject>> opening = new ConcurrentHashMap<>();
 
@@ -61,36 +82,135 @@ public class Table implements InitializingBean, DisposableBean {
     /** Groups being found, or found, for a board. */
     private record Search(Board board, Future<?> groups) {}
 
-    Table(Projects projects, Baskets baskets, Histories histories, Memory memory, Meanings meanings) {
-        this.mostLines = memory.mostLines();
+    Table(
+            Projects projects,
+            Baskets baskets,
+            Histories histories,
+            Memory memory,
+            Meanings meanings,
+            Openings openings) {
+        this.memory = memory;
+        this.openings = openings;
+        memory.add(this);
         this.projects = projects;
         this.baskets = baskets;
         this.histories = histories;
         this.meanings = meanings;
     }
 
+    /** What {@link #visit} gives: ends the visit when it is closed. */
+    public interface Visiting extends AutoCloseable {
+        @Override
+        void close();
+    }
+
+    /** Whatever this thread opens from now on stays in memory until this is closed. */
+    public Visiting visit() {
+        Visit visit = Visit.begin();
+        return () -> {
+            if (visit != null) {
+                synchronized (used) {
+                    visit.end()
+                            .forEach(project -> visited.computeIfPresent(
+                                    project.id(), (id, times) -> times == 1 ? null : times - 1));
+                }
+                memory.changed();
+            }
+        };
+    }
+
+    /** Something that holds boards, to be emptied when memory is short. */
+    void empties(Runnable cache) {
+        caches.add(cache);
+    }
+
     /**
      * The project, loaded if it is not in use yet.
      *
      * @throws NoSuchElementException if there is none with this number
+     * @throws Memory.TooLittle if there is not enough memory for it
      */
     public OpenProject open(long id) {
-        OpenProject project = Objects.requireNonNull(live.get(id, key -> {
-            Project stored = projects.find(key).orElseThrow(() -> new NoSuchElementException("project " + key));
-            meanings.recall(key);
-            return new OpenProject(stored, baskets, histories, meanings.vectors());
-        }));
+        OpenProject project = heldNow(id);
+        if (project == null) {
+            synchronized (doors.computeIfAbsent(id, any -> new Object())) {
+                project = heldNow(id);
+                if (project == null) {
+                    project = opened(id);
+                }
+            }
+        }
         if (project.countsMeaning()) {
             // Whatever page is asked for first, its groups are those that were adopted.
             meanings.begin(project);
         }
+        return project;
+    }
+
+    private @Nullable OpenProject heldNow(long id) {
         synchronized (used) {
-            used.put(id, project);
-            while (used.size() > PLACES || used.size() > 1 && lines() > mostLines) {
-                searches.remove(used.pollFirstEntry().getKey());
+            OpenProject project = used.get(id);
+            if (project != null) {
+                hold(project);
+            }
+            return project;
+        }
+    }
+
+    private OpenProject opened(long id) {
+        Project stored = projects.find(id).orElseThrow(() -> new NoSuchElementException("project " + id));
+        long lines = baskets.linesAtMost(id);
+        long needed = weights.getOrDefault(id, Memory.project(lines, lines));
+        try (Memory.Claim claim = memory.claim("The project " + stored.name(), needed, PATIENCE_MILLIS)) {
+            OpenProject project = Objects.requireNonNull(live.get(id, key -> {
+                meanings.recall(key);
+                return new OpenProject(stored, baskets, histories, meanings.vectors(key), memory);
+            }));
+            // It ended the server once: perhaps it was chance. Twice: its last act is left out, and so on.
+            int leftOut = Math.max(0, openings.ended(id) - 1);
+            openings.during(id, () -> project.follow(leftOut));
+            hold(project);
+            return project;
+        }
+    }
+
+    private void hold(OpenProject project) {
+        Visit visit = Visit.current();
+        synchronized (used) {
+            used.put(project.id(), project);
+            if (visit != null && visit.add(project)) {
+                visited.merge(project.id(), 1, Integer::sum);
             }
         }
-        return project;
+    }
+
+    @Override
+    public long held() {
+        synchronized (used) {
+            return used.values().stream().mapToLong(OpenProject::weight).sum() + meanings.held();
+        }
+    }
+
+    @Override
+    public boolean letGo() {
+        caches.forEach(Runnable::run);
+        long id;
+        synchronized (used) {
+            Optional<Long> oldest = used.keySet().stream()
+                    .filter(one -> !visited.containsKey(one))
+                    .findFirst();
+            if (oldest.isEmpty()) {
+                return false;
+            }
+            id = oldest.get();
+            weights.put(id, Objects.requireNonNull(used.remove(id)).weight());
+        }
+        searches.computeIfPresent(id, (key, search) -> {
+            search.groups().cancel(true);
+            return null;
+        });
+        meanings.forget(id);
+        return true;
     }
 
     /**
@@ -108,7 +228,6 @@ public class Table implements InitializingBean, DisposableBean {
                 key -> openers.submit(() -> {
                     OpenProject project = open(key);
                     Board board = project.snapshot().board();
-                    board.standings();
                     // What every page of Sift shows besides; nobody waits for it here.
                     openers.execute(board::orders);
                     openers.execute(board::phrases);
@@ -130,17 +249,15 @@ public class Table implements InitializingBean, DisposableBean {
         }
     }
 
-    private long lines() {
-        return used.values().stream().mapToLong(OpenProject::lines).sum();
-    }
-
     /** Forgets what is in memory of a project; what is stored stays. */
     public void forget(long id) {
         live.invalidate(id);
         synchronized (used) {
             used.remove(id);
         }
+        weights.remove(id);
         searches.remove(id);
+        meanings.forget(id);
     }
 
     /**
@@ -175,15 +292,34 @@ public class Table implements InitializingBean, DisposableBean {
         }
     }
 
-    private static void find(long project, Board board) {
-        try {
+    private void find(long project, Board board) {
+        long needed = board.recipe().grouping().settings().method() instanceof Method.ByLikeness like
+                        && board.standings().remaining().cardinality() <= like.compared()
+                ? Room.needed(board.standings().remaining().cardinality(), like.meaning())
+                : 0;
+        try (Memory.Claim claim = memory.claim("Grouping these keywords", needed, PATIENCE_MILLIS)) {
             board.groups();
+        } catch (Refusal | Memory.TooLittle e) {
+            LOG.debug("the groups of project {} do not fit", project, e);
+            throw e;
         } catch (CancellationException e) {
             LOG.debug("an act made the groups of project {} old that were being found", project);
         } catch (RuntimeException | Error e) {
             LOG.error("the groups of project {} could not be found", project, e);
             throw e;
         }
+    }
+
+    /** Why groups could not be found, if that can be said in a sentence; else empty. */
+    public String whyNotFound(long project) {
+        Search search = searches.get(project);
+        if (search == null || search.groups().state() != Future.State.FAILED) {
+            return "";
+        }
+        Throwable why = search.groups().exceptionNow();
+        return why instanceof Refusal
+                ? why.getMessage() + "."
+                : why instanceof Memory.TooLittle ? String.valueOf(why.getMessage()) : "";
     }
 
     /** Lets groups be looked for again that could not be found: what was in the way may be gone. */
@@ -198,17 +334,20 @@ public class Table implements InitializingBean, DisposableBean {
      */
     @Override
     public void afterPropertiesSet() {
-        projects.all().stream().filter(project -> !project.binned()).findFirst().ifPresent(project -> {
-            openWithin(project.id(), 0);
-            // What goes wrong here shows when the project is asked for.
-            openers.submit(() -> findAhead(project.id()));
-        });
+        projects.all().stream()
+                .filter(project -> !project.binned())
+                .findFirst()
+                .filter(project -> openings.ended(project.id()) == 0)
+                .ifPresent(project -> {
+                    openWithin(project.id(), 0);
+                    // What goes wrong here shows when the project is asked for.
+                    openers.submit(() -> findAhead(project.id()));
+                });
     }
 
     private void findAhead(long id) {
         Board board = open(id).snapshot().board();
-        board.standings();
-        groupsWithin(id, board, 0);
+        openings.during(id, () -> groupsWithin(id, board, AHEAD_MILLIS));
     }
 
     @Override

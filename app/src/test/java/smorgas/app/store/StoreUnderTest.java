@@ -60,12 +60,19 @@ public final class StoreUnderTest implements AutoCloseable {
         }
     }
 
+    private final Path folder;
+
     public StoreUnderTest(Path folder) {
         this(folder, () -> Long.MAX_VALUE);
     }
 
+    public Path folder() {
+        return folder;
+    }
+
     /** On a disk that says it has so many bytes free. */
     StoreUnderTest(Path folder, Room.Free free) {
+        this.folder = folder;
         Tally tally = DataFolder.open(folder, url(folder), "classpath:db/migration");
         context.registerBean(Tally.class, () -> tally);
         context.registerBean(Room.class, () -> new Room(free, 1_000_000));

@@ -285,7 +285,7 @@ class FaultsIT {
             Visitor visitor = small.visitor();
             long project = visitor.project("Large");
             String page = gathered(visitor, project, list);
-            assertThat(page).contains("the memory that Smorgas was given is enough for", "-Xmx");
+            assertThat(page).contains("of memory, and Smorgas can use", "-Xmx");
             assertThat(visitor.get("/projects/" + project + "/sift").statusCode())
                     .isEqualTo(200);
             assertThat(small.alive()).isTrue();

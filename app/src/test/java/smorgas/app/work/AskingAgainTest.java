@@ -122,7 +122,7 @@ class AskingAgainTest {
     /** As a start of the application does. */
     private void start() {
         table = TableUnderTest.over(store);
-        errands = new Errands(store.baskets(), store.offers());
+        errands = new Errands(store.baskets(), store.offers(), table);
         again = new AskingAgain(
                 table,
                 errands,

@@ -23,19 +23,27 @@ class GatheringsTest {
     private StoreUnderTest store;
     private OpenProject project;
     private final AtomicLong now = new AtomicLong();
-    private final Gatherings gatherings = new Gatherings(new Memory(), now::get);
+    private Table table;
+    private Gatherings gatherings;
 
     @BeforeEach
     void open() {
         store = new StoreUnderTest(folder);
+        table = TableUnderTest.over(store);
+        gatherings = new Gatherings(new Memory(), table, now::get);
         long id = store.projects().create("Client", "en", "UK", "GBP");
         project = new OpenProject(
-                store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                store.projects().find(id).orElseThrow(),
+                store.baskets(),
+                store.histories(),
+                MeaningVectors.NONE,
+                new Memory());
     }
 
     @AfterEach
     void close() throws InterruptedException {
         gatherings.destroy();
+        table.destroy();
         store.close();
     }
 
@@ -94,7 +102,11 @@ class GatheringsTest {
     void whatIsStoppedIsOverAtOnceAndAnotherProjectDoesNotWaitForIt() {
         long second = store.projects().create("Other", "en", "UK", "GBP");
         OpenProject other = new OpenProject(
-                store.projects().find(second).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                store.projects().find(second).orElseThrow(),
+                store.baskets(),
+                store.histories(),
+                MeaningVectors.NONE,
+                new Memory());
         Job reading = submit("long", numbered(400_000));
         Job beside = gatherings.submit(other, Offered.file("short", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
         assertThat(Gatherings.await(List.of(beside), 60_000)).isTrue();
@@ -122,11 +134,11 @@ class GatheringsTest {
 
     @Test
     void whatSurelyDoesNotFitIsRefusedBeforeItIsReadWithWhatToSet() throws InterruptedException {
-        Gatherings small = new Gatherings(new Memory(160L << 20), now::get);
+        Gatherings small = new Gatherings(new Memory(160L << 20), table, now::get);
         Job job = small.submit(project, Offered.file("large", numbered(50_000).getBytes(StandardCharsets.UTF_8)));
         assertThat(Gatherings.await(List.of(job), 60_000)).isTrue();
         assertThat(job.state()).isEqualTo(Job.State.REFUSED);
-        assertThat(job.sentence()).contains("50,001 lines", "-Xmx");
+        assertThat(job.sentence()).contains("With large, the project needs about", "-Xmx");
         assertThat(job.rows()).isZero();
         small.destroy();
     }

@@ -27,7 +27,11 @@ class LongActTest {
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
             long id = store.projects().create("Client", "en", "UK", "GBP");
             OpenProject project = new OpenProject(
-                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                    store.projects().find(id).orElseThrow(),
+                    store.baskets(),
+                    store.histories(),
+                    MeaningVectors.NONE,
+                    new Memory());
             List<String> texts = IntStream.range(0, MANY)
                     .mapToObj(number -> "keyword of a usual length " + number)
                     .toList();
@@ -38,7 +42,11 @@ class LongActTest {
                             recipe -> new SiftEntry.Judged(texts, List.of(), Standing.KEPT)))
                     .isInstanceOf(Outcome.Done.class);
             OpenProject again = new OpenProject(
-                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                    store.projects().find(id).orElseThrow(),
+                    store.baskets(),
+                    store.histories(),
+                    MeaningVectors.NONE,
+                    new Memory());
             assertThat(again.snapshot().board().standings().count(Standing.KEPT))
                     .isEqualTo(MANY);
         }

@@ -38,7 +38,11 @@ class MeaningsTest {
     private OpenProject project(String language, String list) {
         long id = store.projects().create("Client " + language, language, "UK", "GBP");
         OpenProject project = new OpenProject(
-                store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), meanings.vectors());
+                store.projects().find(id).orElseThrow(),
+                store.baskets(),
+                store.histories(),
+                meanings.vectors(id),
+                new Memory());
         project.gather(Offered.file("list", list.getBytes(StandardCharsets.UTF_8)));
         return project;
     }
@@ -54,7 +58,7 @@ class MeaningsTest {
     void itIsFoundOutOnceKeptByTextAndCountsForTheGroupsWhereItIsAskedTo() throws InterruptedException {
         OpenProject project = project("en", "cheap shoes\ninexpensive shoes\nshoe shop\nleather boots\n");
         assertThat(meanings.state(project)).isEqualTo(new Meanings.Waiting(0, 4));
-        assertThat(meanings.vectors().of("cheap shoes")).isNull();
+        assertThat(meanings.vectors(project.id()).of("cheap shoes")).isNull();
         project.act(
                 project.snapshot().version(),
                 recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
@@ -64,7 +68,7 @@ class MeaningsTest {
         before.groups();
         meanings.begin(project);
         assertThat(awaited(project)).isEqualTo(new Meanings.Ready());
-        assertThat(meanings.vectors().of("cheap shoes")).hasSize(384);
+        assertThat(meanings.vectors(project.id()).of("cheap shoes")).hasSize(384);
         assertThat(project.snapshot().board()).as("grouped anew").isNotSameAs(before);
         assertThat(project.snapshot().board().keywords()).isSameAs(before.keywords());
         assertThat(store.meanings().find(List.of("cheap shoes", "leather boots", "unknown")))
@@ -78,8 +82,8 @@ class MeaningsTest {
         for (int i = 0; i < 600 && !(later.state(project) instanceof Meanings.Ready); i++) {
             Thread.sleep(20);
         }
-        assertThat(later.vectors().of("cheap shoes"))
-                .isEqualTo(meanings.vectors().of("cheap shoes"));
+        assertThat(later.vectors(project.id()).of("cheap shoes"))
+                .isEqualTo(meanings.vectors(project.id()).of("cheap shoes"));
         later.destroy();
         // What another project has found out is taken over, and goes only with the last of them.
         OpenProject other = project("en", "cheap shoes\n");
@@ -105,9 +109,10 @@ class MeaningsTest {
         meanings.begin(project);
         assertThat(awaited(project)).isEqualTo(new Meanings.Ready());
         Meanings anew = new Meanings(store.meanings(), true, 10_000);
-        Table table = new Table(store.projects(), store.baskets(), store.histories(), new Memory(), anew);
+        Table table = new Table(
+                store.projects(), store.baskets(), store.histories(), new Memory(), anew, new Openings(folder));
         table.open(project.id());
-        assertThat(anew.vectors().of("leather boots")).hasSize(384);
+        assertThat(anew.vectors(project.id()).of("leather boots")).hasSize(384);
         table.destroy();
         anew.destroy();
     }

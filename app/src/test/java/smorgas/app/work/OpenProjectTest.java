@@ -46,7 +46,7 @@ class OpenProjectTest {
 
     private OpenProject loaded(long id) {
         Project stored = store.projects().find(id).orElseThrow();
-        return new OpenProject(stored, store.baskets(), store.histories(), MeaningVectors.NONE);
+        return new OpenProject(stored, store.baskets(), store.histories(), MeaningVectors.NONE, new Memory());
     }
 
     private OpenProject.Gathered gather(String name, String text) {

@@ -41,7 +41,11 @@ class PointsTest {
 
     private OpenProject opened(long number) {
         return new OpenProject(
-                store.projects().find(number).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                store.projects().find(number).orElseThrow(),
+                store.baskets(),
+                store.histories(),
+                MeaningVectors.NONE,
+                new Memory());
     }
 
     @AfterEach

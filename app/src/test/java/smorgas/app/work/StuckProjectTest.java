@@ -30,7 +30,11 @@ class StuckProjectTest {
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
             long id = store.projects().create("Client", "en", "UK", "GBP");
             OpenProject project = new OpenProject(
-                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                    store.projects().find(id).orElseThrow(),
+                    store.baskets(),
+                    store.histories(),
+                    MeaningVectors.NONE,
+                    new Memory());
             long basket = project.gather(
                             Offered.file("list", "keyword,searches\nbee hive,5\n".getBytes(StandardCharsets.UTF_8)))
                     .basket()
@@ -41,7 +45,11 @@ class StuckProjectTest {
                     project.snapshot().version(), recipe -> new BasketEntry.BasketReadAs(basket, "list", crafted));
             assertThat(outcome).isInstanceOf(Outcome.Refused.class);
             OpenProject again = new OpenProject(
-                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                    store.projects().find(id).orElseThrow(),
+                    store.baskets(),
+                    store.histories(),
+                    MeaningVectors.NONE,
+                    new Memory());
             assertThat(again.snapshot().board().keywords().size()).isEqualTo(1);
         }
     }
@@ -51,7 +59,11 @@ class StuckProjectTest {
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
             long id = store.projects().create("Client", "en", "UK", "GBP");
             OpenProject project = new OpenProject(
-                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                    store.projects().find(id).orElseThrow(),
+                    store.baskets(),
+                    store.histories(),
+                    MeaningVectors.NONE,
+                    new Memory());
             project.gather(Offered.file("list", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
             // As a version before could have stored it: a basket whose bytes are nothing to read.
             var before = project.snapshot().history();
@@ -63,7 +75,11 @@ class StuckProjectTest {
             store.histories().advance(id, 1, before, added, "");
             store.spoil(empty);
             OpenProject stuck = new OpenProject(
-                    store.projects().find(id).orElseThrow(), store.baskets(), store.histories(), MeaningVectors.NONE);
+                    store.projects().find(id).orElseThrow(),
+                    store.baskets(),
+                    store.histories(),
+                    MeaningVectors.NONE,
+                    new Memory());
             assertThat(stuck.snapshot().board().keywords().size()).isEqualTo(1);
             assertThat(stuck.snapshot().effect()).contains("cannot be followed");
             Outcome act = stuck.act(2, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT));

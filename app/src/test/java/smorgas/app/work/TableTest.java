@@ -31,7 +31,8 @@ class TableTest {
             Mockito.mock(Baskets.class),
             Mockito.mock(Histories.class),
             new Memory(),
-            new Meanings(Mockito.mock(MeaningStore.class), false, 0));
+            new Meanings(Mockito.mock(MeaningStore.class), false, 0),
+            Mockito.mock(Openings.class));
 
     @AfterEach
     void close() {
@@ -96,6 +97,11 @@ class TableTest {
     @Test
     void whatCouldNotBeFoundHasFailedUntilItIsAskedForAnew() {
         Board board = Mockito.mock(Board.class);
+        Recipe empty = Recipe.empty("en");
+        Mockito.when(board.recipe())
+                .thenReturn(empty.withGroups(empty.grouping()
+                        .settings()
+                        .with(empty.grouping().settings().themes())));
         Mockito.when(board.groups()).thenThrow(new IllegalStateException("made to fail"));
         assertThat(table.groupsWithin(7, board, 60_000)).isEqualTo(Finding.FAILED);
         assertThat(table.groupsWithin(7, board, 0))
@@ -120,7 +126,7 @@ class TableTest {
 
     @Test
     void aPreviewIsTheBoardUnderOtherSettingsAndIsKept() {
-        Previews previews = new Previews();
+        Previews previews = new Previews(table);
         Board board = board(2_000);
         GroupSettings other = GroupSettings.standard("en")
                 .withPasses(new Pass(9, 0, 0, 1, 2, true, 0))

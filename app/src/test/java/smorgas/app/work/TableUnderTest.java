@@ -16,6 +16,7 @@ public final class TableUnderTest {
                 store.baskets(),
                 store.histories(),
                 new Memory(),
-                new Meanings(Mockito.mock(MeaningStore.class), false, 0));
+                new Meanings(Mockito.mock(MeaningStore.class), false, 0),
+                new Openings(store.folder()));
     }
 }

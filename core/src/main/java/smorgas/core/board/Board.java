@@ -11,6 +11,7 @@ import smorgas.core.fold.Overlap;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Room;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.PlanSettings;
@@ -45,33 +46,36 @@ public final class Board {
     private final List<Lines> baskets;
     private final Recipe recipe;
     private final MeaningVectors meaning;
+    private final Room room;
     private final Stages stages;
 
-    private Board(List<Lines> baskets, Recipe recipe, MeaningVectors meaning, Stages stages) {
+    private Board(List<Lines> baskets, Recipe recipe, MeaningVectors meaning, Room room, Stages stages) {
         this.baskets = baskets;
         this.recipe = recipe;
         this.meaning = meaning;
+        this.room = room;
         this.stages = stages;
     }
 
     /** The board of these baskets, in this order, under this recipe; nothing is computed yet. */
     public static Board of(List<Lines> baskets, Recipe recipe) {
-        return of(baskets, recipe, MeaningVectors.NONE);
+        return of(baskets, recipe, MeaningVectors.NONE, Room.ENOUGH);
     }
 
     /**
      * The same where it may be known what keywords mean.
      *
      * @param meaning is asked when groups are found
+     * @param room that finding out how alike keywords are may take
      */
-    public static Board of(List<Lines> baskets, Recipe recipe, MeaningVectors meaning) {
+    public static Board of(List<Lines> baskets, Recipe recipe, MeaningVectors meaning, Room room) {
         List<Lines> inputs = List.copyOf(baskets);
-        return new Board(inputs, recipe, meaning, Stages.of(inputs, recipe, meaning));
+        return new Board(inputs, recipe, meaning, room, Stages.of(inputs, recipe, new GroupStage.With(meaning, room)));
     }
 
     /** The same with groups to be found anew, since more is known of what keywords mean. */
     public Board understanding() {
-        return new Board(baskets, recipe, meaning, stages.regrouped(baskets, recipe));
+        return new Board(baskets, recipe, meaning, room, stages.regrouped(baskets, recipe));
     }
 
     /**
@@ -81,8 +85,8 @@ public final class Board {
      */
     public Board next(List<Lines> next, Recipe changed) {
         return sameObjects(next)
-                ? new Board(baskets, changed, meaning, stages.next(baskets, recipe, changed))
-                : of(next, changed, meaning);
+                ? new Board(baskets, changed, meaning, room, stages.next(baskets, recipe, changed))
+                : of(next, changed, meaning, room);
     }
 
     private boolean sameObjects(List<Lines> others) {

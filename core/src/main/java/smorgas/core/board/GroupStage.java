@@ -14,6 +14,7 @@ import smorgas.core.group.GroupingInput;
 import smorgas.core.group.Taking;
 import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Room;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Edition;
@@ -27,6 +28,13 @@ import smorgas.core.value.Intents;
 
 /** Brings together what groups are found from. */
 final class GroupStage {
+
+    /**
+     * What groups are found with, beside keywords and recipe.
+     *
+     * @param room that finding out how alike keywords are may take
+     */
+    record With(MeaningVectors meaning, Room room) {}
 
     private GroupStage() {}
 

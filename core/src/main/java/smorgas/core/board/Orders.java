@@ -3,9 +3,9 @@ package smorgas.core.board;
 import it.unimi.dsi.fastutil.ints.IntArrays;
 import it.unimi.dsi.fastutil.ints.IntComparator;
 import java.util.BitSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntToLongFunction;
 import java.util.stream.IntStream;
 import smorgas.core.column.Computed;
@@ -24,7 +24,10 @@ public final class Orders {
     public record Level(Fact by, boolean descending) {}
 
     private final Keywords keywords;
-    private final Map<List<Level>, int[]> known = new ConcurrentHashMap<>();
+    /** Orders that are kept, those asked for last: there are as many as there are ways to click on heads of columns. */
+    private static final int KEPT = 24;
+
+    private final Map<List<Level>, int[]> known = new LinkedHashMap<>(KEPT, .75f, true);
     private final int[] textRank;
     private final int[] fallback;
 
@@ -57,11 +60,23 @@ public final class Orders {
 
     /** All keywords by the first of these, those equal in it by the second, and so on. The array is shared: do not change it. */
     public int[] by(List<Level> levels) {
-        return known.computeIfAbsent(List.copyOf(levels), key -> {
-            int[] order = all();
-            IntArrays.parallelQuickSort(order, comparing(key, fallback));
-            return order;
-        });
+        List<Level> key = List.copyOf(levels);
+        synchronized (known) {
+            int[] order = known.get(key);
+            if (order != null) {
+                return order;
+            }
+        }
+        // Not while holding the lock: several are worked out side by side.
+        int[] order = all();
+        IntArrays.parallelQuickSort(order, comparing(key, fallback));
+        synchronized (known) {
+            known.put(key, order);
+            if (known.size() > KEPT) {
+                known.remove(known.keySet().iterator().next());
+            }
+        }
+        return order;
     }
 
     /** Some keywords, most searched first. */

@@ -20,7 +20,6 @@ import smorgas.core.fold.Prepared;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.Grown;
-import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Sifting;
@@ -146,7 +145,8 @@ final class Stages {
             });
 
     /** What was found of likeness is remembered there, as long as the keywords are the same. */
-    static final Declared<Grown> GROWN = declare(List.of(KEYWORDS), made -> new Grown());
+    static final Declared<Grown> GROWN =
+            declare(List.of(KEYWORDS), made -> new Grown(made.with().room()));
 
     static final Declared<Groups> GROUPS = declare(
             List.of(KEYWORDS, MATCHER, STANDINGS, GROWN),
@@ -260,7 +260,7 @@ final class Stages {
         return stage;
     }
 
-    /** It depends on nothing of the recipe but this. */
+    /** It depends on nothing else of the recipe. */
     private static BiPredicate<Recipe, Recipe> same(Function<Recipe, Object> read) {
         return (one, other) -> read.apply(one).equals(read.apply(other));
     }
@@ -276,7 +276,7 @@ final class Stages {
             Recipe recipe,
             Map<Declared<?>, Stage<?>> stages,
             @Nullable KnownGroups earlier,
-            MeaningVectors meaning) {
+            GroupStage.With with) {
 
         @SuppressWarnings("unchecked") // put in under a declaration of its own type
         <T> T get(Declared<T> stage) {
@@ -299,22 +299,21 @@ final class Stages {
 
     private final Map<Declared<?>, Stage<?>> values;
     private final @Nullable KnownGroups known;
+    private final GroupStage.With with;
 
-    private final MeaningVectors meaning;
-
-    private Stages(Map<Declared<?>, Stage<?>> values, @Nullable KnownGroups known, MeaningVectors meaning) {
+    private Stages(Map<Declared<?>, Stage<?>> values, @Nullable KnownGroups known, GroupStage.With with) {
         this.values = values;
         this.known = known;
-        this.meaning = meaning;
+        this.with = with;
     }
 
-    static Stages of(List<Lines> baskets, Recipe recipe, MeaningVectors meaning) {
-        return made(baskets, recipe, stage -> null, null, meaning);
+    static Stages of(List<Lines> baskets, Recipe recipe, GroupStage.With with) {
+        return made(baskets, recipe, stage -> null, null, with);
     }
 
     /** The same with groups to be found anew. */
     Stages regrouped(List<Lines> baskets, Recipe recipe) {
-        return made(baskets, recipe, stage -> stage == GROUPS ? null : values.get(stage), null, meaning);
+        return made(baskets, recipe, stage -> stage == GROUPS ? null : values.get(stage), null, with);
     }
 
     /** For the same baskets under another recipe. */
@@ -327,7 +326,7 @@ final class Stages {
                         ? new KnownGroups(
                                 get(GROUPS), get(KEYWORDS), get(STANDINGS).remaining(), recipe)
                         : known,
-                meaning);
+                with);
     }
 
     private static Stages made(
@@ -335,7 +334,7 @@ final class Stages {
             Recipe recipe,
             Function<Declared<?>, @Nullable Stage<?>> before,
             @Nullable KnownGroups known,
-            MeaningVectors meaning) {
+            GroupStage.With with) {
         Map<Declared<?>, Stage<?>> values = new IdentityHashMap<>();
         Map<Declared<?>, Stage<?>> anew = new IdentityHashMap<>();
         for (Declared<?> stage : ALL) {
@@ -344,12 +343,12 @@ final class Stages {
             if (old == null) {
                 // Groups of other keywords can never hold again, and would keep these in memory.
                 KnownGroups earlier = stage == (Declared<?>) GROUPS && !anew.containsKey(KEYWORDS) ? known : null;
-                old = stage(stage, baskets, recipe, values, earlier, meaning);
+                old = stage(stage, baskets, recipe, values, earlier, with);
                 anew.put(stage, old);
             }
             values.put(stage, old);
         }
-        return new Stages(values, anew.containsKey(KEYWORDS) ? null : known, meaning);
+        return new Stages(values, anew.containsKey(KEYWORDS) ? null : known, with);
     }
 
     private static <T> Stage<T> stage(
@@ -358,10 +357,10 @@ final class Stages {
             Recipe recipe,
             Map<Declared<?>, Stage<?>> values,
             @Nullable KnownGroups earlier,
-            MeaningVectors meaning) {
+            GroupStage.With with) {
         Map<Declared<?>, Stage<?>> from = new IdentityHashMap<>();
         stage.from(recipe).forEach(one -> from.put(one, Objects.requireNonNull(values.get(one))));
-        Made made = new Made(stage.from().isEmpty() ? baskets : List.of(), recipe, from, earlier, meaning);
+        Made made = new Made(stage.from().isEmpty() ? baskets : List.of(), recipe, from, earlier, with);
         return new Stage<>(() -> stage.made().apply(made));
     }
 
@@ -389,7 +388,7 @@ final class Stages {
                         judged,
                         made.recipe(),
                         () -> made.get(INTENTS),
-                        made.meaning(),
+                        made.with().meaning(),
                         made.get(GROWN));
     }
 }

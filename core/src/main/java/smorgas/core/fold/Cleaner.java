@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import smorgas.core.recipe.Cleaning;
@@ -38,15 +39,36 @@ public final class Cleaner {
         return steps.isEmpty();
     }
 
-    /** The text after all of them; empty if nothing is left or the keyword is not wanted. */
+    /**
+     * The text after all of them; empty if nothing is left or the keyword is not wanted.
+     *
+     * @throws Refusal if one of them makes it longer than texts may become
+     */
     public String clean(String tidy) {
         String text = tidy;
         for (UnaryOperator<String> step : steps) {
             String next = step.apply(text);
-            text = next.equals(text) ? text : Tidy.of(next);
+            text = next.equals(text) ? text : Tidy.of(bounded(next, tidy));
         }
         return text;
     }
+
+    private static String bounded(String made, String from) {
+        if (made.length() > Math.max(Cleaning.LONGEST_MADE, from.length())) {
+            throw new Refusal(String.format(
+                    Locale.ENGLISH,
+                    "The cleanings would make more than %,d characters of the keyword \"%s\". Put in a shorter text",
+                    Cleaning.LONGEST_MADE,
+                    shortened(from)));
+        }
+        return made;
+    }
+
+    private static String shortened(String text) {
+        return text.length() <= SHOWN ? text : text.substring(0, SHOWN) + "\u2026";
+    }
+
+    private static final int SHOWN = 40;
 
     /**
      * Looks whether a cleaning can be made at all.
@@ -83,7 +105,7 @@ public final class Cleaner {
         // What stands in a tidy text is tidy; what is put in is made so with the rest of the text.
         return switch (replace.match()) {
             case ANYWHERE -> {
-                String find = replace.find().toLowerCase(java.util.Locale.ROOT);
+                String find = replace.find().toLowerCase(Locale.ROOT);
                 yield text -> text.replace(find, replace.with());
             }
             case WORDS -> {
@@ -192,7 +214,7 @@ public final class Cleaner {
         List<Sample> samples = new ArrayList<>();
         for (int spelling = 0; spelling < spellings.size(); spelling++) {
             String text = before.clean(spellings.text(spelling));
-            String after = text.isEmpty() ? text : Tidy.of(step.apply(text));
+            String after = text.isEmpty() ? text : Tidy.of(bounded(step.apply(text), text));
             if (!after.equals(text)) {
                 changed++;
                 setAside += after.isEmpty() ? 1 : 0;

@@ -4,6 +4,8 @@ import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.Arrays;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.recipe.Cleaning;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.Words;
 
 /**
@@ -26,14 +28,32 @@ final class Tokens {
         this.cleaner = cleaner;
         RaggedInts.Builder builder = new RaggedInts.Builder();
         int away = 0;
+        long most = Math.max(FEW, Cleaning.MOST_TIMES * characters(spellings));
+        long after = 0;
         for (int spelling = 0; spelling < spellings.size(); spelling++) {
             String text = text(spelling);
             away += text.isEmpty() ? spellings.lines(spelling) : 0;
+            after += text.length();
+            if (after > most) {
+                throw new Refusal("The cleanings would make the keywords more than " + Cleaning.MOST_TIMES
+                        + " times as long as they are, all together. Put in shorter texts");
+            }
             cut(text, builder);
             builder.endRow();
         }
         this.aside = away;
         this.rows = builder.seal();
+    }
+
+    /** So many characters fit always. */
+    private static final int FEW = 1_000_000;
+
+    private static long characters(Spellings spellings) {
+        long all = 0;
+        for (int spelling = 0; spelling < spellings.size(); spelling++) {
+            all += spellings.text(spelling).length();
+        }
+        return all;
     }
 
     private void cut(String text, RaggedInts.Builder row) {

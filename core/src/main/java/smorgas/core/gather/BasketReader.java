@@ -188,8 +188,12 @@ public final class BasketReader {
 
     private Reading text(Decoded decoded) {
         TextFormat.Written written = new TextFormat.Written(decoded.text(), readAs, problems, halt);
+        TextFormat.Written lines = null;
         for (TextFormat format : TextFormat.ALL) {
-            Optional<RowSource> rows = format.rows(written);
+            if (format.byLines() && lines == null) {
+                lines = written.bounded();
+            }
+            Optional<RowSource> rows = format.rows(lines == null ? written : lines);
             if (rows.isPresent()) {
                 return rows(format.format(), decoded.charset().name(), List.of(), "", rows.get());
             }

@@ -4,10 +4,12 @@ import de.siegmar.fastcsv.reader.CommentStrategy;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.CsvRecordHandler;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.Reader;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -17,7 +19,7 @@ import java.util.Optional;
  */
 final class DelimitedRows implements RowSource {
 
-    static final TextFormat FORMAT = TextFormat.of(Reading.Format.DELIMITED, written -> {
+    static final TextFormat FORMAT = TextFormat.of(Reading.Format.DELIMITED, true, written -> {
         char delimiter = written.delimiter();
         return delimiter == Reading.PLAIN
                 ? Optional.empty()
@@ -56,24 +58,33 @@ final class DelimitedRows implements RowSource {
     /** Reads up to the end or to a slip; true if there is a rest to read after a slip. */
     private boolean readUntilSlip(RowSink sink) {
         int base = linesBefore;
-        int line = 0;
         // From where it stands, without a copy of the rest: a text with a slip every few lines is read in one go all
         // the same.
         try (CsvReader<CsvRecord> reader = reader(new RestOf(text, from), delimiter)) {
             Iterator<CsvRecord> records = reader.iterator();
             while (records.hasNext()) {
                 CsvRecord record = records.next();
-                line = base + (int) record.getStartingLineNumber();
+                int line = base + (int) record.getStartingLineNumber();
                 String[] cells = cells(record);
-                if (longestCell(cells) > LONGEST_CELL_LINES || !records.hasNext() && unclosed(line, cells)) {
+                if (longestCell(cells) > LONGEST_CELL_LINES) {
+                    return slip(line);
+                }
+                boolean last;
+                try {
+                    last = !records.hasNext();
+                } catch (CsvParseException e) {
+                    // Of the next row; this one is as it should be.
+                    sink.row(line, cells);
+                    return tooMuch(filled(line + 1 + breaks(cells)));
+                }
+                if (last && unclosed(line, cells)) {
                     return slip(line);
                 }
                 sink.row(line, cells);
             }
             return false;
         } catch (CsvParseException e) {
-            // The library gives up on a cell of more than 16 million characters.
-            return slip(line + 1);
+            return tooMuch(filled(base + 1));
         } catch (java.io.IOException e) {
             throw new java.io.UncheckedIOException(e);
         }
@@ -89,7 +100,11 @@ final class DelimitedRows implements RowSource {
                 .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
                 .allowExtraCharsAfterClosingQuote(true)
                 .skipEmptyLines(true)
-                .ofCsvRecord(text);
+                .build(
+                        CsvRecordHandler.of(handler -> handler.maxFields(ListBounds.MOST_CELLS)
+                                .maxFieldSize(ListBounds.LONGEST_LINE)
+                                .maxRecordSize(2 * ListBounds.LONGEST_LINE)),
+                        text);
     }
 
     static String[] cells(CsvRecord record) {
@@ -153,11 +168,49 @@ final class DelimitedRows implements RowSource {
         return start >= 0 && text.chars().skip(start).filter(c -> c == '"').count() % 2 == 1;
     }
 
+    private static int breaks(String[] cells) {
+        int breaks = 0;
+        for (String cell : cells) {
+            breaks += (int) cell.lines().count();
+            breaks -= cell.isEmpty() ? 0 : 1;
+        }
+        return breaks;
+    }
+
+    /** The first line from this one on that is not empty. */
+    private int filled(int line) {
+        int at = from;
+        for (int before = linesBefore + 1; before < line && at >= 0; before++) {
+            at = lineEnd(at);
+        }
+        int found = line;
+        while (at >= 0 && at < text.length() && (text.charAt(at) == '\n' || text.charAt(at) == '\r')) {
+            at = lineEnd(at);
+            found++;
+        }
+        return found;
+    }
+
+    private boolean tooMuch(int line) {
+        return skipped(
+                line,
+                String.format(
+                        Locale.ENGLISH,
+                        "This row has more than %,d cells, or a cell that goes on and on",
+                        ListBounds.MOST_CELLS),
+                "It was skipped.");
+    }
+
     private boolean slip(int line) {
-        problems.addRow(
+        return skipped(
                 line,
                 "A quote is opened and not closed, neither in the next " + LONGEST_CELL_LINES + " lines nor at the end",
                 "This line is set aside and reading goes on with the next; close the quote and gather it again.");
+    }
+
+    /** Goes on behind a line that cannot be read; true if there is anything behind it. */
+    private boolean skipped(int line, String what, String todo) {
+        problems.addRow(line, what, todo);
         while (linesBefore < line) {
             int end = lineEnd(from);
             if (end < 0) {

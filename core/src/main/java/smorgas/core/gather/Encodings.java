@@ -3,8 +3,10 @@ package smorgas.core.gather;
 import com.ibm.icu.text.CharsetDetector;
 import com.ibm.icu.text.CharsetMatch;
 import java.nio.ByteBuffer;
+import java.nio.CharBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
+import java.nio.charset.CoderResult;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -121,7 +123,17 @@ final class Encodings {
                     .newDecoder()
                     .onMalformedInput(CodingErrorAction.REPORT)
                     .onUnmappableCharacter(CodingErrorAction.REPORT);
-            decoder.decode(ByteBuffer.wrap(bytes));
+            // A part at a time: the text itself is made later.
+            ByteBuffer in = ByteBuffer.wrap(bytes);
+            CharBuffer part = CharBuffer.allocate(1 << 14);
+            CoderResult result = decoder.decode(in, part, true);
+            while (result.isOverflow()) {
+                part.clear();
+                result = decoder.decode(in, part, true);
+            }
+            if (result.isError()) {
+                result.throwException();
+            }
             return true;
         } catch (CharacterCodingException e) {
             return false;

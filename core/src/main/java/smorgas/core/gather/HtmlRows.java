@@ -1,6 +1,9 @@
 package smorgas.core.gather;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
@@ -13,6 +16,7 @@ final class HtmlRows implements RowSource {
 
     static final TextFormat FORMAT = TextFormat.of(
             Reading.Format.HTML,
+            false,
             written -> !written.cellsChosen() && looksLike(written.text())
                     ? Optional.of(new HtmlRows(written.text(), written.problems()))
                     : Optional.empty());
@@ -37,20 +41,23 @@ final class HtmlRows implements RowSource {
     public void forEach(RowSink sink) {
         new MarkupBounds(false).text(text);
         Document page = Parser.htmlParser().setTrackPosition(true).parseInput(text, "");
-        Element largest = null;
-        int most = 0;
-        for (Element table : page.select("table")) {
-            int rows = table.select("tr").size();
-            if (rows > most) {
-                most = rows;
-                largest = table;
+        // Rows of the table itself: looked for within each of many nested ones they would be counted over and over.
+        Map<Element, List<Element>> rows = new LinkedHashMap<>();
+        for (Element row : page.select("tr")) {
+            Element table = row.closest("table");
+            if (table != null) {
+                rows.computeIfAbsent(table, any -> new ArrayList<>()).add(row);
             }
         }
-        if (largest == null) {
+        List<Element> largest = List.of();
+        for (List<Element> some : rows.values()) {
+            largest = some.size() > largest.size() ? some : largest;
+        }
+        if (largest.isEmpty()) {
             problems.add(0, "The page has no table with rows", "Nothing was read.");
             return;
         }
-        for (Element row : largest.select("tr")) {
+        for (Element row : largest) {
             List<String> cells =
                     row.select("> th, > td").stream().map(Element::text).toList();
             if (cells.stream().anyMatch(cell -> !cell.isBlank())) {

@@ -12,6 +12,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.ObjectReadContext;
+import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.json.JsonFactory;
 
 /**
@@ -23,6 +24,7 @@ final class JsonRows implements RowSource {
 
     static final TextFormat FORMAT = TextFormat.of(
             Reading.Format.JSON,
+            false,
             written -> !written.cellsChosen() && looksLike(written.text())
                     ? Optional.of(new JsonRows(written.text(), written.problems(), written.halt()))
                     : Optional.empty());
@@ -33,6 +35,12 @@ final class JsonRows implements RowSource {
     private static final int DEEPEST = 10;
 
     private static final String ALONE = "keyword";
+
+    private static final JsonFactory JSON = JsonFactory.builder()
+            .streamReadConstraints(StreamReadConstraints.builder()
+                    .maxStringLength(20 * ListBounds.LONGEST_CELL)
+                    .build())
+            .build();
 
     private final String text;
     private final Problems problems;
@@ -86,7 +94,7 @@ final class JsonRows implements RowSource {
 
     private void readByLines(BiConsumer<Integer, Map<String, String>> rows, boolean telling) {
         int line = 1;
-        try (JsonParser json = new JsonFactory().createParser(ObjectReadContext.empty(), text)) {
+        try (JsonParser json = JSON.createParser(ObjectReadContext.empty(), text)) {
             for (JsonToken token = json.nextToken(); token != null; token = json.nextToken()) {
                 line = json.currentTokenLocation().getLineNr();
                 if (token == JsonToken.START_ARRAY) {

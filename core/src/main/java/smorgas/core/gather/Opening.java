@@ -12,7 +12,7 @@ final class Opening implements RowSink {
     static final int MOST_ROWS = 5_000_000;
 
     /** More columns than this are not looked at. */
-    private static final int MOST_COLUMNS = 500;
+    static final int MOST_COLUMNS = 500;
 
     /** Thrown when a list has too many rows. */
     static final class Full extends RuntimeException {
@@ -39,6 +39,7 @@ final class Opening implements RowSink {
     private Layout.Columns columns = new Layout.Columns(-1, List.of(), List.of());
     private boolean open;
     private int count;
+    private int held;
     private int lastLine;
 
     Opening(ReadAs readAs, Problems problems, Function<Layout.Columns, RowSink> sinks) {
@@ -50,6 +51,10 @@ final class Opening implements RowSink {
     @Override
     public void row(int line, String[] read) {
         lastLine = line;
+        if (ListBounds.tooLong(read)) {
+            problems.addRow(line, "A cell of this row has more than 32,767 characters", "The row was skipped.");
+            return;
+        }
         if (++count > MOST_ROWS) {
             throw new Full(line);
         }
@@ -60,7 +65,10 @@ final class Opening implements RowSink {
         }
         lines.add(line);
         rows.add(cells);
-        if (rows.size() == Layout.SAMPLE_ROWS) {
+        for (String cell : cells) {
+            held += cell.length();
+        }
+        if (rows.size() == Layout.SAMPLE_ROWS || held > ListBounds.MOST_HELD) {
             decide();
         }
     }

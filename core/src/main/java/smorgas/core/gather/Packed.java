@@ -1,7 +1,6 @@
 package smorgas.core.gather;
 
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -40,10 +39,14 @@ public final class Packed {
 
     private static final int MOST_FILES = 200;
 
+    /** Entries of all packed files within packed files, whatever is in them. */
+    private static final int MOST_ENTRIES = 2_000;
+
     private final long most;
     private final List<NamedBytes> lists = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
     private long unpacked;
+    private int entries;
 
     private Packed(long most) {
         this.most = most;
@@ -96,6 +99,9 @@ public final class Packed {
             for (String part : zip.names()) {
                 // Programs put their own files beside the lists.
                 boolean hidden = part.startsWith("__MACOSX") || part.contains("/.") || part.startsWith(".");
+                if (++entries > MOST_ENTRIES) {
+                    throw new TooMuch();
+                }
                 if (!hidden) {
                     found++;
                     openPart(zip, name, part, depth);
@@ -140,16 +146,13 @@ public final class Packed {
     }
 
     private byte[] inflate(InputStream in) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        byte[] buffer = new byte[1 << 16];
-        for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
-            unpacked += read;
-            if (unpacked > most) {
-                throw new TooMuch();
-            }
-            out.write(buffer, 0, read);
+        // One byte more than it may have tells that there is more; nothing is held beyond that.
+        byte[] bytes = in.readNBytes((int) Math.min(Integer.MAX_VALUE - 16, most - unpacked + 1));
+        unpacked += bytes.length;
+        if (unpacked > most) {
+            throw new TooMuch();
         }
-        return out.toByteArray();
+        return bytes;
     }
 
     static boolean isZip(byte[] bytes) {
@@ -158,6 +161,11 @@ public final class Packed {
 
     private static boolean isGzip(byte[] bytes) {
         return bytes.length > 2 && (bytes[0] & 0xFF) == 0x1F && (bytes[1] & 0xFF) == 0x8B && bytes[2] == 8;
+    }
+
+    /** Whether lists are taken out of it; a workbook stays whole. */
+    public static boolean unpacks(byte[] bytes) {
+        return isGzip(bytes) || isZip(bytes) && !isWorkbook(bytes);
     }
 
     private static boolean isWorkbook(byte[] bytes) {

@@ -15,6 +15,7 @@ final class PlainRows {
 
     static final TextFormat FORMAT = TextFormat.of(
             Reading.Format.PLAIN,
+            true,
             written -> Optional.of(sink -> forEach(written.text(), !written.cellsChosen(), sink)));
 
     private static final Pattern NUMBERED = Pattern.compile("\\s*(\\d{1,9})[.)]\\s+(\\S.*)");

@@ -21,6 +21,11 @@ interface TextFormat {
      */
     record Written(String text, ReadAs readAs, Problems problems, Halt halt) {
 
+        /** The same without lines that are too long. */
+        Written bounded() {
+            return new Written(ListBounds.withoutLongLines(text, problems), readAs, problems, halt);
+        }
+
         /** Whether a hand has said what parts the cells. */
         boolean cellsChosen() {
             return readAs.knownDelimiter();
@@ -34,12 +39,20 @@ interface TextFormat {
 
     Format format();
 
+    /** Whether it is written line by line, each with a row or some. */
+    boolean byLines();
+
     /** The rows of a text; empty if it is not written so. */
     Optional<RowSource> rows(Written written);
 
     /** A format by the function that finds its rows. */
-    static TextFormat of(Format format, Function<Written, Optional<RowSource>> rows) {
+    static TextFormat of(Format format, boolean byLines, Function<Written, Optional<RowSource>> rows) {
         return new TextFormat() {
+            @Override
+            public boolean byLines() {
+                return byLines;
+            }
+
             @Override
             public Format format() {
                 return format;

@@ -53,8 +53,8 @@ interface Workbook extends AutoCloseable {
     @Override
     void close();
 
-    /** Texts that all cells share are held in memory: a share of it that they may have. */
-    long MOST_SHARED = Math.min(MOST_BYTES, Runtime.getRuntime().maxMemory() / 8);
+    /** Texts that all cells share are held in memory. */
+    long MOST_SHARED = 64_000_000;
 
     /** The workbook in a ZIP file; empty if it is another ZIP file. */
     static Optional<Workbook> open(byte[] bytes, Problems problems, Halt halt) throws Unreadable {

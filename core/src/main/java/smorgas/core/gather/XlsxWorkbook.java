@@ -84,8 +84,14 @@ final class XlsxWorkbook implements Workbook {
     public RowSource rows(String name) {
         return sink -> {
             try (Stream<Row> rows = workbook.findSheet(name).orElseThrow().openStream()) {
+                long places = 0;
                 for (var each = rows.iterator(); each.hasNext(); ) {
                     Row row = each.next();
+                    places += row.getCellCount();
+                    if (places > ListBounds.MOST_PLACES) {
+                        throw new MarkupBounds.Past("The cells of the sheet \"" + name
+                                + "\" stand so far to the right that" + " looking for them takes too long");
+                    }
                     String[] cells = cells(row);
                     if (cells.length > 0) {
                         sink.row(row.getRowNum(), cells);
@@ -100,7 +106,7 @@ final class XlsxWorkbook implements Workbook {
     /** The cells up to the last that holds something; none if all are empty. */
     private static String[] cells(Row row) {
         int last = 0;
-        String[] cells = new String[row.getCellCount()];
+        String[] cells = new String[Math.min(row.getCellCount(), Opening.MOST_COLUMNS)];
         for (int i = 0; i < cells.length; i++) {
             Cell cell = row.getOptionalCell(i).orElse(null);
             cells[i] = cell == null ? "" : text(cell);

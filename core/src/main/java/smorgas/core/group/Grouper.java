@@ -22,6 +22,7 @@ import smorgas.core.group.engine.Engine;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.RemovedThemes;
+import smorgas.core.group.engine.Room;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Edition;
@@ -76,15 +77,16 @@ public final class Grouper {
 
     /** What of the settings can be done: words and meaning do not compare, so of one unknown meaning all go by words. */
     private static GroupSettings possible(GroupingInput input, GroupSettings settings) {
-        GroupSettings here =
-                input.grown().room().possible(settings, input.scope().cardinality());
-        return here.method() instanceof Method.ByLikeness like
+        GroupSettings here = Room.possible(settings, input.scope().cardinality());
+        GroupSettings known = here.method() instanceof Method.ByLikeness like
                         && like.meaning()
                         && input.scope().stream()
                                 .anyMatch(keyword ->
                                         input.meaning().of(input.texts().apply(keyword)) == null)
                 ? here.with(like.with(false))
                 : here;
+        input.grown().room().require(known, input.scope().cardinality());
+        return known;
     }
 
     private Grouping run(GroupSettings settings) {

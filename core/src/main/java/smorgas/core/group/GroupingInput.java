@@ -12,6 +12,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.Room;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Intent;
@@ -70,6 +71,6 @@ public record GroupingInput(
                 hand,
                 Edition.NEWEST,
                 MeaningVectors.NONE,
-                new Grown());
+                new Grown(Room.ENOUGH));
     }
 }

@@ -13,6 +13,12 @@ public sealed interface Cleaning {
     /** The most characters that a text to be found or put in may have. */
     int LONGEST = 200;
 
+    /** The most characters that a cleaning may make of a text; one that was longer before may stay so long. */
+    int LONGEST_MADE = 4_000;
+
+    /** How many times as long as they were all texts of a project together may become. */
+    int MOST_TIMES = 10;
+
     /** How a text is found in a keyword. */
     enum Match {
         /** Anywhere, also inside words. */

@@ -17,6 +17,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.text.Refusal;
 
 class CleanerTest {
 
@@ -97,5 +98,31 @@ class CleanerTest {
         assertThatThrownBy(() -> new Cleaning.StripPhrases(List.of(" "))).hasMessageContaining("one a line");
         assertThatThrownBy(() -> new Cleaning.Replace(Match.WORDS, "x".repeat(201), ""))
                 .hasMessageContaining("200");
+    }
+
+    @Test
+    void noTextBecomesLongerThanItMayAndAllTogetherNotTenTimesAsLong() {
+        Cleaning[] growing = new Cleaning[12];
+        java.util.Arrays.fill(growing, new Cleaning.Replace(Match.ANYWHERE, "e", "e".repeat(10)));
+        Cleaner twelve = Cleaner.of(cleaned(growing).cleanings(), Edition.NEWEST);
+        assertThatThrownBy(() -> twelve.clean("bee hive"))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("4,000")
+                .hasMessageContaining("bee hive");
+        String long0 = "wasp ".repeat(2_000).strip();
+        assertThat(twelve.clean(long0)).as("long before, and not made longer").isEqualTo(long0);
+
+        String lines = java.util.stream.IntStream.range(0, 60_000)
+                .mapToObj(i -> "a" + i)
+                .collect(java.util.stream.Collectors.joining("\n"));
+        Folding folding = cleaned(new Cleaning.Affix("b".repeat(60), ""));
+        assertThatThrownBy(() -> Prepared.of(Spellings.of(List.of(TestLists.lines(1, lines))), folding))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("10 times");
+        Folding modest = cleaned(new Cleaning.Affix("buy", "online"));
+        assertThat(Prepared.of(Spellings.of(List.of(TestLists.lines(1, lines))), modest)
+                        .tokens()
+                        .cleaned())
+                .isTrue();
     }
 }

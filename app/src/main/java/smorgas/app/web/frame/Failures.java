@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.multipart.MultipartException;
 import smorgas.app.store.Room;
 import smorgas.app.web.show.Shown;
+import smorgas.app.work.Memory;
 import smorgas.core.text.Refusal;
 
 /**
@@ -114,6 +115,19 @@ class Failures {
     String refused(Refusal fault, Model model, HttpServletResponse response) {
         LOG.debug("refused", fault);
         return page(model, response, HttpStatus.BAD_REQUEST, fault.getMessage() + ".");
+    }
+
+    /** There is too little memory for what was asked for, or others have it at the moment. */
+    @ExceptionHandler(Memory.TooLittle.class)
+    String noMemory(Memory.TooLittle fault, Model model, HttpServletResponse response) {
+        if (fault.passing()) {
+            response.setHeader("Retry-After", "30");
+        }
+        return page(
+                model,
+                response,
+                fault.passing() ? HttpStatus.SERVICE_UNAVAILABLE : HttpStatus.INSUFFICIENT_STORAGE,
+                String.valueOf(fault.getMessage()));
     }
 
     @ExceptionHandler(Room.None.class)

@@ -96,8 +96,9 @@ public class Frames {
      *
      * @param keywords the number of keywords that are compared, as a page tells it
      * @param failed whether their groups could not be found
+     * @param why in a sentence, if that can be said; else empty
      */
-    record Waiting(String keywords, boolean failed) {}
+    record Waiting(String keywords, boolean failed, String why) {}
 
     /** The page that stands for one about groups until they are there. */
     String waiting(GroupsPending pending, Model model) {
@@ -114,7 +115,7 @@ public class Frames {
         Snapshot snapshot = open(id).snapshot();
         Finding finding = table.groupsWithin(id, snapshot.board(), millis);
         String keywords = Show.count(snapshot.board().standings().remaining().cardinality(), "keyword", "keywords");
-        Shown.in(model, new Waiting(keywords, finding == Finding.FAILED));
+        Shown.in(model, new Waiting(keywords, finding == Finding.FAILED, table.whyNotFound(id)));
         frame(model, id, snapshot, step, finding);
         return finding;
     }

@@ -149,7 +149,7 @@ class BrainstormController {
                                                 Tidy.of(board.keywords().text(keyword))),
                                 kept.stream())
                         .toList(),
-                meanings.vectors()::of);
+                meanings.vectors(project.id())::of);
     }
 
     private List<Said> said(OpenProject project, Board board, List<Ideas.Idea> ideas) {

@@ -11,6 +11,7 @@ import org.springframework.web.multipart.MultipartFile;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.Gatherings;
 import smorgas.app.work.Job;
+import smorgas.app.work.Memory;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.core.gather.Packed;
@@ -32,12 +33,23 @@ public class ListsIn {
      */
     public record Came(List<Offered> lists, List<String> problems) {}
 
+    /** Bytes while a list is taken out of a packed file: those that were there, those that come, and a copy of them. */
+    private static final int TIMES_UNPACKED = 3;
+
+    /** Packed bytes unpack to a thousand times as many at most, as DEFLATE does (RFC 1951: 258 of them by two bits or so). */
+    private static final long MOST_TIMES = 1_032;
+
+    /** So long an upload waits for memory. */
+    private static final long MEMORY_PATIENCE_MILLIS = 30_000;
+
     private final Gatherings gatherings;
+    private final Memory memory;
     private final long mostUnpacked;
 
-    ListsIn(Gatherings gatherings, @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
+    ListsIn(Gatherings gatherings, Memory memory, @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
         this.gatherings = gatherings;
-        this.mostUnpacked = mostUnpacked.toBytes();
+        this.memory = memory;
+        this.mostUnpacked = memory.mostUnpacked(mostUnpacked.toBytes());
     }
 
     /**
@@ -52,15 +64,14 @@ public class ListsIn {
         for (MultipartFile file : files == null ? List.<MultipartFile>of() : files) {
             if (file.getOriginalFilename() != null
                     && !file.getOriginalFilename().isEmpty()) {
-                Packed.Contents contents =
-                        Packed.open(Show.fileName(file.getOriginalFilename()), file.getBytes(), mostUnpacked);
-                contents.problems().stream().map(ListsIn::told).forEach(problems::add);
-                for (Packed.NamedBytes list : contents.lists()) {
-                    Workbooks.Parts parts = Workbooks.of(list, joined);
-                    parts.problems().stream().map(ListsIn::told).forEach(problems::add);
-                    parts.lists()
-                            .forEach(part -> lists.add(
-                                    Offered.part(Show.fileName(part.list().name()), part)));
+                String called = Show.fileName(file.getOriginalFilename());
+                try (Memory.Claim itself = memory.claim(called, file.getSize(), MEMORY_PATIENCE_MILLIS)) {
+                    byte[] bytes = file.getBytes();
+                    // How much is in a packed file is known when it is open: what it may hold is claimed for that long.
+                    long most = Packed.unpacks(bytes) ? Math.min(mostUnpacked, MOST_TIMES * bytes.length) : 0;
+                    try (Memory.Claim claim = memory.claim(called, TIMES_UNPACKED * most, MEMORY_PATIENCE_MILLIS)) {
+                        open(called, bytes, joined, lists, problems);
+                    }
                 }
             }
         }
@@ -68,6 +79,18 @@ public class ListsIn {
             lists.add(Offered.paste(Show.fileName(name.isBlank() ? "Pasted list" : name), pasted));
         }
         return new Came(lists, problems);
+    }
+
+    private void open(String name, byte[] bytes, boolean joined, List<Offered> lists, List<String> problems) {
+        Packed.Contents contents = Packed.open(name, bytes, mostUnpacked);
+        contents.problems().stream().map(ListsIn::told).forEach(problems::add);
+        for (Packed.NamedBytes list : contents.lists()) {
+            Workbooks.Parts parts = Workbooks.of(list, joined);
+            parts.problems().stream().map(ListsIn::told).forEach(problems::add);
+            parts.lists()
+                    .forEach(part ->
+                            lists.add(Offered.part(Show.fileName(part.list().name()), part)));
+        }
     }
 
     /** Gathers lists into a project, and waits a moment for those that are read quickly. */

@@ -63,7 +63,7 @@ class RelatedController {
         BitSet to = opened >= 0 ? members(board.groups(), opened) : with(board, seed);
         List<Row> rows = new ArrayList<>();
         for (Related.Term term :
-                to.isEmpty() ? List.<Related.Term>of() : Related.of(board, to, meanings.vectors(), SHOWN)) {
+                to.isEmpty() ? List.<Related.Term>of() : Related.of(board, to, meanings.vectors(id), SHOWN)) {
             rows.add(row(board, term));
         }
         Shown.in(

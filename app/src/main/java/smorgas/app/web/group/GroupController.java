@@ -120,7 +120,7 @@ class GroupController {
         }
         int shown = opened(board.groups(), query);
         GroupViews views = new GroupViews(board, query);
-        look(views, board, adopted, query, shown, model);
+        look(id, views, board, adopted, query, shown, model);
         boolean candidate = !query.value("candidate").isEmpty();
         boolean parts = query.value("parts").equals("true");
         CandidateViews candidates = new CandidateViews(board, query);
@@ -145,9 +145,7 @@ class GroupController {
             GroupQuery query,
             Model model) {
         if (!(board.groups().grouping().settings().method() instanceof Method.ByLikeness)) {
-            Shown.in(
-                    model,
-                    MeaningView.tooMany(like, board.standings().remaining().cardinality()));
+            Shown.in(model, MeaningView.tooMany(like));
             return false;
         }
         // Before it is looked at how far it is: what is stored is known from then on.
@@ -243,7 +241,7 @@ class GroupController {
             Map<String, String> joined) {}
 
     /** The left side: the map, the list, the broader themes, the net of words, the candidates or the comparison. */
-    private void look(GroupViews views, Board board, Board adopted, GroupQuery query, int shown, Model model) {
+    private void look(long id, GroupViews views, Board board, Board adopted, GroupQuery query, int shown, Model model) {
         Groups groups = board.groups();
         switch (query.value("view")) {
             case "list" -> views.list(Tidy.of(query.value("q")).toLowerCase(Locale.ROOT), shown, model);
@@ -253,7 +251,7 @@ class GroupController {
                 Shown.in(model, new NetShown(net, NetHtml.of(net, MapHtml.WIDTH, MapHtml.HEIGHT, query)));
             }
             case "doubts" -> new DoubtViews(board, query).show(model);
-            case "same" -> SameViews.show(adopted, meanings.vectors(), pantry.all(), model);
+            case "same" -> SameViews.show(adopted, meanings.vectors(id), pantry.all(), model);
             case "candidates" -> new CandidateViews(board, query).list(model);
             case "compare" -> new Alternatives(adopted, board, query, previews).compare(model);
             default -> map(board, query, shown, model);

@@ -19,16 +19,10 @@ import smorgas.core.recipe.Method;
 record MeaningView(String meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
 
     /** Instead of it, where likeness is not found out of so many keywords. */
-    static MeaningView tooMany(Method.ByLikeness like, int keywords) {
-        String why = keywords > like.compared()
-                ? "More than " + Show.count(like.compared())
-                        + " keywords: their groups form by themes here, until fewer are left. Sift out what does not fit, choose themes"
-                        + " to turn their dials, or compare more of them (More dials), which takes its time."
-                : "To find out how alike " + Show.count(keywords) + " keywords are takes "
-                        + Show.count(megabytes(like, keywords))
-                        + " MB, which Smorgas was not given: their groups form by themes"
-                        + " here. Sift out what does not fit, or start it with SMORGAS_JAVA_OPTS=-Xmx"
-                        + (2 * megabytes(like, keywords) / 256 + 1) * 256 + "m.";
+    static MeaningView tooMany(Method.ByLikeness like) {
+        String why = "More than " + Show.count(like.compared())
+                + " keywords: their groups form by themes here, until fewer are left. Sift out what does not fit, choose themes"
+                + " to turn their dials, or compare more of them (More dials), which takes its time.";
         return new MeaningView(why, "", "", "", "");
     }
 

@@ -28,6 +28,7 @@ import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.Gatherings;
 import smorgas.app.work.Offered;
+import smorgas.app.work.Openings;
 import smorgas.app.work.Table;
 import smorgas.core.gather.FirstGuess;
 import smorgas.core.recipe.RecipeTaken;
@@ -49,9 +50,17 @@ class ProjectController {
     private final Gatherings gatherings;
     private final DemoProject demo;
     private final Copies copies;
+    private final Openings openings;
 
     ProjectController(
-            Projects projects, Table table, ListsIn listsIn, Gatherings gatherings, DemoProject demo, Copies copies) {
+            Projects projects,
+            Table table,
+            ListsIn listsIn,
+            Gatherings gatherings,
+            DemoProject demo,
+            Copies copies,
+            Openings openings) {
+        this.openings = openings;
         this.projects = projects;
         this.table = table;
         this.listsIn = listsIn;
@@ -60,11 +69,11 @@ class ProjectController {
         this.copies = copies;
     }
 
-    /** The project worked on last, or the list if there is none. */
+    /** The project worked on last, or the list if there is none, or if Smorgas ended while it was opened. */
     @GetMapping("/")
     String start() {
         Optional<Project> last =
-                projects.all().stream().filter(p -> !p.binned()).findFirst();
+                projects.all().stream().filter(p -> !p.binned()).findFirst().filter(p -> openings.ended(p.id()) == 0);
         return last.map(project -> "redirect:/projects/" + project.id()).orElse(LIST);
     }
 
@@ -74,7 +83,8 @@ class ProjectController {
             List<Project> binned,
             List<Language> languages,
             Map<String, String> names,
-            List<CopyView> copies) {}
+            List<CopyView> copies,
+            Set<Long> ended) {}
 
     /** A copy of everything. */
     record CopyView(String name, String at, String size) {}
@@ -91,7 +101,11 @@ class ProjectController {
                         Language.ALL.stream().collect(Collectors.toUnmodifiableMap(Language::code, Language::name)),
                         copies.made().stream()
                                 .map(one -> new CopyView(one.name(), one.at(), size(one.bytes())))
-                                .toList()));
+                                .toList(),
+                        all.stream()
+                                .map(Project::id)
+                                .filter(id -> openings.ended(id) > 0)
+                                .collect(Collectors.toSet())));
         return "project/list";
     }
 

@@ -40,11 +40,7 @@ public final class Grown {
     private final Deque<Kept> kept = new ArrayDeque<>();
     private final Room room;
 
-    /** With the memory of this run. */
-    public Grown() {
-        this(Room.ofThisRun());
-    }
-
+    /** @param room that finding it out may take */
     public Grown(Room room) {
         this.room = room;
     }

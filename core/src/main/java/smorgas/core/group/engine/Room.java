@@ -1,11 +1,13 @@
 package smorgas.core.group.engine;
 
+import java.util.Locale;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.core.text.Refusal;
 
 /**
- * Whether there is memory enough to find out how alike keywords are; where there is not, their groups form by themes, for a
- * process that runs out of memory ends.
+ * How much memory may be taken to find out how alike keywords are. The core is told; it asks no machine, so that the same
+ * keywords come to the same groups everywhere, or are refused.
  *
  * @param bytes that may be taken for it
  */
@@ -17,24 +19,36 @@ public record Room(long bytes) {
     /** And what its meaning takes beside it. */
     private static final long MEANING = 3_200;
 
-    /** Half of the memory that Java was given: the other half is for the lists and all else. */
-    public static Room ofThisRun() {
-        return new Room(Runtime.getRuntime().maxMemory() / 2);
-    }
+    /** As much as it takes. */
+    public static final Room ENOUGH = new Room(Long.MAX_VALUE);
 
     /** Bytes that so many keywords take. */
     public static long needed(int keywords, boolean meaning) {
         return keywords * (A_KEYWORD + (meaning ? MEANING : 0));
     }
 
-    public boolean holds(int keywords, boolean meaning) {
-        return needed(keywords, meaning) <= bytes;
+    /** The settings that hold for so many keywords: of more than likeness compares, groups form by themes. */
+    public static GroupSettings possible(GroupSettings asked, int keywords) {
+        boolean may = !(asked.method() instanceof Method.ByLikeness like) || keywords <= like.compared();
+        return may ? asked : asked.with(asked.themes());
     }
 
-    /** What of the settings can be done for so many keywords. */
-    public GroupSettings possible(GroupSettings asked, int keywords) {
-        boolean may = !(asked.method() instanceof Method.ByLikeness like)
-                || keywords <= like.compared() && holds(keywords, like.meaning());
-        return may ? asked : asked.with(asked.themes());
+    /**
+     * Looks whether there is room for so many keywords.
+     *
+     * @throws Refusal with a sentence that says what is needed
+     */
+    public void require(GroupSettings settings, int keywords) {
+        if (settings.method() instanceof Method.ByLikeness like && needed(keywords, like.meaning()) > bytes) {
+            long megabytes = needed(keywords, like.meaning()) >> 20;
+            throw new Refusal(String.format(
+                    Locale.ENGLISH,
+                    "Grouping %,d keywords by similarity needs %,d MB of memory, and Smorgas can use %,d MB for it. Start it with"
+                            + " more (SMORGAS_JAVA_OPTS=-Xmx%dm), drop what does not fit, or group by themes",
+                    keywords,
+                    megabytes + 1,
+                    bytes >> 20,
+                    (2 * megabytes / 256 + 1) * 256));
+        }
     }
 }

@@ -1,6 +1,7 @@
 package smorgas.core.group.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -27,6 +28,7 @@ import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.core.text.Refusal;
 import smorgas.core.text.WordForms;
 
 class LikenessTest {
@@ -302,12 +304,15 @@ class LikenessTest {
         int most = 2_000;
         GroupSettings asked =
                 GroupSettings.standard("en").with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, most));
+        assertThat(Room.possible(asked, most)).isEqualTo(asked);
+        assertThat(Room.possible(asked, most + 1).method()).isInstanceOf(Method.ByThemes.class);
         Room wide = new Room(Room.needed(most, false));
-        assertThat(wide.possible(asked, most)).isEqualTo(asked);
-        assertThat(wide.possible(asked, most + 1).method()).isInstanceOf(Method.ByThemes.class);
-        assertThat(new Room(wide.bytes() - 1).possible(asked, most).method())
-                .as("where there is less memory than it takes")
-                .isInstanceOf(Method.ByThemes.class);
+        wide.require(asked, most);
+        assertThatThrownBy(() -> new Room(wide.bytes() - 1).require(asked, most))
+                .as("less memory makes no other groups: it is refused")
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("-Xmx")
+                .hasMessageContaining("by themes");
         // Three of a thing, one more than may be: the engine says what it went by, and none is lost.
         List<String> many = IntStream.rangeClosed(0, most)
                 .mapToObj(i ->

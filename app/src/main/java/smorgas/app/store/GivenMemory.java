@@ -1,0 +1,24 @@
+package smorgas.app.store;
+
+/**
+ * The memory that Java was given: the one place of the application that asks for it.
+ *
+ * @param bytes all of it
+ */
+public record GivenMemory(long bytes) {
+
+    /** That of this run. */
+    public static GivenMemory ofThisRun() {
+        return new GivenMemory(Runtime.getRuntime().maxMemory());
+    }
+
+    /** What may be taken to find out how alike keywords are: half of all, for the other half is for the lists and all else. */
+    public long forLikeness() {
+        return bytes / 2;
+    }
+
+    /** How much the lists packed in one file may have together: what is set, or less where that would not fit. */
+    public long mostUnpacked(long set) {
+        return Math.min(set, bytes / 8);
+    }
+}
