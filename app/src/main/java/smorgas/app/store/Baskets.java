@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.LongConsumer;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.core.column.Decimals;
@@ -85,7 +86,7 @@ public class Baskets {
         String fingerprint = fingerprint(bytes);
         long basket = db.insertInto(BASKET)
                 .set(BASKET.PROJECT_ID, project)
-                .set(BASKET.NAME, name)
+                .set(BASKET.NAME, Bounded.text(name, BASKET.NAME, "The name of the list"))
                 .set(BASKET.CONTENT, bytes)
                 .set(BASKET.SIZE_BYTES, (long) bytes.length)
                 .set(BASKET.FINGERPRINT, fingerprint)
@@ -184,10 +185,19 @@ public class Baskets {
                 .fetch(row -> new Basket(
                         row.value1(),
                         row.value2(),
-                        Json.reading(row.value3()),
+                        Json.reading(row.value3()).orElseGet(() -> readAgain(row.value1(), row.value2(), row.value4())),
                         Json.readAs(row.value4()),
                         row.value5(),
                         row.value6()));
+    }
+
+    /** A reading whose note is damaged follows from the bytes once more. */
+    private Reading readAgain(long basket, String name, @Nullable String readAs) {
+        byte[] bytes = db.select(BASKET.CONTENT)
+                .from(BASKET)
+                .where(BASKET.ID.eq(basket))
+                .fetchSingle(BASKET.CONTENT);
+        return BasketReader.read(name, bytes, Json.readAs(readAs), (line, cells) -> {});
     }
 
     /**

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.Asked;
@@ -183,8 +184,15 @@ public final class Json {
         return MAPPER.writeValueAsString(reading);
     }
 
-    static Reading reading(String json) {
-        return MAPPER.readValue(json, Reading.class);
+    /** A reading as it was noted; empty if that is damaged. */
+    static Optional<Reading> reading(@Nullable String json) {
+        try {
+            Reading read = MAPPER.readValue(json == null ? "null" : json, Reading.class);
+            Complete.require(read, "reading");
+            return Optional.of(read);
+        } catch (tools.jackson.core.JacksonException | IllegalArgumentException | NullPointerException e) {
+            return Optional.empty();
+        }
     }
 
     static String readAs(ReadAs readAs) {

@@ -19,8 +19,10 @@ public class Layouts {
     private final DSLContext db;
     private final Clock clock;
     private final Room room;
+    private final OneAtATime oneAtATime;
 
-    Layouts(DSLContext db, Clock clock, Room room) {
+    Layouts(DSLContext db, Clock clock, Room room, OneAtATime oneAtATime) {
+        this.oneAtATime = oneAtATime;
         this.db = db;
         this.clock = clock;
         this.room = room;
@@ -54,8 +56,15 @@ public class Layouts {
     }
 
     /** Stores a layout as the newest version of its name, and puts it back if it was taken away. */
-    @Transactional
     public void save(PlanLayout layout) {
+        Bounded.text(layout.name(), PLAN_LAYOUT.NAME, "The name of the layout");
+        oneAtATime.make(() -> {
+            saved(layout);
+            return layout;
+        });
+    }
+
+    private void saved(PlanLayout layout) {
         room.need(0);
         db.insertInto(PLAN_LAYOUT)
                 .set(PLAN_LAYOUT.NAME, layout.name())

@@ -22,8 +22,10 @@ public class Pantry {
     private final Clock clock;
     private final Tally tally;
     private final Room room;
+    private final OneAtATime oneAtATime;
 
-    Pantry(DSLContext db, Clock clock, Tally tally, Room room) {
+    Pantry(DSLContext db, Clock clock, Tally tally, Room room, OneAtATime oneAtATime) {
+        this.oneAtATime = oneAtATime;
         this.db = db;
         this.clock = clock;
         this.tally = tally;
@@ -68,8 +70,14 @@ public class Pantry {
      *
      * @return what is stored now: the version before if the list says the same as that
      */
-    @Transactional
     public WordList save(WordList list) {
+        Bounded.text(list.name(), WORD_LIST.NAME, "The name of the list");
+        Bounded.text(list.language(), WORD_LIST.LANGUAGE, "The language");
+        // Of two that are saved at once, the later one is a newer version of the other.
+        return oneAtATime.make(() -> saved(list));
+    }
+
+    private WordList saved(WordList list) {
         room.need(0);
         db.deleteFrom(REMOVED_LIST).where(REMOVED_LIST.NAME.eq(list.name())).execute();
         Optional<WordList> before = find(list.name());

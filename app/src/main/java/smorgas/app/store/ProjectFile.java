@@ -155,6 +155,19 @@ public class ProjectFile {
     }
 
     /**
+     * What the largest list in a file says it unpacks to, in bytes; more than that is never read.
+     *
+     * @throws Refusal if it is no project file
+     */
+    public static long largestList(Path file) throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
+            return ProjectZip.largest(zip);
+        } catch (ZipException e) {
+            throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
+        }
+    }
+
+    /**
      * What a project file holds, for whoever works without a database.
      *
      * @param entries those in force, in order
@@ -192,8 +205,8 @@ public class ProjectFile {
         JsonNode told = ProjectZip.told(zip);
         ProjectZip.requireKnown(told);
         String name = ProjectZip.text(told, "name");
-        if (name.isBlank() || name.length() > 200) {
-            throw new Refusal("The project in this file has no name, or one of more than 200 characters");
+        if (name.isBlank()) {
+            throw new Refusal("The project in this file has no name");
         }
         String language = ProjectZip.text(told, "language");
         if (!language.matches("[a-z]{2,8}")) {
@@ -255,12 +268,22 @@ public class ProjectFile {
                     new ServedPlans.Served(
                             0, name, point, 0, one.path("removed").asBoolean(false), ProjectZip.time(one, "at")),
                     id,
-                    PlanRecord.read(packed));
+                    plan(packed, name));
+        }
+    }
+
+    private static PlanRecord plan(byte[] packed, String name) {
+        try {
+            return PlanRecord.read(packed);
+        } catch (Refusal e) {
+            throw e;
+        } catch (RuntimeException e) {
+            throw new Refusal("The exported plan \"" + ProjectZip.shown(name) + "\" in this file is damaged", e);
         }
     }
 
     private void history(JsonNode told, long id, Map<Long, Long> numbers) {
-        long version = told.path("version").asLong(0);
+        long version = ProjectZip.version(told);
         TallyMarks.OfProject mark = new TallyMarks.OfProject(id, version, 0, "");
         List<History.Step> steps = ProjectZip.acts(told, numbers);
         List<Histories.Told> acted = new ArrayList<>();

@@ -3,7 +3,6 @@ package smorgas.app.store;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.time.DateTimeException;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Enumeration;
@@ -35,6 +34,8 @@ final class ProjectZip {
 
     static final long LARGEST_IN_ALL = 4L << 30;
 
+    private static final long MOST_ACTS = 1_000_000_000_000_000L;
+
     private ProjectZip() {}
 
     /** A list of a file with what is told of it. */
@@ -64,13 +65,23 @@ final class ProjectZip {
         List<History.Step> steps = new ArrayList<>();
         for (JsonNode act : told.path("history")) {
             int number = steps.size() + 1;
-            steps.add(new History.Step(
-                    number,
-                    entry(act, number, numbers),
-                    state(act, number),
-                    act.path("version").asLong(0)));
+            steps.add(new History.Step(number, entry(act, number, numbers), state(act, number), version(act)));
         }
         return steps;
+    }
+
+    /** The version of a project that is told; versions count acts, so that more than a thousand million million are none. */
+    static long version(JsonNode node) {
+        long version = node.path("version").asLong(0);
+        if (version < 0 || version > MOST_ACTS) {
+            throw new Refusal("\"version\" in this project file is " + version + ", which is not possible");
+        }
+        return version;
+    }
+
+    /** What the largest part of a file says it unpacks to, in bytes. */
+    static long largest(ZipFile zip) {
+        return zip.stream().mapToLong(ZipEntry::getSize).max().orElse(0);
     }
 
     static void requireKnown(JsonNode told) {
@@ -98,7 +109,7 @@ final class ProjectZip {
     }
 
     static String shown(String text) {
-        return text.length() > 60 ? text.substring(0, 60) + "..." : text;
+        return Bounded.shown(text);
     }
 
     static String text(JsonNode node, String field) {
@@ -123,8 +134,12 @@ final class ProjectZip {
 
     static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
         try (InputStream in = zip.getInputStream(entry)) {
-            byte[] bytes = in.readNBytes(LARGEST);
-            if (in.read() >= 0) {
+            // More than it says of itself is not read: so much memory was claimed for it.
+            byte[] bytes = in.readNBytes((int) Math.clamp(entry.getSize(), 0, LARGEST));
+            if (in.read() >= 0 && bytes.length < LARGEST) {
+                throw new Refusal("\"" + shown(entry.getName()) + "\" in this file is larger than the file says");
+            }
+            if (entry.getSize() > LARGEST) {
                 throw new Refusal("\"" + shown(entry.getName()) + "\" in this file unpacks to more than 256 MB");
             }
             return bytes;
@@ -132,11 +147,7 @@ final class ProjectZip {
     }
 
     static OffsetDateTime time(JsonNode node, String field) {
-        try {
-            return OffsetDateTime.parse(node.path(field).asString(""));
-        } catch (DateTimeException e) {
-            throw new Refusal("\"" + shown(node.path(field).asString("")) + "\" in this project file is no time", e);
-        }
+        return Bounded.time(node.path(field).asString(""), "\"" + field + "\" in this project file");
     }
 
     static Entry entry(JsonNode act, int number, Map<Long, Long> numbers) {

@@ -67,10 +67,10 @@ public class Projects {
         room.need(0);
         OffsetDateTime now = OffsetDateTime.now(clock);
         long project = db.insertInto(PROJECT)
-                .set(PROJECT.NAME, name)
-                .set(PROJECT.LANGUAGE, language)
-                .set(PROJECT.MARKET, market)
-                .set(PROJECT.CURRENCY, currency)
+                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "The name of the project"))
+                .set(PROJECT.LANGUAGE, Bounded.text(language, PROJECT.LANGUAGE, "The language"))
+                .set(PROJECT.MARKET, Bounded.text(market, PROJECT.MARKET, "The market"))
+                .set(PROJECT.CURRENCY, Bounded.text(currency, PROJECT.CURRENCY, "The currency"))
                 .set(PROJECT.EDITION, edition.number())
                 .set(PROJECT.CREATED_AT, now)
                 .set(PROJECT.OPENED_AT, now)
@@ -81,16 +81,19 @@ public class Projects {
     }
 
     public void rename(long id, String name) {
-        db.update(PROJECT).set(PROJECT.NAME, name).where(PROJECT.ID.eq(id)).execute();
+        db.update(PROJECT)
+                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "The name of the project"))
+                .where(PROJECT.ID.eq(id))
+                .execute();
     }
 
     /** Puts right what a project is about. */
     public void about(long id, String name, String language, String market, String currency) {
         db.update(PROJECT)
-                .set(PROJECT.NAME, name)
-                .set(PROJECT.LANGUAGE, language)
-                .set(PROJECT.MARKET, market)
-                .set(PROJECT.CURRENCY, currency)
+                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "The name of the project"))
+                .set(PROJECT.LANGUAGE, Bounded.text(language, PROJECT.LANGUAGE, "The language"))
+                .set(PROJECT.MARKET, Bounded.text(market, PROJECT.MARKET, "The market"))
+                .set(PROJECT.CURRENCY, Bounded.text(currency, PROJECT.CURRENCY, "The currency"))
                 .where(PROJECT.ID.eq(id))
                 .execute();
     }

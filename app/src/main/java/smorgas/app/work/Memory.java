@@ -18,13 +18,16 @@ import smorgas.core.group.engine.Room;
 public class Memory {
 
     /** Bytes that a line takes with its spelling and with the work on it; measured with {@code bench memory}. */
-    static final long A_LINE = 300;
+    static final long A_LINE = 250;
 
     /** Bytes that a keyword takes with its words, groups and the pages over it; measured with {@code bench memory}. */
-    static final long A_KEYWORD = 400;
+    static final long A_KEYWORD = 380;
 
     /** Bytes of a list while it is read: the bytes, their text, and rows of it. */
     private static final long TIMES_A_LIST = 4;
+
+    /** Bytes of a line of a list as people gather them; measured with {@code bench memory}. */
+    private static final long A_LINE_OF_A_LIST = 30;
 
     /** Bytes of the application without any list. */
     static final long OF_ALL_ELSE = 150L << 20;
@@ -107,6 +110,11 @@ public class Memory {
             lines += list[i] == '\n' ? 1 : 0;
         }
         return TIMES_A_LIST * list.length + project(lines, lines);
+    }
+
+    /** The same of a list of so many bytes that nobody has looked at. */
+    public static long reading(long bytes) {
+        return TIMES_A_LIST * bytes + project(bytes / A_LINE_OF_A_LIST, bytes / A_LINE_OF_A_LIST);
     }
 
     synchronized void add(Holder holder) {

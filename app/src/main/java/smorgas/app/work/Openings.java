@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
@@ -30,6 +31,7 @@ public class Openings {
     /** Projects that are being opened now, by how many. */
     private final Map<Long, Integer> now = new TreeMap<>();
 
+    @Autowired
     Openings(@Value("${smorgas.data}") String data) {
         this(Path.of(data));
     }

@@ -39,6 +39,7 @@ public final class StoreUnderTest implements AutoCloseable {
         Pantry.class,
         Layouts.class,
         MeaningStore.class,
+        OneAtATime.class,
         Offers.class,
         Schedules.class,
         ServedPlans.class

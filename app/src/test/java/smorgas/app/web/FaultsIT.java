@@ -279,7 +279,7 @@ class FaultsIT {
 
     @Test
     void whatDoesNotFitIsRefusedAndWhatFitsIsServedInPagesThatABrowserTakes() throws Exception {
-        int count = size(100_000, 1_000_000);
+        int count = size(110_000, 1_000_000);
         byte[] list = lines(count);
         try (Served small = new Served(folder.resolve("small"), FULL ? "-Xmx512m" : "-Xmx192m")) {
             Visitor visitor = small.visitor();

@@ -33,6 +33,10 @@ public final class Misspellings {
     private static final int TIMES_TRANSPOSED = 2;
 
     private static final int SHORTEST = 4;
+
+    /** No word that anybody means to type is longer; looking takes as long as the cube of its length. */
+    private static final int LONGEST = 50;
+
     private static final int LONG_WORD = 8;
 
     /**
@@ -115,6 +119,7 @@ public final class Misspellings {
 
     private boolean mayBeWrong(String text) {
         return text.length() >= SHORTEST
+                && text.length() <= LONGEST
                 && text.chars().allMatch(Character::isLetter)
                 && !known(text)
                 && !folding.misspellings().containsKey(text)
@@ -135,6 +140,7 @@ public final class Misspellings {
             String text = words.text(word);
             if (counts[word] >= TIMES_TRANSPOSED
                     && text.length() >= SHORTEST
+                    && text.length() <= LONGEST
                     && text.chars().allMatch(Character::isLetter)
                     && !folding.misspellings().containsKey(text)) {
                 int number = word;

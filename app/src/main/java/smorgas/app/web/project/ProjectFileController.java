@@ -13,16 +13,23 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.ProjectFile;
 import smorgas.app.store.Projects;
+import smorgas.app.work.Memory;
 import smorgas.core.text.Refusal;
 
 /** A whole project as a file, and a project of such a file. */
 @Controller
 class ProjectFileController {
 
+    /** So long a file waits for memory. */
+    private static final long PATIENCE_MILLIS = 30_000;
+
+    private final Memory memory;
+
     private final ProjectFile files;
     private final Projects projects;
 
-    ProjectFileController(ProjectFile files, Projects projects) {
+    ProjectFileController(ProjectFile files, Projects projects, Memory memory) {
+        this.memory = memory;
         this.files = files;
         this.projects = projects;
     }
@@ -42,7 +49,10 @@ class ProjectFileController {
         Path place = Files.createTempFile("smorgas-project", ".zip");
         try {
             file.transferTo(place);
-            return "redirect:/projects/" + files.read(place);
+            long needed = Memory.reading(ProjectFile.largestList(place));
+            try (Memory.Claim claim = memory.claim("This project file", needed, PATIENCE_MILLIS)) {
+                return "redirect:/projects/" + files.read(place);
+            }
         } catch (Refusal refused) {
             redirect.addFlashAttribute("notice", refused.getMessage() + ".");
             return "redirect:/projects";

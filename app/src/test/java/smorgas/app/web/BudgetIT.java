@@ -1,0 +1,146 @@
+package smorgas.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Many large projects in a server whose memory holds a few of them: opened in turn by one client, then by four at once, it
+ * never ends, and who waits gets the page. {@code ./smorgas bench faults} opens thirty of 330,000 lines with 1 GB.
+ */
+class BudgetIT {
+
+    private static final boolean FULL = "full".equals(System.getProperty("smorgas.faults"));
+    private static final int PROJECTS = FULL ? 30 : 6;
+    private static final int LINES = FULL ? 330_000 : 60_000;
+    private static final long MILLIS = TimeUnit.SECONDS.toMillis(FULL ? 600 : 20);
+
+    /** So long somebody waits for a page. */
+    private static final long PATIENCE_NANOS = TimeUnit.SECONDS.toNanos(30);
+
+    private static final List<String> PAGES = List.of("sift", "fold", "group?view=list", "serve", "plan.csv");
+
+    @TempDir
+    private Path folder;
+
+    /** A page that somebody asked for, and what came of it. */
+    private record Asked(String page, long nanos, int status) {
+
+        boolean grouping() {
+            return page.startsWith("group") || page.startsWith("serve") || page.startsWith("plan");
+        }
+
+        /** A page, or, where groups do not fit, the sentence that says so. */
+        boolean answered() {
+            return (status == 200 || grouping() && (status == 400 || status == 507)) && nanos <= PATIENCE_NANOS;
+        }
+    }
+
+    private static byte[] list() {
+        StringBuilder list = new StringBuilder("Keyword,Searches,CPC\n");
+        Random random = new Random(3);
+        for (int i = 0; i < LINES; i++) {
+            // Two thirds of them are other keywords than those before.
+            list.append("thing").append(random.nextInt(LINES / 40)).append(" part").append(random.nextInt(60));
+            list.append(',').append(random.nextInt(5_000)).append(",0.").append(10 + random.nextInt(80)).append('\n');
+        }
+        return list.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static List<Long> projects(Visitor visitor) throws InterruptedException {
+        List<Long> projects = new ArrayList<>(List.of(visitor.project("Large")));
+        String base = "/projects/" + projects.getFirst();
+        StringBuilder shown =
+                new StringBuilder(visitor.upload(base + "/gather", Map.of("list.csv", list())).body());
+        while (shown.indexOf("class=\"readings\"") >= 0) {
+            Thread.sleep(250);
+            shown.setLength(0);
+            shown.append(visitor.get(base + "/gather").body());
+        }
+        while (projects.size() < PROJECTS) {
+            visitor.get("/projects");
+            Matcher made = Pattern.compile("/projects/(\\d+)")
+                    .matcher(visitor.post(base + "/copy", Map.of()).uri().getPath());
+            projects.add(made.find() ? Long.parseLong(made.group(1)) : projects.size() + 1L);
+        }
+        return projects;
+    }
+
+    /** Asks until the page is there that was asked for, not the one that says it is being opened. */
+    private static Asked ask(Visitor visitor, long project, String page) throws InterruptedException {
+        long begun = System.nanoTime();
+        HttpResponse<String> answer = visitor.get("/projects/" + project + "/" + page);
+        while ((answer.body().contains("/opened\"") || answer.body().contains("groups-found") || answer.statusCode() == 503)
+                && System.nanoTime() - begun < PATIENCE_NANOS) {
+            Thread.sleep(200);
+            answer = visitor.get("/projects/" + project + "/" + page);
+        }
+        return new Asked(page, System.nanoTime() - begun, answer.statusCode());
+    }
+
+    @Test
+    void manyLargeProjectsAreOpenedInTurnAndTheServerGoesOn() throws Exception {
+        try (Served server = new Served(folder.resolve("data"), FULL ? "-Xmx1g" : "-Xmx320m")) {
+            List<Long> projects = projects(server.visitor());
+            List<Asked> alone = new ArrayList<>();
+            Visitor one = server.visitor();
+            for (long project : projects.subList(0, Math.min(6, projects.size()))) {
+                for (String page : PAGES) {
+                    alone.add(ask(one, project, page));
+                }
+            }
+            assertThat(alone).as("alone, nobody is refused but for grouping").allMatch(Asked::answered);
+            ConcurrentLinkedQueue<Asked> crowd = new ConcurrentLinkedQueue<>();
+            long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(MILLIS);
+            try (ExecutorService clients = Executors.newFixedThreadPool(4)) {
+                List<Future<?>> all = new ArrayList<>();
+                for (int client = 0; client < 4; client++) {
+                    int first = client * projects.size() / 4;
+                    Visitor visitor = server.visitor();
+                    all.add(clients.submit(() -> {
+                        for (int turn = first; System.nanoTime() < until; turn++) {
+                            for (String page : PAGES) {
+                                crowd.add(ask(visitor, projects.get(turn % projects.size()), page));
+                            }
+                        }
+                        return null;
+                    }));
+                }
+                for (Future<?> each : all) {
+                    each.get();
+                }
+            }
+            assertThat(server.alive()).as(server.told()).isTrue();
+            long answered = crowd.stream().filter(Asked::answered).count();
+            System.out.printf(
+                    Locale.ENGLISH,
+                    "Faults: %d projects of %,d lines in %s: %d pages alone, the slowest after %.1f s; %d pages of 4 clients, %.1f%%"
+                            + " of them within 30 s; the server did not end%n",
+                    PROJECTS,
+                    LINES,
+                    FULL ? "1 GB" : "320 MB",
+                    alone.size(),
+                    alone.stream().mapToLong(Asked::nanos).max().orElse(0) / 1e9,
+                    crowd.size(),
+                    100. * answered / crowd.size());
+            assertThat(answered).as("%s", crowd.stream().filter(asked -> !asked.answered()).toList())
+                    .isGreaterThanOrEqualTo(crowd.size() * 9L / 10);
+        }
+    }
+}
