@@ -12,6 +12,17 @@ public record GivenMemory(long bytes) {
         return new GivenMemory(Runtime.getRuntime().maxMemory());
     }
 
+    /** Bytes in use, with what nobody holds any more and is not collected yet. */
+    public static long used() {
+        return Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
+    }
+
+    /** Bytes that somebody holds: all else is collected first, which takes up to a second. */
+    public static long usedAfterCollection() {
+        System.gc();
+        return used();
+    }
+
     /** What may be taken to find out how alike keywords are: half of all, for the other half is for the lists and all else. */
     public long forLikeness() {
         return bytes / 2;

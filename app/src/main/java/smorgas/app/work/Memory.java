@@ -35,7 +35,13 @@ public class Memory {
     /** Of what is left, this share can be held; the rest is for what is made and thrown away. */
     private static final double SHARE = .85;
 
-    private static final long WAIT_MILLIS = 500;
+    /** Less is not worth a look at the heap. */
+    private static final long LARGE = 16L << 20;
+
+    /** So much of the heap can be used; fuller it is collected all the time. */
+    private static final double FULL = .88;
+
+    private static final long WAIT_MILLIS = 1_000;
 
     /** What holds memory and can let go of it. */
     interface Holder {
@@ -71,6 +77,7 @@ public class Memory {
     }
 
     private final GivenMemory all;
+    private final boolean ofThisRun;
     private final long room;
     private final List<Holder> holders = new ArrayList<>();
     private long claimed;
@@ -78,12 +85,18 @@ public class Memory {
     /** With the memory that Java was given. */
     @Autowired
     public Memory() {
-        this(GivenMemory.ofThisRun().bytes());
+        this(GivenMemory.ofThisRun(), true);
     }
 
-    public Memory(long all) {
-        this.all = new GivenMemory(all);
-        this.room = Math.max(8L << 20, (long) ((all - OF_ALL_ELSE) * SHARE));
+    /** With so much, whatever this run has; its heap is not looked at. */
+    Memory(long all) {
+        this(new GivenMemory(all), false);
+    }
+
+    private Memory(GivenMemory given, boolean ofThisRun) {
+        this.all = given;
+        this.ofThisRun = ofThisRun;
+        this.room = Math.max(8L << 20, (long) ((given.bytes() - OF_ALL_ELSE) * SHARE));
     }
 
     /** What may be taken to find out how alike keywords are. */
@@ -147,7 +160,7 @@ public class Memory {
         }
         long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(patienceMillis);
         synchronized (this) {
-            while (claimed + bytes + held() > room) {
+            while (claimed + bytes + held() > room || !heapHolds(bytes)) {
                 if (!letGo() && !waited(until)) {
                     throw new TooLittle(
                             what
@@ -176,6 +189,18 @@ public class Memory {
                 Memory.this.notifyAll();
             }
         }
+    }
+
+    /**
+     * Whether the heap itself has room, whatever the weights say. Only for what is large, and only where it is nearly full, is it
+     * collected first to find out.
+     */
+    private boolean heapHolds(long bytes) {
+        long most = (long) (all.bytes() * FULL);
+        return !ofThisRun
+                || bytes < LARGE
+                || GivenMemory.used() + bytes <= most
+                || GivenMemory.usedAfterCollection() + bytes <= most;
     }
 
     private long held() {

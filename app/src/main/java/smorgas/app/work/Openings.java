@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -21,7 +22,7 @@ import org.springframework.stereotype.Component;
  * may have ended the server: they are not opened unless somebody asks, and then as they were some acts before if it ends again.
  */
 @Component
-public class Openings {
+public class Openings implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(Openings.class);
 
@@ -30,6 +31,8 @@ public class Openings {
     private final Map<Long, Integer> ended = new HashMap<>();
     /** Projects that are being opened now, by how many. */
     private final Map<Long, Integer> now = new TreeMap<>();
+
+    private boolean over;
 
     @Autowired
     Openings(@Value("${smorgas.data}") String data) {
@@ -74,10 +77,25 @@ public class Openings {
         }
     }
 
+    /** Whoever ends the server on purpose has not been ended by a project. */
+    @Override
+    public synchronized void destroy() {
+        over = true;
+        now.clear();
+        write();
+    }
+
     private synchronized void change(long project, int by) {
+        if (over) {
+            return;
+        }
         if (now.merge(project, by, Integer::sum) == 0) {
             now.remove(project);
         }
+        write();
+    }
+
+    private void write() {
         Map<Long, Integer> noted = new TreeMap<>(ended);
         now.keySet().forEach(one -> noted.merge(one, 1, Integer::sum));
         try {

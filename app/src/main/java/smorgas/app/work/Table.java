@@ -43,6 +43,9 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
 
     private static final Logger LOG = LoggerFactory.getLogger(Table.class);
 
+    /** This part of a project's weight is taken by work on it. */
+    private static final int WORKING = 3;
+
     /** So long somebody waits for memory to open a project with. */
     private static final long PATIENCE_MILLIS = 25_000;
 
@@ -162,10 +165,10 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
         long lines = baskets.linesAtMost(id);
         long needed = weights.getOrDefault(id, Memory.project(lines, lines));
         try (Memory.Claim claim = memory.claim("The project " + stored.name(), needed, PATIENCE_MILLIS)) {
-            OpenProject project = Objects.requireNonNull(live.get(id, key -> {
-                meanings.recall(key);
-                return new OpenProject(stored, baskets, histories, meanings.vectors(key), memory);
-            }));
+            // Somebody may still hold an object of it that was let go; what its keywords mean was let go with it.
+            meanings.recall(id);
+            OpenProject project = Objects.requireNonNull(
+                    live.get(id, key -> new OpenProject(stored, baskets, histories, meanings.vectors(key), memory)));
             // It ended the server once: perhaps it was chance. Twice: its last act is left out, and so on.
             int leftOut = Math.max(0, openings.ended(id) - 1);
             openings.during(id, () -> project.follow(leftOut));
@@ -187,7 +190,13 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
     @Override
     public long held() {
         synchronized (used) {
-            return used.values().stream().mapToLong(OpenProject::weight).sum() + meanings.held();
+            long projects = 0;
+            for (Map.Entry<Long, OpenProject> one : used.entrySet()) {
+                long weight = one.getValue().weight();
+                // Who works with it makes things and throws them away.
+                projects += visited.containsKey(one.getKey()) ? weight + weight / WORKING : weight;
+            }
+            return projects + meanings.held();
         }
     }
 
@@ -205,6 +214,7 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
             id = oldest.get();
             weights.put(id, Objects.requireNonNull(used.remove(id)).weight());
         }
+        opening.remove(id);
         searches.computeIfPresent(id, (key, search) -> {
             search.groups().cancel(true);
             return null;

@@ -2,10 +2,14 @@ package smorgas.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,6 +21,9 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.zip.GZIPOutputStream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -29,7 +36,8 @@ class BudgetIT {
     private static final boolean FULL = "full".equals(System.getProperty("smorgas.faults"));
     private static final int PROJECTS = FULL ? 30 : 6;
     private static final int LINES = FULL ? 330_000 : 60_000;
-    private static final long MILLIS = TimeUnit.SECONDS.toMillis(FULL ? 600 : 20);
+    private static final long MILLIS =
+            TimeUnit.SECONDS.toMillis(FULL ? Integer.getInteger("smorgas.budget.seconds", 600) : 20);
 
     /** So long somebody waits for a page. */
     private static final long PATIENCE_NANOS = TimeUnit.SECONDS.toNanos(30);
@@ -57,8 +65,15 @@ class BudgetIT {
         Random random = new Random(3);
         for (int i = 0; i < LINES; i++) {
             // Two thirds of them are other keywords than those before.
-            list.append("thing").append(random.nextInt(LINES / 40)).append(" part").append(random.nextInt(60));
-            list.append(',').append(random.nextInt(5_000)).append(",0.").append(10 + random.nextInt(80)).append('\n');
+            list.append("thing")
+                    .append(random.nextInt(LINES / 40))
+                    .append(" part")
+                    .append(random.nextInt(60));
+            list.append(',')
+                    .append(random.nextInt(5_000))
+                    .append(",0.")
+                    .append(10 + random.nextInt(80))
+                    .append('\n');
         }
         return list.toString().getBytes(StandardCharsets.UTF_8);
     }
@@ -66,8 +81,8 @@ class BudgetIT {
     private static List<Long> projects(Visitor visitor) throws InterruptedException {
         List<Long> projects = new ArrayList<>(List.of(visitor.project("Large")));
         String base = "/projects/" + projects.getFirst();
-        StringBuilder shown =
-                new StringBuilder(visitor.upload(base + "/gather", Map.of("list.csv", list())).body());
+        StringBuilder shown = new StringBuilder(
+                visitor.upload(base + "/gather", Map.of("list.csv", list())).body());
         while (shown.indexOf("class=\"readings\"") >= 0) {
             Thread.sleep(250);
             shown.setLength(0);
@@ -86,7 +101,9 @@ class BudgetIT {
     private static Asked ask(Visitor visitor, long project, String page) throws InterruptedException {
         long begun = System.nanoTime();
         HttpResponse<String> answer = visitor.get("/projects/" + project + "/" + page);
-        while ((answer.body().contains("/opened\"") || answer.body().contains("groups-found") || answer.statusCode() == 503)
+        while ((answer.body().contains("/opened\"")
+                        || answer.body().contains("groups-found")
+                        || answer.statusCode() == 503)
                 && System.nanoTime() - begun < PATIENCE_NANOS) {
             Thread.sleep(200);
             answer = visitor.get("/projects/" + project + "/" + page);
@@ -139,8 +156,66 @@ class BudgetIT {
                     alone.stream().mapToLong(Asked::nanos).max().orElse(0) / 1e9,
                     crowd.size(),
                     100. * answered / crowd.size());
-            assertThat(answered).as("%s", crowd.stream().filter(asked -> !asked.answered()).toList())
+            assertThat(answered)
+                    .as("%s", crowd.stream().filter(asked -> !asked.answered()).toList())
                     .isGreaterThanOrEqualTo(crowd.size() * 9L / 10);
+        }
+    }
+
+    private static byte[] zeros(long bytes) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (GZIPOutputStream zip = new GZIPOutputStream(out)) {
+            byte[] some = new byte[1 << 20];
+            for (long written = 0; written < bytes; written += some.length) {
+                zip.write(some);
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private static byte[] zip(String name, byte[] content) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.putNextEntry(new ZipEntry(name));
+            zip.write(content);
+        }
+        return out.toByteArray();
+    }
+
+    @Test
+    void smallFilesThatUnpackToVeryMuchEndNoServer() throws Exception {
+        byte[] commas = new byte[50_000_000];
+        Arrays.fill(commas, (byte) ',');
+        try (Served server = new Served(folder.resolve("bombs"), "-Xmx320m")) {
+            Visitor visitor = server.visitor();
+            long project = visitor.project("Bombs");
+            String gather = "/projects/" + project + "/gather";
+            Map<String, byte[]> bombs = new LinkedHashMap<>();
+            bombs.put("zeros.csv.gz", zeros(1L << 30));
+            bombs.put("zeros.zip", zip("zeros.csv", new byte[250_000_000]));
+            bombs.put("commas.zip", zip("commas.csv", commas));
+            bombs.put("good.csv", "keyword\nfern\n".getBytes(StandardCharsets.UTF_8));
+            try (ExecutorService clients = Executors.newFixedThreadPool(4)) {
+                List<Future<Integer>> answers = new ArrayList<>();
+                for (Map.Entry<String, byte[]> bomb : bombs.entrySet()) {
+                    assertThat(bomb.getValue().length).as(bomb.getKey()).isLessThan(2_000_000);
+                    Visitor one = server.visitor();
+                    one.get(gather);
+                    answers.add(clients.submit(() -> one.upload(gather, Map.of(bomb.getKey(), bomb.getValue()))
+                            .statusCode()));
+                }
+                for (Future<Integer> answer : answers) {
+                    assertThat(answer.get()).isLessThan(508).isNotEqualTo(500);
+                }
+            }
+            assertThat(server.alive()).as(server.told()).isTrue();
+            String page = visitor.get(gather).body();
+            while (page.contains("class=\"readings\"")) {
+                Thread.sleep(250);
+                page = visitor.get(gather).body();
+            }
+            assertThat(visitor.get("/projects/" + project + "/sift").body()).contains("data-k=\"fern\"");
+            assertThat(server.alive()).isTrue();
         }
     }
 }

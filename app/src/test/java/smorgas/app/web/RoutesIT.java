@@ -38,11 +38,11 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 
 /**
  * No request, however crafted, is answered 500, takes ten seconds or keeps a project shut: every route of the application
- * with values that are missing, of another type, huge or hostile. {@code ./smorgas bench faults} sends ten thousand.
+ * with values that are missing, of another type, huge or hostile. {@code ./smorgas bench faults} sends twenty thousand.
  */
 class RoutesIT {
 
-    private static final int REQUESTS = "full".equals(System.getProperty("smorgas.faults")) ? 10_000 : 600;
+    private static final int REQUESTS = "full".equals(System.getProperty("smorgas.faults")) ? 20_000 : 600;
 
     private static final List<String> HOSTILE = List.of(
             "",

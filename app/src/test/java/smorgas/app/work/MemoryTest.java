@@ -180,6 +180,8 @@ class MemoryTest {
                     .as("if it ends now, it is the second time")
                     .isEqualTo(2));
             assertThat(openings.ended(id)).isZero();
+            openings.during(id, openings::destroy);
+            assertThat(new Openings(folder).ended(id)).as("ended on purpose").isZero();
             assertThat(new Openings(folder).ended(id)).isZero();
         }
     }

@@ -20,11 +20,11 @@ import smorgas.core.fold.Folder;
 
 /**
  * Lists written by the grammar of each format with what people and programs do wrong, then broken: none throws, none takes
- * long, and a good list is read right after each. {@code ./smorgas bench faults} reads ten thousand.
+ * long, and a good list is read right after each. {@code ./smorgas bench faults} reads twenty thousand.
  */
 class OddListsTest {
 
-    private static final int FILES = "full".equals(System.getProperty("smorgas.faults")) ? 10_000 : 1_500;
+    private static final int FILES = "full".equals(System.getProperty("smorgas.faults")) ? 20_000 : 1_500;
 
     private static final List<String> CELLS = List.of(
             "bee hive",
@@ -193,6 +193,9 @@ class OddListsTest {
                     case 3 -> markup().getBytes(StandardCharsets.UTF_8);
                     default -> workbook();
                 };
+        if (random.nextInt(40) == 0) {
+            file = bomb();
+        }
         if (random.nextInt(5) == 0) {
             file = packed(file);
         }
@@ -202,6 +205,24 @@ class OddListsTest {
             }
         }
         return random.nextInt(8) == 0 ? java.util.Arrays.copyOf(file, random.nextInt(file.length + 1)) : file;
+    }
+
+    /** Much of one thing, in each format; packed, some of them are a thousandth as large. */
+    private byte[] bomb() {
+        int much = 100_000 + random.nextInt(400_000);
+        String text = one(
+                ",".repeat(much),
+                "keyword,searches\nfern,5\n" + ";,|\t".repeat(much / 4) + "\nivy,7\n",
+                "\"".repeat(much),
+                "x".repeat(much),
+                "keyword\n" + "\n".repeat(much),
+                "[".repeat(much),
+                "{\"a\":".repeat(much / 5),
+                "[{\"keyword\":\"" + "x".repeat(much) + "\"}]",
+                "<table><tr><td>".repeat(much / 200),
+                "<table><tr>" + "<td>x</td>".repeat(much / 40) + "</tr></table>",
+                "\u0000".repeat(much));
+        return text.getBytes(StandardCharsets.UTF_8);
     }
 
     @Test
