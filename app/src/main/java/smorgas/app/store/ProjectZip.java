@@ -135,7 +135,7 @@ final class ProjectZip {
     static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
         try (InputStream in = zip.getInputStream(entry)) {
             // More than it says of itself is not read: so much memory was claimed for it.
-            byte[] bytes = in.readNBytes((int) Math.clamp(entry.getSize(), 0, LARGEST));
+            byte[] bytes = in.readNBytes(Math.clamp(entry.getSize(), 0, LARGEST));
             if (in.read() >= 0 && bytes.length < LARGEST) {
                 throw new Refusal("\"" + shown(entry.getName()) + "\" in this file is larger than the file says");
             }

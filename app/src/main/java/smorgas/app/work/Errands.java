@@ -63,6 +63,7 @@ public class Errands implements DisposableBean {
      *
      * @param over told when it is over
      */
+    @SuppressWarnings("try") // it is held, not named
     public synchronized Errand send(
             OpenProject project, String name, Errand.Purpose purpose, Errand.Work work, Consumer<Errand> over) {
         List<Errand> pending = errands.stream().filter(Errand::pending).toList();

@@ -59,6 +59,7 @@ public class Gatherings implements DisposableBean {
         return job;
     }
 
+    @SuppressWarnings("try") // it is held, not named
     private void run(Job job) {
         try (Table.Visiting visit = table.visit()) {
             job.run(table);

@@ -148,6 +148,7 @@ public final class Job implements Watch {
     }
 
     /** Reads it; the project stays in memory meanwhile. */
+    @SuppressWarnings("try") // it is held, not named
     void run(Table table) {
         Wanted list = wanted;
         if (list == null || !begin()) {

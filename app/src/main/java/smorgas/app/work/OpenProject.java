@@ -360,6 +360,7 @@ public final class OpenProject {
         }
     }
 
+    @SuppressWarnings("try") // it is held, not named
     private Outcome stored(Snapshot before, History after, String sentence, Entry entry) {
         if (stuck) {
             // What is shown is not what is stored: only after the undo it is seen whether that can be followed.

@@ -160,6 +160,7 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
         }
     }
 
+    @SuppressWarnings("try") // it is held, not named
     private OpenProject opened(long id) {
         Project stored = projects.find(id).orElseThrow(() -> new NoSuchElementException("project " + id));
         long lines = baskets.linesAtMost(id);
@@ -302,6 +303,7 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
         }
     }
 
+    @SuppressWarnings("try") // it is held, not named
     private void find(long project, Board board) {
         long needed = board.recipe().grouping().settings().method() instanceof Method.ByLikeness like
                         && board.standings().remaining().cardinality() <= like.compared()

@@ -74,6 +74,7 @@ class MemoryTest {
     }
 
     @Test
+    @SuppressWarnings("try") // it is held, not named
     void theProjectNotUsedForLongestMakesRoomAndNeverOneThatSomebodyWorksWith() {
         try (StoreUnderTest store = new StoreUnderTest(folder)) {
             Table table = table(store);

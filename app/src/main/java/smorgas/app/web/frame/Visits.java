@@ -20,6 +20,7 @@ class Visits extends OncePerRequestFilter {
     }
 
     @Override
+    @SuppressWarnings("try") // it is held, not named
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         try (Table.Visiting visit = table.visit()) {

@@ -57,6 +57,7 @@ public class ListsIn {
      *
      * @param joined whether all sheets of a workbook are one list
      */
+    @SuppressWarnings("try") // it is held, not named
     public Came open(@Nullable List<MultipartFile> files, String pasted, String name, boolean joined)
             throws IOException {
         List<Offered> lists = new ArrayList<>();

@@ -45,6 +45,7 @@ class ProjectFileController {
 
     /** A project as it was written, beside those that are there. */
     @PostMapping("/projects/file")
+    @SuppressWarnings("try") // it is held, not named
     String open(@RequestParam MultipartFile file, RedirectAttributes redirect) throws IOException {
         Path place = Files.createTempFile("smorgas-project", ".zip");
         try {
