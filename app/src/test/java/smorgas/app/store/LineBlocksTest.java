@@ -81,10 +81,11 @@ class LineBlocksTest {
 
     @Test
     void aRowThatIsTooLongForABlockIsCutAndTheOthersAreWhole() {
-        String notes = "n".repeat(1_500_000);
+        String notes = ("n".repeat(32_000) + ",").repeat(50);
         Baskets.Stored stored = store("keyword,notes\nbee hive," + notes + "\nbee suit,short\n");
         long id = stored.basket().orElseThrow();
-        assertThat(store.baskets().cells(id, 2).getLast()).hasSizeBetween(300_000, 400_000);
+        assertThat(store.baskets().cells(id, 2)).startsWith("bee hive");
+        assertThat(String.join("", store.baskets().cells(id, 2))).hasSizeBetween(300_000, 400_000);
         assertThat(store.baskets().cells(id, 3)).containsExactly("bee suit", "short");
         // Nothing is lost: the bytes are there as they came.
         assertThat(store.baskets().bytes(project, id).orElseThrow()).hasSizeGreaterThan(1_500_000);

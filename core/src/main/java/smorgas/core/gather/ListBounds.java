@@ -1,7 +1,8 @@
 package smorgas.core.gather;
 
 /**
- * How much of a list is held at once, whatever its bytes claim: past a bound a row is set aside and told, and reading goes on.
+ * How much of a list is held at once, whatever its bytes claim: past a bound a row is set aside or a cell is cut, which is told,
+ * and reading goes on.
  * No list that somebody has made comes near any of these.
  */
 final class ListBounds {
@@ -63,5 +64,17 @@ final class ListBounds {
             }
         }
         return false;
+    }
+
+    /** The cells, those that are too long without their end. */
+    static String[] cut(String[] cells) {
+        if (!tooLong(cells)) {
+            return cells;
+        }
+        String[] cut = cells.clone();
+        for (int i = 0; i < cut.length; i++) {
+            cut[i] = cut[i].substring(0, Math.min(cut[i].length(), LONGEST_CELL));
+        }
+        return cut;
     }
 }

@@ -52,13 +52,14 @@ final class Opening implements RowSink {
     public void row(int line, String[] read) {
         lastLine = line;
         if (ListBounds.tooLong(read)) {
-            problems.addRow(line, "A cell of this row has more than 32,767 characters", "The row was skipped.");
-            return;
+            problems.add(
+                    line, "A cell of this row has more than 32,767 characters", "The rest of the cell was left out.");
         }
         if (++count > MOST_ROWS) {
             throw new Full(line);
         }
-        String[] cells = read.length > MOST_COLUMNS ? java.util.Arrays.copyOf(read, MOST_COLUMNS) : read;
+        String[] cells =
+                ListBounds.cut(read.length > MOST_COLUMNS ? java.util.Arrays.copyOf(read, MOST_COLUMNS) : read);
         if (open) {
             sink.row(line, cells);
             return;
