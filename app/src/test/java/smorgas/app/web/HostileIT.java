@@ -168,6 +168,10 @@ class HostileIT {
         }
         many.put("x".repeat(450) + ".txt", bytes("bee long\n"));
         assertThat(visitor.upload(base + "/gather", many).statusCode()).isEqualTo(200);
+        // So many lists may still be under way when the upload is answered.
+        for (int i = 0; i < 240 && visitor.get(base + "/gather").body().contains("class=\"readings\""); i++) {
+            java.util.concurrent.locks.LockSupport.parkNanos(250_000_000);
+        }
         assertThat(visitor.get(base + "/sift?q=bee").body()).contains("data-k=\"bee 59\"", "data-k=\"bee long\"");
         String pasted = "bee hive number 1234567\n".repeat(17_000_000 / 24);
         assertThat(visitor.post(base + "/gather", Map.of("pasted", pasted)).statusCode())
