@@ -146,16 +146,21 @@ public class Memory {
      * @throws TooLittle if there is less, or not soon enough
      */
     public Claim claim(String what, long bytes, long patienceMillis) {
-        if (bytes > room) {
+        return claimBeside(0, what, bytes, patienceMillis);
+    }
+
+    /** The same for something that needs so many bytes beside it which are held already, so that no wait lets go of them. */
+    Claim claimBeside(long held, String what, long bytes, long patienceMillis) {
+        if (held + bytes > room) {
             throw new TooLittle(
                     String.format(
                             Locale.ENGLISH,
                             "%s needs about %,d MB of memory, and Smorgas can use %,d MB for it. Start it with more, such as"
                                     + " SMORGAS_JAVA_OPTS=-Xmx%dm, or drop or take away what is not needed.",
                             what,
-                            megabytes(bytes),
+                            megabytes(held + bytes),
                             megabytes(room),
-                            given(bytes)),
+                            given(held + bytes)),
                     false);
         }
         long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(patienceMillis);

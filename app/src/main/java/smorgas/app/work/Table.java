@@ -192,13 +192,17 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
     public long held() {
         synchronized (used) {
             long projects = 0;
-            for (Map.Entry<Long, OpenProject> one : used.entrySet()) {
-                long weight = one.getValue().weight();
-                // Who works with it makes things and throws them away.
-                projects += visited.containsKey(one.getKey()) ? weight + weight / WORKING : weight;
+            for (OpenProject project : used.values()) {
+                projects += weight(project);
             }
             return projects + meanings.held();
         }
+    }
+
+    private long weight(OpenProject project) {
+        long weight = project.weight();
+        // Who works with it makes things and throws them away.
+        return visited.containsKey(project.id()) ? weight + weight / WORKING : weight;
     }
 
     @Override
@@ -245,9 +249,9 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
                     return project;
                 }));
         try {
-            OpenProject project = opened.get(millis, TimeUnit.MILLISECONDS);
+            opened.get(millis, TimeUnit.MILLISECONDS);
             opening.remove(id, opened);
-            return Optional.of(project);
+            return Optional.of(open(id));
         } catch (TimeoutException e) {
             return Optional.empty();
         } catch (InterruptedException e) {
@@ -303,13 +307,26 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
         }
     }
 
+    /**
+     * What a project weighs that stays during this visit. Else it might itself be let go of to make room for its groups, and the
+     * next page would begin all over again.
+     */
+    private long weightHere(long id) {
+        synchronized (used) {
+            OpenProject project = heldNow(id);
+            return project == null ? 0 : weight(project);
+        }
+    }
+
     @SuppressWarnings("try") // it is held, not named
     private void find(long project, Board board) {
         long needed = board.recipe().grouping().settings().method() instanceof Method.ByLikeness like
                         && board.standings().remaining().cardinality() <= like.compared()
                 ? Room.needed(board.standings().remaining().cardinality(), like.meaning())
                 : 0;
-        try (Memory.Claim claim = memory.claim("Grouping these keywords", needed, PATIENCE_MILLIS)) {
+        try (Visiting visit = visit();
+                Memory.Claim claim = memory.claimBeside(
+                        weightHere(project), "Grouping these keywords", needed, PATIENCE_MILLIS)) {
             board.groups();
         } catch (Refusal | Memory.TooLittle e) {
             LOG.debug("the groups of project {} do not fit", project, e);

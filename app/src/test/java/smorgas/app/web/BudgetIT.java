@@ -34,10 +34,10 @@ import org.junit.jupiter.api.io.TempDir;
 class BudgetIT {
 
     private static final boolean FULL = "full".equals(System.getProperty("smorgas.faults"));
-    private static final int PROJECTS = FULL ? 30 : 6;
-    private static final int LINES = FULL ? 330_000 : 60_000;
+    private static final int PROJECTS = FULL ? 30 : 5;
+    private static final int LINES = FULL ? 330_000 : 30_000;
     private static final long MILLIS =
-            TimeUnit.SECONDS.toMillis(FULL ? Integer.getInteger("smorgas.budget.seconds", 600) : 20);
+            TimeUnit.SECONDS.toMillis(FULL ? Integer.getInteger("smorgas.budget.seconds", 600) : 10);
 
     /** So long somebody waits for a page. */
     private static final long PATIENCE_NANOS = TimeUnit.SECONDS.toNanos(30);
@@ -113,7 +113,7 @@ class BudgetIT {
 
     @Test
     void manyLargeProjectsAreOpenedInTurnAndTheServerGoesOn() throws Exception {
-        try (Served server = new Served(folder.resolve("data"), FULL ? "-Xmx1g" : "-Xmx320m")) {
+        try (Served server = new Served(folder.resolve("data"), FULL ? "-Xmx1g" : "-Xmx256m")) {
             List<Long> projects = projects(server.visitor());
             List<Asked> alone = new ArrayList<>();
             Visitor one = server.visitor();
@@ -151,7 +151,7 @@ class BudgetIT {
                             + " of them within 30 s; the server did not end%n",
                     PROJECTS,
                     LINES,
-                    FULL ? "1 GB" : "320 MB",
+                    FULL ? "1 GB" : "256 MB",
                     alone.size(),
                     alone.stream().mapToLong(Asked::nanos).max().orElse(0) / 1e9,
                     crowd.size(),
