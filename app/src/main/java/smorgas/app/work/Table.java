@@ -325,8 +325,8 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
                 ? Room.needed(board.standings().remaining().cardinality(), like.meaning())
                 : 0;
         try (Visiting visit = visit();
-                Memory.Claim claim = memory.claimBeside(
-                        weightHere(project), "Grouping these keywords", needed, PATIENCE_MILLIS)) {
+                Memory.Claim claim =
+                        memory.claimBeside(weightHere(project), "Grouping these keywords", needed, PATIENCE_MILLIS)) {
             board.groups();
         } catch (Refusal | Memory.TooLittle e) {
             LOG.debug("the groups of project {} do not fit", project, e);

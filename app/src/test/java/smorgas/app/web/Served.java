@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalLong;
 import java.util.concurrent.TimeUnit;
 
 /** The application in a process of its own, which can be killed, starved and restarted. */
@@ -74,6 +75,19 @@ final class Served implements AutoCloseable {
     /** What it printed. */
     String told() throws IOException {
         return Files.readString(told);
+    }
+
+    /**
+     * Lets no file of it grow beyond so many bytes, as on a disk that is full; or lets them again, without any.
+     *
+     * @return false if that cannot be done here
+     */
+    boolean largestFile(OptionalLong bytes) throws IOException, InterruptedException {
+        String most = bytes.isPresent() ? String.valueOf(bytes.getAsLong()) : "unlimited";
+        return new ProcessBuilder("prlimit", "--pid", String.valueOf(process.pid()), "--fsize=" + most + ":unlimited")
+                        .start()
+                        .waitFor()
+                == 0;
     }
 
     /** As {@code kill -9} does. */

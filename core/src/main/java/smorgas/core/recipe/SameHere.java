@@ -3,9 +3,12 @@ package smorgas.core.recipe;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import smorgas.core.text.Refusal;
 
 /**
  * Which words mean the same in a project, beside those that do in any trade: they count as one when groups form, and fold no
@@ -23,6 +26,16 @@ public record SameHere(List<SortedSet<String>> sets, SortedSet<String> apart) {
         sets = sets.stream()
                 .<SortedSet<String>>map(set -> Collections.unmodifiableSortedSet(new TreeSet<>(set)))
                 .toList();
+        Set<String> all = new HashSet<>();
+        for (SortedSet<String> set : sets) {
+            if (set.size() < 2 || !set.stream().allMatch(all::add)) {
+                throw new Refusal("Words that mean the same are two at least, and none is in two sets");
+            }
+        }
+        all.addAll(apart);
+        if (all.stream().anyMatch(String::isBlank)) {
+            throw new Refusal("Name the words that mean the same");
+        }
         apart = Collections.unmodifiableSortedSet(new TreeSet<>(apart));
     }
 
@@ -37,7 +50,9 @@ public record SameHere(List<SortedSet<String>> sets, SortedSet<String> apart) {
                 one.addAll(set);
             }
         }
-        next.add(one);
+        if (one.size() > 1) {
+            next.add(one);
+        }
         SortedSet<String> others = new TreeSet<>(apart);
         others.removeAll(words);
         return new SameHere(next, others);

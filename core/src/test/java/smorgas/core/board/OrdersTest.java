@@ -81,10 +81,14 @@ class OrdersTest {
         int lid = board.keywords().find("hive lid").orElseThrow();
         for (Fact fact : Fact.all()) {
             if (fact.since() != Fact.Since.LISTED) {
-                assertThat(board.facts().exported(fact, lid)).as(fact.name()).isNotNull();
+                assertThat(board.facts().exported(fact, lid)).as(fact.name()).doesNotContain("null", "Optional", "\n");
             }
             assertThat(Fact.find(fact.key())).contains(fact);
         }
+        assertThat(board.facts().exported(Computed.KEYWORD, lid)).isEqualTo("hive lid");
+        assertThat(board.facts().exported(Figure.SEARCHES, lid)).isEqualTo("5");
+        assertThat(board.facts().exported(Figure.CPC, lid)).isEmpty();
+        assertThat(board.facts().exported(Computed.WORDS, lid)).isEqualTo("2");
         assertThat(board.facts().exported(Computed.GROUP, lid)).isEqualTo("hive");
         assertThat(Integer.parseInt(board.facts().exported(Computed.TIGHTNESS, lid)))
                 .isBetween(1, 99);

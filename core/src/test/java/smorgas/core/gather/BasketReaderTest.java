@@ -195,6 +195,7 @@ class BasketReaderTest {
     void noBytesMakeItThrow() {
         Random random = new Random(4);
         byte[] alphabet = "ab1,;\t|\"'\r\n \u00e9[+".getBytes(StandardCharsets.UTF_8);
+        int read = 0;
         for (int round = 0; round < 3_000; round++) {
             byte[] bytes = new byte[random.nextInt(200)];
             for (int i = 0; i < bytes.length; i++) {
@@ -202,11 +203,12 @@ class BasketReaderTest {
                         random.nextInt(20) == 0 ? (byte) random.nextInt() : alphabet[random.nextInt(alphabet.length)];
             }
             Lines lines = TestLists.lines(1, "noise", bytes);
-            assertThat(lines.size() + lines.setAside()).isGreaterThanOrEqualTo(0);
+            read += lines.size();
             for (int row = 0; row < lines.size(); row++) {
                 assertThat(lines.text(row)).isNotBlank();
             }
         }
+        assertThat(read).as("lines that were read of all the noise").isGreaterThan(3_000);
     }
 
     @ParameterizedTest

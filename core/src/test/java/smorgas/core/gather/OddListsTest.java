@@ -17,6 +17,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import smorgas.core.fold.Folder;
+import smorgas.core.fold.Keywords;
 
 /**
  * Lists written by the grammar of each format with what people and programs do wrong, then broken: none throws, none takes
@@ -238,7 +239,12 @@ class OddListsTest {
                 assertThat(list.name()).doesNotContain("/", "..\\");
                 BasketReader.lines(number, list.name(), list.bytes()).lines().ifPresent(lines::add);
             }
-            assertThat(Folder.fold(lines).size()).isNotNegative();
+            Keywords keywords = Folder.fold(lines);
+            assertThat(keywords.size())
+                    .isLessThanOrEqualTo(lines.stream().mapToInt(Lines::size).sum());
+            for (int keyword = 0; keyword < keywords.size(); keyword++) {
+                assertThat(keywords.text(keyword)).isNotBlank();
+            }
             slowest = Math.max(slowest, System.nanoTime() - begun);
             read += lines.isEmpty() ? 0 : 1;
             if (number % 100 == 99) {

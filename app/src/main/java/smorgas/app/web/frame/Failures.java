@@ -152,7 +152,9 @@ class Failures {
 
     private static boolean toldFull(Throwable fault) {
         for (Throwable cause = fault; cause != null && cause.getCause() != cause; cause = cause.getCause()) {
-            if (String.valueOf(cause.getMessage()).contains("No space left")) {
+            String message = String.valueOf(cause.getMessage());
+            // The second is told where files may not be larger, such as by a quota.
+            if (message.contains("No space left") || message.contains("File too large")) {
                 return true;
             }
         }
