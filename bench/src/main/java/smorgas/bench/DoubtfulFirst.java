@@ -74,7 +74,7 @@ final class DoubtfulFirst {
 
     private DoubtfulFirst(ExpertList list, MeaningVectors meaning, boolean counts) {
         this.list = list;
-        GroupSettings settings = GroupSettings.standard(list.language())
+        GroupSettings settings = GroupSettings.byThemes(list.language())
                 .with(Method.ByLikeness.standard().with(counts));
         acts.add(new GroupEntry.GroupSettingsChosen(settings));
         this.lines = ExpertBoards.lines(list);

@@ -12,9 +12,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
@@ -34,14 +32,10 @@ final class ExpertBoards {
         return Board.of(lines(list), Recipe.of(entries, list.language()), meaning, Room.ENOUGH);
     }
 
-    /** The same by words alone and by the rules of an edition. */
-    static Board board(ExpertList list, Edition edition) {
-        GroupSettings settings = GroupSettings.standard(list.language()).with(Method.ByLikeness.standard());
-        return Board.of(
-                lines(list),
-                Recipe.of(
-                        List.of(new FoldEntry.EditionChosen(edition), new GroupEntry.GroupSettingsChosen(settings)),
-                        list.language()));
+    /** The same by words alone. */
+    static Board board(ExpertList list) {
+        GroupSettings settings = GroupSettings.byThemes(list.language()).with(Method.ByLikeness.standard());
+        return Board.of(lines(list), Recipe.of(List.of(new GroupEntry.GroupSettingsChosen(settings)), list.language()));
     }
 
     /** The list as it is gathered. */

@@ -55,7 +55,7 @@ final class Experts {
     private static int[] ours(ExpertList list, Method method, MeaningVectors meaning) {
         return ExpertBoards.labels(
                 list,
-                ExpertBoards.board(list, GroupSettings.standard(list.language()).with(method), meaning));
+                ExpertBoards.board(list, GroupSettings.byThemes(list.language()).with(method), meaning));
     }
 
     private static int[] kMeans(ExpertList list, double[][] vectors) {

@@ -27,7 +27,6 @@ import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
@@ -59,7 +58,7 @@ final class Grouping {
     private static smorgas.core.group.Grouping group(Keywords keywords) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        return Grouper.group(GroupingInput.of(keywords.folded(), all, "en"), GroupSettings.standard("en"));
+        return Grouper.group(GroupingInput.of(keywords.folded(), all, "en"), GroupSettings.byThemes("en"));
     }
 
     /** As {@link #group}, but never more than so many groups. */
@@ -69,7 +68,7 @@ final class Grouping {
         Pass pass = Pass.standard();
         return Grouper.group(
                 GroupingInput.of(keywords.folded(), all, "en"),
-                GroupSettings.standard("en")
+                GroupSettings.byThemes("en")
                         .withPasses(new Pass(
                                 pass.smallest(),
                                 Pass.ANY,
@@ -84,7 +83,7 @@ final class Grouping {
     private static smorgas.core.group.Grouping seated(Keywords keywords) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        GroupSettings standard = GroupSettings.standard("en");
+        GroupSettings standard = GroupSettings.byThemes("en");
         return Grouper.group(
                 GroupingInput.of(keywords.folded(), all, "en"),
                 new GroupSettings(
@@ -101,7 +100,7 @@ final class Grouping {
     }
 
     /** All keywords, as any engine is asked for them that knows nothing of what they mean. */
-    static Question question(Keywords keywords, GroupSettings settings, String language, Edition edition) {
+    static Question question(Keywords keywords, GroupSettings settings, String language) {
         int[] all = IntStream.range(0, keywords.size()).toArray();
         return new Question(
                 new ThemeWords(keywords.folded(), settings, language),
@@ -111,13 +110,12 @@ final class Grouping {
                 Map.of(),
                 Question.Barred.NOTHING,
                 language,
-                edition,
                 MeaningVectors.NONE,
                 new Grown(Room.ENOUGH));
     }
 
     private static Question question(Keywords keywords) {
-        return question(keywords, GroupSettings.standard("en"), "en", Edition.NEWEST);
+        return question(keywords, GroupSettings.byThemes("en"), "en");
     }
 
     /** The group of each keyword, each leftover in one of its own. */

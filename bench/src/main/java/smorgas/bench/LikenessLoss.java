@@ -7,7 +7,6 @@ import java.util.Locale;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.Engine;
 import smorgas.core.group.read.Agreement;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -25,14 +24,14 @@ final class LikenessLoss {
 
     private static void run(String name, Keywords keywords) {
         Method.ByLikeness method = new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL);
-        GroupSettings settings = GroupSettings.standard("en").with(method);
+        GroupSettings settings = GroupSettings.byThemes("en").with(method);
         System.out.println("\n" + name + "\n\n| keywords | by | ms | groups | in groups |\n|---:|---|---:|---:|---:|");
         int[][] labels = new int[2][];
         List<Engine> engines = List.of(Engine.of(settings), Engine.thorough(method, settings));
         for (int i = 0; i < labels.length; i++) {
             long begun = System.nanoTime();
             int[] found = engines.get(i)
-                    .find(Grouping.question(keywords, settings, "en", Edition.NEWEST))
+                    .find(Grouping.question(keywords, settings, "en"))
                     .group();
             long took = (System.nanoTime() - begun) / 1_000_000;
             labels[i] = Grouping.leftoversAlone(found);

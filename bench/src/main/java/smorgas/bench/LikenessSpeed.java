@@ -10,7 +10,6 @@ import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -77,10 +76,9 @@ final class LikenessSpeed {
                                 keyword -> java.util.Optional.empty(),
                                 java.util.List.of(),
                                 Hand.NONE,
-                                Edition.NEWEST,
                                 MeaningVectors.NONE,
                                 grown),
-                        GroupSettings.standard("en")
+                        GroupSettings.byThemes("en")
                                 .with(new Method.ByLikeness(place, 2, 0, false, Method.ByLikeness.ALL)))
                 .size();
     }

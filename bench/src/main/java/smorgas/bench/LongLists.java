@@ -9,31 +9,28 @@ import java.util.stream.IntStream;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.Engine;
 import smorgas.core.group.read.Agreement;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
 /**
- * How near the groups of long lists come to the ad groups of the expert lists that these are made of, by words alone, in the
- * newest edition and in the one before its words were like few others by their letters.
+ * How near the groups of long lists come to the ad groups of the expert lists that these are made of, by words alone.
  */
 final class LongLists {
 
     private LongLists() {}
 
     static void run() throws IOException {
-        System.out.println("\n| long lists | keywords | edition | groups | leftovers | B-cubed F1 | adjusted Rand |"
-                + "\n|---|---:|---|---:|---:|---:|---:|");
+        System.out.println("\n| long lists | keywords | groups | leftovers | B-cubed F1 | adjusted Rand |"
+                + "\n|---|---:|---:|---:|---:|---:|");
         for (String language : List.of("en", "de")) {
             for (int size : List.of(10_000, 40_000)) {
                 List<ManyTrades.Typed> typed = ManyTrades.typed(language, size);
-                measure(language, typed, Edition.SEVENTH);
-                measure(language, typed, Edition.NEWEST);
+                measure(language, typed);
             }
         }
     }
 
-    private static void measure(String language, List<ManyTrades.Typed> typed, Edition edition) {
+    private static void measure(String language, List<ManyTrades.Typed> typed) {
         Keywords keywords =
                 Grouping.fold(typed.stream().map(ManyTrades.Typed::phrase).toList());
         // Of two trades that share a keyword the first says where it belongs.
@@ -42,18 +39,17 @@ final class LongLists {
         int[] known = IntStream.range(0, keywords.size())
                 .map(keyword -> adGroups.getOrDefault(keywords.text(keyword), -1 - keyword))
                 .toArray();
-        GroupSettings settings = GroupSettings.standard(language)
+        GroupSettings settings = GroupSettings.byThemes(language)
                 .with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL));
         int[] group = Engine.of(settings)
-                .find(Grouping.question(keywords, settings, language, edition))
+                .find(Grouping.question(keywords, settings, language))
                 .group();
         Agreement agreement = Agreement.of(Grouping.leftoversAlone(group), known);
         System.out.printf(
                 Locale.ENGLISH,
-                "| %s | %,d | %s | %,d | %,d | %.3f | %.3f |%n",
+                "| %s | %,d | %,d | %,d | %.3f | %.3f |%n",
                 language,
                 keywords.size(),
-                edition,
                 IntStream.of(group).filter(g -> g >= 0).distinct().count(),
                 IntStream.of(group).filter(g -> g < 0).count(),
                 agreement.f(),

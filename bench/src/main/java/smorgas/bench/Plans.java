@@ -54,7 +54,7 @@ final class Plans {
                 List.of("Order {theme} today.", "Rated by those who use it."),
                 List.of("{theme}"));
         List<Entry> entries = List.of(
-                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")),
+                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")),
                 new ServeEntry.PlanSettingsChosen(settings),
                 new ServeEntry.AdsSet(new PlanAds(false, List.of(ad, ad), new LinkedHashMap<>())));
         Recipe recipe = Recipe.of(entries, "en");

@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.Map;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.SameProposals;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.WordForms;
@@ -32,8 +31,8 @@ final class SameMeaning {
 
     private static void report(ExpertList list, MeaningVectors vectors, boolean told) {
         List<String> texts = list.keywords().stream().map(Tidy::of).toList();
-        List<SameProposals.Proposal> found = SameProposals.of(
-                texts, GroupSettings.standard(list.language()), list.language(), Edition.NEWEST, vectors, 20);
+        List<SameProposals.Proposal> found =
+                SameProposals.of(texts, GroupSettings.byThemes(list.language()), list.language(), vectors, 20);
         StringBuilder row = new StringBuilder(
                 "| " + list.name() + " | " + (vectors == MeaningVectors.NONE ? "words" : "words and meaning") + " |");
         for (int first : FIRST) {

@@ -99,6 +99,6 @@ public class Stages {
     @Benchmark
     public Grouping group() {
         return Grouper.group(
-                GroupingInput.of(keywords.folded(), standings.remaining(), "en"), GroupSettings.standard("en"));
+                GroupingInput.of(keywords.folded(), standings.remaining(), "en"), GroupSettings.byThemes("en"));
     }
 }

@@ -26,7 +26,6 @@ import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
 import smorgas.core.recipe.CostBy;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
@@ -61,12 +60,10 @@ final class Values {
         worth(keywords);
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Intents intents =
-                Intents.of(keywords, "en", Edition.NEWEST, Map.of(), Valuing.NONE, new Matcher(keywords)::match);
+        Intents intents = Intents.of(keywords, "en", Map.of(), Valuing.NONE, new Matcher(keywords)::match);
         measured(
                 "all intents",
-                round -> Intents.of(
-                        keywords, "en", Edition.NEWEST, Map.of(), Valuing.NONE, new Matcher(keywords)::match));
+                round -> Intents.of(keywords, "en", Map.of(), Valuing.NONE, new Matcher(keywords)::match));
         measured(
                 "promise by other weights",
                 round -> Promise.of(

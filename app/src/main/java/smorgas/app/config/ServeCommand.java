@@ -5,6 +5,7 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -75,6 +76,12 @@ public final class ServeCommand implements Callable<Integer> {
         if (fault != null) {
             System.err.println("smorgas: " + fault);
             return 1;
+        }
+        if (demo) {
+            DataFolder.setAside(data, Clock.systemUTC())
+                    .ifPresent(aside ->
+                            System.out.println("Another version of Smorgas had made the demo's data. It is kept as "
+                                    + aside + "; the demo begins anew."));
         }
         SpringApplication application = new SpringApplication(Application.class);
         application.setBannerMode(Banner.Mode.OFF);

@@ -8,6 +8,8 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.flywaydb.core.Flyway;
 import org.jspecify.annotations.Nullable;
 
@@ -20,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 public final class DataFolder {
 
     /** Why a folder is not taken, in a sentence that says what to do. Nothing in it was written. */
-    public static final class Refused extends RuntimeException {
+    public static class Refused extends RuntimeException {
         private static final long serialVersionUID = 1;
 
         Refused(String sentence) {
@@ -28,8 +30,19 @@ public final class DataFolder {
         }
     }
 
+    /** Another version has made it, before or behind this one. */
+    public static final class OfAnother extends Refused {
+        private static final long serialVersionUID = 1;
+
+        OfAnother(String why) {
+            super(
+                    "this data folder was made by another version of Smorgas (" + why
+                            + "). Nothing in it was touched; start it with that version, or choose another folder with --data.");
+        }
+    }
+
     /** The newest migration that this version has. */
-    static final int SCHEMA = 10;
+    static final int SCHEMA = 1;
 
     static final String DATABASE = "smorgas.mv.db";
 
@@ -81,6 +94,7 @@ public final class DataFolder {
         Flyway flyway = Flyway.configure()
                 .dataSource(url, "sa", "")
                 .locations(locations)
+                .placeholders(Map.of(Fingerprint.FIELD, Fingerprint.OURS))
                 .load();
         copyBeforeMigration(flyway);
         flyway.migrate();
@@ -148,6 +162,26 @@ public final class DataFolder {
         Tally.write(Tally.in(folder), look.marks());
         return "Restored " + look.marks().projects().size()
                 + (look.marks().projects().size() == 1 ? " project" : " projects") + " from " + file + "." + kept;
+    }
+
+    /**
+     * Moves a database that another version has made into the folder's copies, so that a new one can be made.
+     *
+     * @return where it is now; empty if it was made by this version, or there is none
+     */
+    public static Optional<Path> setAside(Path folder, Clock clock) throws IOException {
+        Path database = folder.resolve(DATABASE);
+        try {
+            if (Files.exists(database) && Files.size(database) > 0) {
+                lookAt(readOnly(database), new TallyMarks(), "");
+            }
+            return Optional.empty();
+        } catch (OfAnother e) {
+            Path aside = Copies.replaced(folder, clock);
+            Files.move(database, aside);
+            Files.deleteIfExists(Tally.in(folder));
+            return Optional.of(aside);
+        }
     }
 
     /** Deletes a database and what tells of it; copies stay. */

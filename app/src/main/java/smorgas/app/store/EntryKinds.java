@@ -19,8 +19,9 @@ import smorgas.core.recipe.ValueEntry;
 
 /**
  * How entries are persisted: each kind has a name of its own, so that classes may be renamed and moved, and the number of
- * the format in which its body is written today. A change of a kind's fields needs the next number and a step in
- * {@link OldBodies}.
+ * the format in which its body is written today. Until version 1.0 all formats are 1 and change
+ * in place, which changes the {@link Fingerprint}; from then on a change of a kind's fields needs the next number and a step
+ * that brings older bodies to it.
  */
 final class EntryKinds {
 
@@ -30,14 +31,13 @@ final class EntryKinds {
     record Kind(String name, int format, Class<? extends Entry> type) {}
 
     static final List<Kind> ALL = List.of(
-            new Kind("basket-added", 4, BasketEntry.BasketAdded.class),
+            new Kind("basket-added", 1, BasketEntry.BasketAdded.class),
             new Kind("basket-removed", 1, BasketEntry.BasketRemoved.class),
             new Kind("basket-described", 1, BasketEntry.BasketDescribed.class),
             new Kind("basket-switched", 1, BasketEntry.BasketSwitched.class),
             new Kind("basket-brings", 1, BasketEntry.BasketBrings.class),
             new Kind("basket-read-as", 1, BasketEntry.BasketReadAs.class),
-            new Kind("basket-renewed", 3, BasketEntry.BasketRenewed.class),
-            new Kind("edition", 1, FoldEntry.EditionChosen.class),
+            new Kind("basket-renewed", 1, BasketEntry.BasketRenewed.class),
             new Kind("fold-kind", 1, FoldEntry.FoldKindSwitched.class),
             new Kind("little-words", 1, FoldEntry.LittleWordsChosen.class),
             new Kind("misspellings", 1, FoldEntry.MisspellingsJudged.class),
@@ -61,7 +61,7 @@ final class EntryKinds {
             new Kind("negative", 1, ServeEntry.NegativeSettled.class),
             new Kind("negatives-said", 1, ServeEntry.NegativesSaid.class),
             new Kind("kept-apart", 1, ServeEntry.GroupsKeptApart.class),
-            new Kind("plan-settings", 2, ServeEntry.PlanSettingsChosen.class),
+            new Kind("plan-settings", 1, ServeEntry.PlanSettingsChosen.class),
             new Kind("ad-group-said", 1, ServeEntry.AdGroupSaid.class),
             new Kind("campaign-said", 1, ServeEntry.CampaignSaid.class),
             new Kind("ads-set", 1, ServeEntry.AdsSet.class),
@@ -70,18 +70,18 @@ final class EntryKinds {
             new Kind("words-muted", 1, GroupEntry.WordsMuted.class),
             new Kind("words-same", 1, GroupEntry.WordsSame.class),
             new Kind("offers-refused", 1, GroupEntry.OffersRefused.class),
-            new Kind("group-settings", 5, GroupEntry.GroupSettingsChosen.class),
-            new Kind("groups-adopted", 3, GroupEntry.GroupsAdopted.class),
+            new Kind("group-settings", 1, GroupEntry.GroupSettingsChosen.class),
+            new Kind("groups-adopted", 1, GroupEntry.GroupsAdopted.class),
             new Kind("group-rule", 1, GroupEntry.GroupRuleSet.class),
             new Kind("group-rule-removed", 1, GroupEntry.GroupRuleRemoved.class),
             new Kind("group-rule-moved", 1, GroupEntry.GroupRuleMoved.class),
-            new Kind("alternative", 5, GroupEntry.AlternativeKept.class),
+            new Kind("alternative", 1, GroupEntry.AlternativeKept.class),
             new Kind("alternative-dropped", 1, GroupEntry.AlternativeDropped.class),
             new Kind("placed", 1, GroupPin.KeywordsPlaced.class),
             new Kind("theme-removed", 1, GroupPin.ThemeRemoved.class),
             new Kind("group-named", 1, GroupPin.GroupNamed.class),
             new Kind("themes-made", 1, GroupPin.ThemesMade.class),
-            new Kind("groups-settled", 2, GroupPin.GroupsSettled.class),
+            new Kind("groups-settled", 1, GroupPin.GroupsSettled.class),
             new Kind("groups-joined", 1, GroupPin.GroupsJoined.class),
             new Kind("group-split", 1, GroupPin.GroupSplit.class),
             new Kind("group-locked", 1, GroupPin.GroupLocked.class),
@@ -115,10 +115,10 @@ final class EntryKinds {
                 BY_TYPE.get(entry.getClass()), entry.getClass().getName());
     }
 
-    /** The kind of this name, if this version reads it in this format: that of today, or one from before. */
+    /** The kind of this name, if this version reads it in this format. */
     static @Nullable Kind find(String name, int format) {
         Kind kind = BY_NAME.get(name);
-        return kind == null || format < 1 || format > kind.format() ? null : kind;
+        return kind == null || format != kind.format() ? null : kind;
     }
 
     /** The names of kinds that a recipe can hold. */

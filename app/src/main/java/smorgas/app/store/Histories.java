@@ -10,6 +10,7 @@ import java.util.List;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import smorgas.core.recipe.Doer;
 import smorgas.core.recipe.History;
 
 /** The history of each project. Rows are appended; of an old row only its state changes. */
@@ -66,9 +67,10 @@ public class Histories {
      * What is told of an act.
      *
      * @param at when it was made
+     * @param by who or what made it
      * @param effect what it changed then, in a sentence with figures; empty if nothing was told
      */
-    public record Told(OffsetDateTime at, String effect) {}
+    public record Told(OffsetDateTime at, Doer by, String effect) {}
 
     /** What is told of each act, in order. */
     public List<Told> told(long project) {
@@ -76,11 +78,12 @@ public class Histories {
     }
 
     static List<Told> told(DSLContext db, long project) {
-        return db.select(ENTRY.ACTED_AT, ENTRY.EFFECT)
+        return db.select(ENTRY.ACTED_AT, ENTRY.DONE_BY, ENTRY.DOER, ENTRY.EFFECT)
                 .from(ENTRY)
                 .where(ENTRY.PROJECT_ID.eq(project))
                 .orderBy(ENTRY.SEQ)
-                .fetch(row -> new Told(row.value1(), row.value2()));
+                .fetch(row ->
+                        new Told(row.value1(), new Doer(Doer.Kind.valueOf(row.value2()), row.value3()), row.value4()));
     }
 
     /**
@@ -105,7 +108,11 @@ public class Histories {
         TallyMarks.OfProject mark = tally.project(project).at(version + 1);
         for (History.Step step : new ArrayList<>(after.steps())) {
             if (step.seq() > old.size()) {
-                insert(db, project, step, new Told(OffsetDateTime.now(clock), effect));
+                insert(
+                        db,
+                        project,
+                        step,
+                        new Told(OffsetDateTime.now(clock), step.entry().doneBy(), effect));
                 mark = mark.and(step.entry());
             } else if (old.get((int) step.seq() - 1).state() != step.state()) {
                 db.update(ENTRY)
@@ -128,6 +135,8 @@ public class Histories {
                 .set(ENTRY.STATE, step.state().name())
                 .set(ENTRY.VERSION, step.version())
                 .set(ENTRY.ACTED_AT, told.at())
+                .set(ENTRY.DONE_BY, told.by().kind().name())
+                .set(ENTRY.DOER, told.by().name())
                 .set(
                         ENTRY.EFFECT,
                         told.effect()

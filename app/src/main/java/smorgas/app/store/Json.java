@@ -129,7 +129,7 @@ public final class Json {
                 JsonNode taken = MAPPER.readTree(body);
                 return new RecipeTaken(taken.path("name").stringValue(""), exportedEntries(taken.path("entries")));
             }
-            Entry read = MAPPER.treeToValue(OldBodies.brought(kind, format, MAPPER.readTree(body)), known.type());
+            Entry read = MAPPER.treeToValue(MAPPER.readTree(body), known.type());
             Complete.require(read, "body");
             return read;
         } catch (tools.jackson.core.JacksonException | Refusal e) {

@@ -36,7 +36,7 @@ record Look(TallyMarks marks, List<String> missing) {
         }
     }
 
-    /** Refused if its tables are newer than this version knows. */
+    /** Refused if its tables are others than this version makes, or newer than it knows. */
     static void requireKnown(Connection connection, int newest) throws SQLException {
         try (Statement statement = connection.createStatement()) {
             if (!has(statement, "flyway_schema_history", "version")) {
@@ -47,16 +47,24 @@ record Look(TallyMarks marks, List<String> missing) {
                             + " where \"version\" is not null")) {
                 found.next();
                 if (found.getInt(1) > newest) {
-                    throw newer("its tables are of version " + found.getInt(1) + ", and this Smorgas knows version "
-                            + newest);
+                    throw new DataFolder.OfAnother("its tables are of version " + found.getInt(1)
+                            + ", and this Smorgas knows version " + newest);
+                }
+                if (found.getInt(1) > 0 && !made(statement).equals(Fingerprint.OURS)) {
+                    throw new DataFolder.OfAnother("until version 1.0 each reads only its own folders");
                 }
             }
         }
     }
 
-    private static DataFolder.Refused newer(String why) {
-        return new DataFolder.Refused("this data folder was made by a newer Smorgas (" + why
-                + "). Nothing in it was touched; start it with that version, or choose another folder with --data.");
+    /** The fingerprint of what made it; empty if it has none. */
+    private static String made(Statement statement) throws SQLException {
+        if (!has(statement, "MADE_BY", "FINGERPRINT")) {
+            return "";
+        }
+        try (ResultSet found = statement.executeQuery("select fingerprint from made_by")) {
+            return found.next() ? found.getString(1) : "";
+        }
     }
 
     private static void histories(Statement statement, TallyMarks found, TallyMarks must, List<String> missing)
@@ -73,8 +81,8 @@ record Look(TallyMarks marks, List<String> missing) {
                 String kind = rows.getString(3);
                 int format = rows.getInt(4);
                 if (!Json.knows(kind, format)) {
-                    throw newer("project " + rows.getLong(1) + " has an act \"" + kind + "\" of format " + format
-                            + ", which this one does not know");
+                    throw new DataFolder.OfAnother("project " + rows.getLong(1) + " has an act \"" + kind
+                            + "\" of format " + format + ", which this one does not know");
                 }
                 TallyMarks.OfProject after = before.and(kind, format, rows.getString(5));
                 found.put(after);
@@ -87,21 +95,16 @@ record Look(TallyMarks marks, List<String> missing) {
     }
 
     private static void baskets(Statement statement, TallyMarks found) throws SQLException {
-        boolean prints = has(statement, "BASKET", "FINGERPRINT");
-        try (ResultSet rows = statement.executeQuery("select id, project_id, size_bytes, "
-                + (prints ? "fingerprint" : "null") + " from basket where reading is not null")) {
+        try (ResultSet rows = statement.executeQuery(
+                "select id, project_id, size_bytes, fingerprint from basket where reading is not null")) {
             while (rows.next()) {
-                String fingerprint = rows.getString(4);
-                found.put(new TallyMarks.OfBasket(
-                        rows.getLong(1), rows.getLong(2), rows.getLong(3), fingerprint == null ? "" : fingerprint));
+                found.put(
+                        new TallyMarks.OfBasket(rows.getLong(1), rows.getLong(2), rows.getLong(3), rows.getString(4)));
             }
         }
     }
 
     private static void lists(Statement statement, TallyMarks found) throws SQLException {
-        if (!has(statement, "WORD_LIST", "NAME")) {
-            return;
-        }
         try (ResultSet rows = statement.executeQuery("select name, version, words from word_list order by version")) {
             while (rows.next()) {
                 found.put(TallyMarks.OfList.of(rows.getString(1), rows.getLong(2), rows.getString(3)));

@@ -2,7 +2,6 @@ package smorgas.app.store;
 
 import java.time.OffsetDateTime;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.recipe.Edition;
 
 /**
  * One client's or site's work, in one market, language and currency.
@@ -10,7 +9,7 @@ import smorgas.core.recipe.Edition;
  * @param language ISO 639-1 code
  * @param market free text, such as a country
  * @param currency ISO 4217 code
- * @param edition the one in which it was made
+ * @param rules the number of the rules by which it is folded, judged and grouped
  * @param version grows by one with every act, undo and redo
  * @param binnedAt when it was moved to the bin; null if it was not
  */
@@ -20,7 +19,7 @@ public record Project(
         String language,
         String market,
         String currency,
-        Edition edition,
+        int rules,
         long version,
         OffsetDateTime openedAt,
         @Nullable OffsetDateTime binnedAt) {

@@ -12,7 +12,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -20,7 +19,6 @@ import java.util.zip.ZipOutputStream;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.serve.PlanRecord;
@@ -34,9 +32,6 @@ import tools.jackson.databind.JsonNode;
  */
 @Repository
 public class ProjectFile {
-
-    /** What is written where nothing newer is in it, so that an older Smorgas reads it too. */
-    private static final int WITHOUT_SERVED = 1;
 
     private final DSLContext db;
     private final Projects projects;
@@ -83,12 +78,13 @@ public class ProjectFile {
     private Map<String, Object> told(
             Project project, Histories.Stored stored, List<Baskets.Basket> all, List<ServedPlans.Served> plans) {
         Map<String, Object> told = new LinkedHashMap<>();
-        told.put("project", plans.isEmpty() ? WITHOUT_SERVED : ProjectZip.FORMAT);
+        told.put("project", ProjectZip.FORMAT);
+        told.put(Fingerprint.FIELD, Fingerprint.OURS);
         told.put("name", project.name());
         told.put("language", project.language());
         told.put("market", project.market());
         told.put("currency", project.currency());
-        told.put("edition", project.edition().number());
+        told.put("rules", project.rules());
         told.put("version", stored.version());
         told.put("baskets", all.stream().map(this::told).toList());
         List<Histories.Told> acted = histories.told(project.id());
@@ -100,13 +96,13 @@ public class ProjectFile {
             act.put("state", steps.get(i).state().name());
             act.put("version", steps.get(i).version());
             act.put("at", acted.get(i).at().toString());
+            act.put("by", acted.get(i).by().kind().name());
+            act.put("doer", acted.get(i).by().name());
             act.put("effect", acted.get(i).effect());
             acts.add(act);
         }
         told.put("history", acts);
-        if (!plans.isEmpty()) {
-            told.put("served", plans.stream().map(ProjectFile::told).toList());
-        }
+        told.put("served", plans.stream().map(ProjectFile::told).toList());
         return told;
     }
 
@@ -131,12 +127,11 @@ public class ProjectFile {
     }
 
     private String fingerprint(long basket) {
-        return Optional.ofNullable(db.select(BASKET.FINGERPRINT)
-                        .from(BASKET)
-                        .where(BASKET.ID.eq(basket))
-                        .fetchSingle()
-                        .value1())
-                .orElse("");
+        return db.select(BASKET.FINGERPRINT)
+                .from(BASKET)
+                .where(BASKET.ID.eq(basket))
+                .fetchSingle()
+                .value1();
     }
 
     /**
@@ -173,7 +168,7 @@ public class ProjectFile {
      * @param entries those in force, in order
      * @param lists the bytes of its lists by the numbers that the entries have
      */
-    public record Held(String language, Edition edition, List<Entry> entries, Map<Long, byte[]> lists) {}
+    public record Held(String language, List<Entry> entries, Map<Long, byte[]> lists) {}
 
     /**
      * Reads a file without making a project of it.
@@ -192,10 +187,7 @@ public class ProjectFile {
                 numbers.put(list.number(), list.number());
             });
             return new Held(
-                    ProjectZip.text(told, "language"),
-                    Edition.of(told.path("edition").asInt(0)),
-                    new History(ProjectZip.acts(told, numbers)).effective(),
-                    lists);
+                    ProjectZip.text(told, "language"), new History(ProjectZip.acts(told, numbers)).effective(), lists);
         } catch (ZipException e) {
             throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
         }
@@ -212,12 +204,7 @@ public class ProjectFile {
         if (!language.matches("[a-z]{2,8}")) {
             throw new Refusal("The project in this file has no language");
         }
-        long id = projects.create(
-                name,
-                language,
-                ProjectZip.text(told, "market"),
-                ProjectZip.text(told, "currency"),
-                Edition.of(told.path("edition").asInt(0)));
+        long id = projects.create(name, language, ProjectZip.text(told, "market"), ProjectZip.text(told, "currency"));
         Map<Long, Long> numbers = baskets(zip, told, id);
         history(told, id, numbers);
         served(zip, told, id, told.path("history").size());
@@ -288,7 +275,8 @@ public class ProjectFile {
         List<History.Step> steps = ProjectZip.acts(told, numbers);
         List<Histories.Told> acted = new ArrayList<>();
         for (JsonNode act : told.path("history")) {
-            acted.add(new Histories.Told(ProjectZip.time(act, "at"), ProjectZip.text(act, "effect")));
+            acted.add(new Histories.Told(
+                    ProjectZip.time(act, "at"), ProjectZip.doer(act), ProjectZip.text(act, "effect")));
         }
         for (History.Step step : steps) {
             mark = mark.and(step.entry());

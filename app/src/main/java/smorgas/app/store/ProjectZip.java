@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Enumeration;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,7 @@ import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import smorgas.core.recipe.BasketEntry;
+import smorgas.core.recipe.Doer;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.text.Refusal;
@@ -22,7 +24,7 @@ import tools.jackson.databind.JsonNode;
 final class ProjectZip {
 
     /** The newest format that is read. */
-    static final int FORMAT = 2;
+    static final int FORMAT = 1;
 
     static final String TOLD = "project.json";
     private static final String NAMES = "project\\.json|(baskets|served)/\\d{1,9}";
@@ -79,6 +81,17 @@ final class ProjectZip {
         return version;
     }
 
+    /** Who or what made an act. */
+    static Doer doer(JsonNode act) {
+        String kind = text(act, "by");
+        return Arrays.stream(Doer.Kind.values())
+                .filter(one -> one.name().equals(kind))
+                .findFirst()
+                .map(one -> new Doer(one, text(act, "doer")))
+                .orElseThrow(() -> new Refusal("An act in this project file was made by \"" + shown(kind)
+                        + "\", of which this version knows nothing"));
+    }
+
     /** What the largest part of a file says it unpacks to, in bytes. */
     static long largest(ZipFile zip) {
         return zip.stream().mapToLong(ZipEntry::getSize).max().orElse(0);
@@ -92,6 +105,11 @@ final class ProjectZip {
         }
         if (format < 1) {
             throw new Refusal("This is no project file: project.json does not say which format it has");
+        }
+        Fingerprint.require("This project file", told);
+        if (told.path("rules").asInt(0) != Projects.RULES) {
+            throw new Refusal("The project in this file follows rules "
+                    + told.path("rules").asInt(0) + ", of which this version knows nothing");
         }
     }
 

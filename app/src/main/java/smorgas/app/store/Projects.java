@@ -23,7 +23,6 @@ import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.core.recipe.BasketEntry;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.schema.tables.records.ProjectRecord;
@@ -31,6 +30,9 @@ import smorgas.schema.tables.records.ProjectRecord;
 /** The projects. */
 @Repository
 public class Projects {
+
+    /** The number of the rules by which projects are made. */
+    static final int RULES = 1;
 
     private final DSLContext db;
     private final Clock clock;
@@ -58,12 +60,6 @@ public class Projects {
     /** Makes a project and returns its number. */
     @Transactional
     public long create(String name, String language, String market, String currency) {
-        return create(name, language, market, currency, Edition.NEWEST);
-    }
-
-    /** Makes one of an edition. */
-    @Transactional
-    long create(String name, String language, String market, String currency, Edition edition) {
         room.need(0);
         OffsetDateTime now = OffsetDateTime.now(clock);
         long project = db.insertInto(PROJECT)
@@ -71,7 +67,7 @@ public class Projects {
                 .set(PROJECT.LANGUAGE, Bounded.text(language, PROJECT.LANGUAGE, "The language"))
                 .set(PROJECT.MARKET, Bounded.text(market, PROJECT.MARKET, "The market"))
                 .set(PROJECT.CURRENCY, Bounded.text(currency, PROJECT.CURRENCY, "The currency"))
-                .set(PROJECT.EDITION, edition.number())
+                .set(PROJECT.RULES, RULES)
                 .set(PROJECT.CREATED_AT, now)
                 .set(PROJECT.OPENED_AT, now)
                 .returning(PROJECT.ID)
@@ -140,7 +136,7 @@ public class Projects {
                         .value1()
                         .longValue()
                 * 3);
-        long copy = create(name, original.language(), original.market(), original.currency(), original.edition());
+        long copy = create(name, original.language(), original.market(), original.currency());
         Map<Long, Long> baskets = copyBaskets(id, copy);
         History history = Histories.load(db, id);
         TallyMarks.OfProject mark = new TallyMarks.OfProject(copy, original.version(), 0, "");
@@ -231,7 +227,7 @@ public class Projects {
                 row.getLanguage(),
                 row.getMarket(),
                 row.getCurrency(),
-                Edition.of(row.getEdition()),
+                row.getRules(),
                 row.getVersion(),
                 row.getOpenedAt(),
                 row.getBinnedAt());

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import smorgas.core.column.Figure;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
@@ -36,19 +35,18 @@ public record RecipeFile(String language, List<Entry> entries) {
     }
 
     /** The recipe that a project's entries in force come to, defaults first. */
-    public static RecipeFile of(String language, Edition edition, List<Entry> effective) {
+    public static RecipeFile of(String language, List<Entry> effective) {
         List<Entry> entries = new ArrayList<>();
         if (effective.stream().anyMatch(RecipeTaken.class::isInstance)) {
             // The recipe that was taken has them written out.
             return new RecipeFile(language, Recipe.decisions(effective));
         }
-        entries.add(new FoldEntry.EditionChosen(edition));
-        Folding folding = Folding.standard(language, edition);
+        Folding folding = Folding.standard(language);
         for (FoldKind kind : FoldKind.values()) {
             entries.add(new FoldEntry.FoldKindSwitched(kind, folding.on().contains(kind)));
         }
         entries.add(new FoldEntry.LittleWordsChosen(List.copyOf(folding.littleWords())));
-        entries.add(new GroupEntry.GroupSettingsChosen(GroupSettings.standard(language, edition)));
+        entries.add(new GroupEntry.GroupSettingsChosen(GroupSettings.standard(language)));
         entries.add(new ServeEntry.PlanSettingsChosen(PlanSettings.standard()));
         for (Figure figure : Figure.values()) {
             entries.add(new FoldEntry.MergeChosen(figure, figure.standardMerge()));
@@ -61,6 +59,7 @@ public record RecipeFile(String language, List<Entry> entries) {
     public String json() {
         Map<String, Object> file = new LinkedHashMap<>();
         file.put("recipe", FORMAT);
+        file.put(Fingerprint.FIELD, Fingerprint.OURS);
         file.put("language", language);
         file.put("entries", entries.stream().map(Json::exported).toList());
         return Json.pretty(file);
@@ -82,12 +81,8 @@ public record RecipeFile(String language, List<Entry> entries) {
             throw new Refusal(
                     "This is no recipe of format " + FORMAT + ": it should begin with {\"recipe\": " + FORMAT + "}");
         }
-        List<Entry> entries = new ArrayList<>(Json.exportedEntries(file.path("entries")));
-        if (entries.stream().noneMatch(FoldEntry.EditionChosen.class::isInstance) && !entries.isEmpty()) {
-            // From before there were editions.
-            entries.addFirst(new FoldEntry.EditionChosen(Edition.FIRST));
-        }
-        return new RecipeFile(file.path("language").stringValue("en"), entries);
+        Fingerprint.require("This recipe", file);
+        return new RecipeFile(file.path("language").stringValue("en"), Json.exportedEntries(file.path("entries")));
     }
 
     /**

@@ -8,7 +8,6 @@ import smorgas.app.store.Histories;
 import smorgas.core.board.Board;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Recipe;
 
@@ -17,8 +16,7 @@ import smorgas.core.recipe.Recipe;
  *
  * @param room that finding out how alike keywords are may take
  */
-record Follower(
-        long project, String language, Edition edition, LoadedBaskets loaded, MeaningVectors meaning, Room room) {
+record Follower(long project, String language, LoadedBaskets loaded, MeaningVectors meaning, Room room) {
 
     private static final Logger LOG = LoggerFactory.getLogger(Follower.class);
 
@@ -29,7 +27,7 @@ record Follower(
     record Followed(Snapshot snapshot, boolean stuck) {}
 
     Recipe recipe(History history) {
-        return Recipe.of(history.effective(), language, edition);
+        return Recipe.of(history.effective(), language);
     }
 
     /**

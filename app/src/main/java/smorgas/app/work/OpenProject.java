@@ -16,7 +16,6 @@ import smorgas.core.gather.Reading;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Method;
@@ -35,7 +34,6 @@ public final class OpenProject {
 
     private final long id;
     private final String language;
-    private final Edition edition;
     private final Baskets baskets;
     private final Histories histories;
     private final LoadedBaskets loaded;
@@ -52,12 +50,11 @@ public final class OpenProject {
     OpenProject(Project project, Baskets baskets, Histories histories, MeaningVectors meaning, Memory memory) {
         this.id = project.id();
         this.language = project.language();
-        this.edition = project.edition();
         this.baskets = baskets;
         this.histories = histories;
         this.memory = memory;
         this.loaded = new LoadedBaskets(project.id(), baskets);
-        this.follower = new Follower(id, language, edition, loaded, meaning, memory.forLikeness());
+        this.follower = new Follower(id, language, loaded, meaning, memory.forLikeness());
         this.snapshot = followed(histories.stored(id), 0, false);
     }
 
@@ -82,11 +79,6 @@ public final class OpenProject {
 
     private Recipe recipeOf(History history) {
         return follower.recipe(history);
-    }
-
-    /** The edition in which the project was made. */
-    public Edition edition() {
-        return edition;
     }
 
     public long id() {
@@ -177,7 +169,7 @@ public final class OpenProject {
      */
     public Board at(long point) {
         Snapshot now = snapshot;
-        Recipe recipe = Recipe.of(now.history().at(point), language, edition);
+        Recipe recipe = Recipe.of(now.history().at(point), language);
         return now.board()
                 .next(LoadedBaskets.lines(loaded.at(recipe, recipe.folding().decimals())), recipe);
     }

@@ -13,7 +13,6 @@ import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
@@ -29,7 +28,6 @@ class BatchAgainstTest extends BatchUnderTest {
                 folder.resolve("recipe.json"),
                 RecipeFile.of(
                                 "en",
-                                Edition.NEWEST,
                                 List.of(
                                         new SiftEntry.RuleAdded(
                                                 new Rule(1, new Condition.HasWord("toy"), Standing.DROPPED)),
@@ -109,13 +107,14 @@ class BatchAgainstTest extends BatchUnderTest {
     /** What was undone, or gone back from, is no part of what a run is compared with. */
     @Test
     void aRunIsComparedWithAProjectAsAFile() throws IOException {
-        String added = "{\"kind\": \"basket-added\", \"format\": 4, \"state\": \"DONE\", \"version\": %d, \"body\":"
-                + " {\"basket\": %d, \"name\": \"%s\", \"kind\": \"PASTE\", \"asked\": {\"by\": \"nothing\"}, \"readAs\":"
-                + " {\"encoding\": \"\", \"delimiter\": \"\", \"sheet\": \"\", \"headerLine\": -1, \"roles\": []}}}";
-        String told = "{\"project\": 1, \"language\": \"en\", \"edition\": " + Edition.NEWEST.number()
-                + ", \"baskets\": [{\"number\": 7, \"name\": \"march\"}, {\"number\": 9, \"name\": \"more\"}], \"history\": ["
-                + String.format(added, 1, 7, "march") + ", " + String.format(added, 2, 9, "more")
-                + ", {\"kind\": \"went-back\", \"format\": 1, \"state\": \"DONE\", \"version\": 3, \"body\": {\"point\": 1}}]}";
+        String added =
+                "{\"kind\": \"basket-added\", \"format\": 1, \"state\": \"DONE\", \"version\": %d, \"by\": \"IMPORT\", \"body\":"
+                        + " {\"basket\": %d, \"name\": \"%s\", \"kind\": \"PASTE\", \"asked\": {\"by\": \"nothing\"}, \"readAs\":"
+                        + " {\"encoding\": \"\", \"delimiter\": \"\", \"sheet\": \"\", \"headerLine\": -1, \"roles\": []}}}";
+        String told = ours(
+                "{\"project\": 1, \"language\": \"en\", \"rules\": 1, \"baskets\": [{\"number\": 7, \"name\": \"march\"}, {\"number\": 9, \"name\": \"more\"}], \"history\": ["
+                        + String.format(added, 1, 7, "march") + ", " + String.format(added, 2, 9, "more")
+                        + ", {\"kind\": \"went-back\", \"format\": 1, \"state\": \"DONE\", \"version\": 3, \"by\": \"YOU\", \"body\": {\"point\": 1}}]}");
         Path project = folder.resolve("project.zip");
         try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(project))) {
             for (Map.Entry<String, String> part : Map.of(

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,14 +12,11 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
-import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import smorgas.app.demo.DemoLists;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Rule;
@@ -29,34 +25,6 @@ import smorgas.core.recipe.Standing;
 import tools.jackson.databind.JsonNode;
 
 class BatchCommandTest extends BatchUnderTest {
-
-    private static byte[] kept(String name) throws IOException {
-        try (InputStream in = new GZIPInputStream(Objects.requireNonNull(
-                BatchCommandTest.class.getResourceAsStream("/old/third-edition/" + name + ".gz")))) {
-            return in.readAllBytes();
-        }
-    }
-
-    /** What the version before the fourth edition gave out for these lines, likeness, seats and pins by hand among it. */
-    @Test
-    void aRecipeOfTheThirdEditionGivesWhatItGaveAndOneOfTheFourthDoesNot() throws IOException {
-        Path list = Files.write(folder.resolve("list.txt"), kept("list.txt"));
-        String third;
-        try (InputStream in =
-                Objects.requireNonNull(BatchCommandTest.class.getResourceAsStream("/old/third-edition/recipe.json"))) {
-            third = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        }
-        assertThat(run("--in", list, "--recipe", file("third.json", third), "--out", out()))
-                .isZero();
-        for (String table : List.of("keywords.csv", "plan.csv")) {
-            assertThat(Files.readAllBytes(out().resolve(table))).as(table).isEqualTo(kept(table));
-        }
-        Path fourth = file("fourth.json", third.replace("THIRD", "FOURTH"));
-        assertThat(run("--in", list, "--recipe", fourth, "--out", folder.resolve("newer")))
-                .isZero();
-        assertThat(folder.resolve("newer/plan.csv")).isNotEmptyFile();
-        assertThat(Files.readAllBytes(folder.resolve("newer/plan.csv"))).isNotEqualTo(kept("plan.csv"));
-    }
 
     @Test
     void aBadFileIsToldOfAndTheOthersAreServed() throws IOException {
@@ -138,9 +106,8 @@ class BatchCommandTest extends BatchUnderTest {
                 "recipe.json",
                 RecipeFile.of(
                                 "en",
-                                Edition.NEWEST,
                                 List.of(
-                                        new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")),
+                                        new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")),
                                         new SiftEntry.RuleAdded(
                                                 new Rule(1, new Condition.HasWord("free"), Standing.DROPPED))))
                         .json());
@@ -211,9 +178,8 @@ class BatchCommandTest extends BatchUnderTest {
                 "list.csv", "keyword,searches,cpc\nbee hive,18100,0.5\nbee hive kit,100,0.5\nbee hive stand,200,\n");
         Path report =
                 file("search terms.csv", "search term,clicks,impressions,cost,conversions\nbee hive,20,200,9.50,1\n");
-        Path recipe = file("recipe.json", """
+        Path recipe = file("recipe.json", ours("""
                 {"recipe": 1, "language": "en", "entries": [
-                  {"kind": "edition", "format": 1, "body": {"edition": "FIFTH"}},
                   {"kind": "assumptions", "format": 1, "body": {"tag": "", "group": "", "assumptions": {"figures": {
                     "CLICK_SHARE": {"low": 3000, "high": 3000}, "CONVERSION_RATE": {"low": 500, "high": 500},
                     "VALUE": {"low": 200000000, "high": 200000000}}, "cost": "CPC_OR_BIDS"}}},
@@ -221,7 +187,7 @@ class BatchCommandTest extends BatchUnderTest {
                     "words": {}, "classes": [{"name": "top", "share": 40}, {"name": "rest", "share": 60}]}}},
                   {"kind": "negatives-said", "format": 1, "body": {"negatives": [
                     {"text": "jobs", "group": "", "say": "EXACT"}]}}]}
-                """);
+                """));
         assertThat(run("--in", list, "--in", report, "--out", out(), "--recipe", recipe))
                 .isZero();
         List<CsvRecord> keywords = csv("keywords.csv");

@@ -80,7 +80,7 @@ class BatchTablesTest {
                         .orElseThrow()),
                 Recipe.of(
                         List.of(new GroupEntry.GroupSettingsChosen(
-                                GroupSettings.standard("en").with(Method.ByThemes.standard()))),
+                                GroupSettings.byThemes("en").with(Method.ByThemes.standard()))),
                         "en"));
     }
 

@@ -11,11 +11,21 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
+import smorgas.app.store.RecipeFile;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Runs of the batch command in a folder of their own, and what came of them. */
 abstract class BatchUnderTest {
+
+    /** A recipe or project file with the fingerprint of this version in it. */
+    static String ours(String json) {
+        String fingerprint = JsonMapper.shared()
+                .readTree(RecipeFile.of("en", List.of()).json())
+                .path("fingerprint")
+                .stringValue();
+        return json.replaceFirst("1,", "1, \"fingerprint\": \"" + fingerprint + "\",");
+    }
 
     @TempDir
     Path folder;

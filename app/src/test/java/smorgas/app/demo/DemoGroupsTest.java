@@ -10,6 +10,7 @@ import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import smorgas.app.Themed;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
@@ -21,13 +22,12 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
-import smorgas.core.recipe.Recipe;
 
 /** What the group engine makes of the demo's lists. */
 class DemoGroupsTest {
 
     private static final List<Lines> BASKETS = new ArrayList<>();
-    private static Board board = Board.of(List.of(), Recipe.of(List.of(), "en", smorgas.core.recipe.Edition.SECOND));
+    private static Board board = Board.of(List.of(), Themed.recipe(List.of()));
 
     @BeforeAll
     static void read() {
@@ -37,14 +37,13 @@ class DemoGroupsTest {
                     .lines()
                     .orElseThrow());
         }
-        board = Board.of(BASKETS, Recipe.of(List.of(), "en", smorgas.core.recipe.Edition.SECOND));
+        board = Board.of(BASKETS, Themed.recipe(List.of()));
     }
 
     private static Groups groups(Pass... passes) {
         Entry chosen =
-                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en").withPasses(passes));
-        return board.next(BASKETS, Recipe.of(List.of(chosen), "en", smorgas.core.recipe.Edition.SECOND))
-                .groups();
+                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en").withPasses(passes));
+        return board.next(BASKETS, Themed.recipe(List.of(chosen))).groups();
     }
 
     @Test
@@ -96,8 +95,7 @@ class DemoGroupsTest {
         Map<String, String> first = byText(board);
         List<Lines> shuffled = new ArrayList<>(BASKETS);
         Collections.shuffle(shuffled, new Random(2));
-        assertThat(byText(Board.of(shuffled, Recipe.of(List.of(), "en", smorgas.core.recipe.Edition.SECOND))))
-                .isEqualTo(first);
+        assertThat(byText(Board.of(shuffled, Themed.recipe(List.of())))).isEqualTo(first);
     }
 
     /** By tidy text, for the lead spelling may differ where nothing but the first line decides. */

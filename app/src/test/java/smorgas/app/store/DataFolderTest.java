@@ -13,6 +13,8 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -20,6 +22,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
@@ -230,11 +234,10 @@ class DataFolderTest {
                 DriverManager.getConnection(StoreUnderTest.url(folder) + ";MAX_COMPACT_TIME=0", "sa", "")) {
             connection
                     .createStatement()
-                    .execute(
-                            "insert into entry select project_id, 21, 'of-next-year', 1, '{}', 'DONE', 21, acted_at, ''"
-                                    + " from entry where seq = 1");
+                    .execute("insert into entry select project_id, 21, 'of-next-year', 1, '{}', 'DONE', 21, acted_at,"
+                            + " 'YOU', '', '' from entry where seq = 1");
         }
-        assertRefused("made by a newer Smorgas", "of-next-year");
+        assertRefused("made by another version of Smorgas", "of-next-year");
         try (Connection connection =
                 DriverManager.getConnection(StoreUnderTest.url(folder) + ";MAX_COMPACT_TIME=0", "sa", "")) {
             connection.createStatement().execute("delete from entry where kind = 'of-next-year'");
@@ -244,7 +247,39 @@ class DataFolderTest {
                             "insert into \"flyway_schema_history\" select 999, '999', 'later', 'SQL', 'V999__later.sql', 0,"
                                     + " 'sa', current_timestamp, 1, true");
         }
-        assertRefused("made by a newer Smorgas", "999");
+        assertRefused("made by another version of Smorgas", "999");
+    }
+
+    private void madeByAnother(String statement) throws Exception {
+        fill(1);
+        try (Connection connection =
+                DriverManager.getConnection(StoreUnderTest.url(folder) + ";MAX_COMPACT_TIME=0", "sa", "")) {
+            connection.createStatement().execute(statement);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "drop table made_by",
+                "delete from made_by",
+                "update made_by set fingerprint = '0123456789abcdef'"
+            })
+    void untilVersionOneEachVersionReadsOnlyItsOwnFolders(String statement) throws Exception {
+        madeByAnother(statement);
+        assertRefused("made by another version of Smorgas", "each reads only its own folders");
+    }
+
+    @Test
+    void anotherVersionsDemoIsMovedAsideAndNothingElseIs() throws Exception {
+        madeByAnother("drop table made_by");
+        Clock clock = Clock.fixed(Instant.parse("2026-05-01T09:30:00Z"), ZoneOffset.UTC);
+        Path aside = DataFolder.setAside(folder, clock).orElseThrow();
+        assertThat(aside).isNotEmptyFile().hasFileName("replaced-2026-05-01-093000.mv.db");
+        assertThat(DataFolder.exists(folder)).isFalse();
+        fill(1);
+        assertThat(DataFolder.setAside(folder, clock)).isEmpty();
+        assertThat(DataFolder.exists(folder)).isTrue();
     }
 
     @Test

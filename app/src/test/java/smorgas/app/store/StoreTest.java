@@ -18,7 +18,6 @@ import smorgas.core.gather.Lines;
 import smorgas.core.gather.ReadingStopped;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketState;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
@@ -40,7 +39,7 @@ class StoreTest {
 
     /** One of every kind that an exported recipe holds as it is, with every condition. */
     static final List<Entry> EVERY_KIND = GoldenEntriesTest.entries().stream()
-            .filter(entry -> !(entry instanceof RecipeTaken || entry instanceof FoldEntry.EditionChosen))
+            .filter(entry -> !(entry instanceof RecipeTaken))
             .toList();
 
     @TempDir
@@ -257,13 +256,13 @@ class StoreTest {
 
     @Test
     void anExportedRecipeIsReadBackWithEveryDefaultWrittenOut() {
-        String json = RecipeFile.of("de", Edition.NEWEST, EVERY_KIND).json();
+        String json = RecipeFile.of("de", EVERY_KIND).json();
         RecipeFile read = RecipeFile.parse(json);
 
         assertThat(read.language()).isEqualTo("de");
         assertThat(read.entries())
                 .contains(
-                        new GroupEntry.GroupSettingsChosen(GroupSettings.standard("de", Edition.NEWEST)),
+                        new GroupEntry.GroupSettingsChosen(GroupSettings.standard("de")),
                         new FoldEntry.FoldKindSwitched(FoldKind.STEMS, false));
         assertThat(read.entries())
                 .endsWith(EVERY_KIND.stream()
@@ -276,33 +275,30 @@ class StoreTest {
     /** What nobody has chosen comes out in another project as in the one that the recipe is of. */
     @Test
     void anExportedRecipeOfNoDecisionsIsWhatHoldsUntilSomebodyDecides() {
-        for (Edition edition : Edition.values()) {
-            RecipeFile read =
-                    RecipeFile.parse(RecipeFile.of("fr", edition, List.of()).json());
-            Recipe again = Recipe.of(read.entries(), "fr");
-            Recipe before = Recipe.of(List.of(), "fr", edition);
-            assertThat(again.grouping().settings())
-                    .as(edition.name())
-                    .isEqualTo(before.grouping().settings());
-            assertThat(again.folding()).as(edition.name()).isEqualTo(before.folding());
-            assertThat(again.serving().plan()).isEqualTo(before.serving().plan());
-        }
+        RecipeFile read = RecipeFile.parse(RecipeFile.of("fr", List.of()).json());
+        Recipe again = Recipe.of(read.entries(), "fr");
+        Recipe before = Recipe.empty("fr");
+        assertThat(again.grouping().settings()).isEqualTo(before.grouping().settings());
+        assertThat(again.folding()).isEqualTo(before.folding());
+        assertThat(again.serving().plan()).isEqualTo(before.serving().plan());
     }
 
     @Test
     void aRecipeThatWasTakenIsStoredAndExportedAsItself() {
-        String json = RecipeFile.of("de", Edition.NEWEST, EVERY_KIND).json();
+        String json = RecipeFile.of("de", EVERY_KIND).json();
         RecipeTaken taken = RecipeFile.take("r.json", ("\uFEFF" + json).getBytes(StandardCharsets.UTF_8), "de");
         assertThat(Json.entry(Json.kind(taken), 1, Json.body(taken))).isEqualTo(taken);
         List<Entry> effective = new ArrayList<>(EVERY_KIND);
         effective.add(taken);
-        assertThat(RecipeFile.of("de", Edition.NEWEST, effective).json()).isEqualTo(json);
+        assertThat(RecipeFile.of("de", effective).json()).isEqualTo(json);
     }
 
     private static final String WORD = "{\"is\": \"has-word\", \"word\": \"a\"}";
 
+    private static final String OURS = "{\"recipe\": 1, \"fingerprint\": \"" + Fingerprint.OURS + "\", \"entries\": ";
+
     private static String entry(String kind, String body) {
-        return "{\"recipe\": 1, \"entries\": [{\"kind\": \"" + kind + "\", \"format\": 1, \"body\": " + body + "}]}";
+        return OURS + "[{\"kind\": \"" + kind + "\", \"format\": 1, \"body\": " + body + "}]}";
     }
 
     @Test
@@ -311,15 +307,14 @@ class StoreTest {
             {"{", "no JSON"},
             {"[]", "no recipe"},
             {"{\"recipe\": 99}", "no recipe of format"},
-            {"{\"recipe\": 1, \"entries\": [{\"kind\": \"boom\"}]}", "Entry 1: The kind \"boom\""},
-            {"{\"recipe\": 1, \"entries\": [{\"kind\": \"basket-added\", \"format\": 1}]}", "Entry 1"},
-            {"{\"recipe\": 1, \"entries\": [{\"kind\": \"words-muted\", \"format\": 7, \"body\": {}}]}", "format 7"},
+            {"{\"recipe\": 1, \"entries\": []}", "was written by another version"},
+            {"{\"recipe\": 1, \"fingerprint\": \"0123456789abcdef\"}", "was written by another version"},
+            {OURS + "[{\"kind\": \"boom\"}]}", "Entry 1: The kind \"boom\""},
+            {OURS + "[{\"kind\": \"basket-added\", \"format\": 1}]}", "Entry 1"},
+            {OURS + "[{\"kind\": \"words-muted\", \"format\": 7, \"body\": {}}]}", "format 7"},
+            {OURS + "[{\"kind\": \"judged\", \"format\": 1, \"body\": {\"texts\": []}}]}", "Entry 1"},
             {
-                "{\"recipe\": 1, \"entries\": [{\"kind\": \"judged\", \"format\": 1, \"body\": {\"texts\": []}}]}",
-                "Entry 1"
-            },
-            {
-                "{\"recipe\": 1, \"entries\": [{\"kind\": \"rule-added\", \"format\": 1, \"body\": {\"rule\": {\"number\": 1,"
+                OURS + "[{\"kind\": \"rule-added\", \"format\": 1, \"body\": {\"rule\": {\"number\": 1,"
                         + " \"when\": {\"is\": \"java.lang.Object\"}, \"then\": \"KEPT\"}}}]}",
                 "Entry 1"
             },

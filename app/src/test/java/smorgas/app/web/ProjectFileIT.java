@@ -128,7 +128,7 @@ class ProjectFileIT {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "newer", "kind", "state", "point", "sum", "missing", "path", "bomb", "edition", "json", "cut",
+                "newer", "kind", "state", "point", "sum", "missing", "path", "bomb", "rules", "print", "json", "cut",
                 "nothing", "text", "served", "serving", "after"
             })
     void aHostileOrBrokenFileIsRefusedWithItsReasonAndMakesNothing(String fault) throws IOException {
@@ -141,7 +141,7 @@ class ProjectFileIT {
         String reason =
                 switch (fault) {
                     case "newer" -> {
-                        told.accept(new String[] {"\"project\" *: *2", "\"project\" : 3"});
+                        told.accept(new String[] {"\"project\" *: *1", "\"project\" : 3"});
                         yield "made by a newer Smorgas";
                     }
                     case "kind" -> {
@@ -156,9 +156,13 @@ class ProjectFileIT {
                         told.accept(new String[] {"\"point\" *: *3", "\"point\" : 3000"});
                         yield "There is no point 3000 before act";
                     }
-                    case "edition" -> {
-                        told.accept(new String[] {"\"edition\" *: *\\d+", "\"edition\" : 99"});
-                        yield "no edition 99";
+                    case "rules" -> {
+                        told.accept(new String[] {"\"rules\" *: *\\d+", "\"rules\" : 99"});
+                        yield "follows rules 99";
+                    }
+                    case "print" -> {
+                        told.accept(new String[] {"\"fingerprint\" *: *\"\\w+\"", "\"fingerprint\" : \"\""});
+                        yield "was written by another version";
                     }
                     case "sum" -> {
                         parts.put(first, "honey\nwax\n".getBytes(StandardCharsets.UTF_8));

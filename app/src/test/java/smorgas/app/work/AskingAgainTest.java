@@ -24,7 +24,7 @@ import smorgas.app.store.StoreUnderTest;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.Doer;
 import smorgas.core.recipe.Foraging;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.Schedule;
@@ -151,8 +151,8 @@ class AskingAgainTest {
                 .toList();
     }
 
-    private Entry.By lastBy() {
-        return project.snapshot().history().steps().getLast().entry().doneBy();
+    private Doer.Kind lastBy() {
+        return project.snapshot().history().steps().getLast().entry().doneBy().kind();
     }
 
     private void runDue() {
@@ -175,7 +175,7 @@ class AskingAgainTest {
         assertThat(again.take(project, offer)).isPresent();
         assertThat(texts()).containsExactly("bee numberx", "bee numberxx");
         assertThat(project.snapshot().version()).isEqualTo(version + 1);
-        assertThat(lastBy()).isEqualTo(Entry.By.TOOL);
+        assertThat(lastBy()).isEqualTo(Doer.Kind.TOOL);
         assertThat(waiting()).isEmpty();
         project.undo(project.snapshot().version());
         assertThat(texts()).hasSize(1);
@@ -189,7 +189,7 @@ class AskingAgainTest {
         clock.now = clock.now.plus(Duration.ofDays(7));
         runDue();
         assertThat(again.take(project, waiting().getFirst())).isPresent();
-        assertThat(lastBy()).isEqualTo(Entry.By.SCHEDULE);
+        assertThat(lastBy()).isEqualTo(Doer.Kind.SCHEDULE);
     }
 
     @Test

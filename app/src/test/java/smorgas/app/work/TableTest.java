@@ -10,6 +10,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.mockito.Mockito;
+import smorgas.app.Themed;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Histories;
 import smorgas.app.store.MeaningStore;
@@ -18,7 +19,6 @@ import smorgas.app.store.StoreUnderTest;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
@@ -71,7 +71,7 @@ class TableTest {
         Lines lines = BasketReader.lines(1, "l", list.toString().getBytes(StandardCharsets.UTF_8))
                 .lines()
                 .orElseThrow();
-        return Board.of(List.of(lines), Recipe.of(List.of(), "en", Edition.SECOND));
+        return Board.of(List.of(lines), Themed.recipe(List.of()));
     }
 
     @Test
@@ -128,7 +128,7 @@ class TableTest {
     void aPreviewIsTheBoardUnderOtherSettingsAndIsKept() {
         Previews previews = new Previews(table);
         Board board = board(2_000);
-        GroupSettings other = GroupSettings.standard("en")
+        GroupSettings other = GroupSettings.byThemes("en")
                 .withPasses(new Pass(9, 0, 0, 1, 2, true, 0))
                 .withMuted(new TreeSet<>(List.of("thing1")));
         Previews.Part none = new Previews.Part.Nothing();
@@ -138,6 +138,6 @@ class TableTest {
         assertThat(previews.of(board, other, none)).isSameAs(preview);
         assertThat(previews.of(board, board.recipe().grouping().settings(), none))
                 .isSameAs(board);
-        assertThat(board.recipe().grouping().settings()).isEqualTo(GroupSettings.standard("en"));
+        assertThat(board.recipe().grouping().settings()).isEqualTo(GroupSettings.byThemes("en"));
     }
 }

@@ -15,7 +15,6 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
-import smorgas.core.recipe.Edition;
 import smorgas.core.serve.Csv;
 import smorgas.core.sift.Standings;
 import smorgas.core.value.Promise;
@@ -38,8 +37,6 @@ public final class Facts {
         return switch (fact) {
             case Figure figure -> keywords.figure(figure).isPresent();
             case Computed.TAGS -> !board.standings().tags().all().isEmpty();
-            // What is written for a project or recipe of an older time stays as it was.
-            case Computed.INTENT -> board.recipe().folding().edition().atLeast(Edition.FIFTH);
             case Computed.EXPECTED_CLICKS,
                     Computed.EXPECTED_CONVERSIONS,
                     Computed.EXPECTED_COST,

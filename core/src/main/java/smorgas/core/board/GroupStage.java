@@ -17,7 +17,6 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.sift.Beyond;
@@ -65,7 +64,6 @@ final class GroupStage {
                                         rule.key(), matcher.match(rule.when(), beyond), rule.leftoversOnly()))
                                 .toList(),
                         Hand.of(recipe.grouping().pins(), keywords),
-                        recipe.folding().edition(),
                         meaning,
                         grown),
                 recipe.grouping().settings());
@@ -80,11 +78,9 @@ final class GroupStage {
         Map<String, String> given = new HashMap<>();
         recipe.grouping().rules().forEach(rule -> given.putIfAbsent(rule.key(), rule.name()));
         given.putAll(recipe.grouping().pins().names());
-        if (recipe.folding().edition().atLeast(Edition.SEVENTH)) {
-            recipe.grouping().pins().settled().values().stream()
-                    .filter(key -> !key.equals(GroupPins.NO_GROUP))
-                    .forEach(key -> given.putIfAbsent(key, key));
-        }
+        recipe.grouping().pins().settled().values().stream()
+                .filter(key -> !key.equals(GroupPins.NO_GROUP))
+                .forEach(key -> given.putIfAbsent(key, key));
         return given;
     }
 }

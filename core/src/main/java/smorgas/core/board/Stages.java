@@ -84,8 +84,7 @@ final class Stages {
 
     static final Declared<Prepared> PREPARED = declare(
             List.of(SPELLINGS),
-            same(recipe ->
-                    List.of(recipe.folding().cleanings(), recipe.folding().edition())),
+            same(recipe -> recipe.folding().cleanings()),
             made -> Prepared.of(made.get(SPELLINGS), made.recipe().folding()));
 
     static final Declared<List<Misspellings.Proposal>> MISSPELLINGS = declare(
@@ -124,7 +123,6 @@ final class Stages {
             made -> Intents.of(
                     made.get(KEYWORDS),
                     made.recipe().folding().language(),
-                    made.recipe().folding().edition(),
                     made.recipe().sifting().lists(),
                     made.recipe().valuing(),
                     made.get(MATCHER)::match));
@@ -292,8 +290,7 @@ final class Stages {
                     && other.grouping().groupsAs(recipe.grouping())
                     && (!other.grouping().asksForIntent() || other.valuing().intentsAs(recipe.valuing()))
                     && other.sifting().lists().equals(recipe.sifting().lists())
-                    && !other.grouping().asksForTags()
-                    && other.folding().edition() == recipe.folding().edition();
+                    && !other.grouping().asksForTags();
         }
     }
 

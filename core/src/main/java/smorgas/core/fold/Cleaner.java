@@ -12,7 +12,6 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Patterns;
 import smorgas.core.text.Refusal;
@@ -28,10 +27,9 @@ public final class Cleaner {
     }
 
     /** Makes these, one after the other. */
-    public static Cleaner of(List<Folding.NumberedCleaning> cleanings, Edition edition) {
-        return new Cleaner(cleanings.stream()
-                .map(numbered -> step(numbered.cleaning(), edition))
-                .toList());
+    public static Cleaner of(List<Folding.NumberedCleaning> cleanings) {
+        return new Cleaner(
+                cleanings.stream().map(numbered -> step(numbered.cleaning())).toList());
     }
 
     /** Whether nothing is ever changed. */
@@ -76,12 +74,12 @@ public final class Cleaner {
      * @throws Refusal with a sentence for people, if its pattern is none
      */
     public static void check(Cleaning cleaning) {
-        step(cleaning, Edition.NEWEST);
+        step(cleaning);
     }
 
-    private static UnaryOperator<String> step(Cleaning cleaning, Edition edition) {
+    private static UnaryOperator<String> step(Cleaning cleaning) {
         return switch (cleaning) {
-            case Cleaning.Replace replace -> replacing(replace, edition);
+            case Cleaning.Replace replace -> replacing(replace);
             case Cleaning.Affix affix -> text -> affixed(text, Tidy.of(affix.before()), Tidy.of(affix.behind()));
             case Cleaning.KeepScripts keep -> keeping(keep);
             case Cleaning.StripYears years -> {
@@ -101,7 +99,7 @@ public final class Cleaner {
         };
     }
 
-    private static UnaryOperator<String> replacing(Cleaning.Replace replace, Edition edition) {
+    private static UnaryOperator<String> replacing(Cleaning.Replace replace) {
         // What stands in a tidy text is tidy; what is put in is made so with the rest of the text.
         return switch (replace.match()) {
             case ANYWHERE -> {
@@ -114,9 +112,7 @@ public final class Cleaner {
             }
             case PATTERN -> {
                 Pattern pattern = Patterns.compile(replace.find());
-                String with = edition.atLeast(Edition.SECOND)
-                        ? withParts(replace.with(), pattern.groupCount())
-                        : Matcher.quoteReplacement(replace.with());
+                String with = withParts(replace.with(), pattern.groupCount());
                 yield text -> pattern.matcher(text).replaceAll(with);
             }
         };
@@ -207,8 +203,8 @@ public final class Cleaner {
 
     /** What one more cleaning would do to spellings as those of the folding leave them. */
     public static Preview preview(Spellings spellings, Folding folding, Cleaning one) {
-        Cleaner before = of(folding.cleanings(), folding.edition());
-        UnaryOperator<String> step = step(one, folding.edition());
+        Cleaner before = of(folding.cleanings());
+        UnaryOperator<String> step = step(one);
         int changed = 0;
         int setAside = 0;
         List<Sample> samples = new ArrayList<>();

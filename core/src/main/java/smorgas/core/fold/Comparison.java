@@ -59,7 +59,7 @@ public record Comparison(List<String> left, List<String> right, List<String> bot
 
     private static List<Object> meanings(List<String> texts, Folding folding) {
         Spellings spellings = Spellings.ofTexts(texts);
-        Tokens tokens = new Tokens(spellings, Cleaner.of(List.of(), smorgas.core.recipe.Edition.NEWEST));
+        Tokens tokens = new Tokens(spellings, Cleaner.of(List.of()));
         int[] keywordOf = Merges.of(tokens, folding, WordFolds.keys(tokens, folding, folding.on()))
                 .keywordOf();
         List<Object> keys = new ArrayList<>();

@@ -10,7 +10,6 @@ import smorgas.core.column.Merge;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 
@@ -19,13 +18,10 @@ public final class Folder {
 
     private Folder() {}
 
-    private static Map<Figure, FigureColumn> figures(
-            FamilyMerger.Input input, Map<Figure, Merge> merges, boolean families) {
+    private static Map<Figure, FigureColumn> figures(FamilyMerger.Input input, Map<Figure, Merge> merges) {
         Map<Figure, FigureColumn> columns = new EnumMap<>(FigureMerger.merged(
                 input.baskets(), input.starts(), input.keywordOfLine(), input.leads().length, merges));
-        if (families) {
-            columns.putAll(FamilyMerger.merged(input, merges));
-        }
+        columns.putAll(FamilyMerger.merged(input, merges));
         return columns;
     }
 
@@ -58,13 +54,12 @@ public final class Folder {
         var merged = CompletableFuture.supplyAsync(() -> {
             FamilyMerger.Input input = new FamilyMerger.Input(
                     spellings.baskets(), spellings.starts(), keywordOfLine, spellings.ofLine(), merges.leads());
-            boolean families = folding.edition().atLeast(Edition.SECOND);
             return spellings.baskets().stream().anyMatch(Lines::tellsMadeUp)
                     ? MadeUp.beside(
-                            figures(input.telling(false), figures, families),
-                            figures(input.telling(true), figures, families),
+                            figures(input.telling(false), figures),
+                            figures(input.telling(true), figures),
                             merges.size())
-                    : figures(input, figures, families);
+                    : figures(input, figures);
         });
         String[] leads = new String[merges.size()];
         TextDictionary vocabulary = new TextDictionary();

@@ -26,7 +26,7 @@ final class Meant {
     Meant(FoldedWords words, Folding folding) {
         this.words = words;
         this.folding = folding;
-        this.cleaner = Cleaner.of(folding.cleanings(), folding.edition());
+        this.cleaner = Cleaner.of(folding.cleanings());
         for (String word : folding.littleWords()) {
             words.find(word).filter(found -> found.length == 1).ifPresent(found -> little.set(found[0]));
         }

@@ -10,7 +10,6 @@ import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Folding;
 import smorgas.core.text.Accents;
 import smorgas.core.text.Punctuation;
@@ -65,9 +64,8 @@ public final class Misspellings {
         this.dictionary = WordLists.dictionary(folding.language());
         this.plurals = WordForms.plurals(folding.language());
         this.stems = WordForms.stems(folding.language());
-        Punctuation punctuation =
-                new Punctuation(folding.language(), folding.edition().atLeast(Edition.SECOND));
-        Accents accents = new Accents(folding.language(), folding.edition().atLeast(Edition.SECOND));
+        Punctuation punctuation = new Punctuation(folding.language());
+        Accents accents = new Accents(folding.language());
         RaggedInts.Builder builder = new RaggedInts.Builder();
         for (int token = 0; token < tokens.tokens().size(); token++) {
             punctuation

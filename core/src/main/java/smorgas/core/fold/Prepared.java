@@ -33,7 +33,7 @@ public final class Prepared {
 
     /** Makes the cleanings. */
     public static Prepared of(Spellings spellings, Folding folding) {
-        return new Prepared(new Tokens(spellings, Cleaner.of(folding.cleanings(), folding.edition())));
+        return new Prepared(new Tokens(spellings, Cleaner.of(folding.cleanings())));
     }
 
     Tokens tokens() {

@@ -10,7 +10,6 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.column.IntSequences;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
 import smorgas.core.text.Accents;
@@ -77,9 +76,10 @@ final class WordFolds {
         this.tokens = tokens;
         this.folding = folding;
         this.on = on;
-        this.punctuation = new Punctuation(folding.language(), folding.edition().atLeast(Edition.SECOND));
-        this.accents = new Accents(folding.language(), folding.edition().atLeast(Edition.SECOND));
-        this.plurals = plurals(on.contains(FoldKind.PLURALS) ? folding.language() : "");
+        this.punctuation = new Punctuation(folding.language());
+        this.accents = new Accents(folding.language());
+        this.plurals = WordForms.morePlurals(
+                on.contains(FoldKind.PLURALS) ? folding.language() : "", on.contains(FoldKind.ACCENTS));
         this.stems = WordForms.stems(on.contains(FoldKind.STEMS) ? folding.language() : "");
         this.plainOf = plainWords();
         formWords();
@@ -87,12 +87,6 @@ final class WordFolds {
         if (on.contains(FoldKind.JOINED)) {
             findJoined();
         }
-    }
-
-    private WordForms plurals(String language) {
-        return folding.edition().atLeast(Edition.SECOND)
-                ? WordForms.morePlurals(language, on.contains(FoldKind.ACCENTS))
-                : WordForms.plurals(language);
     }
 
     /** The keys under these kinds of folding. */
@@ -113,7 +107,7 @@ final class WordFolds {
     /** How each of the {@link #forms()} is shown that no word has alone: as the shortest of its words, of equal ones the first. */
     String[] written() {
         String[] written = new String[formed.size()];
-        for (int word = 0; word < formOf.length && folding.edition().atLeast(Edition.NINTH); word++) {
+        for (int word = 0; word < formOf.length; word++) {
             String text = plain.text(word);
             String other = written[formOf[word]];
             if (other == null || FoldedWords.before(text, other)) {

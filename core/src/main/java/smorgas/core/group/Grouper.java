@@ -25,7 +25,6 @@ import smorgas.core.group.engine.RemovedThemes;
 import smorgas.core.group.engine.Room;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
@@ -66,7 +65,7 @@ public final class Grouper {
         this.made = draft.made();
         this.weights = new double[words.size()];
         this.keys = new HandKeys(
-                words, hand, input.rules().stream().map(Taking::name).collect(Collectors.toSet()), input.edition());
+                words, hand, input.rules().stream().map(Taking::name).collect(Collectors.toSet()));
     }
 
     /** Groups keywords. */
@@ -94,10 +93,6 @@ public final class Grouper {
         left.stream().forEach(keyword -> groupOf[keyword] = Grouping.LEFTOVER);
         BitSet placed = new BitSet();
         hand.placed().keySet().stream().filter(left::get).forEach(placed::set);
-        boolean second = input.edition().atLeast(Edition.SECOND);
-        if (!second) {
-            left.andNot(placed);
-        }
         hand.locked().forEach((key, keywords) -> lock(key, keywords, left));
         makeThemes(left);
         input.rules().stream().filter(rule -> !rule.leftoversOnly()).forEach(rule -> take(rule, left));
@@ -119,7 +114,7 @@ public final class Grouper {
                 // They stay what they are.
             }
             case SEATED ->
-                new Seats(draft, hand, input.edition(), weights, (keyword, group) -> mayJoin(settings, keyword, group))
+                new Seats(draft, hand, weights, (keyword, group) -> mayJoin(settings, keyword, group))
                         .seat(left, settings.seatedFrom(), measured);
             case ONE_GROUP ->
                 left.stream()
@@ -272,7 +267,6 @@ public final class Grouper {
                 input.figures(),
                 barred(),
                 input.language(),
-                input.edition(),
                 input.meaning(),
                 input.grown());
         // Settled groups stay what they are, and none forms beside them.
@@ -321,8 +315,7 @@ public final class Grouper {
             groupOf[keyword] = Grouping.LEFTOVER;
         } else {
             // A group that was joined into another is no more, whatever made it.
-            String into =
-                    input.edition().atLeast(Edition.FOURTH) ? hand.joined().getOrDefault(key, key) : key;
+            String into = hand.joined().getOrDefault(key, key);
             draft.put(keyword, draft.number(into, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
         }
     }

@@ -14,7 +14,6 @@ import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Intent;
 
 /**
@@ -28,7 +27,6 @@ import smorgas.core.recipe.Intent;
  * @param intents of every keyword, what it is for; asked only if intents are kept apart
  * @param rules the groups that rules make, those of the highest priority first
  * @param hand what a hand decided
- * @param edition whose rules hold
  * @param meaning what is known of what texts mean
  * @param grown remembers what was found for these keywords before
  */
@@ -41,7 +39,6 @@ public record GroupingInput(
         IntFunction<Optional<Intent>> intents,
         List<Taking> rules,
         Hand hand,
-        Edition edition,
         MeaningVectors meaning,
         Grown grown) {
 
@@ -69,7 +66,6 @@ public record GroupingInput(
                 keyword -> Optional.empty(),
                 rules,
                 hand,
-                Edition.NEWEST,
                 MeaningVectors.NONE,
                 new Grown(Room.ENOUGH));
     }

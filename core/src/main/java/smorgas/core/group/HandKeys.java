@@ -9,19 +9,16 @@ import java.util.function.IntFunction;
 import smorgas.core.group.engine.Engine;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.Edition;
 
 /** By which key each group goes that an engine found: that by which a hand knows it, if it does. */
 final class HandKeys {
 
     private final ThemeWords words;
     private final Hand hand;
-    private final Edition edition;
     /** By the words of a theme in any order, the key by which a hand knows its group. */
     private final Map<String, String> known = new HashMap<>();
 
-    HandKeys(ThemeWords words, Hand hand, Set<String> ofRules, Edition edition) {
-        this.edition = edition;
+    HandKeys(ThemeWords words, Hand hand, Set<String> ofRules) {
         this.words = words;
         this.hand = hand;
         // Of two that are the same theme the first in the order of texts.
@@ -57,8 +54,7 @@ final class HandKeys {
             int group = found.group()[i];
             String text = texts.apply(scope[i]);
             // Not by one that a hand took out of it to make a group of its own.
-            boolean leaves =
-                    edition.atLeast(Edition.FOURTH) && text.equals(hand.placed().get(scope[i]));
+            boolean leaves = text.equals(hand.placed().get(scope[i]));
             if (group >= 0 && !found.keys()[group].isEmpty() && byHand.contains(text) && !leaves && taken.add(group)) {
                 keys[group] = text;
             }

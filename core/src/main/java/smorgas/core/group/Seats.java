@@ -9,14 +9,12 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.Edition;
 
 /** Seats leftovers in the groups to which they are nearest. */
 final class Seats {
 
     private final Draft draft;
     private final Hand hand;
-    private final Edition edition;
     private final double[] weights;
     private final BiPredicate<Integer, Integer> mayJoin;
 
@@ -25,10 +23,9 @@ final class Seats {
      *
      * @param mayJoin whether a keyword may join a group as far as the settings go
      */
-    Seats(Draft draft, Hand hand, Edition edition, double[] weights, BiPredicate<Integer, Integer> mayJoin) {
+    Seats(Draft draft, Hand hand, double[] weights, BiPredicate<Integer, Integer> mayJoin) {
         this.draft = draft;
         this.hand = hand;
-        this.edition = edition;
         this.weights = weights;
         this.mayJoin = mayJoin;
     }
@@ -40,8 +37,7 @@ final class Seats {
      * @param measured how the engine tells what is near; empty for by themes
      */
     void seat(BitSet left, double from, Optional<Nearness.Measure> measured) {
-        measured.filter(by -> edition.atLeast(Edition.FOURTH))
-                .ifPresentOrElse(by -> nearest(left, from, by), () -> byThemes(left, from));
+        measured.ifPresentOrElse(by -> nearest(left, from, by), () -> byThemes(left, from));
     }
 
     /** Each keyword joins the group to which it is nearest as the engine measures it, if it is near enough. */
@@ -99,8 +95,7 @@ final class Seats {
                     boolean may = !hand.bars(keyword, key)
                             && !hand.locked().containsKey(key)
                             && mayJoin.test(keyword, group)
-                            && !(edition.atLeast(Edition.SECOND)
-                                    && hand.joined().containsKey(key));
+                            && !hand.joined().containsKey(key);
                     if (may && (best < 0 || nearer(group, best, shared, whole))) {
                         best = group;
                     }

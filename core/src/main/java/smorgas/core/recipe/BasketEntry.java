@@ -56,8 +56,8 @@ public sealed interface BasketEntry extends Entry {
         }
 
         @Override
-        public By doneBy() {
-            return asked instanceof Asked.Nothing ? By.IMPORT : By.TOOL;
+        public Doer doneBy() {
+            return asked instanceof Asked.Nothing ? Doer.of(Doer.Kind.IMPORT) : Doer.of(Doer.Kind.TOOL);
         }
 
         @Override
@@ -139,8 +139,10 @@ public sealed interface BasketEntry extends Entry {
         }
 
         @Override
-        public By doneBy() {
-            return scheduled ? By.SCHEDULE : asked instanceof Asked.Nothing ? By.IMPORT : By.TOOL;
+        public Doer doneBy() {
+            return scheduled
+                    ? Doer.of(Doer.Kind.SCHEDULE)
+                    : asked instanceof Asked.Nothing ? Doer.of(Doer.Kind.IMPORT) : Doer.of(Doer.Kind.TOOL);
         }
 
         @Override

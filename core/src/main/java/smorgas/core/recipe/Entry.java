@@ -36,28 +36,9 @@ public sealed interface Entry
         return between.contains(EVERYTHING) || !Collections.disjoint(between, touches());
     }
 
-    /** Who or what acts. */
-    enum By {
-        HAND("hand"),
-        IMPORT("import"),
-        TOOL("a tool"),
-        SCHEDULE("schedule"),
-        RECIPE("recipe");
-
-        private final String label;
-
-        By(String label) {
-            this.label = label;
-        }
-
-        public String label() {
-            return label;
-        }
-    }
-
-    /** Who or what did it. */
-    default By doneBy() {
-        return By.HAND;
+    /** Who or what makes it, unless somebody else is named. */
+    default Doer doneBy() {
+        return Doer.YOU;
     }
 
     /** What was done, in the past tense, without a full stop. */

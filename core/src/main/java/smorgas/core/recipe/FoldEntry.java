@@ -10,19 +10,6 @@ import smorgas.core.text.Refusal;
 
 /** An entry about what is one keyword, and what figures it has. */
 public sealed interface FoldEntry extends Entry {
-    /** The project follows the rules of another edition. */
-    record EditionChosen(Edition edition) implements FoldEntry {
-        @Override
-        public Set<String> touches() {
-            return Set.of("edition");
-        }
-
-        @Override
-        public String sentence() {
-            return "Follows edition " + edition.number() + ": " + edition.what();
-        }
-    }
-
     /** A kind of folding was switched on or off. */
     record FoldKindSwitched(FoldKind kind, boolean on) implements FoldEntry {
         @Override

@@ -21,7 +21,6 @@ import smorgas.core.text.WordLists;
 /**
  * Everything that decides which lines are one keyword.
  *
- * @param edition whose rules hold
  * @param language ISO 639-1
  * @param on the kinds of folding that are switched on
  * @param littleWords tidy words that a keyword can do without
@@ -33,7 +32,6 @@ import smorgas.core.text.WordLists;
  * @param cleanings in the order in which they are made
  */
 public record Folding(
-        Edition edition,
         String language,
         Set<FoldKind> on,
         SortedSet<String> littleWords,
@@ -62,11 +60,6 @@ public record Folding(
 
     /** The kinds that are on at first, the language's little words, nothing decided by hand. */
     public static Folding standard(String language) {
-        return standard(language, Edition.NEWEST);
-    }
-
-    /** The same of an edition. */
-    public static Folding standard(String language, Edition edition) {
         EnumSet<FoldKind> on = EnumSet.noneOf(FoldKind.class);
         for (FoldKind kind : FoldKind.values()) {
             if (kind.onAtFirst()) {
@@ -74,7 +67,6 @@ public record Folding(
             }
         }
         return new Folding(
-                edition,
                 language,
                 on,
                 WordLists.littleWords(language),
@@ -89,28 +81,15 @@ public record Folding(
     /** The same after one more decision. */
     Folding after(FoldEntry entry) {
         return switch (entry) {
-            case FoldEntry.EditionChosen e ->
-                new Folding(
-                        e.edition(), language, on, littleWords, misspellings, refused, pins, leads, merges, cleanings);
             case FoldEntry.FoldKindSwitched e -> switched(e);
             case FoldEntry.LittleWordsChosen e ->
                 new Folding(
-                        edition,
-                        language,
-                        on,
-                        new TreeSet<>(e.words()),
-                        misspellings,
-                        refused,
-                        pins,
-                        leads,
-                        merges,
-                        cleanings);
+                        language, on, new TreeSet<>(e.words()), misspellings, refused, pins, leads, merges, cleanings);
             case FoldEntry.MisspellingsJudged e -> judged(e);
             case FoldEntry.SpellingsTakenOut e -> withPin(new FoldPin.Apart(e.texts()));
             case FoldEntry.KeywordsJoined e -> withPin(new FoldPin.Together(e.texts()));
             case FoldEntry.LeadChosen e ->
                 new Folding(
-                        edition,
                         language,
                         on,
                         littleWords,
@@ -127,14 +106,12 @@ public record Folding(
         };
     }
 
-    /** From the second edition on, figures that belong together are merged in one way: that of the first of them. */
+    /** Figures that belong together are merged in one way: that of the first of them. */
     private Folding merged(FoldEntry.MergeChosen entry) {
         Map<Figure, Merge> next = new EnumMap<>(merges);
         next.put(entry.figure(), entry.merge());
-        if (edition.atLeast(Edition.SECOND)) {
-            entry.figure().family().forEach(figure -> next.put(figure, entry.merge()));
-        }
-        return new Folding(edition, language, on, littleWords, misspellings, refused, pins, leads, next, cleanings);
+        entry.figure().family().forEach(figure -> next.put(figure, entry.merge()));
+        return new Folding(language, on, littleWords, misspellings, refused, pins, leads, next, cleanings);
     }
 
     private Folding switched(FoldEntry.FoldKindSwitched entry) {
@@ -150,13 +127,7 @@ public record Folding(
 
     /** The same with other kinds switched on, to look at before they are. */
     public Folding with(Set<FoldKind> kinds) {
-        return new Folding(
-                edition, language, kinds, littleWords, misspellings, refused, pins, leads, merges, cleanings);
-    }
-
-    /** The same under the rules of another edition, to look at before they are followed. */
-    public Folding with(Edition other) {
-        return new Folding(other, language, on, littleWords, misspellings, refused, pins, leads, merges, cleanings);
+        return new Folding(language, kinds, littleWords, misspellings, refused, pins, leads, merges, cleanings);
     }
 
     private Folding judged(FoldEntry.MisspellingsJudged entry) {
@@ -171,16 +142,15 @@ public record Folding(
                 right.add(pair.wrong());
             }
         }
-        return new Folding(edition, language, on, littleWords, accepted, right, pins, leads, merges, cleanings);
+        return new Folding(language, on, littleWords, accepted, right, pins, leads, merges, cleanings);
     }
 
     private Folding withPin(FoldPin pin) {
-        return new Folding(
-                edition, language, on, littleWords, misspellings, refused, and(pins, pin), leads, merges, cleanings);
+        return new Folding(language, on, littleWords, misspellings, refused, and(pins, pin), leads, merges, cleanings);
     }
 
     private Folding cleaned(List<NumberedCleaning> next) {
-        return new Folding(edition, language, on, littleWords, misspellings, refused, pins, leads, merges, next);
+        return new Folding(language, on, littleWords, misspellings, refused, pins, leads, merges, next);
     }
 
     /** The number for the next cleaning. */
@@ -201,8 +171,8 @@ public record Folding(
         return all;
     }
 
-    /** How an ambiguous number of a list is read, such as 1.000: by the language since there is a second edition. */
+    /** How an ambiguous number of a list is read, such as 1.000: by the language. */
     public Decimals decimals() {
-        return edition.atLeast(Edition.SECOND) ? Decimals.of(language) : Decimals.POINT;
+        return Decimals.of(language);
     }
 }

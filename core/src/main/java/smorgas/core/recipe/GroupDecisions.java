@@ -32,15 +32,10 @@ public record GroupDecisions(
         refused = Collections.unmodifiableSortedSet(new TreeSet<>(refused));
     }
 
-    /** Nothing decided; the language decides the stop words, the edition how groups form. */
-    static GroupDecisions standard(String language, Edition edition) {
+    /** Nothing decided; the language decides the stop words. */
+    static GroupDecisions standard(String language) {
         return new GroupDecisions(
-                GroupSettings.standard(language, edition),
-                new LinkedHashMap<>(),
-                List.of(),
-                GroupPins.NONE,
-                new TreeSet<>(),
-                1);
+                GroupSettings.standard(language), new LinkedHashMap<>(), List.of(), GroupPins.NONE, new TreeSet<>(), 1);
     }
 
     /** After an entry; one about a rule that does not exist any more changes nothing. */

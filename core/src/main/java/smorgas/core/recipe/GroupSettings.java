@@ -82,7 +82,7 @@ public record GroupSettings(
     }
 
     /** By themes: one standard pass, leftovers apart, the language's stop words at no edge of a theme, nothing muted. */
-    public static GroupSettings standard(String language) {
+    public static GroupSettings byThemes(String language) {
         return new GroupSettings(
                 Method.ByThemes.standard(),
                 false,
@@ -95,10 +95,9 @@ public record GroupSettings(
                 Set.of());
     }
 
-    /** What holds until somebody chooses: by themes, from the third edition on by likeness. */
-    public static GroupSettings standard(String language, Edition edition) {
-        GroupSettings byThemes = standard(language);
-        return edition.atLeast(Edition.THIRD) ? byThemes.with(Method.ByLikeness.standard()) : byThemes;
+    /** What holds until somebody chooses: by likeness. */
+    public static GroupSettings standard(String language) {
+        return byThemes(language).with(Method.ByLikeness.standard());
     }
 
     /** The same with another set of muted words. */

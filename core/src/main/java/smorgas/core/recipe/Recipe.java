@@ -29,22 +29,14 @@ public record Recipe(
     }
 
     /**
-     * Applies the entries in order. An entry about a rule that does not exist any more changes nothing.
+     * Applies the entries in order. What is decided in one room means nothing in another, so each takes its own.
+     * An entry about a rule that does not exist any more changes nothing.
      *
      * @param language decides the stop words until settings were chosen
      */
     public static Recipe of(List<Entry> entries, String language) {
-        return of(entries, language, Edition.NEWEST);
-    }
-
-    /**
-     * Applies the entries in order. What is decided in one room means nothing in another, so each takes its own.
-     *
-     * @param edition that of the project, until an entry chooses another
-     */
-    public static Recipe of(List<Entry> entries, String language, Edition edition) {
         Gathering gathering = Gathering.EMPTY;
-        Folding folding = Folding.standard(language, edition);
+        Folding folding = Folding.standard(language);
         List<SiftEntry> sifted = new ArrayList<>();
         List<GroupEntry> grouped = new ArrayList<>();
         Serving serving = Serving.standard();
@@ -69,7 +61,7 @@ public record Recipe(
                 gathering,
                 folding,
                 Sifting.EMPTY.after(sifted),
-                GroupDecisions.standard(language, folding.edition()).after(grouped),
+                GroupDecisions.standard(language).after(grouped),
                 serving,
                 Valuing.NONE.after(valued),
                 Notes.NONE.after(noted));

@@ -58,8 +58,8 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
     }
 
     @Override
-    public By doneBy() {
-        return By.RECIPE;
+    public Doer doneBy() {
+        return Doer.of(Doer.Kind.RECIPE);
     }
 
     @Override

@@ -12,7 +12,6 @@ import smorgas.core.column.ColumnRole;
 import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.PlanPages;
 import smorgas.core.text.Formulas;
 import smorgas.core.value.Reported;
@@ -26,11 +25,8 @@ final class Inherited {
     private final Keywords keywords;
     private final boolean any;
 
-    private final Edition edition;
-
-    Inherited(Keywords keywords, Edition edition) {
+    Inherited(Keywords keywords) {
         this.keywords = keywords;
-        this.edition = edition;
         this.any = Gathered.any(keywords, BasketInfo.Kind.OWN_CAMPAIGN);
     }
 
@@ -46,7 +42,7 @@ final class Inherited {
     /** The best ads that lines of these keywords have, by what reports tell of them; of those alike the ones that most lines have. */
     List<Plan.Ad> ads(int[] members) {
         List<Plan.Ad> most = counted(members, this::ad);
-        if (edition.atLeast(Edition.SEVENTH) && most.size() > 1) {
+        if (most.size() > 1) {
             Map<Plan.Ad, Reported> told = new HashMap<>();
             for (int keyword : members) {
                 for (Keywords.Occurrence line : keywords.occurrences(keyword)) {

@@ -53,7 +53,7 @@ final class PlanAdGroups {
         this.naming = naming;
         this.negatives = negatives;
         this.heldBack = heldBack;
-        this.inherited = new Inherited(keywords, recipe.folding().edition());
+        this.inherited = new Inherited(keywords);
         this.paging = new PlanPaging(settings.pages(), keywords, inherited);
         this.ofPlan = new PlanBidding(settings.bids(), keywords, input.worth());
         this.writer = new AdWriter(recipe.serving().ads().words());

@@ -7,8 +7,7 @@ import java.util.Map;
 /**
  * Takes accents off letters by ICU's Latin-ASCII transform ({@code é} is {@code e}, {@code ø} is {@code o}, {@code ß} is
  * {@code ss}), but for letters that a language writes otherwise or holds apart: German {@code ä} is {@code ae}; Spanish
- * {@code ñ} stays. Letters of other scripts are left as they are, but for
- * Greek ones.
+ * {@code ñ} stays. Letters of other scripts are left as they are, but for Greek ones.
  */
 public final class Accents {
 
@@ -17,11 +16,9 @@ public final class Accents {
             "es", "\u00F1 > \u00F1;");
 
     private final Transliterator transform;
-    private final boolean greek;
 
-    /** @param greek whether Greek letters lose their accents too */
-    public Accents(String language, boolean greek) {
-        this.greek = greek;
+    /** Those of a language (ISO 639-1). */
+    public Accents(String language) {
         String own = EXCEPTIONS.getOrDefault(language, "");
         transform = own.isEmpty()
                 ? Transliterator.getInstance("Latin-ASCII")
@@ -63,7 +60,7 @@ public final class Accents {
     public String plain(String word) {
         for (int i = 0; i < word.length(); i++) {
             if (word.charAt(i) > 0x7F) {
-                return transform.transliterate(greek ? plainGreek(word) : word);
+                return transform.transliterate(plainGreek(word));
             }
         }
         return word;

@@ -23,7 +23,7 @@ final class GermanPlurals implements UnaryOperator<String> {
 
     /** @param plain whether words come with ae for ä */
     GermanPlurals(boolean plain) {
-        Accents accents = new Accents("de", true);
+        Accents accents = new Accents("de");
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(
                 Objects.requireNonNull(GermanPlurals.class.getResourceAsStream("german-plurals.txt")),
                 StandardCharsets.UTF_8))) {

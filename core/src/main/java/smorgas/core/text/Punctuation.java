@@ -11,7 +11,8 @@ import java.util.regex.Pattern;
  * Takes punctuation and symbols out of a token where they mean nothing and keeps them where they do. Between letters a
  * hyphen, slash or dot parts words and an apostrophe joins them ({@code keeper's}, {@code keepers}); signs at a number stay
  * with it ({@code 4.5}, {@code #10}, {@code 50/50}, {@code $5}, {@code 20%}), and so do {@code +} and {@code #} behind a
- * word ({@code c++}); {@code &} alone is the language's "and". Depends on the token and the language only.
+ * word ({@code c++}); {@code &} alone is the language's "and". A number parts from its unit, as if a space stood between, and a
+ * short word joins what stands behind its hyphen. Depends on the token and the language only.
  */
 public final class Punctuation {
 
@@ -45,17 +46,12 @@ public final class Punctuation {
     private static final Pattern HYPHENED = Pattern.compile("(\\p{L}{1,2})-(\\p{L}{2,})");
 
     private final String language;
-    private final boolean joining;
     private final Set<String> little;
 
-    /**
-     * @param joining whether a number parts from its unit, as if a space stood between, and a short word joins what stands
-     *     behind its hyphen
-     */
-    public Punctuation(String language, boolean joining) {
+    /** That of a language (ISO 639-1). */
+    public Punctuation(String language) {
         this.language = language;
-        this.joining = joining;
-        this.little = joining ? WordLists.stopWords(language) : Set.of();
+        this.little = WordLists.stopWords(language);
     }
 
     /**
@@ -69,15 +65,13 @@ public final class Punctuation {
         if (token.equals("&")) {
             return AND.containsKey(language) ? List.of(AND.get(language)) : List.of();
         }
-        if (joining) {
-            Matcher measured = MEASURED.matcher(token);
-            if (measured.matches() && UNITS.contains(measured.group(2))) {
-                return List.of(measured.group(1), measured.group(2));
-            }
-            Matcher hyphened = HYPHENED.matcher(token);
-            if (hyphened.matches() && !little.contains(hyphened.group(1))) {
-                return List.of(hyphened.group(1) + hyphened.group(2));
-            }
+        Matcher measured = MEASURED.matcher(token);
+        if (measured.matches() && UNITS.contains(measured.group(2))) {
+            return List.of(measured.group(1), measured.group(2));
+        }
+        Matcher hyphened = HYPHENED.matcher(token);
+        if (hyphened.matches() && !little.contains(hyphened.group(1))) {
+            return List.of(hyphened.group(1) + hyphened.group(2));
         }
         List<String> words = new ArrayList<>(2);
         StringBuilder word = new StringBuilder();

@@ -21,7 +21,6 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Valuing;
 import smorgas.core.recipe.WordList;
@@ -41,9 +40,6 @@ public final class Intents {
 
     /** What is mixed has so much of both. */
     private static final double MIXED = .25;
-
-    /** The languages of older editions. */
-    private static final Set<String> SHIPPED_FIRST = Set.of("en", "de");
 
     private static final int OF_A_BRAND = 95;
     private static final int OF_A_PLACE = 60;
@@ -91,19 +87,16 @@ public final class Intents {
      * Of the keywords of a project.
      *
      * @param language without a shipped list only lists and hands say something
-     * @param edition whose rules hold
      * @param matching the keywords that fulfil a condition
      * @param lists the word lists that the project has taken, by name
      */
     public static Intents of(
             Keywords keywords,
             String language,
-            Edition edition,
             Map<String, WordList> lists,
             Valuing valuing,
             Function<Condition, BitSet> matching) {
-        String shipped = edition.atLeast(Edition.SIXTH) || SHIPPED_FIRST.contains(language) ? language : "";
-        List<Cue> cues = new ArrayList<>(Cue.shipped(shipped).stream()
+        List<Cue> cues = new ArrayList<>(Cue.shipped(language).stream()
                 .filter(cue -> holds(cue, language, lists))
                 .toList());
         Set<String> known =
@@ -122,10 +115,7 @@ public final class Intents {
             intents.apply(cues.size() - 1, matching.apply(when));
         });
         intents.dear();
-        if (edition.atLeast(Edition.SIXTH)) {
-            intents.bidFor.stream()
-                    .forEach(keyword -> intents.seen[keyword] |= (byte) (1 << Intent.COMMERCIAL.ordinal()));
-        }
+        intents.bidFor.stream().forEach(keyword -> intents.seen[keyword] |= (byte) (1 << Intent.COMMERCIAL.ordinal()));
         intents.hands(valuing);
         return intents;
     }

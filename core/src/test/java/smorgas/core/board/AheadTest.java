@@ -9,7 +9,6 @@ import smorgas.core.column.Searched;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
@@ -25,7 +24,7 @@ class AheadTest {
             "keyword,searches\nbee hive,900\nbee hives oak,200\nhoney jar,700\nhoney jars small,90\nfree honey,40\nwax melter,30\n");
 
     private static List<Task> tasks(List<Entry> entries, boolean grouped) {
-        Board board = Board.of(List.of(LIST), Recipe.of(entries, "en", Edition.NEWEST));
+        Board board = Board.of(List.of(LIST), Recipe.of(entries, "en"));
         if (grouped) {
             board.groups();
         }
@@ -34,8 +33,7 @@ class AheadTest {
 
     @Test
     void leadsFromTheFirstListToTheDownload() {
-        assertThat(Ahead.of(Board.of(List.of(), Recipe.of(List.of(), "en", Edition.NEWEST))))
-                .containsExactly(new Task.Gather());
+        assertThat(Ahead.of(Board.of(List.of(), Recipe.of(List.of(), "en")))).containsExactly(new Task.Gather());
         assertThat(tasks(List.of(), false)).containsExactly(new Task.DropWords(6), new Task.Download());
         List<Entry> entries = new ArrayList<>();
         entries.add(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)));

@@ -23,7 +23,6 @@ import smorgas.core.gather.TestLists;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
@@ -38,6 +37,7 @@ import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.TestPlans;
+import smorgas.core.recipe.Themed;
 import smorgas.core.recipe.WordList;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
@@ -59,7 +59,7 @@ class BoardTest {
     }
 
     private static Board board(List<Entry> entries) {
-        return Board.of(List.of(PLANNER, PASTE), Recipe.of(entries, "en", Edition.SECOND));
+        return Board.of(List.of(PLANNER, PASTE), Themed.recipe(entries));
     }
 
     private static int find(Board board, String text) {
@@ -112,7 +112,7 @@ class BoardTest {
 
     @Test
     void aRuleHoldsForABasketGatheredLater() {
-        Recipe recipe = Recipe.of(List.of(drop(1, "free")), "en", Edition.SECOND);
+        Recipe recipe = Themed.recipe(List.of(drop(1, "free")));
         Board before = Board.of(List.of(PLANNER), recipe);
         Board after = before.next(List.of(PLANNER, PASTE), recipe);
         assertThat(before.standings().count(Standing.DROPPED)).isEqualTo(1);
@@ -123,8 +123,7 @@ class BoardTest {
     void aStageRunsAgainOnlyIfItsInputsChanged() {
         Board first = board(List.of(drop(1, "free")));
         first.plan();
-        Recipe dials = Recipe.of(
-                List.of(drop(1, "free"), new GroupEntry.WordsMuted(List.of("bee"), true)), "en", Edition.SECOND);
+        Recipe dials = Themed.recipe(List.of(drop(1, "free"), new GroupEntry.WordsMuted(List.of("bee"), true)));
         Board regrouped = first.next(List.of(PLANNER, PASTE), dials);
         assertThat(regrouped.keywords()).isSameAs(first.keywords());
         assertThat(regrouped.standings()).isSameAs(first.standings());
@@ -132,10 +131,7 @@ class BoardTest {
 
         Board kept = first.next(
                 List.of(PLANNER, PASTE),
-                Recipe.of(
-                        List.of(drop(1, "free"), new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT)),
-                        "en",
-                        Edition.SECOND));
+                Themed.recipe(List.of(drop(1, "free"), new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT))));
         assertThat(kept.groups()).as("the same keywords are left").isSameAs(first.groups());
         assertThat(kept.plan()).isNotSameAs(first.plan());
     }
@@ -164,7 +160,7 @@ class BoardTest {
     }
 
     private static Map<String, String> picture(List<Lines> baskets) {
-        Board board = Board.of(baskets, Recipe.of(List.of(drop(1, "free")), "en", Edition.SECOND));
+        Board board = Board.of(baskets, Themed.recipe(List.of(drop(1, "free"))));
         Map<String, String> picture = new TreeMap<>();
         for (int k = 0; k < board.keywords().size(); k++) {
             int group = board.groups().grouping().groupOf(k);
@@ -249,12 +245,12 @@ class BoardTest {
         Groups found = first.groups();
         Entry one = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
         Entry two = new SiftEntry.Judged(List.of("hive lid"), Standing.KEPT);
-        Board quick = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(one), "en", Edition.SECOND))
-                .next(List.of(PLANNER, PASTE), Recipe.of(List.of(one, two), "en", Edition.SECOND));
+        Board quick = first.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(one)))
+                .next(List.of(PLANNER, PASTE), Themed.recipe(List.of(one, two)));
         assertThat(quick.groupsKnown()).isFalse();
         assertThat(quick.groups()).isSameAs(found);
         Entry drop = new SiftEntry.Judged(List.of("hive stand"), Standing.DROPPED);
-        Board other = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(drop), "en", Edition.SECOND));
+        Board other = first.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(drop)));
         assertThat(other.groups()).isNotSameAs(found);
     }
 
@@ -277,8 +273,7 @@ class BoardTest {
                 .mapToObj(i -> (char) ('b' + i % 20) + (i < 20 ? "x" : "z"))
                 .collect(java.util.stream.Collectors.joining(" "));
         Lines list = TestLists.lines(9, theme + "\n" + theme + " more\n" + theme + " yet\n");
-        Board board = Board.of(
-                List.of(list), Recipe.of(List.of(new GroupPin.ThemesMade(List.of(theme), true)), "en", Edition.SECOND));
+        Board board = Board.of(List.of(list), Themed.recipe(List.of(new GroupPin.ThemesMade(List.of(theme), true))));
         assertThat(board.groups().tree().size()).isPositive();
         assertThat(board.groups().find(theme)).isNotNegative();
     }
@@ -293,8 +288,8 @@ class BoardTest {
         assertThat(back.standings().of(find(back, "hive stand"))).isEqualTo(Standing.DROPPED);
 
         Entry other = new SiftEntry.Judged(List.of("hive lid"), Standing.DROPPED);
-        Recipe one = Recipe.of(List.of(keep, other), "en", Edition.SECOND);
-        Recipe turned = Recipe.of(List.of(other, keep), "en", Edition.SECOND);
+        Recipe one = Themed.recipe(List.of(keep, other));
+        Recipe turned = Themed.recipe(List.of(other, keep));
         assertThat(one).isEqualTo(turned);
         assertThat(one.sameAs(turned))
                 .as("of two on one keyword the later holds")
@@ -339,7 +334,7 @@ class BoardTest {
 
     @Test
     void anEmptyProjectIsAnEmptyBoard() {
-        Board board = Board.of(List.of(), Recipe.of(List.of(), "en", Edition.SECOND));
+        Board board = Board.of(List.of(), Themed.recipe(List.of()));
         assertThat(board.keywords().size()).isZero();
         assertThat(board.groups().grouping().size()).isZero();
         assertThat(board.plan().rows()).isEmpty();
@@ -352,22 +347,21 @@ class BoardTest {
         Board first = board(List.of(pin));
         Keywords keywords = first.keywords();
         Entry noOrder = new FoldEntry.FoldKindSwitched(FoldKind.ORDER, false);
-        Board otherwise = first.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder), "en", Edition.SECOND));
+        Board otherwise = first.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(pin, noOrder)));
         assertThat(otherwise.spellings()).isSameAs(first.spellings());
         assertThat(otherwise.misspellings()).isSameAs(first.misspellings());
         assertThat(otherwise.keywords()).isNotSameAs(keywords);
         assertThat(otherwise.standings().of(find(otherwise, "hive stand"))).isEqualTo(Standing.KEPT);
 
         Entry cleaning = new FoldEntry.CleaningAdded(1, new Cleaning.Replace(Cleaning.Match.WORDS, "hive", ""));
-        Board cleaned = otherwise.next(
-                List.of(PLANNER, PASTE), Recipe.of(List.of(pin, noOrder, cleaning), "en", Edition.SECOND));
+        Board cleaned = otherwise.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(pin, noOrder, cleaning)));
         assertThat(cleaned.spellings()).isSameAs(first.spellings());
         assertThat(cleaned.keywords().text(find(cleaned, "hive stand"))).isEqualTo("stand");
         // The pin was made on the spelling of the line and still finds its keyword.
         assertThat(cleaned.standings().of(find(cleaned, "stand"))).isEqualTo(Standing.KEPT);
         assertThat(cleaned.foldReport().steps().lines()).isEqualTo(9);
 
-        Board undone = cleaned.next(List.of(PLANNER, PASTE), Recipe.of(List.of(pin), "en", Edition.SECOND));
+        Board undone = cleaned.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(pin)));
         assertThat(undone.keywords().size()).isEqualTo(keywords.size());
         assertThat(undone.plan()).isEqualTo(first.plan());
     }
@@ -381,7 +375,7 @@ class BoardTest {
                                 .getBytes(java.nio.charset.StandardCharsets.UTF_8))
                 .lines()
                 .orElseThrow();
-        Board board = Board.of(List.of(lines), Recipe.of(List.of(), "en", Edition.SECOND));
+        Board board = Board.of(List.of(lines), Themed.recipe(List.of()));
         int hive = board.groups().find("hive");
         assertThat(board.groups().bid(hive).orElseThrow()).isEqualTo(1_000_000);
         assertThat(board.groups().bid(board.groups().find("lid"))).isEmpty();

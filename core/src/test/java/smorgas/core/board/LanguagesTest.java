@@ -238,7 +238,7 @@ class LanguagesTest {
                     .toArray(Entry[]::new);
             Board board = board(list, kinds);
             FoldedWords words = board.keywords().folded();
-            Accents accents = new Accents(list.language(), true);
+            Accents accents = new Accents(list.language());
             String written = Stream.concat(list.keywords().stream(), list.alike().stream())
                     .map(Tidy::of)
                     .flatMap(text -> Stream.of(text, accents.plain(text)))
@@ -254,7 +254,7 @@ class LanguagesTest {
     @ParameterizedTest
     @MethodSource("lists")
     void allThatIsNotDroppedIsServedAsSomebodyWroteIt(Written list) {
-        GroupSettings usual = GroupSettings.standard(list.language());
+        GroupSettings usual = GroupSettings.byThemes(list.language());
         for (GroupSettings settings : List.of(usual, usual.with(Method.ByThemes.standard()))) {
             Board board = board(list, new GroupEntry.GroupSettingsChosen(settings));
             Set<String> written = Stream.concat(list.keywords().stream(), list.alike().stream())

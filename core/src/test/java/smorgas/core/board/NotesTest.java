@@ -8,7 +8,6 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.column.Computed;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.NoteEntry;
 import smorgas.core.recipe.Recipe;
@@ -22,7 +21,7 @@ class NotesTest {
     private static final List<Lines> LINES = List.of(TestLists.lines(1, "bee hive\nbee hives\nbeehive\nwax\n"));
 
     private static Board board(Entry... entries) {
-        return Board.of(LINES, Recipe.of(List.of(entries), "en", Edition.NEWEST));
+        return Board.of(LINES, Recipe.of(List.of(entries), "en"));
     }
 
     private static String noted(Board board, String text) {
@@ -43,8 +42,7 @@ class NotesTest {
 
     @Test
     void aNoteOfLastMonthIsFoundWhereOnlyThePluralCameThisMonth() {
-        Board next = Board.of(
-                List.of(TestLists.lines(1, "bee hives\nwax\n")), Recipe.of(List.of(ONE), "en", Edition.NEWEST));
+        Board next = Board.of(List.of(TestLists.lines(1, "bee hives\nwax\n")), Recipe.of(List.of(ONE), "en"));
         assertThat(noted(next, "bee hives")).isEqualTo("ask the shop");
     }
 
@@ -63,7 +61,7 @@ class NotesTest {
     void nothingIsComputedAnewForANote() {
         Board before = board();
         var groups = before.groups();
-        Board after = before.next(LINES, Recipe.of(List.of(ONE), "en", Edition.NEWEST));
+        Board after = before.next(LINES, Recipe.of(List.of(ONE), "en"));
         assertThat(after.groups()).isSameAs(groups);
         assertThat(noted(after, "bee hive")).isEqualTo("ask the shop");
     }

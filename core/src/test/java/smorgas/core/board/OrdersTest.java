@@ -12,6 +12,7 @@ import smorgas.core.column.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Themed;
 
 class OrdersTest {
 
@@ -77,7 +78,7 @@ class OrdersTest {
     @Test
     void everythingThatASortOrATableShowsCanBeTold() {
         var list = TestLists.lines(1, "keyword,searches\nhive lid,5\nhive stand,7\nhive roof,1\nalone,2\n");
-        Board board = Board.of(List.of(list), Recipe.of(List.of(), "en", smorgas.core.recipe.Edition.SECOND));
+        Board board = Board.of(List.of(list), Themed.recipe(List.of()));
         int lid = board.keywords().find("hive lid").orElseThrow();
         for (Fact fact : Fact.all()) {
             if (fact.since() != Fact.Since.LISTED) {

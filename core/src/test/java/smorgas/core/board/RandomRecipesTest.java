@@ -114,7 +114,7 @@ class RandomRecipesTest {
                 new GroupEntry.GroupRuleSet(
                         new GroupRule(1 + random.nextInt(2), "ruled", condition(random, 1), random.nextBoolean()));
             case 12 ->
-                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")
+                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")
                         .withPasses(new Pass(2 + random.nextInt(3), 0, 0, 1, 3, random.nextBoolean(), 0))
                         .withMuted(new TreeSet<>(List.of(word(random)))));
             case 13 ->

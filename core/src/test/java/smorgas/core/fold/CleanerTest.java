@@ -12,7 +12,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Cleaning.Match;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
@@ -52,8 +51,7 @@ class CleanerTest {
     @ParameterizedTest
     @MethodSource("cleanings")
     void aCleaningDoesWhatItsSentenceSays(Cleaning cleaning, String before, String after) {
-        assertThat(Cleaner.of(cleaned(cleaning).cleanings(), Edition.NEWEST).clean(before))
-                .isEqualTo(after);
+        assertThat(Cleaner.of(cleaned(cleaning).cleanings()).clean(before)).isEqualTo(after);
         assertThat(cleaning.sentence()).isNotBlank().doesNotEndWith(".");
     }
 
@@ -75,8 +73,7 @@ class CleanerTest {
     void aReplacementTakesWhatBracketsMatchedAndADollarElseIsItself() {
         Cleaning turned = new Cleaning.Replace(Match.PATTERN, "(\\w+) for (\\w+)", "$2 $1 $9 5$");
         List<Folding.NumberedCleaning> one = cleaned(turned).cleanings();
-        assertThat(Cleaner.of(one, Edition.NEWEST).clean("hive for bees")).isEqualTo("bees hive $9 5$");
-        assertThat(Cleaner.of(one, Edition.FIRST).clean("hive for bees")).isEqualTo("$2 $1 $9 5$");
+        assertThat(Cleaner.of(one).clean("hive for bees")).isEqualTo("bees hive $9 5$");
     }
 
     @Test
@@ -104,7 +101,7 @@ class CleanerTest {
     void noTextBecomesLongerThanItMayAndAllTogetherNotTenTimesAsLong() {
         Cleaning[] growing = new Cleaning[12];
         java.util.Arrays.fill(growing, new Cleaning.Replace(Match.ANYWHERE, "e", "e".repeat(10)));
-        Cleaner twelve = Cleaner.of(cleaned(growing).cleanings(), Edition.NEWEST);
+        Cleaner twelve = Cleaner.of(cleaned(growing).cleanings());
         assertThatThrownBy(() -> twelve.clean("bee hive"))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("4,000")

@@ -9,7 +9,6 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Merge;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Recipe;
@@ -27,14 +26,14 @@ class FamilyMergerTest {
         return column.known(0) ? column.low(0) : -1;
     }
 
-    private static Keywords fold(Edition edition, Entry... entries) {
-        Recipe recipe = Recipe.of(List.of(entries), "en", edition);
+    private static Keywords fold(Entry... entries) {
+        Recipe recipe = Recipe.of(List.of(entries), "en");
         return Folder.fold(BASKETS, recipe.folding());
     }
 
     @Test
     void bothBidsComeFromOneLineOfTheLeadSpellingThatTellsBoth() {
-        Keywords keywords = fold(Edition.SECOND);
+        Keywords keywords = fold();
         assertThat(keywords.size()).isEqualTo(1);
         assertThat(keywords.text(0)).isEqualTo("bee hive");
         assertThat(of(keywords, Figure.LOW_BID)).isEqualTo(3_000_000);
@@ -44,19 +43,11 @@ class FamilyMergerTest {
     }
 
     @Test
-    void aProjectFromBeforeMergesAsItDid() {
-        Keywords keywords = fold(Edition.FIRST);
-        assertThat(of(keywords, Figure.LOW_BID)).isEqualTo(500_000);
-        assertThat(of(keywords, Figure.HIGH_BID)).isEqualTo(5_000_000);
-        assertThat(of(keywords, Figure.CPC)).isEqualTo(120_000);
-    }
-
-    @Test
     void whatIsChosenForOneOfAFamilyHoldsForAllOfIt() {
-        Keywords largest = fold(Edition.SECOND, new FoldEntry.MergeChosen(Figure.LOW_BID, Merge.LARGEST));
+        Keywords largest = fold(new FoldEntry.MergeChosen(Figure.LOW_BID, Merge.LARGEST));
         assertThat(of(largest, Figure.LOW_BID)).isEqualTo(3_000_000);
         assertThat(of(largest, Figure.HIGH_BID)).isEqualTo(4_000_000);
-        Keywords first = fold(Edition.SECOND, new FoldEntry.MergeChosen(Figure.HIGH_BID, Merge.FIRST));
+        Keywords first = fold(new FoldEntry.MergeChosen(Figure.HIGH_BID, Merge.FIRST));
         assertThat(of(first, Figure.LOW_BID)).isEqualTo(3_000_000);
     }
 }

@@ -10,15 +10,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Edition;
-import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Recipe;
 
 /** The words of keywords as they are shown and found, whatever they were folded into. */
 class FoldedWordsTest {
 
-    private static FoldedWords folded(String language, Edition edition, String... keywords) {
-        Recipe recipe = Recipe.of(List.of(new FoldEntry.EditionChosen(edition)), language);
+    private static FoldedWords folded(String language, String... keywords) {
+        Recipe recipe = Recipe.empty(language);
         return Folder.fold(List.of(TestLists.lines(1, String.join("\n", keywords) + "\n")), recipe.folding())
                 .folded();
     }
@@ -30,29 +28,26 @@ class FoldedWordsTest {
     /** The article that French elides stands in no keyword alone, and its folded form has an ending for plurals. */
     @ParameterizedTest
     @CsvSource({
-        "fr, NINTH, salle d'escalade, salle d escalade",
-        "fr, EIGHTH, salle d'escalade, salle ds escalad",
-        "fr, NINTH, l'eau d'abeilles, l eau d abeilles",
-        "it, NINTH, filtro dell'acqua, filtro dell acqua",
-        "en, NINTH, bee-keeper's hat, bee keeper's hat"
+        "fr, salle d'escalade, salle d escalade",
+        "fr, l'eau d'abeilles, l eau d abeilles",
+        "it, filtro dell'acqua, filtro dell acqua",
+        "en, bee-keeper's hat, bee keeper's hat"
     })
-    void aPartOfAWordIsShownAsItIsWritten(String language, Edition edition, String keyword, String shown) {
-        assertThat(String.join(" ", words(folded(language, edition, keyword), 0)))
-                .isEqualTo(shown);
+    void aPartOfAWordIsShownAsItIsWritten(String language, String keyword, String shown) {
+        assertThat(String.join(" ", words(folded(language, keyword), 0))).isEqualTo(shown);
     }
 
     @Test
     void ofSeveralPartsThatAreOneWordTheShortestIsShownAndAWordAloneGoesBeforeAll() {
-        assertThat(words(folded("fr", Edition.NINTH, "prix d'abeilles", "vente d'abeille"), 0))
+        assertThat(words(folded("fr", "prix d'abeilles", "vente d'abeille"), 0))
                 .containsExactly("prix", "d", "abeille");
-        assertThat(words(folded("fr", Edition.NINTH, "vente d'abeille", "abeilles", "abeilles noires"), 0))
+        assertThat(words(folded("fr", "vente d'abeille", "abeilles", "abeilles noires"), 0))
                 .containsExactly("vente", "d", "abeilles");
     }
 
-    @ParameterizedTest
-    @CsvSource({"EIGHTH", "NINTH"})
-    void aWordIsFoundByEveryWayInWhichItCanBeSaid(Edition edition) {
-        FoldedWords folded = folded("fr", edition, "salle d'escalade", "sac poubelle", "corde");
+    @Test
+    void aWordIsFoundByEveryWayInWhichItCanBeSaid() {
+        FoldedWords folded = folded("fr", "salle d'escalade", "sac poubelle", "corde");
         for (String said : List.of("d", "sac", "sacs", "poubelles", "cordes")) {
             assertThat(folded.find(said)).as(said).isPresent();
         }
@@ -66,8 +61,8 @@ class FoldedWordsTest {
         String[] keywords = {"bee hives", "l'eau d'abeille", "hive-stand", "a bee hive", "4.5 mm", "cables d'un sac"};
         String[] turned = keywords.clone();
         java.util.Collections.reverse(Arrays.asList(turned));
-        FoldedWords one = folded(language, Edition.NEWEST, keywords);
-        FoldedWords other = folded(language, Edition.NEWEST, turned);
+        FoldedWords one = folded(language, keywords);
+        FoldedWords other = folded(language, turned);
         List<String> texts = IntStream.range(0, one.size()).mapToObj(one::text).toList();
         assertThat(texts).isSortedAccordingTo(Comparator.naturalOrder());
         assertThat(IntStream.range(0, other.size()).mapToObj(other::text)).isEqualTo(texts);

@@ -65,7 +65,7 @@ class ExpertListTest {
 
     private static int[] found(Method method) {
         List<Entry> entries = List.of(
-                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en").with(method)));
+                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en").with(method)));
         Board board = Board.of(
                 List.of(BasketReader.lines(
                                 1, "list", String.join("\n", KEYWORDS).getBytes(StandardCharsets.UTF_8))

@@ -28,7 +28,7 @@ import smorgas.core.text.Words;
 
 class GrouperTest {
 
-    private static final GroupSettings STANDARD = GroupSettings.standard("en");
+    private static final GroupSettings STANDARD = GroupSettings.byThemes("en");
 
     private static Map<String, String> group(List<String> keywords, GroupSettings settings) {
         BitSet all = new BitSet();

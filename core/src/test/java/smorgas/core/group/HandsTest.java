@@ -48,7 +48,7 @@ class HandsTest {
     private static Board board(int smallest, Entry... entries) {
         List<Entry> all = new ArrayList<>(List.of(entries));
         all.add(new GroupEntry.GroupSettingsChosen(
-                GroupSettings.standard("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0))));
+                GroupSettings.byThemes("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0))));
         return Board.of(List.of(LIST), Recipe.of(all, "en"));
     }
 
@@ -219,7 +219,7 @@ class HandsTest {
                 .isEqualTo("Split group \"g\" into groups of 2 and more");
         assertThat(new GroupPin.ThemesMade(List.of("a"), true).touches())
                 .isEqualTo(new GroupPin.ThemeRemoved("a", true).touches());
-        GroupPins pins = Recipe.of(List.of(new GroupEntry.AlternativeKept("tight", GroupSettings.standard("en"))), "en")
+        GroupPins pins = Recipe.of(List.of(new GroupEntry.AlternativeKept("tight", GroupSettings.byThemes("en"))), "en")
                 .grouping()
                 .pins();
         assertThat(pins).isEqualTo(GroupPins.NONE);
@@ -238,7 +238,7 @@ class HandsTest {
                 .lines()
                 .orElseThrow();
         List<Entry> entries = new ArrayList<>(List.of(new GroupEntry.GroupSettingsChosen(
-                GroupSettings.standard("en").withPasses(new Pass(6, 0, 0, 2, 5, true, 0)))));
+                GroupSettings.byThemes("en").withPasses(new Pass(6, 0, 0, 2, 5, true, 0)))));
         assertThat(sizes(Board.of(List.of(next), Recipe.of(entries, "en"))))
                 .containsOnlyKeys("stands hives", "lids smokers");
         entries.add(new GroupPin.GroupNamed("hive stand", "Our stands"));
@@ -253,7 +253,7 @@ class HandsTest {
     private static Board likeness(int place, Entry... entries) {
         List<Entry> all = new ArrayList<>(List.of(entries));
         all.add(new GroupEntry.GroupSettingsChosen(
-                GroupSettings.standard("en").with(Method.ByLikeness.standard().at(place))));
+                GroupSettings.byThemes("en").with(Method.ByLikeness.standard().at(place))));
         return Board.of(List.of(LIST), Recipe.of(all, "en"));
     }
 
@@ -285,7 +285,7 @@ class HandsTest {
     @Test
     void thePlanSaysWhereItsGroupsDoNotYetGoByWhatWasAskedFor() {
         Entry asked = new GroupEntry.GroupSettingsChosen(
-                GroupSettings.standard("en").with(Method.ByLikeness.standard().with(true)));
+                GroupSettings.byThemes("en").with(Method.ByLikeness.standard().with(true)));
         List<Entry> entries = new ArrayList<>(List.of(asked));
         assertThat(Board.of(List.of(LIST), Recipe.of(entries, "en")).plan().notes())
                 .singleElement()

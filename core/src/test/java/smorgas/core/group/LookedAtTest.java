@@ -35,7 +35,7 @@ class LookedAtTest {
         all.set(0, keywords.size());
         Grouping grouping = Grouper.group(
                 GroupingInput.of(keywords.folded(), all, "en"),
-                GroupSettings.standard("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0)));
+                GroupSettings.byThemes("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0)));
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), java.util.Map.of());
     }
 

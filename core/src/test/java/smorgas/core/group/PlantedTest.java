@@ -20,7 +20,7 @@ class PlantedTest {
         Keywords keywords = planted.fold();
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Grouping grouping = Grouper.group(GroupingInput.of(keywords.folded(), all, "en"), GroupSettings.standard("en"));
+        Grouping grouping = Grouper.group(GroupingInput.of(keywords.folded(), all, "en"), GroupSettings.byThemes("en"));
         Planted.Judged judged = planted.judge(
                 keywords,
                 IntStream.range(0, keywords.size()).map(grouping::groupOf).toArray());

@@ -112,12 +112,12 @@ class GroupRecipeTest {
                 .isTrue();
         assertThat(before.grouping().groupsAs(of(rule(1, "gifts")).grouping())).isFalse();
         assertThat(before.grouping()
-                        .groupsAs(before.withGroups(GroupSettings.standard("en", Edition.NEWEST))
-                                .grouping()))
+                        .groupsAs(
+                                before.withGroups(GroupSettings.standard("en")).grouping()))
                 .isTrue();
         assertThat(before.grouping()
                         .groupsAs(
-                                before.withGroups(GroupSettings.standard("en").withMuted(new TreeSet<>(List.of("bee"))))
+                                before.withGroups(GroupSettings.byThemes("en").withMuted(new TreeSet<>(List.of("bee"))))
                                         .grouping()))
                 .isFalse();
         // The same pins in another order may mean another group where two meet in one keyword.

@@ -16,7 +16,6 @@ import smorgas.core.column.Figure;
 import smorgas.core.gather.TestLists;
 import smorgas.core.group.Grouper;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
@@ -28,15 +27,14 @@ import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.TestPlans;
+import smorgas.core.recipe.Themed;
 
 class PlannerTest {
 
     private static final String HIVES = "hive stand\nhive lid\nhive roof\n";
 
     private static Board board(String list, Entry... entries) {
-        return Board.of(
-                List.of(TestLists.lines(1, list)),
-                Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
+        return Board.of(List.of(TestLists.lines(1, list)), Themed.recipe(List.of(entries)));
     }
 
     private static Plan plan(String list, Entry... entries) {
@@ -99,15 +97,10 @@ class PlannerTest {
                 + "honey jar,D,Jars,3,400,2\nhoney pot,D,Lids,4,400,0\nhoney pot,E,Pots,5,100,0\n";
         List<Entry> entries =
                 List.of(new GroupPin.KeywordsPlaced(List.of("honey jar", "honey pot"), List.of(), "jars"));
-        for (Edition edition : List.of(Edition.SIXTH, Edition.SEVENTH)) {
-            Board board = Board.of(List.of(TestLists.lines(1, campaign)), Recipe.of(entries, "en", edition));
-            assertThat(board.plan().campaigns().getFirst().adGroups().getFirst().ads())
-                    .extracting(ad -> ad.headlines().getFirst())
-                    .containsExactly(
-                            edition == Edition.SIXTH
-                                    ? new String[] {"Often", "Jars", "Lids"}
-                                    : new String[] {"Jars", "Pots", "Lids"});
-        }
+        Board board = Board.of(List.of(TestLists.lines(1, campaign)), Recipe.of(entries, "en"));
+        assertThat(board.plan().campaigns().getFirst().adGroups().getFirst().ads())
+                .extracting(ad -> ad.headlines().getFirst())
+                .containsExactly("Jars", "Pots", "Lids");
     }
 
     /** Limits common to ad platforms, from memory: 80 characters, 10 words, no such characters. */
@@ -179,7 +172,7 @@ class PlannerTest {
     void thePlanIsReadBackByAnotherLibraryAsItWas() throws IOException {
         Board board = board(
                 "\"hive \"\"a\"\" stand\"\nhive lid\nhive roof\nhive küche\n",
-                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en")),
+                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")),
                 new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
                 settings("Spring, \"early\"", "{theme}", 450_000, false, false));
         Plan plan = board.plan();

@@ -10,7 +10,6 @@ import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
@@ -28,8 +27,7 @@ class AlongTest {
                                 "keyword,clicks,conversions\nfree hive,12,1.5\nfree plans,30,\nbee hive,900,40\nfree jar,,0\n")),
                 Recipe.of(
                         List.of(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("plans"), Standing.KEPT))),
-                        "en",
-                        Edition.NEWEST));
+                        "en"));
         Along free =
                 Along.of(board.matcher().match(new Condition.HasWord("free")), board.keywords(), board.standings());
         assertThat(free.kept()).isEqualTo(1);

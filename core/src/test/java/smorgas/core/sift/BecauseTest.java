@@ -7,7 +7,6 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
@@ -28,8 +27,7 @@ class BecauseTest {
                             rule(3, new Condition.HasAnyWord(List.of("nest", "a", "b", "c", "trap"))),
                             rule(4, new Condition.HasText("hiv")),
                             new SiftEntry.Judged(List.of("free bee plans"), Standing.DROPPED)),
-                    "en",
-                    Edition.NEWEST));
+                    "en"));
     private final Because because =
             new Because(board.keywords(), board.recipe().sifting().lists());
 

@@ -7,7 +7,6 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Recipe;
 
 /** What the usual views show. */
@@ -23,7 +22,7 @@ class UsualViewsTest {
     }
 
     private static Board board(String list, String language) {
-        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(List.of(), language, Edition.NEWEST));
+        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(List.of(), language));
     }
 
     @Test

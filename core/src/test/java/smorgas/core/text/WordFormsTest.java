@@ -172,7 +172,7 @@ class WordFormsTest {
     void germanPluralsThatChangeAVowelMeetTheirSingulars(String one, String many) {
         for (boolean accents : new boolean[] {true, false}) {
             WordForms plurals = WordForms.morePlurals("de", accents);
-            Accents bare = new Accents("de", true);
+            Accents bare = new Accents("de");
             java.util.function.UnaryOperator<String> form = word ->
                     plurals.of(accents ? bare.plain(word.toLowerCase(Locale.ROOT)) : word.toLowerCase(Locale.ROOT));
             assertThat(form.apply(many)).isEqualTo(form.apply(one));
@@ -198,15 +198,14 @@ class WordFormsTest {
         "bee-hive, bee|hive"
     })
     void aNumberIsOneWithItsUnitAndAShortWordWithWhatStandsBehindItsHyphen(String token, String words) {
-        assertThat(String.join("|", new Punctuation("en", true).words(token, true)))
-                .isEqualTo(words);
+        assertThat(String.join("|", new Punctuation("en").words(token, true))).isEqualTo(words);
     }
 
     @Test
     void greekAccentsGoWhereTheyAreFolded() {
-        assertThat(new Accents("el", true).plain("μέλισσες")).isEqualTo("μελισσεσ");
-        assertThat(new Accents("el", false).plain("μέλι")).isEqualTo("μέλι");
-        assertThat(new Accents("en", true).plain("йод")).isEqualTo("йод");
+        assertThat(new Accents("el").plain("μέλισσες")).isEqualTo("μελισσεσ");
+        assertThat(new Accents("el").plain("μέλι")).isEqualTo("μελι");
+        assertThat(new Accents("en").plain("йод")).isEqualTo("йод");
     }
 
     @Test
@@ -248,13 +247,13 @@ class WordFormsTest {
                 "en|naïve|naïve"
             })
     void punctuationGoesWhereItMeansNothing(String language, String token, String words) {
-        assertThat(String.join(" ", new Punctuation(language, false).words(token, false)))
+        assertThat(String.join(" ", new Punctuation(language).words(token, false)))
                 .isEqualTo(words);
     }
 
     @Test
     void aLeadingHyphenMarksANegativeKeywordAtTheBeginningOnly() {
-        Punctuation punctuation = new Punctuation("en", false);
+        Punctuation punctuation = new Punctuation("en");
         assertThat(punctuation.words("-free", true)).containsExactly("-", "free");
         assertThat(punctuation.words("-free", false)).containsExactly("free");
     }
@@ -272,6 +271,6 @@ class WordFormsTest {
         "en, œuvre, oeuvre"
     })
     void accentsGoButWhereALanguageHoldsLettersApart(String language, String word, String plain) {
-        assertThat(new Accents(language, false).plain(word)).isEqualTo(plain);
+        assertThat(new Accents(language).plain(word)).isEqualTo(plain);
     }
 }

@@ -27,7 +27,6 @@ import smorgas.core.column.Computed;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
@@ -45,7 +44,7 @@ import smorgas.core.text.Refusal;
 class IntentsTest {
 
     private static Board board(String list, String language, Entry... entries) {
-        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(List.of(entries), language, Edition.NEWEST));
+        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(List.of(entries), language));
     }
 
     private static Intent lead(Board board, String text) {
@@ -82,8 +81,6 @@ class IntentsTest {
                     .as(other)
                     .isFalse();
         }
-        Board older = Board.of(List.of(TestLists.lines(1, list)), Recipe.of(List.of(), "en", Edition.FIFTH));
-        assertThat(older.intents().seen(how)).as("as it was written before").containsExactly(Intent.INFORMATIONAL);
     }
 
     @Test
@@ -134,9 +131,9 @@ class IntentsTest {
                 List.of(TestLists.lines(1, list)), Recipe.of(List.of(new SiftEntry.RuleAdded(drops), said), "en"));
         assertThat(otherwise.standings().with(Standing.DROPPED).cardinality()).isEqualTo(2);
 
-        GroupSettings broad = GroupSettings.standard("en", Edition.NEWEST)
-                .with(Method.ByLikeness.standard().at(Method.ByLikeness.BROADEST));
-        for (GroupSettings settings : List.of(broad, GroupSettings.standard("en"))) {
+        GroupSettings broad =
+                GroupSettings.standard("en").with(Method.ByLikeness.standard().at(Method.ByLikeness.BROADEST));
+        for (GroupSettings settings : List.of(broad, GroupSettings.byThemes("en"))) {
             Board mixed = board(list, "en", new GroupEntry.GroupSettingsChosen(settings));
             assertThat(mixing(mixed, Intent.INFORMATIONAL))
                     .as("the plain dials")

@@ -15,7 +15,6 @@ import smorgas.app.work.Trays;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
 import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.WordPair;
@@ -38,12 +37,6 @@ class FoldActs {
     @PostMapping("/projects/{id}/fold/kind")
     String kind(Act act, @RequestParam FoldKind kind, @RequestParam boolean on) {
         return act.done(recipe -> new FoldEntry.FoldKindSwitched(kind, on));
-    }
-
-    /** The rules of another edition are followed. */
-    @PostMapping("/projects/{id}/fold/edition")
-    String edition(Act act, @RequestParam int edition) {
-        return act.done(recipe -> new FoldEntry.EditionChosen(Edition.of(edition)));
     }
 
     /** One spelling is taken out of its keyword. */

@@ -20,11 +20,9 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Computed;
 import smorgas.core.fold.Cleaner;
-import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
 import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.FoldPin;
 import smorgas.core.recipe.Folding;
 import smorgas.core.text.Refusal;
@@ -62,7 +60,7 @@ class FoldController {
     }
 
     /** What folding comes to. */
-    record FoldPage(@Nullable EditionOffer editionOffer, List<StairView> stair, String keywords) {}
+    record FoldPage(List<StairView> stair, String keywords) {}
 
     /**
      * @param asked a cleaning to be looked at before it is made
@@ -81,30 +79,12 @@ class FoldController {
         Shown.in(
                 model,
                 new FoldPage(
-                        editionOffer(board),
                         StairView.of(board.foldReport().steps()),
                         Show.count(board.keywords().size())));
         hands(board, model);
         cleanings(board, asked, model);
         frames.frame(model, id, snapshot, Step.FOLD);
         return "fold/page";
-    }
-
-    /** What the rules of a newer edition would make of the project, before they are taken. */
-    record EditionOffer(int now, int next, String what, String keywords) {}
-
-    private static @Nullable EditionOffer editionOffer(Board board) {
-        Folding folding = board.recipe().folding();
-        if (folding.edition() == Edition.NEWEST) {
-            return null;
-        }
-        int keywords = Folder.fold(board.keywords().baskets(), folding.with(Edition.NEWEST))
-                .size();
-        return new EditionOffer(
-                folding.edition().number(),
-                Edition.NEWEST.number(),
-                folding.edition().newer(),
-                Show.count(keywords, "keyword", "keywords"));
     }
 
     /** Keywords with several lines. */

@@ -61,14 +61,12 @@ final class SameViews {
                 .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
                 .toList();
         List<ProposalView> proposals =
-                SameProposals.of(
-                                texts, settings, folding.language(), folding.edition(), vectors, SHOWN + refused.size())
-                        .stream()
+                SameProposals.of(texts, settings, folding.language(), vectors, SHOWN + refused.size()).stream()
                         .filter(proposal -> !refused.contains(proposal.key()))
                         .limit(SHOWN)
                         .map(SameViews::view)
                         .toList();
-        List<SameFound> found = SameFound.in(texts, settings.same(), folding.language(), folding.edition());
+        List<SameFound> found = SameFound.in(texts, settings.same(), folding.language());
         long before = refused.stream().filter(SameProposals::isKey).count();
         Shown.in(
                 model,

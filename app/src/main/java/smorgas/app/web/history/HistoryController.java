@@ -100,7 +100,7 @@ class HistoryController {
                     step.seq(),
                     step.entry().sentence(),
                     effect(step, told.get(i)),
-                    step.entry().doneBy().label(),
+                    told.get(i).by().label(),
                     told.get(i).at().atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
                     state,
                     names.getOrDefault(step.seq(), "")));
@@ -174,9 +174,7 @@ class HistoryController {
                 .contentType(MediaType.APPLICATION_JSON)
                 .header("Content-Disposition", "attachment; filename=\"recipe.json\"")
                 .body(RecipeFile.of(
-                                project.language(),
-                                project.edition(),
-                                project.snapshot().history().effective())
+                                project.language(), project.snapshot().history().effective())
                         .json());
     }
 
@@ -197,9 +195,7 @@ class HistoryController {
         OpenProject project = frames.open(id);
         String name = frames.project(id).name();
         byte[] recipe = RecipeFile.of(
-                        project.language(),
-                        project.edition(),
-                        project.snapshot().history().effective())
+                        project.language(), project.snapshot().history().effective())
                 .json()
                 .getBytes(StandardCharsets.UTF_8);
         List<String> told = new ArrayList<>();

@@ -10,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import smorgas.app.Themed;
 import smorgas.app.work.Finding;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
@@ -18,7 +19,6 @@ import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
@@ -40,7 +40,7 @@ class BandTest {
     }
 
     private static Band drawn(Finding groups, List<Lines> baskets, Entry... entries) {
-        Board board = Board.of(baskets, Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
+        Board board = Board.of(baskets, Themed.recipe(List.of(entries)));
         return Band.draw("/projects/1", new Snapshot(1, new History(List.of()), board, List.of(), ""), groups);
     }
 

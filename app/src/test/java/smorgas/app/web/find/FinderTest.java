@@ -9,7 +9,6 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Recipe;
@@ -30,7 +29,7 @@ class FinderTest {
                 List.of(BasketReader.lines(1, "list.csv", LIST.getBytes(StandardCharsets.UTF_8))
                         .lines()
                         .orElseThrow()),
-                Recipe.of(entries, "en", Edition.NEWEST));
+                Recipe.of(entries, "en"));
         return Finder.find("/projects/1", text, new Snapshot(1, new History(List.of()), board, List.of(), ""));
     }
 

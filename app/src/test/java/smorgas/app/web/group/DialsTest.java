@@ -25,7 +25,7 @@ import smorgas.core.recipe.SameHere;
 /** The dials of Group as fields and as a URL. */
 class DialsTest {
 
-    private static final GroupSettings STANDARD = GroupSettings.standard("en");
+    private static final GroupSettings STANDARD = GroupSettings.byThemes("en");
 
     private static MultiValueMap<String, String> fields(String query) {
         MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();

@@ -9,6 +9,7 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
+import smorgas.app.Themed;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
@@ -20,7 +21,6 @@ import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
-import smorgas.core.recipe.Recipe;
 
 /** The pictures of Group, read back by a parser: what they tell, and that names stay text. */
 class PicturesTest {
@@ -38,7 +38,7 @@ class PicturesTest {
         Lines lines = BasketReader.lines(1, "l", (list + "alone,5\n").getBytes(StandardCharsets.UTF_8))
                 .lines()
                 .orElseThrow();
-        return Board.of(List.of(lines), Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
+        return Board.of(List.of(lines), Themed.recipe(List.of(entries)));
     }
 
     private static Document parsed(String markup) {
@@ -70,7 +70,7 @@ class PicturesTest {
         Board wide = board(
                 new GroupPin.GroupNamed("smoker", HOSTILE),
                 new GroupEntry.GroupSettingsChosen(
-                        GroupSettings.standard("en").withPasses(new Pass(4, 0, 0, 1, 5, true, 0))));
+                        GroupSettings.byThemes("en").withPasses(new Pass(4, 0, 0, 1, 5, true, 0))));
         FlowHtml.Picture flow =
                 FlowHtml.of(Changes.between(hostile.groups(), wide.groups()), hostile.groups(), wide.groups());
         assertThat(parsed(flow.markup()).select("script")).isEmpty();

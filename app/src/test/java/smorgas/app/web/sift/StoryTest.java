@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import smorgas.app.Themed;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
@@ -41,8 +41,7 @@ class StoryTest {
 
     private static Board board(Entry... entries) {
         return Board.of(
-                List.of(list(1, "export.csv", FIRST), list(2, "notes.txt", SECOND)),
-                Recipe.of(List.of(entries), "en", Edition.SECOND));
+                List.of(list(1, "export.csv", FIRST), list(2, "notes.txt", SECOND)), Themed.recipe(List.of(entries)));
     }
 
     private static Story story(String text, Board board) {

@@ -64,8 +64,7 @@ public final class Division {
                 worth,
                 settings,
                 pass,
-                new Question.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()),
-                true);
+                new Question.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()));
         RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
         List<Part> parts = new ArrayList<>();
         for (int part = 0; part < groups.size(); part++) {

@@ -8,7 +8,7 @@ import smorgas.core.recipe.Pass;
 
 /**
  * Divides groups that are too large: members take the best narrower theme that enough of them have, until the rest fits. Of
- * a rest that no narrower theme divides, all stay together; in the first edition only what is worth most.
+ * a rest that no narrower theme divides, all stay together.
  */
 final class LargeGroups {
 
@@ -19,19 +19,11 @@ final class LargeGroups {
     private final Pass pass;
     private final Candidates candidates;
     private final Preferences preferences;
-    private final boolean keepsRest;
     private final int[] divided;
     private final int[] size;
 
     private LargeGroups(
-            ScopeWords in,
-            long[] worth,
-            Pass pass,
-            Candidates candidates,
-            Preferences preferences,
-            int[] chosen,
-            boolean keepsRest) {
-        this.keepsRest = keepsRest;
+            ScopeWords in, long[] worth, Pass pass, Candidates candidates, Preferences preferences, int[] chosen) {
         this.in = in;
         this.worth = worth;
         this.pass = pass;
@@ -43,14 +35,8 @@ final class LargeGroups {
 
     /** For each keyword the candidate it has then, or -1. */
     static int[] divide(
-            ScopeWords in,
-            long[] worth,
-            Pass pass,
-            Candidates candidates,
-            Preferences preferences,
-            int[] chosen,
-            boolean keepsRest) {
-        return new LargeGroups(in, worth, pass, candidates, preferences, chosen, keepsRest).divide(chosen);
+            ScopeWords in, long[] worth, Pass pass, Candidates candidates, Preferences preferences, int[] chosen) {
+        return new LargeGroups(in, worth, pass, candidates, preferences, chosen).divide(chosen);
     }
 
     private int[] divide(int[] chosen) {
@@ -83,11 +69,9 @@ final class LargeGroups {
                     .filter(i -> Arrays.binarySearch(best, i) < 0)
                     .toArray();
         }
-        size[group] = keepsRest ? rest.length : Math.min(rest.length, pass.largest());
-        int[] staying = mostWorth(rest, size[group]);
-        Arrays.sort(staying);
+        size[group] = rest.length;
         for (int i : rest) {
-            divided[i] = Arrays.binarySearch(staying, i) >= 0 ? group : NONE;
+            divided[i] = group;
         }
     }
 

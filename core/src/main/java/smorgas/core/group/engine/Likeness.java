@@ -87,6 +87,12 @@ final class Likeness {
     /** What two texts have in common that have nothing in common. */
     private final double usual;
 
+    /**
+     * A word is like so many others by its letters, each of which it is among the most like to; in languages that join words it
+     * is like all. However long a list, more that look like one only by chance would come before those that are meant.
+     */
+    private static final int FEW_LETTERS = 3;
+
     private final Care care;
     private final Sparse[] near;
     private final int[][] links;
@@ -139,7 +145,7 @@ final class Likeness {
                         * (of.unit(term) ? UNIT : 1);
             }
         }
-        LetterLikeness letters = new LetterLikeness(of, compounds ? Integer.MAX_VALUE : care.letters());
+        LetterLikeness letters = new LetterLikeness(of, compounds ? Integer.MAX_VALUE : FEW_LETTERS);
         LikeTerms like = new LikeTerms(of, same, letters);
         Cores.run(size, FEW, (from, to) -> {
             for (int keyword = from; keyword < to; keyword++) {

@@ -51,14 +51,9 @@ final class LikenessEngine implements Engine {
 
     private final Method.ByLikeness method;
     private final GroupSettings settings;
-    private final Optional<Care> care;
+    private final Care care;
 
-    /**
-     * An engine.
-     *
-     * @param care how much is looked at; empty for as the edition says
-     */
-    LikenessEngine(Method.ByLikeness method, GroupSettings settings, Optional<Care> care) {
+    LikenessEngine(Method.ByLikeness method, GroupSettings settings, Care care) {
         this.care = care;
         this.method = method;
         this.settings = settings;
@@ -148,10 +143,6 @@ final class LikenessEngine implements Engine {
                 });
     }
 
-    private Care care(Question question) {
-        return care.orElseGet(() -> Care.of(question.edition()));
-    }
-
     private Grove grove(Question question) {
         return question.grown()
                 .get(
@@ -160,7 +151,7 @@ final class LikenessEngine implements Engine {
                         settings.muted(),
                         settings.same(),
                         method.meaning(),
-                        care(question),
+                        care,
                         () -> grow(question, method.meaning() ? question.meaning() : MeaningVectors.NONE));
     }
 
@@ -183,8 +174,8 @@ final class LikenessEngine implements Engine {
         IntArrays.parallelQuickSort(keywords, (a, b) -> texts[a].compareTo(texts[b]));
         List<String> inOrder =
                 Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
-        Terms terms = Terms.of(inOrder, settings, question.language(), question.edition());
-        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, care(question));
+        Terms terms = Terms.of(inOrder, settings, question.language());
+        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, care);
         BitSet nameless = new BitSet();
         for (int keyword = 0; keyword < keywords.length; keyword++) {
             nameless.set(keyword, !GroupRule.fits(inOrder.get(keyword)));
@@ -196,7 +187,7 @@ final class LikenessEngine implements Engine {
     private static double cut(int place, Likeness likeness) {
         double full = likeness.knowsMeaning() ? USUAL_WITH_MEANING : USUAL_BY_WORDS;
         // The more keywords a thing has the more ways there are to say it, and the less alike they are on the whole.
-        double doublings = likeness.care().broader() ? Math.log(likeness.size() / FULL) / Math.log(2) : 0;
+        double doublings = Math.log(likeness.size() / FULL) / Math.log(2);
         double usual = full * Math.clamp(1 - PER_DOUBLING * doublings, BROADEST, 1);
         double at = place / (double) Method.ByLikeness.USUAL;
         // Past the tightest no two are alike enough.

@@ -17,12 +17,6 @@ final class Neighbours {
 
     private static final int KEPT_OF_LONG = 12;
 
-    /** Terms of more keywords are common. */
-    private static final int COMMON = 300;
-
-    /** However common a term, so many of its keywords are looked at. */
-    private static final int MOST = 1_500;
-
     /** Of so many, the most alike by their words, it is seen what they mean; of shorter lists of all. */
     private static final int LOOKED_INTO = 48;
 
@@ -54,9 +48,6 @@ final class Neighbours {
 
     private final Likeness likeness;
     private final int size;
-    /** Whether there are too many for a look at every pair. */
-    private final boolean beyond;
-
     /** How many are kept of each. */
     private final int kept;
 
@@ -82,8 +73,7 @@ final class Neighbours {
     Neighbours(Likeness likeness, int terms) {
         this.likeness = likeness;
         this.size = likeness.size();
-        this.beyond = size > likeness.care().pairs();
-        this.kept = beyond || size > likeness.care().joins() ? KEPT_OF_LONG : KEPT;
+        this.kept = size > likeness.care().joins() ? KEPT_OF_LONG : KEPT;
         this.steps = (int) Math.min(
                 Integer.MAX_VALUE, Math.max(FEWEST_STEPS, likeness.care().steps() / Math.max(1, size)));
         this.start = new int[terms + 1];
@@ -152,11 +142,8 @@ final class Neighbours {
             count = 0;
             // What all are asked what they mean of nobody is left out before.
             boolean whole = likeness.knowsMeaning() && (size <= SHORT || likeness.care() == Care.ALL);
-            boolean exact = !beyond || meetSome(keyword);
-            if (!beyond) {
-                meet(keyword, whole ? size : likeness.knowsMeaning() ? LOOKED_INTO : kept);
-            }
-            boolean few = !likeness.knowsMeaning() && exact || size <= SHORT || likeness.care() == Care.ALL;
+            meet(keyword, whole ? size : likeness.knowsMeaning() ? LOOKED_INTO : kept);
+            boolean few = !likeness.knowsMeaning() || size <= SHORT || likeness.care() == Care.ALL;
             if (few && !likeness.knowsMeaning()) {
                 // Without meaning this is what they would be offered with; most are not even as good as the last.
                 double least = count > MANY * kept ? least(kept) : 0;
@@ -176,14 +163,8 @@ final class Neighbours {
                 for (int i = 0; i < count; i++) {
                     byWords.offer(met[i], words[i]);
                 }
-                Sparse soft = likeness.softened(keyword);
                 for (int other : byWords.take()) {
-                    offer(
-                            keyword,
-                            other,
-                            exact
-                                    ? words[place[other] - 1]
-                                    : likeness.terms(other).dot(soft));
+                    offer(keyword, other, words[place[other] - 1]);
                 }
             }
             for (int i = 0; i < count; i++) {
@@ -329,23 +310,6 @@ final class Neighbours {
                 }
             }
             count = kept;
-        }
-
-        /** The same where there are too many: common terms are not looked at once there are enough; whether that is all. */
-        private boolean meetSome(int keyword) {
-            Sparse soft = likeness.softened(keyword);
-            boolean exact = true;
-            for (int at : order(soft)) {
-                int term = soft.places()[at];
-                int length = length(term);
-                if (length > COMMON && count >= likeness.care().enough()) {
-                    return false;
-                }
-                int most = Math.min(length, MOST);
-                exact &= most == length;
-                add(term, soft.values()[at], most);
-            }
-            return exact;
         }
 
         private void add(int term, float of, int most) {

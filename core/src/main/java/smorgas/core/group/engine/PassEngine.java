@@ -41,20 +41,13 @@ public final class PassEngine {
      * @param scope the keywords to be grouped, rising
      * @param worth of each of them, as {@link Worth} gives it
      * @param barred what may not be
-     * @param keepsRest whether what no narrower theme divides of a group that is too large stays together
      */
     public static Engine.Found run(
-            ThemeWords words,
-            int[] scope,
-            long[] worth,
-            GroupSettings settings,
-            Pass pass,
-            Question.Barred barred,
-            boolean keepsRest) {
-        return new PassEngine(ScopeWords.of(words, scope), worth, settings, pass).run(barred, keepsRest);
+            ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass, Question.Barred barred) {
+        return new PassEngine(ScopeWords.of(words, scope), worth, settings, pass).run(barred);
     }
 
-    private Engine.Found run(Question.Barred barred, boolean keepsRest) {
+    private Engine.Found run(Question.Barred barred) {
         WordWeights words = new WordWeights(in);
         double[] weights = words.rarity();
         for (int round = 0; round < ROUNDS; round++) {
@@ -67,7 +60,7 @@ public final class PassEngine {
         Preferences preferences = new Preferences(in, candidates, weights, barred, pass.leastTightness());
         int[] chosen = choose(preferences);
         if (pass.largest() != Pass.ANY) {
-            chosen = LargeGroups.divide(in, worth, pass, candidates, preferences, chosen, keepsRest);
+            chosen = LargeGroups.divide(in, worth, pass, candidates, preferences, chosen);
         }
         return result(chosen, weights);
     }

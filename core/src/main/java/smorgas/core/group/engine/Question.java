@@ -4,7 +4,6 @@ import java.util.Map;
 import java.util.function.IntFunction;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.recipe.Edition;
 
 /**
  * What an engine is asked.
@@ -16,7 +15,6 @@ import smorgas.core.recipe.Edition;
  * @param figures by which groups may be ranked; those that no basket has are missing
  * @param barred what may not be
  * @param language ISO 639-1
- * @param edition whose rules hold
  * @param meaning what is known of what texts mean
  * @param grown remembers what was found for these keywords before
  */
@@ -28,7 +26,6 @@ public record Question(
         Map<Figure, FigureColumn> figures,
         Barred barred,
         String language,
-        Edition edition,
         MeaningVectors meaning,
         Grown grown) {
 

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.WordForms;
 import smorgas.core.text.Words;
@@ -27,11 +26,11 @@ public record SameFound(String name, boolean here, SortedMap<String, Integer> wo
     }
 
     /** What counts as one in some keywords, that of the project first, then by how many keywords have it. */
-    public static List<SameFound> in(List<String> texts, SameHere here, String language, Edition edition) {
+    public static List<SameFound> in(List<String> texts, SameHere here, String language) {
         WordForms stems = WordForms.stems(language);
-        SameWords same = SameWords.of(language, edition).with(here, stems);
+        SameWords same = SameWords.of(language).with(here, stems);
         Map<Integer, SortedMap<String, Integer>> found = new TreeMap<>();
-        Set<String> elided = Written.elided(language, edition);
+        Set<String> elided = Written.elided(language);
         for (String text : texts) {
             List<String> words = Words.of(text).stream()
                     .map(word -> Written.withoutArticle(word, elided))

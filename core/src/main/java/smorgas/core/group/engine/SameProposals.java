@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.commons.text.similarity.LevenshteinDistance;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.WordForms;
@@ -81,7 +80,6 @@ public final class SameProposals {
 
     private final List<String> texts;
     private final String language;
-    private final Edition edition;
     private final SameWords same;
     private final SameHere here;
     private final WordForms stems;
@@ -93,15 +91,13 @@ public final class SameProposals {
     private final List<IntSet> having = new ArrayList<>();
     private final List<Integer> contextsOf = new ArrayList<>();
 
-    private SameProposals(
-            List<String> texts, GroupSettings settings, String language, Edition edition, MeaningVectors vectors) {
+    private SameProposals(List<String> texts, GroupSettings settings, String language, MeaningVectors vectors) {
         this.texts = texts;
         this.language = language;
         this.settings = settings;
         this.here = settings.same();
         this.stems = WordForms.stems(language);
-        this.edition = edition;
-        this.same = SameWords.of(language, edition);
+        this.same = SameWords.of(language);
         this.vectors = vectors;
     }
 
@@ -112,18 +108,13 @@ public final class SameProposals {
      * @param most how many at most
      */
     public static List<Proposal> of(
-            List<String> texts,
-            GroupSettings settings,
-            String language,
-            Edition edition,
-            MeaningVectors vectors,
-            int most) {
-        return new SameProposals(texts, settings, language, edition, vectors).find(most);
+            List<String> texts, GroupSettings settings, String language, MeaningVectors vectors, int most) {
+        return new SameProposals(texts, settings, language, vectors).find(most);
     }
 
     private List<Proposal> find(int most) {
         Map<String, List<Place>> bySurrounding = new HashMap<>();
-        Written written = new Written(texts, language, edition, same.words());
+        Written written = new Written(texts, language, same.words());
         for (int keyword = 0; keyword < texts.size(); keyword++) {
             List<String> words = written.words(keyword);
             if (words.size() < 2 || words.size() > LONGEST) {

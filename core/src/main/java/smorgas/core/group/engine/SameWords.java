@@ -15,7 +15,6 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.WordForms;
 
@@ -86,13 +85,9 @@ public final class SameWords {
 
     private SameWords() {}
 
-    /** The languages of older editions. */
-    private static final Set<String> SHIPPED_FIRST = Set.of("en", "de");
-
-    /** The words of a language (ISO 639-1), as an edition has them. */
-    public static SameWords of(String language, Edition edition) {
-        boolean shipped = SHIPPED_FIRST.contains(language) || edition.atLeast(Edition.NINTH);
-        return KNOWN.computeIfAbsent(shipped ? language : "", SameWords::read);
+    /** The words of a language (ISO 639-1); none of one without a list. */
+    public static SameWords of(String language) {
+        return KNOWN.computeIfAbsent(language, SameWords::read);
     }
 
     private static SameWords read(String language) {

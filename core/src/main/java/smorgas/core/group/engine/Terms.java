@@ -14,7 +14,6 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentSkipListMap;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.text.WordForms;
 
@@ -61,15 +60,15 @@ final class Terms {
      * @param texts their lead spellings, tidy
      * @param settings whose stop words and muted words say nothing
      */
-    static Terms of(List<String> texts, GroupSettings settings, String language, Edition edition) {
-        return new Terms(texts, settings, language, edition);
+    static Terms of(List<String> texts, GroupSettings settings, String language) {
+        return new Terms(texts, settings, language);
     }
 
-    private Terms(List<String> keywords, GroupSettings settings, String language, Edition edition) {
-        this.same = SameWords.of(language, edition).with(settings.same(), WordForms.stems(language));
-        this.firstHeads = edition.atLeast(Edition.NINTH) && FIRST_HEADS.contains(language);
-        Written written = new Written(keywords, language, edition, same.words());
-        TermPart.By by = new TermPart.By(written, same, settings, language, behind(language, edition));
+    private Terms(List<String> keywords, GroupSettings settings, String language) {
+        this.same = SameWords.of(language).with(settings.same(), WordForms.stems(language));
+        this.firstHeads = FIRST_HEADS.contains(language);
+        Written written = new Written(keywords, language, same.words());
+        TermPart.By by = new TermPart.By(written, same, settings, language, BEHIND.getOrDefault(language, Set.of()));
         NavigableMap<Integer, TermPart> parts = new ConcurrentSkipListMap<>();
         Cores.run(keywords.size(), Likeness.FEW, (from, to) -> parts.put(from, new TermPart(by, from, to)));
         Iterator<int[]> ofPart = numbered(parts.values()).iterator();
@@ -91,12 +90,6 @@ final class Terms {
         }
         this.rows = all.seal();
         this.meaningOf = meanings.toIntArray();
-    }
-
-    private static Set<String> behind(String language, Edition edition) {
-        return language.equals("nl") && !edition.atLeast(Edition.NINTH)
-                ? Set.of()
-                : BEHIND.getOrDefault(language, Set.of());
     }
 
     /** By part the number of each of its terms over all of them, in the order in which they first come. */

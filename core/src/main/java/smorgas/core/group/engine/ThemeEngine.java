@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.stream.IntStream;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
@@ -75,14 +74,7 @@ final class ThemeEngine implements Engine {
         long[] worthOfScope = new long[scope.length];
         Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
         ThemeWords words = question.words();
-        Found found = PassEngine.run(
-                words,
-                scope,
-                worthOfScope,
-                settings,
-                pass,
-                question.barred(),
-                question.edition().atLeast(Edition.SECOND));
+        Found found = PassEngine.run(words, scope, worthOfScope, settings, pass, question.barred());
         if (pass.anyOrder()) {
             int[][] themes = found.themes();
             RaggedInts groups = RaggedInts.byKey(found.group(), themes.length);

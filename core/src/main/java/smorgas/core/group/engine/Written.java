@@ -11,7 +11,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
 import smorgas.core.column.Cores;
-import smorgas.core.recipe.Edition;
 import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
@@ -77,9 +76,9 @@ final class Written {
      * @param texts their lead spellings
      * @param known words that are right and may be parts of others
      */
-    Written(List<String> texts, String language, Edition edition, Set<String> known) {
+    Written(List<String> texts, String language, Set<String> known) {
         this.language = language;
-        Set<String> elided = elided(language, edition);
+        Set<String> elided = elided(language);
         this.known = known;
         List<List<String>> read = new ArrayList<>(Collections.nCopies(texts.size(), List.of()));
         Cores.run(texts.size(), Likeness.FEW, (from, to) -> {
@@ -165,9 +164,9 @@ final class Written {
         return apostrophe > 0 && elided.contains(word.substring(0, apostrophe)) ? word.substring(apostrophe + 1) : word;
     }
 
-    /** What may stand before an apostrophe and says little, as an edition has it. */
-    static Set<String> elided(String language, Edition edition) {
-        return edition.atLeast(Edition.NINTH) ? ELIDED.getOrDefault(language, Set.of()) : Set.of();
+    /** What may stand before an apostrophe and says little, in a language. */
+    static Set<String> elided(String language) {
+        return ELIDED.getOrDefault(language, Set.of());
     }
 
     private void misspelt() {

@@ -24,7 +24,6 @@ import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.GroupingInput;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
@@ -70,7 +69,7 @@ class LikenessTest {
         all.set(0, keywords.size());
         return Grouper.group(
                 GroupingInput.of(FoldedWords.plain(keywords), all, language),
-                GroupSettings.standard(language).with(method));
+                GroupSettings.byThemes(language).with(method));
     }
 
     private static Set<Set<String>> sets(List<String> keywords, Grouping grouping) {
@@ -217,9 +216,9 @@ class LikenessTest {
                 .mapToObj(i ->
                         "hive " + (char) ('a' + random.nextInt(3)) + "ab " + (char) ('k' + random.nextInt(4)) + "ok")
                 .toList()));
-        GroupSettings settings = GroupSettings.standard("en");
-        Terms terms = Terms.of(texts, settings, "en", Edition.NEWEST);
-        Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(Edition.NEWEST));
+        GroupSettings settings = GroupSettings.byThemes("en");
+        Terms terms = Terms.of(texts, settings, "en");
+        Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.USUAL);
         Dendrogram tree = Linkage.of(likeness);
         List<Double> found =
                 IntStream.range(0, tree.joins()).mapToObj(tree::like).toList();
@@ -270,15 +269,11 @@ class LikenessTest {
                 "under desk treadmill", new float[] {1, 0},
                 "kneeling chair", new float[] {0, 1},
                 "kneeling stool", new float[] {0, 1});
-        Terms terms = Terms.of(texts, GroupSettings.standard("en"), "en", Edition.NEWEST);
-        Likeness words = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.of(Edition.NEWEST));
-        Likeness both = new Likeness(texts, terms, "en", known::get, Care.of(Edition.NEWEST));
+        Terms terms = Terms.of(texts, GroupSettings.byThemes("en"), "en");
+        Likeness words = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.USUAL);
+        Likeness both = new Likeness(texts, terms, "en", known::get, Care.USUAL);
         Likeness partly = new Likeness(
-                texts,
-                terms,
-                "en",
-                text -> text.equals("walking pad") ? new float[] {1, 0} : null,
-                Care.of(Edition.NEWEST));
+                texts, terms, "en", text -> text.equals("walking pad") ? new float[] {1, 0} : null, Care.USUAL);
         assertThat(both.knowsMeaning()).isTrue();
         assertThat(both.between(both.sum(0), both.sum(1)))
                 .isGreaterThan(words.between(words.sum(0), words.sum(1)) + .2);
@@ -287,7 +282,7 @@ class LikenessTest {
 
     @Test
     void theShippedListsReadAndPhrasesComeBeforeWords() {
-        SameWords same = SameWords.of("en", Edition.NEWEST);
+        SameWords same = SameWords.of("en");
         SameWords.Match used = same.match(List.of("second", "hand", "hive"), 0, WordForms.stems("en"));
         assertThat(used).isNotNull();
         assertThat(same.meaning(used.meaning()).name()).isEqualTo("used");
@@ -295,15 +290,15 @@ class LikenessTest {
         SameWords.Match under = same.match(List.of("hive", "under", "60"), 1, WordForms.stems("en"));
         assertThat(under).isNotNull();
         assertThat(same.meaning(under.meaning()).name()).isEqualTo("cheap");
-        assertThat(SameWords.of("de", Edition.NEWEST).size()).isGreaterThan(20);
-        assertThat(SameWords.of("fi", Edition.NEWEST).size()).isZero();
+        assertThat(SameWords.of("de").size()).isGreaterThan(20);
+        assertThat(SameWords.of("fi").size()).isZero();
     }
 
     @Test
     void groupsOfMoreKeywordsThanAreComparedFormByThemes() {
         int most = 2_000;
         GroupSettings asked =
-                GroupSettings.standard("en").with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, most));
+                GroupSettings.byThemes("en").with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, most));
         assertThat(Room.possible(asked, most)).isEqualTo(asked);
         assertThat(Room.possible(asked, most + 1).method()).isInstanceOf(Method.ByThemes.class);
         Room wide = new Room(Room.needed(most, false));

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 
 /**
@@ -42,11 +41,7 @@ class LinkageTest {
 
     private static Likeness likeness() {
         return new Likeness(
-                TEXTS,
-                Terms.of(TEXTS, GroupSettings.standard("en"), "en", Edition.NEWEST),
-                "en",
-                MeaningVectors.NONE,
-                Care.of(Edition.NEWEST));
+                TEXTS, Terms.of(TEXTS, GroupSettings.byThemes("en"), "en"), "en", MeaningVectors.NONE, Care.USUAL);
     }
 
     /** The group of each keyword, by its first keyword, when no two are alike enough any more. */

@@ -18,7 +18,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.Tidy;
@@ -26,13 +25,13 @@ import smorgas.core.text.Tidy;
 /** What keywords of other languages than English and German are about; {@code bench languages} tells what comes of it. */
 class OtherLanguagesTest {
 
-    private static Set<String> about(String language, Edition edition, String keyword) {
-        Terms terms = Terms.of(List.of(Tidy.of(keyword)), GroupSettings.standard(language), language, edition);
+    private static Set<String> about(String language, String keyword) {
+        Terms terms = Terms.of(List.of(Tidy.of(keyword)), GroupSettings.byThemes(language), language);
         return Arrays.stream(terms.rows().row(0)).mapToObj(terms::text).collect(Collectors.toSet());
     }
 
-    private static String head(String language, Edition edition, String keyword) {
-        Terms terms = Terms.of(List.of(keyword), GroupSettings.standard(language), language, edition);
+    private static String head(String language, String keyword) {
+        Terms terms = Terms.of(List.of(keyword), GroupSettings.byThemes(language), language);
         return terms.head(0) < 0 ? "" : terms.shown(terms.head(0));
     }
 
@@ -51,42 +50,37 @@ class OtherLanguagesTest {
         "nl, klimgordel kind, klimgordel kinderen",
         "nl, goedkope tent, voordelige tent"
     })
-    void whatSaysTheSameIsTheSameInTheNinthEdition(String language, String one, String other) {
-        assertThat(about(language, Edition.NINTH, one)).isEqualTo(about(language, Edition.NINTH, other));
-        assertThat(about(language, Edition.EIGHTH, one)).isNotEqualTo(about(language, Edition.EIGHTH, other));
+    void whatSaysTheSameIsTheSame(String language, String one, String other) {
+        assertThat(about(language, one)).isEqualTo(about(language, other));
     }
 
     @ParameterizedTest
     @CsvSource({
-        "fr, NINTH, casque vélo enfant, casque",
-        "fr, EIGHTH, casque vélo, vélo",
-        "es, NINTH, semillas césped, semillas",
-        "it, NINTH, corda arrampicata, corda",
-        "pt, NINTH, corda escalada, corda",
-        "nl, NINTH, karabijnhaak met sluiting, karabijnhaak",
-        "nl, EIGHTH, karabijnhaak met sluiting, sluiting",
-        "en, NINTH, standing desk converter, converter",
-        "en, EIGHTH, standing desk converter, converter",
-        "de, NINTH, gartenhaus fundament, fundament"
+        "fr, casque vélo enfant, casque",
+        "es, semillas césped, semillas",
+        "it, corda arrampicata, corda",
+        "pt, corda escalada, corda",
+        "nl, karabijnhaak met sluiting, karabijnhaak",
+        "en, standing desk converter, converter",
+        "de, gartenhaus fundament, fundament"
     })
-    void theHeadStandsWhereTheLanguagePutsIt(String language, Edition edition, String keyword, String head) {
-        assertThat(head(language, edition, keyword)).isEqualTo(head);
+    void theHeadStandsWhereTheLanguagePutsIt(String language, String keyword, String head) {
+        assertThat(head(language, keyword)).isEqualTo(head);
     }
 
     @Test
     void whatCountsAsOneIsToldWithoutArticles() {
         List<String> texts = List.of("vélo d'occasion", "vélo seconde main", "l'occasion", "vélo");
-        assertThat(SameFound.in(texts, SameHere.NOTHING, "fr", Edition.NINTH))
+        assertThat(SameFound.in(texts, SameHere.NOTHING, "fr"))
                 .singleElement()
                 .satisfies(found -> assertThat(found.words()).isEqualTo(Map.of("occasion", 2, "seconde main", 1)));
-        assertThat(SameFound.in(texts, SameHere.NOTHING, "fr", Edition.EIGHTH)).isEmpty();
     }
 
     @Test
     void whatIsNoArticleStaysInItsWord() {
-        assertThat(about("fr", Edition.NINTH, "aujourd'hui")).hasSize(1);
-        assertThat(about("en", Edition.NINTH, "kid's helmet")).isEqualTo(about("en", Edition.EIGHTH, "kid's helmet"));
-        assertThat(about("fr", Edition.NINTH, "l'")).hasSizeLessThan(2);
+        assertThat(about("fr", "aujourd'hui")).hasSize(1);
+        assertThat(about("en", "kid's helmet")).hasSize(2);
+        assertThat(about("fr", "l'")).hasSizeLessThan(2);
     }
 
     /** A phrase in two lines would silently be of the last one. */
@@ -115,14 +109,6 @@ class OtherLanguagesTest {
                 }
             }
         }
-        assertThat(SameWords.of(language, Edition.NINTH).size()).isEqualTo(names.size());
-    }
-
-    @ParameterizedTest
-    @ValueSource(strings = {"fr", "es", "it", "nl"})
-    void olderEditionsKnowNoneOfThem(String language) {
-        assertThat(SameWords.of(language, Edition.EIGHTH).size()).isZero();
-        assertThat(SameWords.of("en", Edition.EIGHTH).size())
-                .isEqualTo(SameWords.of("en", Edition.NINTH).size());
+        assertThat(SameWords.of(language).size()).isEqualTo(names.size());
     }
 }

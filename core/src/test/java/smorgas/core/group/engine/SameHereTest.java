@@ -44,7 +44,7 @@ class SameHereTest {
         all.set(0, KEYWORDS.size());
         return Grouper.group(
                 GroupingInput.of(FoldedWords.plain(KEYWORDS), all, "en"),
-                GroupSettings.standard("en").with(method).with(same));
+                GroupSettings.byThemes("en").with(method).with(same));
     }
 
     private static boolean together(Grouping grouping, String one, String other) {
@@ -82,7 +82,7 @@ class SameHereTest {
     void themesCountThemAsOneWordToo() {
         Method method = new Method.ByThemes(
                 List.of(new Pass(3, 0, 0, 1, 2, true, 0)),
-                GroupSettings.standard("en").themes().rank());
+                GroupSettings.byThemes("en").themes().rank());
         Grouping grouping = group(method, same("holdall", "rucksack"));
         assertThat(together(grouping, "crag holdall", "crag rucksacks")).isTrue();
         assertThat(grouping.words().find("crag rucksack")).hasValueSatisfying(found -> assertThat(found)

@@ -8,7 +8,6 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 
 /** What keywords are about, read on as many cores as there are. */
@@ -34,7 +33,7 @@ class TermsTest {
     }
 
     private static Terms terms(List<String> texts) {
-        return Terms.of(texts, GroupSettings.standard("en"), "en", Edition.NEWEST);
+        return Terms.of(texts, GroupSettings.byThemes("en"), "en");
     }
 
     private static List<String> texts(Terms terms, int keyword) {

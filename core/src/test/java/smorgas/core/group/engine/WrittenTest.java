@@ -10,7 +10,6 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.recipe.Edition;
 import smorgas.core.recipe.GroupSettings;
 
 /** How words of keywords are read to see what is alike. */
@@ -19,7 +18,7 @@ class WrittenTest {
     private static List<String> read(String language, String keyword, String... others) {
         List<String> all = new ArrayList<>(List.of(others));
         all.addFirst(keyword);
-        return new Written(all, language, Edition.NEWEST, Set.of("kosten", "cheap")).words(0);
+        return new Written(all, language, Set.of("kosten", "cheap")).words(0);
     }
 
     @ParameterizedTest
@@ -58,9 +57,9 @@ class WrittenTest {
 
     @Test
     void wordsThatSayTheSameInAnyTradeAreRightHoweverFewHaveThemWhereADictionaryTellsOtherWords() {
-        assertThat(new Written(List.of("chaep hive", "hive"), "en", Edition.NEWEST, Set.of("cheap")).words(0))
+        assertThat(new Written(List.of("chaep hive", "hive"), "en", Set.of("cheap")).words(0))
                 .containsExactly("cheap", "hive");
-        assertThat(new Written(List.of("kasten hive", "hive"), "de", Edition.NEWEST, Set.of("kosten")).words(0))
+        assertThat(new Written(List.of("kasten hive", "hive"), "de", Set.of("kosten")).words(0))
                 .containsExactly("kasten", "hive");
     }
 
@@ -77,7 +76,7 @@ class WrittenTest {
 
     @Test
     void termsAreStemsWithoutLittleWordsAndWhatWordsSay() {
-        GroupSettings settings = GroupSettings.standard("en").withMuted(new java.util.TreeSet<>(List.of("uk")));
+        GroupSettings settings = GroupSettings.byThemes("en").withMuted(new java.util.TreeSet<>(List.of("uk")));
         Terms terms = Terms.of(
                 List.of(
                         "cheap climbing shoes for women",
@@ -85,8 +84,7 @@ class WrittenTest {
                         "how to clean shoes",
                         "standing desk converter for laptop"),
                 settings,
-                "en",
-                Edition.NEWEST);
+                "en");
         assertThat(named(terms, 0)).containsExactlyInAnyOrder("climb", "shoe", "cheap", "women");
         assertThat(named(terms, 1)).containsExactlyInAnyOrder("climb", "shoe", "cheap", "women");
         assertThat(named(terms, 2)).containsExactlyInAnyOrder("shoe", "how to", "clean");
@@ -105,9 +103,8 @@ class WrittenTest {
     void whatLooksMisspeltGivesNoGroupItsName() {
         Terms terms = Terms.of(
                 List.of("smoker", "smoekr", "big smoker", "red smoker", "old smoker", "smoker fuel"),
-                GroupSettings.standard("en"),
-                "en",
-                Edition.NEWEST);
+                GroupSettings.byThemes("en"),
+                "en");
         assertThat(terms.slips(1)).isTrue();
         assertThat(terms.slips(0)).isFalse();
     }
@@ -116,9 +113,8 @@ class WrittenTest {
     void lettersMakeWordsAlikeAndSizesNever() {
         Terms terms = Terms.of(
                 List.of("hangboard", "hang board", "fingerboard", "3x3 shed", "3x4 shed", "ox"),
-                GroupSettings.standard("en"),
-                "en",
-                Edition.NEWEST);
+                GroupSettings.byThemes("en"),
+                "en");
         LetterLikeness letters = new LetterLikeness(terms, 3);
         int hangboard = index(terms, "hangboard");
         assertThat(letters.of(hangboard).terms()).contains(index(terms, "fingerboard"));
@@ -142,7 +138,7 @@ class WrittenTest {
     /** Many look alike by their ending; each is like the few that it is nearest to and that are nearest to it. */
     @Test
     void aWordIsLikeAFewOthersAndTheyAreLikeItAsMuch() {
-        Terms terms = Terms.of(BOARDS, GroupSettings.standard("en"), "en", Edition.NEWEST);
+        Terms terms = Terms.of(BOARDS, GroupSettings.byThemes("en"), "en");
         LetterLikeness all = new LetterLikeness(terms, Integer.MAX_VALUE);
         LetterLikeness few = new LetterLikeness(terms, 2);
         int pairs = 0;
@@ -165,12 +161,12 @@ class WrittenTest {
         assertThat(pairs).isPositive();
     }
 
-    /** The newest edition looks at few in English; where words are joined, and before, all that look alike count. */
+    /** In English few count; where words are joined all that look alike do. */
     @ParameterizedTest
-    @CsvSource({"en, SEVENTH, false", "en, EIGHTH, true", "de, SEVENTH, false", "de, EIGHTH, false"})
-    void howManyCountIsOfTheEditionAndTheLanguage(String language, Edition edition, boolean fewer) {
-        Terms terms = Terms.of(BOARDS, GroupSettings.standard(language), language, Edition.NEWEST);
-        Likeness likeness = new Likeness(BOARDS, terms, language, MeaningVectors.NONE, Care.of(edition));
+    @CsvSource({"en, true", "de, false"})
+    void howManyCountIsOfTheLanguage(String language, boolean fewer) {
+        Terms terms = Terms.of(BOARDS, GroupSettings.byThemes(language), language);
+        Likeness likeness = new Likeness(BOARDS, terms, language, MeaningVectors.NONE, Care.USUAL);
         int like = IntStream.range(0, BOARDS.size())
                 .map(keyword -> likeness.softened(keyword).places().length)
                 .sum();

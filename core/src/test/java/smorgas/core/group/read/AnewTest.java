@@ -28,7 +28,7 @@ class AnewTest {
                     + "best oak garden bench\nbird feeder\nbird feeders large\nhanging bird feeder\nhanging feeder for birds\nlawn roller\n";
 
     private static GroupSettings at(int place) {
-        return GroupSettings.standard("en").with(Method.ByLikeness.standard().at(place));
+        return GroupSettings.byThemes("en").with(Method.ByLikeness.standard().at(place));
     }
 
     private static Board board(String list, int place, Entry... entries) {

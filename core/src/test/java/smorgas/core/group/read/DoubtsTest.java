@@ -45,7 +45,7 @@ class DoubtsTest {
     private static Board board(int place, Entry... entries) {
         List<Entry> all = new ArrayList<>();
         all.add(new GroupEntry.GroupSettingsChosen(
-                GroupSettings.standard("en").with(Method.ByLikeness.standard().at(place))));
+                GroupSettings.byThemes("en").with(Method.ByLikeness.standard().at(place))));
         all.addAll(List.of(entries));
         return Board.of(
                 List.of(BasketReader.lines(1, "list", LIST.getBytes()).lines().orElseThrow()), Recipe.of(all, "en"));
@@ -116,7 +116,7 @@ class DoubtsTest {
                 List.of(BasketReader.lines(1, "list", LIST.getBytes()).lines().orElseThrow()),
                 Recipe.of(
                         List.of(new GroupEntry.GroupSettingsChosen(
-                                GroupSettings.standard("en").with(method.method))),
+                                GroupSettings.byThemes("en").with(method.method))),
                         "en"));
         assertThat(doubts(board)).isNotEmpty().allSatisfy(doubt -> assertThat(doubt.weight())
                 .isGreaterThan(0));

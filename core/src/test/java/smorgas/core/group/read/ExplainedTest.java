@@ -14,7 +14,7 @@ import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
-import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Themed;
 
 /** Names, broader themes, reasons and figures of groups. */
 class ExplainedTest {
@@ -37,13 +37,11 @@ class ExplainedTest {
             """;
 
     private static Board board(Entry... entries) {
-        return Board.of(
-                List.of(TestLists.lines(1, LIST)),
-                Recipe.of(List.of(entries), "en", smorgas.core.recipe.Edition.SECOND));
+        return Board.of(List.of(TestLists.lines(1, LIST)), Themed.recipe(List.of(entries)));
     }
 
     private static Entry passes(Pass... passes) {
-        return new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en").withPasses(passes));
+        return new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en").withPasses(passes));
     }
 
     private static List<String> names(Groups groups) {

@@ -31,7 +31,7 @@ class ThemeTreeTest {
 
     private static Groups groups(String list, Entry... more) {
         List<Entry> entries = new ArrayList<>(List.of(
-                new GroupEntry.GroupSettingsChosen(GroupSettings.standard("en").with(Method.ByThemes.standard()))));
+                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en").with(Method.ByThemes.standard()))));
         entries.addAll(List.of(more));
         return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(entries, "en"))
                 .groups();
