@@ -309,15 +309,24 @@ class BrowserIT {
     @EnumSource(
             value = ColorScheme.class,
             names = {"LIGHT", "DARK"})
-    void axeFindsNothingOnAnyMainView(ColorScheme scheme) {
+    void axeFindsNothingOnAnyMainViewAndNoneIsWiderThanTheWindow(ColorScheme scheme) {
+        boolean dark = scheme == ColorScheme.DARK;
         context.close();
-        open(scheme, 1280);
+        open(scheme, dark ? 1024 : 1280);
+        // The dark page is the light one in other colours.
+        List<String> rules = dark ? List.of("color-contrast") : List.of();
         List<String> found = new ArrayList<>();
         for (String view : VIEWS) {
             visit(view);
             page.waitForFunction("() => !document.querySelector('.htmx-request')");
-            // The dark page is the light one in other colours.
-            List<String> rules = scheme == ColorScheme.DARK ? List.of("color-contrast") : List.of();
+            assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= innerWidth"
+                            + " && [...document.querySelectorAll('#work, #head')]"
+                            + ".every(e => e.scrollWidth <= e.clientWidth + 1)"))
+                    .as(view)
+                    .isTrue();
+            // The two hundredth row is made as the twentieth is.
+            page.evaluate("document.querySelectorAll('tbody > tr:nth-child(n+21), .word-list > *:nth-child(n+21),"
+                    + " svg g > *:nth-child(n+61)').forEach(more => more.remove())");
             for (Rule violation : Browsers.violations(page, rules)) {
                 violation.getNodes().forEach(node -> found.add(view + " " + violation.getId() + ": " + node.getHtml()));
             }
@@ -337,19 +346,5 @@ class BrowserIT {
         assertThat(Browsers.violations(page, List.of("color-contrast")))
                 .extracting(Rule::getId)
                 .containsExactly("color-contrast");
-    }
-
-    @Test
-    void noMainViewIsWiderThanTheWindow() {
-        context.close();
-        open(ColorScheme.LIGHT, 1024);
-        for (String view : VIEWS) {
-            visit(view);
-            assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= innerWidth"
-                            + " && [...document.querySelectorAll('#work, #head')]"
-                            + ".every(e => e.scrollWidth <= e.clientWidth + 1)"))
-                    .as(view)
-                    .isTrue();
-        }
     }
 }

@@ -186,11 +186,11 @@ class GatherIT extends ProjectInBrowser {
     @Test
     void aLongReadingShowsItsProgressAndLeavesNothingWhenItIsStopped() {
         StringBuilder long_ = new StringBuilder("Keyword\n");
-        for (int i = 0; long_.length() < 900_000; i++) {
+        for (int i = 0; long_.length() < 700_000; i++) {
             long_.append("k").append(i).append('\n');
         }
         // The last waits its turn behind some that take a while on any machine.
-        FilePayload[] many = new FilePayload[16];
+        FilePayload[] many = new FilePayload[8];
         for (int i = 0; i < many.length; i++) {
             many[i] = file("many-" + i + ".csv", long_ + "own" + i + "\n");
         }
@@ -198,14 +198,14 @@ class GatherIT extends ProjectInBrowser {
         Locator stops = page.locator(".readings button");
         assertThat(stops.first()).isVisible();
         page.locator(".readings li").last().locator("button").click();
-        assertThat(message()).containsText("many-15.csv was stopped; nothing of it was gathered.");
+        assertThat(message()).containsText("many-7.csv was stopped; nothing of it was gathered.");
         // When the others are in, the page shows them by itself.
         assertThat(page.locator(".readings li"))
                 .hasCount(
                         0,
                         new com.microsoft.playwright.assertions.LocatorAssertions.HasCountOptions().setTimeout(90_000));
-        assertThat(rows()).hasCount(15);
-        assertThat(page.locator(".baskets")).not().containsText("many-15.csv");
+        assertThat(rows()).hasCount(7);
+        assertThat(page.locator(".baskets")).not().containsText("many-7.csv");
     }
 
     @Test
