@@ -235,7 +235,7 @@ class PagesIT {
                         .body())
                 .contains("last month.json is a recipe for German keywords");
         assertThat(take(id, nothing.replace("fold-kind", "fold-boom"), now).body())
-                .contains("last month.json: Entry 2: The kind &quot;fold-boom&quot;");
+                .contains("last month.json: Entry 1: The kind &quot;fold-boom&quot;");
         assertThat(dropped(id)).containsExactly("free hive plans");
     }
 

@@ -66,7 +66,9 @@ class CorpusTest {
                     group < 0 ? "" : board.groups().name(group)));
         }
         Collections.sort(keywords);
-        PlanRecord.of(board.plan()).rows().forEach(row -> keywords.add(row.toString().replace("\n", " / ")));
+        PlanRecord.of(board.plan())
+                .rows()
+                .forEach(row -> keywords.add(row.toString().replace("\n", " / ")));
         return keywords;
     }
 
@@ -88,7 +90,10 @@ class CorpusTest {
                         "In \"%s\" %d lines are otherwise, such as%n%s%nwhere there was%n%s%nIf that is meant, store the outcome"
                                 + " again (mvn test -pl core -Dtest=CorpusTest -Dsmorgas.corpus=store) and say in the"
                                 + " commit what changed. From version 1.0 on make the next rules instead.",
-                        language, fresh.size(), fresh.stream().limit(5).toList(), gone.stream().limit(5).toList())
+                        language,
+                        fresh.size(),
+                        fresh.stream().limit(5).toList(),
+                        gone.stream().limit(5).toList())
                 .isEqualTo(stored);
     }
 }

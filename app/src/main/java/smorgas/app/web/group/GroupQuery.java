@@ -1,5 +1,6 @@
 package smorgas.app.web.group;
 
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -65,7 +66,9 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
         SequencedMap<String, String> fields = new LinkedHashMap<>();
         for (String name : ORDER) {
             String value = parameters.getFirst(name);
-            if (value != null && !value.isBlank() && !value.equals(STANDARD.get(name))) {
+            boolean known = !name.equals("view")
+                    || Arrays.stream(Look.values()).anyMatch(look -> look.key().equals(value));
+            if (value != null && !value.isBlank() && !value.equals(STANDARD.get(name)) && known) {
                 fields.put(name, value.strip());
             }
         }
