@@ -162,6 +162,28 @@ class BatchCommandTest extends BatchUnderTest {
     }
 
     @Test
+    void groupsFormByThemesWhereThatIsAskedForWhateverTheRecipeSays() throws IOException {
+        Path list = file(
+                "list.csv",
+                "keyword,searches\noak hive stand,90\npine hive stand,80\nhive stand kit,70\nbee smoker,60\nbee smokers small,5\n");
+        String likeness = RecipeFile.of("en", List.of()).json();
+        String themes = RecipeFile.of("en", List.of(new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en"))))
+                .json();
+        Path asked = folder.resolve("asked");
+        Path told = folder.resolve("told");
+        assertThat(run("--in", list, "--recipe", file("a.json", likeness), "--by", "themes", "--out", asked))
+                .isZero();
+        assertThat(run("--in", list, "--recipe", file("b.json", themes), "--out", told))
+                .isZero();
+        assertThat(run("--in", list, "--recipe", file("a.json", likeness), "--out", out()))
+                .isZero();
+        assertThat(asked.resolve("groups.csv")).hasSameTextualContentAs(told.resolve("groups.csv"));
+        assertThat(Files.readString(asked.resolve("groups.csv")))
+                .isNotEqualTo(Files.readString(out().resolve("groups.csv")));
+        assertThat(run("--in", list, "--by", "moonlight", "--out", out())).isEqualTo(2);
+    }
+
+    @Test
     void wrongUseIsTwo() throws IOException {
         Path list = file("list.txt", "bee hive\n");
         assertThat(run("--out", out())).isEqualTo(2);

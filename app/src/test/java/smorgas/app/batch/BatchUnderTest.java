@@ -39,6 +39,7 @@ abstract class BatchUnderTest {
         System.setErr(new PrintStream(PrintStream.nullOutputStream(), true, StandardCharsets.UTF_8));
         try {
             return new CommandLine(new BatchCommand())
+                    .setCaseInsensitiveEnumValuesAllowed(true)
                     .execute(List.of(arguments).stream().map(Object::toString).toArray(String[]::new));
         } finally {
             System.setOut(out);

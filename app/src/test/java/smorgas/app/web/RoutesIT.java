@@ -47,85 +47,6 @@ class RoutesIT {
     /** What many acts have made of a project makes every request slower. */
     private static final int OF_A_SERVER = 600;
 
-    private static final List<String> HOSTILE = List.of(
-            "",
-            " ",
-            "x",
-            "-1",
-            "0",
-            "1",
-            "2",
-            "7",
-            "99999999999999999999",
-            "2147483648",
-            "true",
-            "false",
-            "NaN",
-            "1e9",
-            "0,9",
-            "1.000",
-            "\u0000",
-            "\uD800",
-            "\uFFFF",
-            "<script>alert(1)</script>",
-            "\"'><img src=x>",
-            "=cmd()",
-            "%",
-            "%2",
-            "%00",
-            "x".repeat(5_000),
-            "\uD83D\uDC1D",
-            "[",
-            "(((",
-            "(((x{1000}){1000}){1000})",
-            "@@",
-            "\"",
-            "\\",
-            "\t",
-            ";",
-            "bee hive",
-            "bee",
-            "hive stand",
-            "bee hives",
-            "list.csv",
-            "ALL",
-            "KEPT",
-            "kept",
-            "SEARCHES",
-            "searches",
-            "-searches",
-            "UTF-16",
-            "IBM1047",
-            "x-no-such",
-            "KEYWORD",
-            "IGNORE",
-            "EXACT",
-            "{theme}",
-            "en",
-            "GBP",
-            "xx",
-            "{\"is\":\"has-word\"}",
-            "{\"is\":\"has-word\",\"word\":\"bee\"}",
-            "{\"is\":\"all-of\",\"conditions\":[]}",
-            "{\"is\":\"any-of\"}",
-            "{\"is\":\"matches\",\"pattern\":\"[\"}",
-            "{\"is\":\"count\"}",
-            "{}",
-            "null",
-            "[]",
-            "{\"is\":\"figure-within\",\"figure\":\"SEARCHES\",\"bounds\":null}",
-            "../../etc/passwd",
-            "\u202Eevil",
-            "Stop words (en)",
-            "Question openers (en)",
-            "figure:SEARCHES",
-            "text",
-            "word",
-            "list",
-            "drop",
-            "keep",
-            "tag:x");
-
     @TempDir
     private Path data;
 
@@ -180,7 +101,7 @@ class RoutesIT {
             Object[] constants = type.getEnumConstants();
             return String.valueOf(constants[random.nextInt(constants.length)]);
         }
-        return HOSTILE.get(random.nextInt(HOSTILE.size()));
+        return HostileValues.ALL.get(random.nextInt(HostileValues.ALL.size()));
     }
 
     /** Some of the fields that a route takes, and some that it does not. */
