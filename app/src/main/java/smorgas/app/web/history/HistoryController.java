@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -199,7 +200,7 @@ class HistoryController {
                 .json()
                 .getBytes(StandardCharsets.UTF_8);
         List<String> told = new ArrayList<>();
-        for (long other : others) {
+        for (long other : others.stream().filter(Objects::nonNull).toList()) {
             OpenProject to = frames.open(other);
             Outcome outcome =
                     to.act(to.snapshot().version(), decisions -> RecipeFile.take(name, recipe, to.language()));

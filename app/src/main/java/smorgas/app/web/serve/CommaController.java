@@ -125,7 +125,7 @@ class CommaController {
             this.searches = board.keywords().numbers(Figure.SEARCHES);
             if (ticked) {
                 on.stream()
-                        .filter(place -> place >= 0 && place < keywords.length)
+                        .filter(place -> place != null && place >= 0 && place < keywords.length)
                         .forEach(this.on::set);
             } else {
                 this.on.set(0, keywords.length);
