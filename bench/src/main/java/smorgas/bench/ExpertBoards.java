@@ -15,7 +15,6 @@ import smorgas.core.group.engine.Room;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.text.Tidy;
 import smorgas.meaning.model.MeaningModel;
@@ -34,7 +33,7 @@ final class ExpertBoards {
 
     /** The same by words alone. */
     static Board board(ExpertList list) {
-        GroupSettings settings = GroupSettings.byThemes(list.language()).with(Method.ByLikeness.standard());
+        GroupSettings settings = GroupSettings.standard(list.language());
         return Board.of(lines(list), Recipe.of(List.of(new GroupEntry.GroupSettingsChosen(settings)), list.language()));
     }
 

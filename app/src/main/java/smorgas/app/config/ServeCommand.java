@@ -80,8 +80,8 @@ public final class ServeCommand implements Callable<Integer> {
         if (demo) {
             DataFolder.setAside(data, Clock.systemUTC())
                     .ifPresent(aside ->
-                            System.out.println("Another version of Smorgas had made the demo's data. It is kept as "
-                                    + aside + "; the demo begins anew."));
+                            System.out.println("Another version of Smorgas made the demo's data. It is kept as " + aside
+                                    + ". A new demo is made."));
         }
         SpringApplication application = new SpringApplication(Application.class);
         application.setBannerMode(Banner.Mode.OFF);

@@ -167,14 +167,18 @@ public final class DataFolder {
     /**
      * Moves a database that another version has made into the folder's copies, so that a new one can be made.
      *
-     * @return where it is now; empty if it was made by this version, or there is none
+     * @return where it is now; empty if it was made by this version, there is none, or it cannot be read, which is told when it is
+     *     opened
      */
     public static Optional<Path> setAside(Path folder, Clock clock) throws IOException {
         Path database = folder.resolve(DATABASE);
-        try {
-            if (Files.exists(database) && Files.size(database) > 0) {
-                lookAt(readOnly(database), new TallyMarks(), "");
-            }
+        if (!Files.exists(database) || Files.size(database) == 0) {
+            return Optional.empty();
+        }
+        try (Connection connection = DriverManager.getConnection(readOnly(database), "sa", "")) {
+            Look.requireKnown(connection, SCHEMA);
+            return Optional.empty();
+        } catch (SQLException e) {
             return Optional.empty();
         } catch (OfAnother e) {
             Path aside = Copies.replaced(folder, clock);

@@ -12,12 +12,14 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import smorgas.core.recipe.Doer;
 import smorgas.core.text.Refusal;
 import tools.jackson.databind.JsonNode;
 
 /**
- * What this version writes, as one short text: it follows from the first migration and from the register of entry kinds with
- * their fields. Until version 1.0 those change in place, so that what another version wrote is told by it and refused.
+ * What this version writes, as one short text: it follows from the first migration, from the register of entry kinds with
+ * their fields, and from who may make an act. Until version 1.0 those change in place, so that what another version wrote is
+ * told by it and refused.
  */
 final class Fingerprint {
 
@@ -39,15 +41,16 @@ final class Fingerprint {
      */
     static void require(String what, JsonNode file) {
         if (!OURS.equals(file.path(FIELD).stringValue(""))) {
-            throw new Refusal(
-                    what + " was written by another version of Smorgas, and until version 1.0 each reads only its own."
-                            + " Use the version that wrote it");
+            throw new Refusal(what
+                    + " was written by another version of Smorgas, and before version 1.0 each version reads only its own files."
+                    + " Use the version that wrote it");
         }
     }
 
     private static String made() {
         Set<String> types = new TreeSet<>();
         EntryKinds.ALL.forEach(kind -> tell(kind.type(), types));
+        tell(Doer.class, types);
         String kinds = EntryKinds.ALL.stream()
                 .map(kind ->
                         kind.name() + " " + kind.format() + " " + kind.type().getSimpleName())
@@ -78,7 +81,10 @@ final class Fingerprint {
             return;
         }
         if (plain.isEnum()) {
-            types.add(plain.getSimpleName() + Arrays.toString(plain.getEnumConstants()));
+            types.add(plain.getName()
+                    + Arrays.stream((Enum<?>[]) plain.getEnumConstants())
+                            .map(Enum::name)
+                            .toList());
         } else if (plain.isRecord()) {
             RecordComponent[] fields = plain.getRecordComponents();
             String told = Arrays.stream(fields)

@@ -51,7 +51,7 @@ record Look(TallyMarks marks, List<String> missing) {
                             + ", and this Smorgas knows version " + newest);
                 }
                 if (found.getInt(1) > 0 && !made(statement).equals(Fingerprint.OURS)) {
-                    throw new DataFolder.OfAnother("until version 1.0 each reads only its own folders");
+                    throw new DataFolder.OfAnother("before version 1.0 each version reads only its own folders");
                 }
             }
         }

@@ -267,7 +267,7 @@ class DataFolderTest {
             })
     void untilVersionOneEachVersionReadsOnlyItsOwnFolders(String statement) throws Exception {
         madeByAnother(statement);
-        assertRefused("made by another version of Smorgas", "each reads only its own folders");
+        assertRefused("made by another version of Smorgas", "each version reads only its own folders");
     }
 
     @Test

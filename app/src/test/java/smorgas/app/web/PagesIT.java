@@ -216,6 +216,21 @@ class PagesIT {
     }
 
     @Test
+    void anEmptyNumberAmongOthersIsNoNumber() {
+        long from = gathered("keyword\nfree hive plans\n");
+        visitor.post("/projects/" + from + "/rules/word", Map.of("ruleWord", "free", "to", "DROPPED"));
+        long to = gathered("keyword\nfree bee suit, large\nhive\n");
+        visitor.get("/projects/" + from + "/history");
+        assertThat(visitor.post("/projects/" + from + "/recipe/give?project=", Map.of("project", String.valueOf(to)))
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(dropped(to)).hasSize(1);
+        assertThat(visitor.get("/projects/" + to + "/comma/result?on=&on=0&on=99")
+                        .statusCode())
+                .isEqualTo(200);
+    }
+
+    @Test
     void aRecipeTakesThePlaceOfAllDecisionsAndUndoBringsThemBack() {
         long id = gathered("keyword\nfree hive plans\nbee suit\n");
         String nothing = visitor.get("/projects/" + id + "/recipe.json").body();

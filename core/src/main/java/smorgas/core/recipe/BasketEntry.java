@@ -5,9 +5,14 @@ import java.util.function.LongUnaryOperator;
 
 /** An entry about baskets: it belongs to one project's inputs and is in no exported recipe. */
 public sealed interface BasketEntry extends Entry {
+
     long basket();
 
     String name();
+
+    private static Doer doer(Asked asked) {
+        return Doer.of(asked instanceof Asked.Nothing ? Doer.Kind.IMPORT : Doer.Kind.TOOL);
+    }
 
     /** The same act about other baskets, as a copied project has them. */
     default BasketEntry renumbered(LongUnaryOperator number) {
@@ -57,7 +62,7 @@ public sealed interface BasketEntry extends Entry {
 
         @Override
         public Doer doneBy() {
-            return asked instanceof Asked.Nothing ? Doer.of(Doer.Kind.IMPORT) : Doer.of(Doer.Kind.TOOL);
+            return doer(asked);
         }
 
         @Override
@@ -140,9 +145,7 @@ public sealed interface BasketEntry extends Entry {
 
         @Override
         public Doer doneBy() {
-            return scheduled
-                    ? Doer.of(Doer.Kind.SCHEDULE)
-                    : asked instanceof Asked.Nothing ? Doer.of(Doer.Kind.IMPORT) : Doer.of(Doer.Kind.TOOL);
+            return scheduled ? Doer.of(Doer.Kind.SCHEDULE) : doer(asked);
         }
 
         @Override

@@ -29,7 +29,7 @@ public record SameHere(List<SortedSet<String>> sets, SortedSet<String> apart) {
         Set<String> all = new HashSet<>();
         for (SortedSet<String> set : sets) {
             if (set.size() < 2 || !set.stream().allMatch(all::add)) {
-                throw new Refusal("Words that mean the same are two at least, and none is in two sets");
+                throw new Refusal("Give at least two words that mean the same, and each word in one set only");
             }
         }
         all.addAll(apart);

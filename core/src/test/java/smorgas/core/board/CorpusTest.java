@@ -26,6 +26,7 @@ import smorgas.core.serve.PlanRecord;
  * What about two thousand lines in five languages come to, keyword by keyword, group by group and row by row of the plan. The
  * lines are those of lists that were grouped by judgement, a made Italian one, and some that are hard to fold; their figures
  * are made up. Whatever changes an outcome (a word list, a constant, a library) changes it here.
+ * It tells what changed, not whether that is good: the lists that were grouped by judgement tell that.
  */
 class CorpusTest {
 
