@@ -7,6 +7,7 @@ import com.tngtech.archunit.ArchConfiguration;
 import com.tngtech.archunit.core.domain.Dependency;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.ArrayList;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import smorgas.core.recipe.Rules;
 
 /** Which room may know which, as docs/architecture.md tells it. Every violation is listed at once. */
 class RoomsTest {
@@ -148,6 +150,58 @@ class RoomsTest {
                         + (parts[2].equals("group") && parts[1].equals("core") && parts.length > 3
                                 ? "." + parts[3]
                                 : "");
+    }
+
+    /** Code below the board gets its part of the rules as a value; which rules there are, the board and the application know. */
+    @Test
+    void onlyTheBoardAndTheApplicationKnowWhichRulesHold() {
+        List<String> violations = new ArrayList<>();
+        for (JavaClass from : ours) {
+            boolean below = from.getPackageName().startsWith("smorgas.core")
+                    && !Set.of("core.board", "core.recipe").contains(room(from));
+            for (Dependency dependency : from.getDirectDependenciesFromSelf()) {
+                if (below && dependency.getTargetClass().isEquivalentTo(Rules.class)) {
+                    violations.add(dependency.getDescription());
+                }
+            }
+            from.getMethodCallsFromSelf().stream()
+                    .filter(call -> call.getTargetOwner().isEquivalentTo(Rules.class)
+                            && call.getName().startsWith("number")
+                            && room(from).startsWith("core.")
+                            && !from.isEquivalentTo(Rules.class))
+                    .forEach(call -> violations.add(call.getDescription()));
+        }
+        assertThat(violations).isEmpty();
+    }
+
+    /** A number with a fraction in a room that decides outcomes is one of the rules, but for those that only round or advise. */
+    @Test
+    void tunedNumbersAreInTheRules() {
+        Set<String> roundsOrAdvises = Set.of(
+                "WordWeights.UNIT",
+                "Worth.WHOLE",
+                "Linkage.TRULY",
+                "Preferences.HAIR",
+                "Neighbours.NEARLY", // round
+                "SameProposals",
+                "Explained",
+                "Doubts",
+                "Families", // advise: nothing follows until somebody says so
+                "Worth.PERCENT",
+                "Worth.HUNDREDTHS",
+                "Worth.MICROS_IN_ONE",
+                "Promise.HALF", // units
+                "TwoProportions.CONFIDENCE",
+                "TwoProportions.POWER"); // published
+        assertThat(ours.stream()
+                        .filter(type -> room(type).matches("core\\.(fold|sift|value|group.*)"))
+                        .flatMap(type -> type.getFields().stream())
+                        .filter(field -> field.getModifiers().contains(JavaModifier.STATIC)
+                                && field.getRawType().getName().matches("double|float"))
+                        .map(field -> field.getOwner().getSimpleName() + "." + field.getName())
+                        .filter(name -> !roundsOrAdvises.contains(name)
+                                && !roundsOrAdvises.contains(name.substring(0, name.indexOf('.')))))
+                .isEmpty();
     }
 
     /** Months, days and moments are values; nobody asks which is now. */

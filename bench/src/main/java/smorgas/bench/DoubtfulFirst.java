@@ -28,8 +28,8 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.text.Tidy;
 import smorgas.meaning.model.MeaningModel;
 
@@ -74,8 +74,10 @@ final class DoubtfulFirst {
 
     private DoubtfulFirst(ExpertList list, MeaningVectors meaning, boolean counts) {
         this.list = list;
-        GroupSettings settings = GroupSettings.byThemes(list.language())
-                .with(Method.ByLikeness.standard().with(counts));
+        GroupSettings settings = Rules.NEWEST
+                .settings()
+                .byThemes(list.language())
+                .with(Rules.NEWEST.settings().likeness().with(counts));
         acts.add(new GroupEntry.GroupSettingsChosen(settings));
         this.lines = ExpertBoards.lines(list);
         this.board = Board.of(lines, Recipe.of(acts, list.language()), meaning, Room.ENOUGH);

@@ -16,6 +16,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.text.Tidy;
 import smorgas.meaning.model.MeaningModel;
 import smorgas.meaning.model.PackedVector;
@@ -33,7 +34,7 @@ final class ExpertBoards {
 
     /** The same by words alone. */
     static Board board(ExpertList list) {
-        GroupSettings settings = GroupSettings.standard(list.language());
+        GroupSettings settings = Rules.NEWEST.settings().grouping(list.language());
         return Board.of(lines(list), Recipe.of(List.of(new GroupEntry.GroupSettingsChosen(settings)), list.language()));
     }
 

@@ -15,8 +15,8 @@ import smile.math.MathEx;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Moves;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.Rules;
 import smorgas.meaning.model.MeaningModel;
 
 /** How near groups come to those that were made by judgement; general-purpose peers in the same run. */
@@ -34,14 +34,14 @@ final class Experts {
         for (ExpertList list : ExpertList.all()) {
             int[] second = list.second();
             row(list, "a second opinion", second);
-            row(list, "likeness, words", ours(list, Method.ByLikeness.standard(), MeaningVectors.NONE));
+            row(list, "likeness, words", ours(list, Rules.NEWEST.settings().likeness(), MeaningVectors.NONE));
             if (MeaningModel.knows(list.language())) {
                 row(
                         list,
                         "likeness, words and meaning",
-                        ours(list, Method.ByLikeness.standard().with(true), ExpertBoards.meaning(list)));
+                        ours(list, Rules.NEWEST.settings().likeness().with(true), ExpertBoards.meaning(list)));
             }
-            row(list, "themes", ours(list, Method.ByThemes.standard(), MeaningVectors.NONE));
+            row(list, "themes", ours(list, Rules.NEWEST.settings().themes(), MeaningVectors.NONE));
             double[][] stems = Vectors.stems(list);
             double[][] letters = Vectors.letters(list);
             row(list, "k-means of stems, told the number", kMeans(list, stems));
@@ -55,7 +55,8 @@ final class Experts {
     private static int[] ours(ExpertList list, Method method, MeaningVectors meaning) {
         return ExpertBoards.labels(
                 list,
-                ExpertBoards.board(list, GroupSettings.byThemes(list.language()).with(method), meaning));
+                ExpertBoards.board(
+                        list, Rules.NEWEST.settings().byThemes(list.language()).with(method), meaning));
     }
 
     private static int[] kMeans(ExpertList list, double[][] vectors) {

@@ -28,8 +28,10 @@ import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.LikenessRules;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.Tidy;
 
@@ -58,17 +60,21 @@ final class Grouping {
     private static smorgas.core.group.Grouping group(Keywords keywords) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        return Grouper.group(GroupingInput.of(keywords.folded(), all, "en"), GroupSettings.byThemes("en"));
+        return Grouper.group(
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                Rules.NEWEST.settings().byThemes("en"));
     }
 
     /** As {@link #group}, but never more than so many groups. */
     private static smorgas.core.group.Grouping about(Keywords keywords, int groups) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Pass pass = Pass.standard();
+        Pass pass = Rules.NEWEST.settings().themes().passes().getFirst();
         return Grouper.group(
-                GroupingInput.of(keywords.folded(), all, "en"),
-                GroupSettings.byThemes("en")
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                Rules.NEWEST
+                        .settings()
+                        .byThemes("en")
                         .withPasses(new Pass(
                                 pass.smallest(),
                                 Pass.ANY,
@@ -83,12 +89,15 @@ final class Grouping {
     private static smorgas.core.group.Grouping seated(Keywords keywords) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        GroupSettings standard = GroupSettings.byThemes("en");
+        GroupSettings standard = Rules.NEWEST.settings().byThemes("en");
         return Grouper.group(
-                GroupingInput.of(keywords.folded(), all, "en"),
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
                 new GroupSettings(
                         new Method.ByThemes(
-                                standard.themes().passes(), standard.themes().rank()),
+                                standard.themes(Rules.NEWEST.settings().themes())
+                                        .passes(),
+                                standard.themes(Rules.NEWEST.settings().themes())
+                                        .rank()),
                         standard.forms(),
                         GroupSettings.Leftovers.SEATED,
                         0,
@@ -100,7 +109,7 @@ final class Grouping {
     }
 
     /** All keywords, as any engine is asked for them that knows nothing of what they mean. */
-    static Question question(Keywords keywords, GroupSettings settings, String language) {
+    static Question question(Keywords keywords, GroupSettings settings, String language, LikenessRules likeness) {
         int[] all = IntStream.range(0, keywords.size()).toArray();
         return new Question(
                 new ThemeWords(keywords.folded(), settings, language),
@@ -111,11 +120,13 @@ final class Grouping {
                 Question.Barred.NOTHING,
                 language,
                 MeaningVectors.NONE,
+                likeness,
+                Rules.NEWEST.themes(),
                 new Grown(Room.ENOUGH));
     }
 
     private static Question question(Keywords keywords) {
-        return question(keywords, GroupSettings.byThemes("en"), "en");
+        return question(keywords, Rules.NEWEST.settings().byThemes("en"), "en", Rules.NEWEST.likeness());
     }
 
     /** The group of each keyword, each leftover in one of its own. */

@@ -8,7 +8,9 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.Engine;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.LikenessRules;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.Rules;
 
 /** What is lost where not every pair of keywords is looked at: the groups beside those of an engine that looks at all. */
 final class LikenessLoss {
@@ -24,14 +26,15 @@ final class LikenessLoss {
 
     private static void run(String name, Keywords keywords) {
         Method.ByLikeness method = new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL);
-        GroupSettings settings = GroupSettings.byThemes("en").with(method);
+        GroupSettings settings = Rules.NEWEST.settings().byThemes("en").with(method);
         System.out.println("\n" + name + "\n\n| keywords | by | ms | groups | in groups |\n|---:|---|---:|---:|---:|");
         int[][] labels = new int[2][];
-        List<Engine> engines = List.of(Engine.of(settings), Engine.thorough(method, settings));
+        LikenessRules usual = Rules.NEWEST.likeness();
+        List<LikenessRules> rules = List.of(usual, usual.thorough());
         for (int i = 0; i < labels.length; i++) {
             long begun = System.nanoTime();
-            int[] found = engines.get(i)
-                    .find(Grouping.question(keywords, settings, "en"))
+            int[] found = Engine.of(settings)
+                    .find(Grouping.question(keywords, settings, "en", rules.get(i)))
                     .group();
             long took = (System.nanoTime() - begun) / 1_000_000;
             labels[i] = Grouping.leftoversAlone(found);

@@ -10,8 +10,8 @@ import smorgas.core.group.engine.Grown;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.Rules;
 
 /** How long it takes to find groups by likeness anew, and to turn the dial. */
 final class LikenessSpeed {
@@ -77,8 +77,12 @@ final class LikenessSpeed {
                                 java.util.List.of(),
                                 Hand.NONE,
                                 MeaningVectors.NONE,
+                                Rules.NEWEST.likeness(),
+                                Rules.NEWEST.themes(),
                                 grown),
-                        GroupSettings.byThemes("en")
+                        Rules.NEWEST
+                                .settings()
+                                .byThemes("en")
                                 .with(new Method.ByLikeness(place, 2, 0, false, Method.ByLikeness.ALL)))
                 .size();
     }

@@ -11,6 +11,7 @@ import smorgas.core.group.engine.Engine;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.Rules;
 
 /**
  * How near the groups of long lists come to the ad groups of the expert lists that these are made of, by words alone.
@@ -39,10 +40,12 @@ final class LongLists {
         int[] known = IntStream.range(0, keywords.size())
                 .map(keyword -> adGroups.getOrDefault(keywords.text(keyword), -1 - keyword))
                 .toArray();
-        GroupSettings settings = GroupSettings.byThemes(language)
+        GroupSettings settings = Rules.NEWEST
+                .settings()
+                .byThemes(language)
                 .with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL));
         int[] group = Engine.of(settings)
-                .find(Grouping.question(keywords, settings, language))
+                .find(Grouping.question(keywords, settings, language, Rules.NEWEST.likeness()))
                 .group();
         Agreement agreement = Agreement.of(Grouping.leftoversAlone(group), known);
         System.out.printf(

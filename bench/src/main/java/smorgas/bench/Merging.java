@@ -19,13 +19,15 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.Rules;
 
 /** Reading and merging in the core beside a database that does the like: both warm, in this process, the best of some. */
 final class Merging {
 
     private static final int ROUNDS = 6;
 
-    private static final Folding TIDY_ONLY = Folding.standard("en").with(EnumSet.noneOf(FoldKind.class));
+    private static final Folding TIDY_ONLY =
+            Folding.standard("en", Rules.NEWEST).with(EnumSet.noneOf(FoldKind.class));
 
     private Merging() {}
 

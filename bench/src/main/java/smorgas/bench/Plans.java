@@ -16,7 +16,6 @@ import smorgas.core.gather.Lines;
 import smorgas.core.recipe.AdTemplate;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanAds;
 import smorgas.core.recipe.PlanBids;
@@ -25,6 +24,7 @@ import smorgas.core.recipe.PlanGroups;
 import smorgas.core.recipe.PlanPages;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.serve.Handover;
 import smorgas.core.serve.PlanCheck;
@@ -44,7 +44,9 @@ final class Plans {
     static void run(int count) {
         int rounds = count > MANY ? 5 : 20;
         Lines lines = Values.lines(count);
-        PlanSettings settings = PlanSettings.standard()
+        PlanSettings settings = Rules.NEWEST
+                .settings()
+                .plan()
                 .with(EnumSet.allOf(MatchType.class))
                 .with(PlanBids.fixed(450_000))
                 .with(new PlanPages(true, false, "https://shop.example/{theme}"))
@@ -54,7 +56,7 @@ final class Plans {
                 List.of("Order {theme} today.", "Rated by those who use it."),
                 List.of("{theme}"));
         List<Entry> entries = List.of(
-                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")),
+                new GroupEntry.GroupSettingsChosen(Rules.NEWEST.settings().byThemes("en")),
                 new ServeEntry.PlanSettingsChosen(settings),
                 new ServeEntry.AdsSet(new PlanAds(false, List.of(ad, ad), new LinkedHashMap<>())));
         Recipe recipe = Recipe.of(entries, "en");

@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.SameProposals;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Rules;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.WordForms;
 import smorgas.core.text.Words;
@@ -31,8 +31,13 @@ final class SameMeaning {
 
     private static void report(ExpertList list, MeaningVectors vectors, boolean told) {
         List<String> texts = list.keywords().stream().map(Tidy::of).toList();
-        List<SameProposals.Proposal> found =
-                SameProposals.of(texts, GroupSettings.byThemes(list.language()), list.language(), vectors, 20);
+        List<SameProposals.Proposal> found = SameProposals.of(
+                texts,
+                Rules.NEWEST.settings().byThemes(list.language()),
+                list.language(),
+                vectors,
+                Rules.NEWEST.likeness(),
+                20);
         StringBuilder row = new StringBuilder(
                 "| " + list.name() + " | " + (vectors == MeaningVectors.NONE ? "words" : "words and meaning") + " |");
         for (int first : FIRST) {

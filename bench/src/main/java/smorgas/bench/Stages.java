@@ -26,8 +26,8 @@ import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.GroupingInput;
 import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
@@ -99,6 +99,8 @@ public class Stages {
     @Benchmark
     public Grouping group() {
         return Grouper.group(
-                GroupingInput.of(keywords.folded(), standings.remaining(), "en"), GroupSettings.byThemes("en"));
+                GroupingInput.of(
+                        keywords.folded(), standings.remaining(), "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                Rules.NEWEST.settings().byThemes("en"));
     }
 }

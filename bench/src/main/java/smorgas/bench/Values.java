@@ -29,6 +29,7 @@ import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.Span;
 import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.Valuing;
@@ -60,10 +61,8 @@ final class Values {
         worth(keywords);
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Intents intents = Intents.of(keywords, "en", Map.of(), Valuing.NONE, new Matcher(keywords)::match);
-        measured(
-                "all intents",
-                round -> Intents.of(keywords, "en", Map.of(), Valuing.NONE, new Matcher(keywords)::match));
+        Intents intents = intents(keywords);
+        measured("all intents", round -> intents(keywords));
         measured(
                 "promise by other weights",
                 round -> Promise.of(
@@ -136,6 +135,11 @@ final class Values {
     }
 
     /** Another share of clicks each time, as somebody types it. */
+    private static Intents intents(Keywords keywords) {
+        Valuing none = Recipe.empty("en").valuing();
+        return Intents.of(keywords, "en", Map.of(), none, new Matcher(keywords)::match, Rules.NEWEST.intents());
+    }
+
     private static void worth(Keywords keywords) throws SQLException {
         FigureColumn searches = keywords.figure(Figure.SEARCHES).orElseThrow();
         measured("worth, cost and return summed over a view", round -> {
@@ -247,7 +251,13 @@ final class Values {
             int found = 0;
             for (int round = -3; round < took.length; round++) {
                 long begun = System.nanoTime();
-                found = Apart.of(words, members, Set.of(type), Set.of(), keyword -> 1)
+                found = Apart.of(
+                                words,
+                                members,
+                                Set.of(type),
+                                Set.of(),
+                                keyword -> 1,
+                                Rules.NEWEST.plan().longestSearch())
                         .size();
                 if (round >= 0) {
                     took[round] = System.nanoTime() - begun;

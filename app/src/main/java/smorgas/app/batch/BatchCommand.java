@@ -147,7 +147,8 @@ public final class BatchCommand implements Callable<Integer> {
         }
         if (by == By.THEMES) {
             GroupSettings settings = decided.grouping().settings();
-            decided = decided.withGroups(settings.with(settings.themes()));
+            decided = decided.withGroups(
+                    settings.with(settings.themes(decided.rules().themes().usual())));
         }
         try {
             return run(decided, formats);
@@ -237,6 +238,6 @@ public final class BatchCommand implements Callable<Integer> {
 
     private static Recipe read(Path file) throws IOException {
         RecipeFile read = RecipeFile.parse(Files.readString(file));
-        return Recipe.of(read.entries(), read.language());
+        return Recipe.of(read.entries(), read.language(), read.rules());
     }
 }

@@ -39,7 +39,7 @@ record Earlier(Standpoint keywords, PlanRecord plan) {
     }
 
     private static Earlier of(ProjectFile.Held held) {
-        Recipe recipe = Recipe.of(held.entries(), held.language());
+        Recipe recipe = Recipe.of(held.entries(), held.language(), held.rules());
         List<Lines> lists = new ArrayList<>();
         for (BasketState state : recipe.gathering().baskets()) {
             byte[] bytes = held.lists().get(state.basket());

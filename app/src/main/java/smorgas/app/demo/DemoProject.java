@@ -30,12 +30,12 @@ import smorgas.core.recipe.PlanAds;
 import smorgas.core.recipe.PlanBids;
 import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.PlanPages;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Span;
+import smorgas.core.recipe.StandardSettings;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.WordList;
@@ -136,15 +136,10 @@ public class DemoProject implements SmartInitializingSingleton {
                                 List.of(new Condition.OnList("Towns (made up)"), Condition.searchesFrom(20))))));
         judge(project, List.of("bee veil", "smoker fuel", "queen cage", "hive tool"), Standing.KEPT);
         judge(project, List.of("hive blockchain news", "electric smoker grill"), Standing.DROPPED);
+        StandardSettings standard = project.snapshot().board().recipe().rules().settings();
         GroupSettings usual = project.snapshot().board().recipe().grouping().settings();
-        keep(
-                project,
-                "broad for a start",
-                usual.with(Method.ByLikeness.standard().at(Method.ByLikeness.BROAD)));
-        keep(
-                project,
-                "tight for the agency",
-                usual.with(Method.ByLikeness.standard().at(Method.ByLikeness.TIGHT)));
+        keep(project, "broad for a start", usual.with(standard.likeness().at(Method.ByLikeness.BROAD)));
+        keep(project, "tight for the agency", usual.with(standard.likeness().at(Method.ByLikeness.TIGHT)));
         keep(
                 project,
                 "by themes",
@@ -161,7 +156,7 @@ public class DemoProject implements SmartInitializingSingleton {
         done(project.act(project.snapshot().version(), recipe -> new ValueEntry.AssumptionsSet("", "", assumed())));
         done(project.act(
                 project.snapshot().version(),
-                recipe -> new ServeEntry.PlanSettingsChosen(PlanSettings.standard()
+                recipe -> new ServeEntry.PlanSettingsChosen(standard.plan()
                         .with(PlanNames.of("Beekeeping UK", PlanNames.THEME).with(PlanNames.Letters.TITLE))
                         .with(PlanBids.fixed(450_000))
                         .with(new PlanPages(true, false, "https://bees.example/{theme}")))));

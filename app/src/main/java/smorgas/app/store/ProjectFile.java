@@ -21,6 +21,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.Rules;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Refusal;
 import tools.jackson.databind.JsonNode;
@@ -165,10 +166,11 @@ public class ProjectFile {
     /**
      * What a project file holds, for whoever works without a database.
      *
+     * @param rules that the project follows
      * @param entries those in force, in order
      * @param lists the bytes of its lists by the numbers that the entries have
      */
-    public record Held(String language, List<Entry> entries, Map<Long, byte[]> lists) {}
+    public record Held(Rules rules, String language, List<Entry> entries, Map<Long, byte[]> lists) {}
 
     /**
      * Reads a file without making a project of it.
@@ -187,7 +189,10 @@ public class ProjectFile {
                 numbers.put(list.number(), list.number());
             });
             return new Held(
-                    ProjectZip.text(told, "language"), new History(ProjectZip.acts(told, numbers)).effective(), lists);
+                    ProjectZip.rules(told),
+                    ProjectZip.text(told, "language"),
+                    new History(ProjectZip.acts(told, numbers)).effective(),
+                    lists);
         } catch (ZipException e) {
             throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
         }

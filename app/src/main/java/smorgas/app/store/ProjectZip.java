@@ -16,6 +16,7 @@ import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Doer;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.Rules;
 import smorgas.core.text.Refusal;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -107,10 +108,12 @@ final class ProjectZip {
             throw new Refusal("This is no project file: project.json does not say which format it has");
         }
         Fingerprint.require("This project file", told);
-        if (told.path("rules").asInt(0) != Projects.RULES) {
-            throw new Refusal("The project in this file follows rules "
-                    + told.path("rules").asInt(0) + ", of which this version knows nothing");
-        }
+        rules(told);
+    }
+
+    /** The rules that its project follows. */
+    static Rules rules(JsonNode told) {
+        return Rules.numbered(told.path("rules").asInt(0));
     }
 
     /** What it says of itself may be a lie; what is read is bounded too. */

@@ -25,14 +25,12 @@ import org.springframework.transaction.annotation.Transactional;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
+import smorgas.core.recipe.Rules;
 import smorgas.schema.tables.records.ProjectRecord;
 
 /** The projects. */
 @Repository
 public class Projects {
-
-    /** The number of the rules by which projects are made. */
-    static final int RULES = 1;
 
     private final DSLContext db;
     private final Clock clock;
@@ -67,7 +65,7 @@ public class Projects {
                 .set(PROJECT.LANGUAGE, Bounded.text(language, PROJECT.LANGUAGE, "The language"))
                 .set(PROJECT.MARKET, Bounded.text(market, PROJECT.MARKET, "The market"))
                 .set(PROJECT.CURRENCY, Bounded.text(currency, PROJECT.CURRENCY, "The currency"))
-                .set(PROJECT.RULES, RULES)
+                .set(PROJECT.RULES, Rules.NEWEST.number())
                 .set(PROJECT.CREATED_AT, now)
                 .set(PROJECT.OPENED_AT, now)
                 .returning(PROJECT.ID)

@@ -12,10 +12,9 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.RecipeTaken;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.text.Refusal;
 import tools.jackson.core.JacksonException;
@@ -25,7 +24,7 @@ import tools.jackson.databind.JsonNode;
  * A recipe outside the application: the entries in force, in order, without those about baskets. Every default is
  * written out first, so that a later default never changes an old recipe. See {@code docs/recipe.md}.
  */
-public record RecipeFile(String language, List<Entry> entries) {
+public record RecipeFile(Rules rules, String language, List<Entry> entries) {
 
     /** The format of the file as a whole. */
     public static final int FORMAT = 1;
@@ -35,24 +34,24 @@ public record RecipeFile(String language, List<Entry> entries) {
     }
 
     /** The recipe that a project's entries in force come to, defaults first. */
-    public static RecipeFile of(String language, List<Entry> effective) {
+    public static RecipeFile of(Rules rules, String language, List<Entry> effective) {
         List<Entry> entries = new ArrayList<>();
         if (effective.stream().anyMatch(RecipeTaken.class::isInstance)) {
             // The recipe that was taken has them written out.
-            return new RecipeFile(language, Recipe.decisions(effective));
+            return new RecipeFile(rules, language, Recipe.decisions(effective));
         }
-        Folding folding = Folding.standard(language);
+        Folding folding = Folding.standard(language, rules);
         for (FoldKind kind : FoldKind.values()) {
             entries.add(new FoldEntry.FoldKindSwitched(kind, folding.on().contains(kind)));
         }
         entries.add(new FoldEntry.LittleWordsChosen(List.copyOf(folding.littleWords())));
-        entries.add(new GroupEntry.GroupSettingsChosen(GroupSettings.standard(language)));
-        entries.add(new ServeEntry.PlanSettingsChosen(PlanSettings.standard()));
+        entries.add(new GroupEntry.GroupSettingsChosen(rules.settings().grouping(language)));
+        entries.add(new ServeEntry.PlanSettingsChosen(rules.settings().plan()));
         for (Figure figure : Figure.values()) {
-            entries.add(new FoldEntry.MergeChosen(figure, figure.standardMerge()));
+            entries.add(new FoldEntry.MergeChosen(figure, folding.merges().get(figure)));
         }
         entries.addAll(Recipe.decisions(effective));
-        return new RecipeFile(language, entries);
+        return new RecipeFile(rules, language, entries);
     }
 
     /** The file's text. */
@@ -60,6 +59,7 @@ public record RecipeFile(String language, List<Entry> entries) {
         Map<String, Object> file = new LinkedHashMap<>();
         file.put("recipe", FORMAT);
         file.put(Fingerprint.FIELD, Fingerprint.OURS);
+        file.put("rules", rules.number());
         file.put("language", language);
         file.put("entries", entries.stream().map(Json::exported).toList());
         return Json.pretty(file);
@@ -82,7 +82,10 @@ public record RecipeFile(String language, List<Entry> entries) {
                     "This is no recipe of format " + FORMAT + ": it should begin with {\"recipe\": " + FORMAT + "}");
         }
         Fingerprint.require("This recipe", file);
-        return new RecipeFile(file.path("language").stringValue("en"), Json.exportedEntries(file.path("entries")));
+        return new RecipeFile(
+                Rules.numbered(file.path("rules").asInt(1)),
+                file.path("language").stringValue("en"),
+                Json.exportedEntries(file.path("entries")));
     }
 
     /**

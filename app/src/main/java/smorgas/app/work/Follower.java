@@ -10,13 +10,14 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 
 /**
  * Follows the history of a project to what it comes to.
  *
  * @param room that finding out how alike keywords are may take
  */
-record Follower(long project, String language, LoadedBaskets loaded, MeaningVectors meaning, Room room) {
+record Follower(long project, Rules rules, String language, LoadedBaskets loaded, MeaningVectors meaning, Room room) {
 
     private static final Logger LOG = LoggerFactory.getLogger(Follower.class);
 
@@ -27,7 +28,7 @@ record Follower(long project, String language, LoadedBaskets loaded, MeaningVect
     record Followed(Snapshot snapshot, boolean stuck) {}
 
     Recipe recipe(History history) {
-        return Recipe.of(history.effective(), language);
+        return Recipe.of(history.effective(), language, rules);
     }
 
     /**

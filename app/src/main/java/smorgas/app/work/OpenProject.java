@@ -21,6 +21,7 @@ import smorgas.core.recipe.History;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.text.Refusal;
 
 /**
@@ -34,6 +35,7 @@ public final class OpenProject {
 
     private final long id;
     private final String language;
+    private final Rules rules;
     private final Baskets baskets;
     private final Histories histories;
     private final LoadedBaskets loaded;
@@ -50,11 +52,12 @@ public final class OpenProject {
     OpenProject(Project project, Baskets baskets, Histories histories, MeaningVectors meaning, Memory memory) {
         this.id = project.id();
         this.language = project.language();
+        this.rules = Rules.numbered(project.rules());
         this.baskets = baskets;
         this.histories = histories;
         this.memory = memory;
         this.loaded = new LoadedBaskets(project.id(), baskets);
-        this.follower = new Follower(id, language, loaded, meaning, memory.forLikeness());
+        this.follower = new Follower(id, rules, language, loaded, meaning, memory.forLikeness());
         this.snapshot = followed(histories.stored(id), 0, false);
     }
 
@@ -87,6 +90,11 @@ public final class OpenProject {
 
     public String language() {
         return language;
+    }
+
+    /** What decides what its decisions come to. */
+    public Rules rules() {
+        return rules;
     }
 
     public Snapshot snapshot() {
@@ -169,7 +177,7 @@ public final class OpenProject {
      */
     public Board at(long point) {
         Snapshot now = snapshot;
-        Recipe recipe = Recipe.of(now.history().at(point), language);
+        Recipe recipe = Recipe.of(now.history().at(point), language, rules);
         return now.board()
                 .next(LoadedBaskets.lines(loaded.at(recipe, recipe.folding().decimals())), recipe);
     }

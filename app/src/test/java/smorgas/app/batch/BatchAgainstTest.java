@@ -15,6 +15,7 @@ import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
@@ -27,6 +28,7 @@ class BatchAgainstTest extends BatchUnderTest {
         Path recipe = Files.writeString(
                 folder.resolve("recipe.json"),
                 RecipeFile.of(
+                                Rules.NEWEST,
                                 "en",
                                 List.of(
                                         new SiftEntry.RuleAdded(

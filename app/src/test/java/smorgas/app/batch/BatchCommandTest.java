@@ -18,8 +18,8 @@ import smorgas.app.demo.DemoLists;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import tools.jackson.databind.JsonNode;
@@ -105,9 +105,11 @@ class BatchCommandTest extends BatchUnderTest {
         Path recipe = file(
                 "recipe.json",
                 RecipeFile.of(
+                                Rules.NEWEST,
                                 "en",
                                 List.of(
-                                        new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")),
+                                        new GroupEntry.GroupSettingsChosen(
+                                                Rules.NEWEST.settings().byThemes("en")),
                                         new SiftEntry.RuleAdded(
                                                 new Rule(1, new Condition.HasWord("free"), Standing.DROPPED))))
                         .json());
@@ -166,8 +168,12 @@ class BatchCommandTest extends BatchUnderTest {
         Path list = file(
                 "list.csv",
                 "keyword,searches\noak hive stand,90\npine hive stand,80\nhive stand kit,70\nbee smoker,60\nbee smokers small,5\n");
-        String likeness = RecipeFile.of("en", List.of()).json();
-        String themes = RecipeFile.of("en", List.of(new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en"))))
+        String likeness = RecipeFile.of(Rules.NEWEST, "en", List.of()).json();
+        String themes = RecipeFile.of(
+                        Rules.NEWEST,
+                        "en",
+                        List.of(new GroupEntry.GroupSettingsChosen(
+                                Rules.NEWEST.settings().byThemes("en"))))
                 .json();
         Path asked = folder.resolve("asked");
         Path told = folder.resolve("told");

@@ -22,9 +22,8 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 
 /** The tables of a run, read back by the database's own reader of CSV. */
 class BatchTablesTest {
@@ -79,8 +78,10 @@ class BatchTablesTest {
                         .lines()
                         .orElseThrow()),
                 Recipe.of(
-                        List.of(new GroupEntry.GroupSettingsChosen(
-                                GroupSettings.byThemes("en").with(Method.ByThemes.standard()))),
+                        List.of(new GroupEntry.GroupSettingsChosen(Rules.NEWEST
+                                .settings()
+                                .byThemes("en")
+                                .with(Rules.NEWEST.settings().themes()))),
                         "en"));
     }
 

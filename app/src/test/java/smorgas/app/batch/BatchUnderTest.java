@@ -12,6 +12,7 @@ import java.util.List;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
 import smorgas.app.store.RecipeFile;
+import smorgas.core.recipe.Rules;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -21,7 +22,7 @@ abstract class BatchUnderTest {
     /** A recipe or project file with the fingerprint of this version in it. */
     static String ours(String json) {
         String fingerprint = JsonMapper.shared()
-                .readTree(RecipeFile.of("en", List.of()).json())
+                .readTree(RecipeFile.of(Rules.NEWEST, "en", List.of()).json())
                 .path("fingerprint")
                 .stringValue();
         return json.replaceFirst("1,", "1, \"fingerprint\": \"" + fingerprint + "\",");

@@ -20,8 +20,8 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rules;
 
 /** What the group engine makes of the demo's lists. */
 class DemoGroupsTest {
@@ -41,8 +41,8 @@ class DemoGroupsTest {
     }
 
     private static Groups groups(Pass... passes) {
-        Entry chosen =
-                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en").withPasses(passes));
+        Entry chosen = new GroupEntry.GroupSettingsChosen(
+                Rules.NEWEST.settings().byThemes("en").withPasses(passes));
         return board.next(BASKETS, Themed.recipe(List.of(chosen))).groups();
     }
 

@@ -22,12 +22,12 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.PointEntry;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.RecipeTaken;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
@@ -256,13 +256,14 @@ class StoreTest {
 
     @Test
     void anExportedRecipeIsReadBackWithEveryDefaultWrittenOut() {
-        String json = RecipeFile.of("de", EVERY_KIND).json();
+        String json = RecipeFile.of(Rules.NEWEST, "de", EVERY_KIND).json();
         RecipeFile read = RecipeFile.parse(json);
 
         assertThat(read.language()).isEqualTo("de");
         assertThat(read.entries())
                 .contains(
-                        new GroupEntry.GroupSettingsChosen(GroupSettings.standard("de")),
+                        new GroupEntry.GroupSettingsChosen(
+                                Rules.NEWEST.settings().grouping("de")),
                         new FoldEntry.FoldKindSwitched(FoldKind.STEMS, false));
         assertThat(read.entries())
                 .endsWith(EVERY_KIND.stream()
@@ -275,7 +276,8 @@ class StoreTest {
     /** What nobody has chosen comes out in another project as in the one that the recipe is of. */
     @Test
     void anExportedRecipeOfNoDecisionsIsWhatHoldsUntilSomebodyDecides() {
-        RecipeFile read = RecipeFile.parse(RecipeFile.of("fr", List.of()).json());
+        RecipeFile read =
+                RecipeFile.parse(RecipeFile.of(Rules.NEWEST, "fr", List.of()).json());
         Recipe again = Recipe.of(read.entries(), "fr");
         Recipe before = Recipe.empty("fr");
         assertThat(again.grouping().settings()).isEqualTo(before.grouping().settings());
@@ -285,12 +287,12 @@ class StoreTest {
 
     @Test
     void aRecipeThatWasTakenIsStoredAndExportedAsItself() {
-        String json = RecipeFile.of("de", EVERY_KIND).json();
+        String json = RecipeFile.of(Rules.NEWEST, "de", EVERY_KIND).json();
         RecipeTaken taken = RecipeFile.take("r.json", ("\uFEFF" + json).getBytes(StandardCharsets.UTF_8), "de");
         assertThat(Json.entry(Json.kind(taken), 1, Json.body(taken))).isEqualTo(taken);
         List<Entry> effective = new ArrayList<>(EVERY_KIND);
         effective.add(taken);
-        assertThat(RecipeFile.of("de", effective).json()).isEqualTo(json);
+        assertThat(RecipeFile.of(Rules.NEWEST, "de", effective).json()).isEqualTo(json);
     }
 
     private static final String WORD = "{\"is\": \"has-word\", \"word\": \"a\"}";

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.app.store.StoreUnderTest;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.Method;
+import smorgas.core.recipe.Rules;
 
 /** What keywords mean, found out in the background and kept. */
 class MeaningsTest {
@@ -63,7 +63,7 @@ class MeaningsTest {
                 project.snapshot().version(),
                 recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
                         .settings()
-                        .with(Method.ByLikeness.standard().with(true))));
+                        .with(Rules.NEWEST.settings().likeness().with(true))));
         var before = project.snapshot().board();
         before.groups();
         meanings.begin(project);
@@ -105,7 +105,7 @@ class MeaningsTest {
                 project.snapshot().version(),
                 recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
                         .settings()
-                        .with(Method.ByLikeness.standard().with(true))));
+                        .with(Rules.NEWEST.settings().likeness().with(true))));
         meanings.begin(project);
         assertThat(awaited(project)).isEqualTo(new Meanings.Ready());
         Meanings anew = new Meanings(store.meanings(), true, 10_000);

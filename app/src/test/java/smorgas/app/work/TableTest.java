@@ -22,6 +22,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 
 /** Groups found in the background, and boards looked at before they are adopted. */
 class TableTest {
@@ -99,9 +100,8 @@ class TableTest {
         Board board = Mockito.mock(Board.class);
         Recipe empty = Recipe.empty("en");
         Mockito.when(board.recipe())
-                .thenReturn(empty.withGroups(empty.grouping()
-                        .settings()
-                        .with(empty.grouping().settings().themes())));
+                .thenReturn(empty.withGroups(
+                        empty.grouping().settings().with(Rules.NEWEST.settings().themes())));
         Mockito.when(board.groups()).thenThrow(new IllegalStateException("made to fail"));
         assertThat(table.groupsWithin(7, board, 60_000)).isEqualTo(Finding.FAILED);
         assertThat(table.groupsWithin(7, board, 0))
@@ -128,7 +128,9 @@ class TableTest {
     void aPreviewIsTheBoardUnderOtherSettingsAndIsKept() {
         Previews previews = new Previews(table);
         Board board = board(2_000);
-        GroupSettings other = GroupSettings.byThemes("en")
+        GroupSettings other = Rules.NEWEST
+                .settings()
+                .byThemes("en")
                 .withPasses(new Pass(9, 0, 0, 1, 2, true, 0))
                 .withMuted(new TreeSet<>(List.of("thing1")));
         Previews.Part none = new Previews.Part.Nothing();
@@ -138,6 +140,7 @@ class TableTest {
         assertThat(previews.of(board, other, none)).isSameAs(preview);
         assertThat(previews.of(board, board.recipe().grouping().settings(), none))
                 .isSameAs(board);
-        assertThat(board.recipe().grouping().settings()).isEqualTo(GroupSettings.byThemes("en"));
+        assertThat(board.recipe().grouping().settings())
+                .isEqualTo(Rules.NEWEST.settings().byThemes("en"));
     }
 }

@@ -287,13 +287,21 @@ public final class Board {
     public Planner.Preview planIf(PlanSettings settings, int names) {
         boolean same =
                 PlanUnits.what(settings).equals(PlanUnits.what(recipe.serving().plan()));
-        PlanUnits units = same ? get(Stages.UNITS) : PlanUnits.of(keywords(), standings(), groups(), settings);
+        PlanUnits units = same
+                ? get(Stages.UNITS)
+                : PlanUnits.of(
+                        keywords(),
+                        standings(),
+                        groups(),
+                        settings,
+                        recipe.rules().plan());
         return Planner.preview(
                 new Planner.Input(
                         keywords(),
                         standings(),
                         groups(),
                         recipe.withPlan(settings),
+                        recipe.rules().plan(),
                         units,
                         this::intents,
                         this::worth),

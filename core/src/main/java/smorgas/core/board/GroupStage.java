@@ -65,6 +65,8 @@ final class GroupStage {
                                 .toList(),
                         Hand.of(recipe.grouping().pins(), keywords),
                         meaning,
+                        recipe.rules().likeness(),
+                        recipe.rules().themes(),
                         grown),
                 recipe.grouping().settings());
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), given(recipe));

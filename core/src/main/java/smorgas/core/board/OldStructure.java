@@ -243,12 +243,13 @@ public final class OldStructure {
                         mean(of.stream().mapToLong(OldRow::quality)))));
     }
 
-    private static String bestAd(List<OldRow> rows) {
+    private String bestAd(List<OldRow> rows) {
         Map<String, Reported> ads = new TreeMap<>();
         rows.stream().filter(row -> !row.ad().isEmpty()).forEach(row -> ads.merge(row.ad(), row.sums(), Reported::and));
+        int enough = board.recipe().rules().plan().enoughImpressions();
         return ads.entrySet().stream()
-                .filter(ad -> ad.getValue().tells())
-                .min(Map.Entry.comparingByValue(Reported.BEST_AD))
+                .filter(ad -> ad.getValue().tells(enough))
+                .min(Map.Entry.comparingByValue(Reported.bestAd(enough)))
                 .map(Map.Entry::getKey)
                 .orElse("");
     }

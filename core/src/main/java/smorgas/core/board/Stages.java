@@ -125,7 +125,8 @@ final class Stages {
                     made.recipe().folding().language(),
                     made.recipe().sifting().lists(),
                     made.recipe().valuing(),
-                    made.get(MATCHER)::match));
+                    made.get(MATCHER)::match,
+                    made.recipe().rules().intents()));
 
     /** What keywords are for counts only where a rule asks it, so that saying it elsewhere judges nothing anew. */
     static final Declared<Standings> STANDINGS = declare(
@@ -189,7 +190,8 @@ final class Stages {
                     made.get(KEYWORDS),
                     made.get(STANDINGS),
                     made.get(GROUPS),
-                    made.recipe().serving().plan()));
+                    made.recipe().serving().plan(),
+                    made.recipe().rules().plan()));
 
     /** The same, for whoever is not in Serve. */
     static final Declared<List<Planner.ServedGroup>> SERVED =
@@ -201,6 +203,7 @@ final class Stages {
                 made.get(STANDINGS),
                 made.get(GROUPS),
                 made.recipe(),
+                made.recipe().rules().plan(),
                 made.get(UNITS),
                 () -> made.get(INTENTS),
                 () -> made.get(WORTH));

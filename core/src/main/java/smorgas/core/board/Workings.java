@@ -31,7 +31,8 @@ final class Workings {
                 served.stream().map(Planner.ServedGroup::keywords).toArray(int[][]::new),
                 recipe.serving().plan().matchTypes(),
                 recipe.folding().littleWords(),
-                keyword -> searches.known(keyword) ? searches.twiceMiddle(keyword) / 2.0 : 0);
+                keyword -> searches.known(keyword) ? searches.twiceMiddle(keyword) / 2.0 : 0,
+                recipe.rules().plan().longestSearch());
     }
 
     static Worth worth(Keywords keywords, Standings standings, Supplier<Groups> groups, Valuing valuing) {

@@ -10,6 +10,7 @@ import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.recipe.FoldRules;
 import smorgas.core.recipe.Folding;
 import smorgas.core.text.Accents;
 import smorgas.core.text.Punctuation;
@@ -26,18 +27,6 @@ import smorgas.core.text.WordLists;
  */
 public final class Misspellings {
 
-    /** A word is far more frequent if it is in so many times as many spellings; where only two letters changed places, twice. */
-    private static final int TIMES = 4;
-
-    private static final int TIMES_TRANSPOSED = 2;
-
-    private static final int SHORTEST = 4;
-
-    /** No word that anybody means to type is longer; looking takes as long as the cube of its length. */
-    private static final int LONGEST = 50;
-
-    private static final int LONG_WORD = 8;
-
     /**
      * A proposal.
      *
@@ -50,6 +39,7 @@ public final class Misspellings {
             String wrong, String right, int wrongCount, int rightCount, int distance, double confidence) {}
 
     private final Folding folding;
+    private final FoldRules.Misspelling rules;
     private final TextDictionary words = new TextDictionary(1 << 12);
     private final int[] counts;
     private final Set<String> dictionary;
@@ -60,6 +50,7 @@ public final class Misspellings {
 
     private Misspellings(Tokens tokens, Folding folding, Set<String> right) {
         this.folding = folding;
+        this.rules = folding.rules().misspelling();
         this.listed = right;
         this.dictionary = WordLists.dictionary(folding.language());
         this.plurals = WordForms.plurals(folding.language());
@@ -116,8 +107,8 @@ public final class Misspellings {
     }
 
     private boolean mayBeWrong(String text) {
-        return text.length() >= SHORTEST
-                && text.length() <= LONGEST
+        return text.length() >= rules.shortest()
+                && text.length() <= rules.longest()
                 && text.chars().allMatch(Character::isLetter)
                 && !known(text)
                 && !folding.misspellings().containsKey(text)
@@ -136,9 +127,9 @@ public final class Misspellings {
         LongArrayList entries = new LongArrayList();
         for (int word = 0; word < counts.length; word++) {
             String text = words.text(word);
-            if (counts[word] >= TIMES_TRANSPOSED
-                    && text.length() >= SHORTEST
-                    && text.length() <= LONGEST
+            if (counts[word] >= rules.timesTransposed()
+                    && text.length() >= rules.shortest()
+                    && text.length() <= rules.longest()
                     && text.chars().allMatch(Character::isLetter)
                     && !folding.misspellings().containsKey(text)) {
                 int number = word;
@@ -155,10 +146,10 @@ public final class Misspellings {
     }
 
     /** The text itself, and it without one letter, or without two if it is long. */
-    private static void rests(String text, HashSink sink) {
+    private void rests(String text, HashSink sink) {
         int length = text.length();
         sink.accept(hash(text, length, length));
-        boolean two = length >= LONG_WORD - 2;
+        boolean two = length >= rules.longWord() - 2;
         for (int i = 0; i < length; i++) {
             sink.accept(hash(text, i, length));
             for (int j = i + 1; two && j < length; j++) {
@@ -205,14 +196,14 @@ public final class Misspellings {
         }
 
         void look(int other) {
-            if (other == word || other == right || counts[other] < TIMES_TRANSPOSED * counts[word]) {
+            if (other == word || other == right || counts[other] < rules.timesTransposed() * counts[word]) {
                 return;
             }
             String text = words.text(other);
-            if (counts[other] < TIMES * counts[word] && !transposed(text, wrong)) {
+            if (counts[other] < rules.times() * counts[word] && !transposed(text, wrong)) {
                 return;
             }
-            int most = Math.min(wrong.length(), text.length()) >= LONG_WORD ? 2 : 1;
+            int most = Math.min(wrong.length(), text.length()) >= rules.longWord() ? 2 : 1;
             if (Math.abs(text.length() - wrong.length()) > most) {
                 return;
             }

@@ -38,11 +38,6 @@ import smorgas.core.text.WordForms;
  */
 final class WordFolds {
 
-    /** Parts of a joined word have so many letters at least, or all sorts of words would fall apart. */
-    private static final int SHORTEST_PART = 2;
-
-    private static final int SHORTEST_JOINED = 5;
-
     private final Tokens tokens;
     private final Folding folding;
     private final Set<FoldKind> on;
@@ -212,7 +207,7 @@ final class WordFolds {
         boolean[] joinable = new boolean[plain.size()];
         for (int word = 0; word < joinable.length; word++) {
             String text = plain.text(word);
-            joinable[word] = text.length() >= SHORTEST_PART
+            joinable[word] = text.length() >= folding.rules().shortestPart()
                     && !little[word]
                     && text.chars().allMatch(Character::isLetter);
         }
@@ -242,11 +237,11 @@ final class WordFolds {
     private void join(int a, int b, int[][] byForm) {
         int joined = plain.findJoined(a, b);
         int[] pair = {formOf[a], formOf[b]};
-        if (joined >= 0 && plain.text(joined).length() >= SHORTEST_JOINED) {
+        if (joined >= 0 && plain.text(joined).length() >= folding.rules().shortestJoined()) {
             parts[joined] = firstOf(parts[joined], pair);
         }
         int form = formed.findJoined(pair[0], pair[1]);
-        if (form >= 0 && formed.text(form).length() >= SHORTEST_JOINED) {
+        if (form >= 0 && formed.text(form).length() >= folding.rules().shortestJoined()) {
             byForm[form] = firstOf(byForm[form], pair);
         }
     }

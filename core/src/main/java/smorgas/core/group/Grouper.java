@@ -76,7 +76,7 @@ public final class Grouper {
 
     /** What of the settings can be done: words and meaning do not compare, so of one unknown meaning all go by words. */
     private static GroupSettings possible(GroupingInput input, GroupSettings settings) {
-        GroupSettings here = Room.possible(settings, input.scope().cardinality());
+        GroupSettings here = Room.possible(settings, input.scope().cardinality(), input.themes());
         GroupSettings known = here.method() instanceof Method.ByLikeness like
                         && like.meaning()
                         && input.scope().stream()
@@ -205,7 +205,7 @@ public final class Grouper {
                     .filter(keyword -> groupOf[keyword] == group)
                     .toArray();
             int[] theme = made.get(group).theme();
-            for (Division.Part part : Division.of(words, in, theme, how, settings)) {
+            for (Division.Part part : Division.of(words, in, theme, how, settings, input.themes())) {
                 String name = theme.length > 0 ? keys.of(part.theme()) : key + " " + words.text(part.theme());
                 int number = draft.number(name, Grouping.Kind.THEME, part.theme());
                 Arrays.stream(part.keywords()).forEach(keyword -> draft.put(keyword, number, Grouping.By.THEME));
@@ -268,6 +268,8 @@ public final class Grouper {
                 barred(),
                 input.language(),
                 input.meaning(),
+                input.likeness(),
+                input.themes(),
                 input.grown());
         // Settled groups stay what they are, and none forms beside them.
         Engine.Found found =
@@ -341,7 +343,7 @@ public final class Grouper {
         List<Grouping.Made> used = Arrays.stream(inOrder).mapToObj(made::get).toList();
         Function<Grouping, Nearness> measure =
                 measured.<Function<Grouping, Nearness>>map(one -> one::over).orElse(ThemeNearness::new);
-        return new Grouping(words, used, groupOf, by, weights, also(used), settings, measure, dial);
+        return new Grouping(words, used, groupOf, by, weights, also(used), settings, input.themes(), measure, dial);
     }
 
     /** For each group the keywords that are in it beside their own group. */

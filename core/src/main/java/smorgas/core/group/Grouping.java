@@ -12,6 +12,8 @@ import smorgas.core.group.engine.Dial;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Method;
+import smorgas.core.recipe.ThemeRules;
 
 /**
  * Which keyword is in which group, and what it is there by; cannot change. Groups are numbered from 0 in the order of
@@ -78,6 +80,7 @@ public final class Grouping implements Nearness.Membership {
     private volatile double @Nullable [] means;
 
     private final GroupSettings settings;
+    private final ThemeRules rules;
     private final Function<Grouping, Nearness> measure;
     private final Supplier<Dial> dial;
     private volatile @Nullable Nearness nearness;
@@ -92,6 +95,7 @@ public final class Grouping implements Nearness.Membership {
             double[] weights,
             RaggedInts also,
             GroupSettings settings,
+            ThemeRules rules,
             Function<Grouping, Nearness> measure,
             Supplier<Dial> dial) {
         this.words = words;
@@ -101,6 +105,7 @@ public final class Grouping implements Nearness.Membership {
         this.weights = weights;
         this.also = also;
         this.settings = settings;
+        this.rules = rules;
         this.measure = measure;
         this.dial = dial;
         this.members = RaggedInts.byKey(groupOf, made.size());
@@ -137,6 +142,16 @@ public final class Grouping implements Nearness.Membership {
     /** The numbers of the theme's words. */
     public int[] themeWords(int group) {
         return made.get(group).theme();
+    }
+
+    /** The numbers of groups by themes. */
+    public ThemeRules rules() {
+        return rules;
+    }
+
+    /** How themes are told: as the settings say, else as usual. */
+    public Method.ByThemes themes() {
+        return settings.themes(rules.usual());
     }
 
     /** The settings by which the groups were found. */

@@ -15,6 +15,8 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.Room;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.LikenessRules;
+import smorgas.core.recipe.ThemeRules;
 
 /**
  * What is grouped, and by what.
@@ -28,6 +30,8 @@ import smorgas.core.recipe.Intent;
  * @param rules the groups that rules make, those of the highest priority first
  * @param hand what a hand decided
  * @param meaning what is known of what texts mean
+ * @param likeness the numbers of groups by likeness
+ * @param themes those of groups by themes
  * @param grown remembers what was found for these keywords before
  */
 public record GroupingInput(
@@ -40,11 +44,14 @@ public record GroupingInput(
         List<Taking> rules,
         Hand hand,
         MeaningVectors meaning,
+        LikenessRules likeness,
+        ThemeRules themes,
         Grown grown) {
 
     /** Nothing but words: no figures, no rules, no hand. */
-    public static GroupingInput of(FoldedWords words, BitSet scope, String language) {
-        return of(words, scope, Map.of(), language, List.of(), Hand.NONE);
+    public static GroupingInput of(
+            FoldedWords words, BitSet scope, String language, LikenessRules likeness, ThemeRules themes) {
+        return of(words, scope, Map.of(), language, List.of(), Hand.NONE, likeness, themes);
     }
 
     /** No other texts than the words as they are shown, and nothing known of what they mean. */
@@ -54,7 +61,9 @@ public record GroupingInput(
             Map<Figure, FigureColumn> figures,
             String language,
             List<Taking> rules,
-            Hand hand) {
+            Hand hand,
+            LikenessRules likeness,
+            ThemeRules themes) {
         return new GroupingInput(
                 words,
                 keyword -> Arrays.stream(words.rows().row(keyword))
@@ -67,6 +76,8 @@ public record GroupingInput(
                 rules,
                 hand,
                 MeaningVectors.NONE,
+                likeness,
+                themes,
                 new Grown(Room.ENOUGH));
     }
 }

@@ -10,9 +10,6 @@ final class ThemeIndex {
 
     private static final int NONE = -1;
 
-    /** Of more words in a keyword only the first so many are looked up: sets of eighty words are beyond counting. */
-    private static final int MOST_WORDS = 16;
-
     private final Grouping grouping;
     /** A place in a tree of words, and the next word: the place that leads to. */
     private final Long2IntOpenHashMap steps = new Long2IntOpenHashMap();
@@ -45,7 +42,7 @@ final class ThemeIndex {
     /** Each group whose theme's words the keyword has. */
     void forEach(int keyword, IntConsumer action) {
         int[] words = grouping.words().rows().row(keyword);
-        int size = Math.min(MOST_WORDS, words.length);
+        int size = Math.min(grouping.rules().mostLookedUp(), words.length);
         Arrays.sort(words, 0, size);
         walk(words, size, 0, 0, action);
     }

@@ -11,9 +11,6 @@ import smorgas.core.text.Refusal;
  */
 public record FeedbackSettings(int clicks, boolean added) {
 
-    /** About a hundred clicks go to a first sale (common practice); reports are of different weeks. */
-    public static final FeedbackSettings STANDARD = new FeedbackSettings(100, true);
-
     public FeedbackSettings {
         if (clicks < 1 || clicks > 1_000_000) {
             throw new Refusal("Clicks before a term is judged are 1 to 1,000,000, not " + clicks);

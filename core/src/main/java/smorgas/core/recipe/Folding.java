@@ -1,7 +1,6 @@
 package smorgas.core.recipe;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -12,7 +11,6 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
@@ -21,6 +19,7 @@ import smorgas.core.text.WordLists;
 /**
  * Everything that decides which lines are one keyword.
  *
+ * @param rules the numbers by which words are folded
  * @param language ISO 639-1
  * @param on the kinds of folding that are switched on
  * @param littleWords tidy words that a keyword can do without
@@ -32,6 +31,7 @@ import smorgas.core.text.WordLists;
  * @param cleanings in the order in which they are made
  */
 public record Folding(
+        FoldRules rules,
         String language,
         Set<FoldKind> on,
         SortedSet<String> littleWords,
@@ -58,23 +58,18 @@ public record Folding(
         cleanings = List.copyOf(cleanings);
     }
 
-    /** The kinds that are on at first, the language's little words, nothing decided by hand. */
-    public static Folding standard(String language) {
-        EnumSet<FoldKind> on = EnumSet.noneOf(FoldKind.class);
-        for (FoldKind kind : FoldKind.values()) {
-            if (kind.onAtFirst()) {
-                on.add(kind);
-            }
-        }
+    /** Nothing decided: the kinds that are on at first, the language's little words. */
+    public static Folding standard(String language, Rules rules) {
         return new Folding(
+                rules.fold(),
                 language,
-                on,
+                rules.settings().folds(),
                 WordLists.littleWords(language),
                 new TreeMap<>(),
                 new TreeSet<>(),
                 List.of(),
                 List.of(),
-                Arrays.stream(Figure.values()).collect(Collectors.toMap(figure -> figure, Figure::standardMerge)),
+                rules.settings().merges(),
                 List.of());
     }
 
@@ -84,12 +79,22 @@ public record Folding(
             case FoldEntry.FoldKindSwitched e -> switched(e);
             case FoldEntry.LittleWordsChosen e ->
                 new Folding(
-                        language, on, new TreeSet<>(e.words()), misspellings, refused, pins, leads, merges, cleanings);
+                        rules,
+                        language,
+                        on,
+                        new TreeSet<>(e.words()),
+                        misspellings,
+                        refused,
+                        pins,
+                        leads,
+                        merges,
+                        cleanings);
             case FoldEntry.MisspellingsJudged e -> judged(e);
             case FoldEntry.SpellingsTakenOut e -> withPin(new FoldPin.Apart(e.texts()));
             case FoldEntry.KeywordsJoined e -> withPin(new FoldPin.Together(e.texts()));
             case FoldEntry.LeadChosen e ->
                 new Folding(
+                        rules,
                         language,
                         on,
                         littleWords,
@@ -111,7 +116,7 @@ public record Folding(
         Map<Figure, Merge> next = new EnumMap<>(merges);
         next.put(entry.figure(), entry.merge());
         entry.figure().family().forEach(figure -> next.put(figure, entry.merge()));
-        return new Folding(language, on, littleWords, misspellings, refused, pins, leads, next, cleanings);
+        return new Folding(rules, language, on, littleWords, misspellings, refused, pins, leads, next, cleanings);
     }
 
     private Folding switched(FoldEntry.FoldKindSwitched entry) {
@@ -127,7 +132,7 @@ public record Folding(
 
     /** The same with other kinds switched on, to look at before they are. */
     public Folding with(Set<FoldKind> kinds) {
-        return new Folding(language, kinds, littleWords, misspellings, refused, pins, leads, merges, cleanings);
+        return new Folding(rules, language, kinds, littleWords, misspellings, refused, pins, leads, merges, cleanings);
     }
 
     private Folding judged(FoldEntry.MisspellingsJudged entry) {
@@ -142,15 +147,16 @@ public record Folding(
                 right.add(pair.wrong());
             }
         }
-        return new Folding(language, on, littleWords, accepted, right, pins, leads, merges, cleanings);
+        return new Folding(rules, language, on, littleWords, accepted, right, pins, leads, merges, cleanings);
     }
 
     private Folding withPin(FoldPin pin) {
-        return new Folding(language, on, littleWords, misspellings, refused, and(pins, pin), leads, merges, cleanings);
+        return new Folding(
+                rules, language, on, littleWords, misspellings, refused, and(pins, pin), leads, merges, cleanings);
     }
 
     private Folding cleaned(List<NumberedCleaning> next) {
-        return new Folding(language, on, littleWords, misspellings, refused, pins, leads, merges, next);
+        return new Folding(rules, language, on, littleWords, misspellings, refused, pins, leads, merges, next);
     }
 
     /** The number for the next cleaning. */

@@ -32,10 +32,9 @@ public record GroupDecisions(
         refused = Collections.unmodifiableSortedSet(new TreeSet<>(refused));
     }
 
-    /** Nothing decided; the language decides the stop words. */
-    static GroupDecisions standard(String language) {
-        return new GroupDecisions(
-                GroupSettings.standard(language), new LinkedHashMap<>(), List.of(), GroupPins.NONE, new TreeSet<>(), 1);
+    /** Nothing decided but how groups form. */
+    static GroupDecisions standard(GroupSettings settings) {
+        return new GroupDecisions(settings, new LinkedHashMap<>(), List.of(), GroupPins.NONE, new TreeSet<>(), 1);
     }
 
     /** After an entry; one about a rule that does not exist any more changes nothing. */

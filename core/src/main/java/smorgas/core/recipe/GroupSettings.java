@@ -7,7 +7,6 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import smorgas.core.text.Refusal;
-import smorgas.core.text.WordLists;
 
 /**
  * How groups form.
@@ -81,25 +80,6 @@ public record GroupSettings(
         intentsApart = intentsApart.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(intentsApart));
     }
 
-    /** By themes: one standard pass, leftovers apart, the language's stop words at no edge of a theme, nothing muted. */
-    public static GroupSettings byThemes(String language) {
-        return new GroupSettings(
-                Method.ByThemes.standard(),
-                false,
-                Leftovers.APART,
-                .5,
-                WordLists.stopWords(language),
-                EnumSet.of(StopAt.BEGIN, StopAt.END),
-                new TreeSet<>(),
-                SameHere.NOTHING,
-                Set.of());
-    }
-
-    /** What holds until somebody chooses: by likeness. */
-    public static GroupSettings standard(String language) {
-        return byThemes(language).with(Method.ByLikeness.standard());
-    }
-
     /** The same with another set of muted words. */
     public GroupSettings withMuted(SortedSet<String> words) {
         return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, words, same, intentsApart);
@@ -112,7 +92,8 @@ public record GroupSettings(
 
     /** The same with other passes. */
     public GroupSettings withPasses(Pass... others) {
-        return with(new Method.ByThemes(List.of(others), themes().rank()));
+        Rank rank = method instanceof Method.ByThemes themes ? themes.rank() : Rank.BY_KEYWORDS;
+        return with(new Method.ByThemes(List.of(others), rank));
     }
 
     /** The same with another method. */
@@ -126,10 +107,7 @@ public record GroupSettings(
     }
 
     /** How themes are told, which also serves to split a group or to look for one: as set, else as usual. */
-    public Method.ByThemes themes() {
-        return switch (method) {
-            case Method.ByThemes themes -> themes;
-            case Method.ByLikeness likeness -> Method.ByThemes.standard();
-        };
+    public Method.ByThemes themes(Method.ByThemes usual) {
+        return method instanceof Method.ByThemes themes ? themes : usual;
     }
 }

@@ -22,11 +22,6 @@ public sealed interface Method {
                 throw new Refusal("There are 1 to " + MOST_PASSES + " passes, not " + passes.size());
             }
         }
-
-        /** One standard pass, by keywords. */
-        public static ByThemes standard() {
-            return new ByThemes(List.of(Pass.standard()), Rank.BY_KEYWORDS);
-        }
     }
 
     /**
@@ -46,9 +41,6 @@ public sealed interface Method {
         public static final int USUAL = 50;
         public static final int TIGHT = 70;
         public static final int TIGHTEST = 100;
-
-        /** How many are compared unless somebody sets it otherwise. */
-        public static final int MOST = 100_000;
 
         public static final int FEWEST = 100;
         public static final int ALL = 1_000_000;
@@ -89,11 +81,6 @@ public sealed interface Method {
         /** The same by words alone, or by meaning too. */
         public ByLikeness with(boolean counts) {
             return new ByLikeness(place, smallest, largest, counts, compared);
-        }
-
-        /** The usual place, groups of two and more, no bound above. */
-        public static ByLikeness standard() {
-            return new ByLikeness(USUAL, 2, 0, false, MOST);
         }
     }
 }

@@ -42,9 +42,4 @@ public record Pass(
             throw new Refusal("The least tightness is 0 to 1, not " + leastTightness);
         }
     }
-
-    /** Smallest 3, lengths 1 to 5, words in any order, any size, number and tightness. */
-    public static Pass standard() {
-        return new Pass(3, ANY, ANY, 1, LONGEST, true, 0);
-    }
 }

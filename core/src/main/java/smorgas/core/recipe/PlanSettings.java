@@ -32,18 +32,6 @@ public record PlanSettings(
         matchTypes = Collections.unmodifiableSet(EnumSet.copyOf(matchTypes));
     }
 
-    /** Exact and phrase, {@code Campaign 1}, names as they are, the groups themselves, no bid, Kept and Undecided, no leftovers. */
-    public static PlanSettings standard() {
-        return new PlanSettings(
-                PlanStructure.THEMED,
-                PlanCampaigns.ONE,
-                PlanGroups.ALL,
-                EnumSet.of(MatchType.PHRASE, MatchType.EXACT),
-                PlanNames.of("Campaign 1", PlanNames.THEME),
-                PlanBids.NONE,
-                PlanPages.INHERITED);
-    }
-
     /** Whether each ad group holds one match type of several. */
     public boolean oneTypeEach() {
         return structure.oneMatchType() && matchTypes.size() > 1;

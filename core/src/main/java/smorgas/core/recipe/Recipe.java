@@ -6,6 +6,7 @@ import java.util.List;
 /**
  * What the entries in force come to, room by room. A pure function of the entries and the language; cannot change.
  *
+ * @param rules what the decisions come to
  * @param gathering which baskets are in
  * @param folding what decides which lines are one keyword and what its figures are
  * @param sifting pins, rules, tags, word lists, views
@@ -15,6 +16,7 @@ import java.util.List;
  * @param notes what was written down; nothing is computed from it
  */
 public record Recipe(
+        Rules rules,
         Gathering gathering,
         Folding folding,
         Sifting sifting,
@@ -35,11 +37,16 @@ public record Recipe(
      * @param language decides the stop words until settings were chosen
      */
     public static Recipe of(List<Entry> entries, String language) {
+        return of(entries, language, Rules.NEWEST);
+    }
+
+    /** The same by some rules. */
+    public static Recipe of(List<Entry> entries, String language, Rules rules) {
         Gathering gathering = Gathering.EMPTY;
-        Folding folding = Folding.standard(language);
+        Folding folding = Folding.standard(language, rules);
         List<SiftEntry> sifted = new ArrayList<>();
         List<GroupEntry> grouped = new ArrayList<>();
-        Serving serving = Serving.standard();
+        Serving serving = Serving.standard(rules.settings());
         List<ValueEntry> valued = new ArrayList<>();
         List<NoteEntry> noted = new ArrayList<>();
         for (Entry entry : RecipeTaken.inForce(entries)) {
@@ -58,12 +65,13 @@ public record Recipe(
             }
         }
         return new Recipe(
+                rules,
                 gathering,
                 folding,
                 Sifting.EMPTY.after(sifted),
-                GroupDecisions.standard(language).after(grouped),
+                GroupDecisions.standard(rules.settings().grouping(language)).after(grouped),
                 serving,
-                Valuing.NONE.after(valued),
+                Valuing.standard(rules.settings()).after(valued),
                 Notes.NONE.after(noted));
     }
 
@@ -76,12 +84,13 @@ public record Recipe(
 
     /** The recipe with other group settings, to look at before they are chosen. */
     public Recipe withGroups(GroupSettings settings) {
-        return new Recipe(gathering, folding, sifting, grouping.with(settings), serving, valuing, notes);
+        return new Recipe(rules, gathering, folding, sifting, grouping.with(settings), serving, valuing, notes);
     }
 
     /** The recipe with other choices of the plan, to look at before they are set. */
     public Recipe withPlan(PlanSettings settings) {
         return new Recipe(
+                rules,
                 gathering,
                 folding,
                 sifting,
@@ -93,7 +102,7 @@ public record Recipe(
 
     /** The recipe after one more entry about groups. */
     public Recipe after(GroupEntry entry) {
-        return new Recipe(gathering, folding, sifting, grouping.after(entry), serving, valuing, notes);
+        return new Recipe(rules, gathering, folding, sifting, grouping.after(entry), serving, valuing, notes);
     }
 
     /** Whether it says the same in the same order: of two decisions on one keyword the later holds. */

@@ -53,9 +53,9 @@ public record Serving(
     }
 
     /** Nothing decided. */
-    static Serving standard() {
+    static Serving standard(StandardSettings settings) {
         return new Serving(
-                PlanSettings.standard(),
+                settings.plan(),
                 new TreeSet<>(),
                 new LinkedHashMap<>(),
                 new LinkedHashMap<>(),

@@ -29,15 +29,17 @@ public record Valuing(
         PromiseSettings promise) {
 
     /** Nothing decided. */
-    public static final Valuing NONE = new Valuing(
-            new LinkedHashMap<>(),
-            new LinkedHashMap<>(),
-            Assumptions.NONE,
-            new LinkedHashMap<>(),
-            new LinkedHashMap<>(),
-            ClickTable.USUAL,
-            FeedbackSettings.STANDARD,
-            PromiseSettings.NONE);
+    static Valuing standard(StandardSettings settings) {
+        return new Valuing(
+                new LinkedHashMap<>(),
+                new LinkedHashMap<>(),
+                Assumptions.NONE,
+                new LinkedHashMap<>(),
+                new LinkedHashMap<>(),
+                settings.clicks(),
+                settings.feedback(),
+                PromiseSettings.NONE);
+    }
 
     public Valuing {
         intents = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(intents));

@@ -13,20 +13,20 @@ import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.PlanPages;
+import smorgas.core.recipe.PlanRules;
 import smorgas.core.text.Formulas;
 import smorgas.core.value.Reported;
 
 /** What the lines of own campaigns hand down to a new ad group: the page that they lead to, and their ads. */
 final class Inherited {
 
-    /** More ads than this are not looked after (common practice). */
-    private static final int MOST_ADS = 3;
-
     private final Keywords keywords;
+    private final PlanRules rules;
     private final boolean any;
 
-    Inherited(Keywords keywords) {
+    Inherited(Keywords keywords, PlanRules rules) {
         this.keywords = keywords;
+        this.rules = rules;
         this.any = Gathered.any(keywords, BasketInfo.Kind.OWN_CAMPAIGN);
     }
 
@@ -50,10 +50,10 @@ final class Inherited {
                 }
             }
             most = most.stream()
-                    .sorted(Comparator.comparing(told::get, Reported.BEST_AD))
+                    .sorted(Comparator.comparing(told::get, Reported.bestAd(rules.enoughImpressions())))
                     .toList();
         }
-        return most.stream().limit(MOST_ADS).toList();
+        return most.stream().limit(rules.mostAds()).toList();
     }
 
     /** What a line has; none if a spreadsheet would run it. */

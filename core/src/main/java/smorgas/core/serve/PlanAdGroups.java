@@ -53,8 +53,9 @@ final class PlanAdGroups {
         this.naming = naming;
         this.negatives = negatives;
         this.heldBack = heldBack;
-        this.inherited = new Inherited(keywords);
-        this.paging = new PlanPaging(settings.pages(), keywords, inherited);
+        this.inherited = new Inherited(keywords, input.rules());
+        this.paging = new PlanPaging(
+                settings.pages(), keywords, inherited, input.rules().sharedWords());
         this.ofPlan = new PlanBidding(settings.bids(), keywords, input.worth());
         this.writer = new AdWriter(recipe.serving().ads().words());
         this.byIntent = settings.names().adGroup().contains(PlanNames.INTENT);

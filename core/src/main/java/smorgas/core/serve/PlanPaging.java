@@ -18,20 +18,20 @@ import smorgas.core.text.Words;
 /** Where ad groups lead to. */
 final class PlanPaging {
 
-    /** This part of the words of a theme a page shares at least. */
-    private static final double ENOUGH = .5;
-
     /** A theme that needs no more than its spaces changed, as most do. */
     private static final Pattern PLAIN = Pattern.compile("[a-z0-9]+(?: [a-z0-9]+)*");
 
     private static final Pattern MARKS = Pattern.compile("\\p{M}+");
 
     private final PlanPages pages;
+    private final double sharedWords;
     private final Inherited inherited;
     private final Map<String, Set<String>> listed;
 
-    PlanPaging(PlanPages pages, Keywords keywords, Inherited inherited) {
+    /** @param sharedWords the least part of the words of a theme that a picked page shares */
+    PlanPaging(PlanPages pages, Keywords keywords, Inherited inherited, double sharedWords) {
         this.pages = pages;
+        this.sharedWords = sharedWords;
         this.inherited = inherited;
         this.listed = pages.picked() ? listed(keywords) : Map.of();
     }
@@ -78,7 +78,7 @@ final class PlanPaging {
                 most = shared;
             }
         }
-        return most >= ENOUGH * words.size() ? Optional.ofNullable(best) : Optional.empty();
+        return most >= sharedWords * words.size() ? Optional.ofNullable(best) : Optional.empty();
     }
 
     /** Every page that a list tells which is not a competitor's, with the words of its address. */

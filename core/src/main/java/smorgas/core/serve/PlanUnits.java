@@ -25,6 +25,7 @@ import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.PlanGroups;
+import smorgas.core.recipe.PlanRules;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Standing;
 import smorgas.core.sift.Standings;
@@ -34,10 +35,6 @@ import smorgas.core.text.Formulas;
 /** What is to be served together, before it is parted into campaigns and ad groups: groups, or broader themes of them. */
 public final class PlanUnits {
 
-    /** Limits common to ad platforms (from memory): a keyword has at most 80 characters and 10 words. */
-    static final int LONGEST_KEYWORD = 80;
-
-    static final int MOST_WORDS = 10;
     /** Characters that ad platforms refuse in a keyword (common practice). */
     private static final String REFUSED = ",!@%^()={};~`<>?\\|*\"[]";
 
@@ -66,6 +63,7 @@ public final class PlanUnits {
     private final Standings standings;
     private final Groups groups;
     private final PlanSettings settings;
+    private final PlanRules rules;
     private final @Nullable FigureColumn searches;
     /** Those of all keywords that ad platforms would not take. */
     private final boolean[] faulty;
@@ -75,11 +73,12 @@ public final class PlanUnits {
     private int leftOutGroups;
     private int leftOutKeywords;
 
-    private PlanUnits(Keywords keywords, Standings standings, Groups groups, PlanSettings settings) {
+    private PlanUnits(Keywords keywords, Standings standings, Groups groups, PlanSettings settings, PlanRules rules) {
         this.keywords = keywords;
         this.standings = standings;
         this.groups = groups;
         this.settings = settings;
+        this.rules = rules;
         this.searches = keywords.figure(Figure.SEARCHES).orElse(null);
         this.faulty = new boolean[keywords.size()];
         Cores.run(faulty.length, (from, to) -> {
@@ -95,8 +94,9 @@ public final class PlanUnits {
     }
 
     /** Of keywords that are grouped, as settings say. */
-    public static PlanUnits of(Keywords keywords, Standings standings, Groups groups, PlanSettings settings) {
-        PlanUnits made = new PlanUnits(keywords, standings, groups, settings);
+    public static PlanUnits of(
+            Keywords keywords, Standings standings, Groups groups, PlanSettings settings, PlanRules rules) {
+        PlanUnits made = new PlanUnits(keywords, standings, groups, settings, rules);
         made.fill();
         Cores.run(made.units.size(), FEW_UNITS, (from, to) -> {
             for (int i = from; i < to; i++) {
@@ -302,11 +302,11 @@ public final class PlanUnits {
         if (Formulas.runs(text)) {
             return Optional.of("begins with " + text.charAt(0) + ", which a spreadsheet would run as a formula");
         }
-        if (Characters.count(text) > LONGEST_KEYWORD) {
-            return Optional.of("has more than " + LONGEST_KEYWORD + " characters, which ad platforms refuse");
+        if (Characters.count(text) > rules.longestKeyword()) {
+            return Optional.of("has more than " + rules.longestKeyword() + " characters, which ad platforms refuse");
         }
-        if (keywords.wordCount(keyword) > MOST_WORDS) {
-            return Optional.of("has more than " + MOST_WORDS + " words, which ad platforms refuse");
+        if (keywords.wordCount(keyword) > rules.mostWords()) {
+            return Optional.of("has more than " + rules.mostWords() + " words, which ad platforms refuse");
         }
         for (int i = 0; i < text.length(); i++) {
             if (text.charAt(i) < ASCII && REFUSED_AT[text.charAt(i)]) {

@@ -15,6 +15,7 @@ import smorgas.core.recipe.Method;
 import smorgas.core.recipe.OwnCampaign;
 import smorgas.core.recipe.PlanBids;
 import smorgas.core.recipe.PlanCampaigns;
+import smorgas.core.recipe.PlanRules;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.ServeEntry;
@@ -36,6 +37,7 @@ public final class Planner {
     /**
      * What a plan is made of.
      *
+     * @param rules the numbers of the plan
      * @param units what belongs together, as these settings of its recipe have it
      * @param intents asked only if campaigns or names go by them
      * @param worth asked only if bids follow from it
@@ -45,6 +47,7 @@ public final class Planner {
             Standings standings,
             Groups groups,
             Recipe recipe,
+            PlanRules rules,
             PlanUnits units,
             Supplier<Intents> intents,
             Supplier<Worth> worth) {}

@@ -26,9 +26,6 @@ import smorgas.core.recipe.MatchType;
  */
 public final class Apart {
 
-    /** Longer searches than this have too many sets of words to look up; runs of their words are looked up all the same. */
-    private static final int MOST_WORDS = 8;
-
     private static final int FEW_GROUPS = 16;
 
     /**
@@ -45,6 +42,7 @@ public final class Apart {
     }
 
     private final SearchWords words;
+    private final int longest;
     private final RaggedInts rows;
     private final int[][] members;
     private final double[] weights;
@@ -59,7 +57,9 @@ public final class Apart {
 
     private final int[][] risen;
 
-    private Apart(SearchWords words, int[][] members, Collection<String> little, IntToDoubleFunction weight) {
+    private Apart(
+            SearchWords words, int[][] members, Collection<String> little, IntToDoubleFunction weight, int longest) {
+        this.longest = longest;
         this.words = words;
         this.rows = words.rows();
         this.members = members;
@@ -90,18 +90,20 @@ public final class Apart {
      * @param types the match types that all are bid on in; exact alone triggers nothing else
      * @param little words that say nothing and make no negative
      * @param weight of a search that is steered, such as its searches a month; at least 0
+     * @param longest of searches with more words no sets are looked up, of which there are too many; runs of their words are all the same
      */
     public static List<Steer> of(
             SearchWords words,
             int[][] members,
             Set<MatchType> types,
             Collection<String> little,
-            IntToDoubleFunction weight) {
+            IntToDoubleFunction weight,
+            int longest) {
         boolean broad = types.contains(MatchType.BROAD);
         if (!broad && !types.contains(MatchType.PHRASE)) {
             return List.of();
         }
-        return new Apart(words, members, little, weight).steered(broad);
+        return new Apart(words, members, little, weight, longest).steered(broad);
     }
 
     private List<Steer> steered(boolean broad) {
@@ -169,7 +171,7 @@ public final class Apart {
                 }
             }
         }
-        if (broad && risen[search].length <= MOST_WORDS) {
+        if (broad && risen[search].length <= longest) {
             int[] distinct = risen[search];
             int[] part = new int[distinct.length];
             for (int chosen = 1; chosen < 1 << distinct.length; chosen++) {

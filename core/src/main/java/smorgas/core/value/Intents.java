@@ -22,6 +22,7 @@ import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.IntentRules;
 import smorgas.core.recipe.Valuing;
 import smorgas.core.recipe.WordList;
 
@@ -31,21 +32,6 @@ import smorgas.core.recipe.WordList;
  * those of an intent), and sizes. Common practice; no formula of a publication.
  */
 public final class Intents {
-
-    /** How strong a word is of which a hand has said so. */
-    private static final int SAID = 100;
-
-    /** How strong a word is that a project's own list names. */
-    private static final int OF_A_LIST = 88;
-
-    /** What is mixed has so much of both. */
-    private static final double MIXED = .25;
-
-    private static final int OF_A_BRAND = 95;
-    private static final int OF_A_PLACE = 60;
-
-    /** From here on an index of competition is high (common practice). */
-    private static final int MUCH_COMPETITION = 67;
 
     private static final String UNITS = "(mm|cm|m|km|ft|in|inch|kg|g|mg|l|ml|oz|lb|w|kw|v|ah|gb|tb|qm)";
 
@@ -59,6 +45,7 @@ public final class Intents {
     private static final byte UNKNOWN = -1;
 
     private final Keywords keywords;
+    private final IntentRules rules;
     private final List<Cue> cues;
     /** Of each keyword the number of the leading intent, or {@link #UNKNOWN}. */
     private final byte[] lead;
@@ -71,8 +58,9 @@ public final class Intents {
     /** Those for which others bid high. */
     private final BitSet bidFor = new BitSet();
 
-    private Intents(Keywords keywords, List<Cue> cues) {
+    private Intents(Keywords keywords, List<Cue> cues, IntentRules rules) {
         this.keywords = keywords;
+        this.rules = rules;
         this.cues = cues;
         int size = keywords.size();
         this.lead = new byte[size];
@@ -88,6 +76,7 @@ public final class Intents {
      *
      * @param language without a shipped list only lists and hands say something
      * @param matching the keywords that fulfil a condition
+     * @param rules how strong signs are
      * @param lists the word lists that the project has taken, by name
      */
     public static Intents of(
@@ -95,23 +84,24 @@ public final class Intents {
             String language,
             Map<String, WordList> lists,
             Valuing valuing,
-            Function<Condition, BitSet> matching) {
+            Function<Condition, BitSet> matching,
+            IntentRules rules) {
         List<Cue> cues = new ArrayList<>(Cue.shipped(language).stream()
                 .filter(cue -> holds(cue, language, lists))
                 .toList());
         Set<String> known =
                 cues.stream().map(cue -> cue.intent() + " " + cue.words()).collect(Collectors.toSet());
-        lists.values().forEach(list -> ofList(list).ifPresent(cue -> list.words().stream()
+        lists.values().forEach(list -> ofList(list, rules).ifPresent(cue -> list.words().stream()
                 .filter(word -> !list.name().equals(list.kind().shippedName(language))
                         || !known.contains(cue.intent() + " " + word))
                 .forEach(word -> cues.add(new Cue(cue.intent(), cue.strength(), Cue.Form.HAS, word)))));
-        Intents intents = new Intents(keywords, cues);
+        Intents intents = new Intents(keywords, cues, rules);
         for (int cue = 0; cue < cues.size(); cue++) {
             intents.apply(cue, intents.with(cues.get(cue)));
         }
         // Of two of which something was said the later one leads.
         valuing.ruled().reversed().forEach((when, intent) -> {
-            cues.add(new Cue(intent, SAID, Cue.Form.SAID, when.sentence()));
+            cues.add(new Cue(intent, rules.said(), Cue.Form.SAID, when.sentence()));
             intents.apply(cues.size() - 1, matching.apply(when));
         });
         intents.dear();
@@ -121,11 +111,11 @@ public final class Intents {
     }
 
     /** What the words of a list say; empty if nothing. */
-    private static Optional<Cue> ofList(WordList list) {
+    private static Optional<Cue> ofList(WordList list, IntentRules rules) {
         return switch (list.kind()) {
-            case BRANDS -> Optional.of(new Cue(Intent.NAVIGATIONAL, OF_A_BRAND, Cue.Form.HAS, ""));
-            case PLACES -> Optional.of(new Cue(Intent.LOCAL, OF_A_PLACE, Cue.Form.HAS, ""));
-            default -> list.kind().intent().map(intent -> new Cue(intent, OF_A_LIST, Cue.Form.HAS, ""));
+            case BRANDS -> Optional.of(new Cue(Intent.NAVIGATIONAL, rules.ofABrand(), Cue.Form.HAS, ""));
+            case PLACES -> Optional.of(new Cue(Intent.LOCAL, rules.ofAPlace(), Cue.Form.HAS, ""));
+            default -> list.kind().intent().map(intent -> new Cue(intent, rules.ofAList(), Cue.Form.HAS, ""));
         };
     }
 
@@ -256,11 +246,12 @@ public final class Intents {
             return;
         }
         // Where most have one bid, it is not high.
-        long dear =
-                Math.max(known[Math.min(known.length - 1, (known.length * 4 + 4) / 5)], known[known.length / 2] + 1);
+        int others = rules.dearest() - 1;
+        int from = (known.length * others + others) / rules.dearest();
+        long dear = Math.max(known[Math.min(known.length - 1, from)], known[known.length / 2] + 1);
         for (int keyword = 0; keyword < keywords.size(); keyword++) {
-            boolean sought =
-                    competition.get().known(keyword) && competition.get().twiceMiddle(keyword) >= 2 * MUCH_COMPETITION;
+            boolean sought = competition.get().known(keyword)
+                    && competition.get().twiceMiddle(keyword) >= 2 * rules.muchCompetition();
             if (sought && bid.known(keyword) && bid.twiceMiddle(keyword) >= dear) {
                 bidFor.set(keyword);
             }
@@ -346,7 +337,7 @@ public final class Intents {
     }
 
     /**
-     * Whether some keywords mix those who want to know with those who want to buy, a quarter of either at least: one ad and one page
+     * Whether some keywords mix those who want to know with those who want to buy: one ad and one page
      * do not answer both (common practice).
      */
     public boolean mixed(int[] some) {
@@ -354,7 +345,7 @@ public final class Intents {
         int informational = mix.getOrDefault(Intent.INFORMATIONAL, 0);
         int others = mix.values().stream().mapToInt(count -> count).sum() - informational;
         int fewer = Math.min(informational, others);
-        return fewer > 0 && fewer >= MIXED * some.length;
+        return fewer > 0 && fewer >= rules.mixed() * some.length;
     }
 
     /**

@@ -12,13 +12,16 @@ public record Reported(long clicks, long impressions, long cost, long conversion
 
     public static final Reported NOTHING = new Reported(0, 0, 0, 0);
 
-    /** Shown more rarely, an ad tells nothing (common practice). */
-    private static final int ENOUGH_IMPRESSIONS = 100;
-
-    /** Of ads: those that were shown often enough to tell, by conversions, then by click-through; the others behind them, alike. */
-    public static final Comparator<Reported> BEST_AD = Comparator.comparing((Reported one) -> !one.tells())
-            .thenComparingLong(one -> one.tells() ? -one.conversions : 0)
-            .thenComparingDouble(one -> one.tells() ? -one.clicks / (double) one.impressions : 0);
+    /**
+     * Of ads: those that were shown often enough to tell, by conversions, then by click-through; the others behind them, alike.
+     *
+     * @param enough impressions of an ad that tells something
+     */
+    public static Comparator<Reported> bestAd(int enough) {
+        return Comparator.comparing((Reported one) -> !one.tells(enough))
+                .thenComparingLong(one -> one.tells(enough) ? -one.conversions : 0)
+                .thenComparingDouble(one -> one.tells(enough) ? -one.clicks / (double) one.impressions : 0);
+    }
 
     /** Of one row of a list. */
     public static Reported of(Lines lines, int row) {
@@ -38,8 +41,8 @@ public record Reported(long clicks, long impressions, long cost, long conversion
     }
 
     /** Whether it is of enough impressions to judge an ad by. */
-    public boolean tells() {
-        return impressions >= ENOUGH_IMPRESSIONS;
+    public boolean tells(int enough) {
+        return impressions >= enough;
     }
 
     /** Both together. */

@@ -26,9 +26,9 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.serve.Plan;
 import smorgas.core.text.Accents;
 import smorgas.core.text.Tidy;
@@ -254,8 +254,9 @@ class LanguagesTest {
     @ParameterizedTest
     @MethodSource("lists")
     void allThatIsNotDroppedIsServedAsSomebodyWroteIt(Written list) {
-        GroupSettings usual = GroupSettings.byThemes(list.language());
-        for (GroupSettings settings : List.of(usual, usual.with(Method.ByThemes.standard()))) {
+        GroupSettings usual = Rules.NEWEST.settings().byThemes(list.language());
+        for (GroupSettings settings :
+                List.of(usual, usual.with(Rules.NEWEST.settings().themes()))) {
             Board board = board(list, new GroupEntry.GroupSettingsChosen(settings));
             Set<String> written = Stream.concat(list.keywords().stream(), list.alike().stream())
                     .map(Tidy::of)

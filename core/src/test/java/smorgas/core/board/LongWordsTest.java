@@ -15,6 +15,7 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 
 /** Words of thousands of letters, as broken lists and cleanings bring them: every stage comes to an end in any case. */
 class LongWordsTest {
@@ -38,7 +39,8 @@ class LongWordsTest {
         Cleaning longer = new Cleaning.Replace(Cleaning.Match.PATTERN, "([a-z])", "$1$1$1$1$1$1$1$1$1$1");
         Recipe usual = Recipe.of(List.of(new FoldEntry.CleaningAdded(1, longer)), "en");
         GroupSettings settings = usual.grouping().settings();
-        for (Method method : List.of(settings.method(), settings.themes())) {
+        for (Method method : List.of(
+                settings.method(), settings.themes(Rules.NEWEST.settings().themes()))) {
             Board board = Board.of(List.of(TestLists.lines(1, list())), usual.withGroups(settings.with(method)));
             assertThat(board.keywords().size()).isGreaterThan(50);
             assertThat(board.misspellings())

@@ -25,13 +25,13 @@ import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Placing;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Span;
@@ -114,7 +114,9 @@ class RandomRecipesTest {
                 new GroupEntry.GroupRuleSet(
                         new GroupRule(1 + random.nextInt(2), "ruled", condition(random, 1), random.nextBoolean()));
             case 12 ->
-                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")
+                new GroupEntry.GroupSettingsChosen(Rules.NEWEST
+                        .settings()
+                        .byThemes("en")
                         .withPasses(new Pass(2 + random.nextInt(3), 0, 0, 1, 3, random.nextBoolean(), 0))
                         .withMuted(new TreeSet<>(List.of(word(random)))));
             case 13 ->

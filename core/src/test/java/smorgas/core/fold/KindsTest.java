@@ -23,12 +23,13 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.WordPair;
 
 /** Which spellings are one keyword, by kind and by hand. */
 class KindsTest {
 
-    private static final Folding ALL = Folding.standard("en").with(EnumSet.allOf(FoldKind.class));
+    private static final Folding ALL = Folding.standard("en", Rules.NEWEST).with(EnumSet.allOf(FoldKind.class));
 
     private static Keywords fold(Folding folding, String... baskets) {
         List<Lines> lines = new ArrayList<>();
@@ -149,7 +150,7 @@ class KindsTest {
     @Test
     void theReportTellsWhatEachKindFoldsAndWhatBroughtASpelling() {
         Keywords keywords = fold(
-                Folding.standard("en"),
+                Folding.standard("en", Rules.NEWEST),
                 "keyword,searches\nBee hive,10\nbee hive,10\nbee hives,10\nhive bee,1000\nbee-hive,\nhive for bee,\n");
         FoldReport report = FoldReport.of(keywords);
         Stair stair = report.steps();
@@ -281,7 +282,7 @@ class KindsTest {
     void twoSetsAreComparedByMeaningOrLetterByLetter() {
         List<String> left = List.of("Bee Hives", "smoker", "  ", "hive bee");
         List<String> right = List.of("bee-hive", "veil", "smoker");
-        assertThat(Comparison.of(left, right, Optional.of(Folding.standard("en"))))
+        assertThat(Comparison.of(left, right, Optional.of(Folding.standard("en", Rules.NEWEST))))
                 .isEqualTo(new Comparison(List.of(), List.of("veil"), List.of("bee hives", "smoker")));
         assertThat(Comparison.of(left, right, Optional.empty()))
                 .isEqualTo(new Comparison(
@@ -303,7 +304,7 @@ class KindsTest {
             // A word joined in one text parts it in all, so the folder may learn from the text itself.
             EnumSet<FoldKind> kinds = EnumSet.complementOf(EnumSet.of(FoldKind.JOINED));
             kinds.removeIf(kind -> random.nextInt(4) == 0);
-            Folding folding = Folding.standard("en").with(kinds);
+            Folding folding = Folding.standard("en", Rules.NEWEST).with(kinds);
             Set<String> list = new TreeSet<>();
             for (int i = 0; i < 14; i++) {
                 list.add(text(random, words));

@@ -22,6 +22,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.WordPair;
 import smorgas.core.text.WordLists;
 
@@ -42,7 +43,7 @@ class MisspellingsTest {
     @Test
     void aRareFormOfAFrequentWordIsProposedUntilItIsJudged() {
         String list = many("smoker", 12) + "smokr lid\n" + many("smokers", 2) + "10smoker\n";
-        List<Misspellings.Proposal> found = proposals(list, Folding.standard("en"));
+        List<Misspellings.Proposal> found = proposals(list, Folding.standard("en", Rules.NEWEST));
         assertThat(found).singleElement().satisfies(proposal -> {
             assertThat(proposal.wrong()).isEqualTo("smokr");
             assertThat(proposal.right()).isEqualTo("smoker");
@@ -60,9 +61,10 @@ class MisspellingsTest {
     @Test
     void neitherTwoDictionaryWordsNorFormsOfOneWordAreProposed() {
         assertThat(proposals(
-                        many("form", 30) + "from here\n" + many("smoker", 30) + "smoked ham\n", Folding.standard("en")))
+                        many("form", 30) + "from here\n" + many("smoker", 30) + "smoked ham\n",
+                        Folding.standard("en", Rules.NEWEST)))
                 .isEmpty();
-        assertThat(proposals(many("hivebox", 30) + "hiveboxes\n", Folding.standard("en")))
+        assertThat(proposals(many("hivebox", 30) + "hiveboxes\n", Folding.standard("en", Rules.NEWEST)))
                 .isEmpty();
     }
 
@@ -81,7 +83,7 @@ class MisspellingsTest {
             frequent.forEach(word -> list.append(many(word, 6)));
             rare.forEach(word -> list.append(word).append(" y\n"));
             // A language without dictionary and forms, so that the distance alone decides.
-            Folding folding = Folding.standard("xx");
+            Folding folding = Folding.standard("xx", Rules.NEWEST);
             Set<String> found = new HashSet<>();
             proposals(list.toString(), folding).forEach(p -> found.add(p.wrong()));
             Set<String> expected = new HashSet<>();
@@ -127,7 +129,7 @@ class MisspellingsTest {
                 }
             }
         }
-        List<Misspellings.Proposal> found = proposals(list.toString(), Folding.standard("en"));
+        List<Misspellings.Proposal> found = proposals(list.toString(), Folding.standard("en", Rules.NEWEST));
         List<Misspellings.Proposal> right = new ArrayList<>(found);
         right.removeIf(p -> !p.right().equals(published.get(p.wrong())));
         long sure = found.stream().filter(p -> p.confidence() >= .7).count();

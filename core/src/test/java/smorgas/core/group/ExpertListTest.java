@@ -20,9 +20,9 @@ import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Moves;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.text.Tidy;
 
 /**
@@ -64,8 +64,8 @@ class ExpertListTest {
     }
 
     private static int[] found(Method method) {
-        List<Entry> entries = List.of(
-                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en").with(method)));
+        List<Entry> entries = List.of(new GroupEntry.GroupSettingsChosen(
+                Rules.NEWEST.settings().byThemes("en").with(method)));
         Board board = Board.of(
                 List.of(BasketReader.lines(
                                 1, "list", String.join("\n", KEYWORDS).getBytes(StandardCharsets.UTF_8))
@@ -91,8 +91,8 @@ class ExpertListTest {
     @Test
     void likenessComesNearerThanThemesAndThanWasWanted() {
         int[] wanted = numbered(GROUPS);
-        int[] likeness = found(Method.ByLikeness.standard());
-        int[] themes = found(Method.ByThemes.standard());
+        int[] likeness = found(Rules.NEWEST.settings().likeness());
+        int[] themes = found(Rules.NEWEST.settings().themes());
         Agreement near = Agreement.of(likeness, wanted);
         assertThat(near.f())
                 .isGreaterThan(.69)
@@ -108,7 +108,7 @@ class ExpertListTest {
         double recall = 1.1;
         double precision = -1;
         for (int place : new int[] {10, 30, 50, 70, 90}) {
-            Agreement at = Agreement.of(found(Method.ByLikeness.standard().at(place)), wanted);
+            Agreement at = Agreement.of(found(Rules.NEWEST.settings().likeness().at(place)), wanted);
             assertThat(at.recall()).isLessThanOrEqualTo(recall);
             assertThat(at.precision()).isGreaterThanOrEqualTo(precision);
             recall = at.recall();

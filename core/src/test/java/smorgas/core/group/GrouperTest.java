@@ -23,17 +23,21 @@ import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.Words;
 
 class GrouperTest {
 
-    private static final GroupSettings STANDARD = GroupSettings.byThemes("en");
+    private static final GroupSettings STANDARD = Rules.NEWEST.settings().byThemes("en");
 
     private static Map<String, String> group(List<String> keywords, GroupSettings settings) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Grouping grouping = Grouper.group(GroupingInput.of(FoldedWords.plain(keywords), all, "en"), settings);
+        Grouping grouping = Grouper.group(
+                GroupingInput.of(
+                        FoldedWords.plain(keywords), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                settings);
         Map<String, String> themes = new TreeMap<>();
         for (int k = 0; k < keywords.size(); k++) {
             int group = grouping.groupOf(k);
@@ -60,7 +64,10 @@ class GrouperTest {
     private static Grouping grouping(List<String> keywords, GroupSettings settings) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        return Grouper.group(GroupingInput.of(FoldedWords.plain(keywords), all, "en"), settings);
+        return Grouper.group(
+                GroupingInput.of(
+                        FoldedWords.plain(keywords), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                settings);
     }
 
     private static GroupSettings pass(int smallest, int largest, int about, boolean anyOrder, double tightness) {
@@ -142,7 +149,8 @@ class GrouperTest {
                 .containsEntry("veil for queens", "queens")
                 .containsEntry("o s x", "");
         GroupSettings anywhere = new GroupSettings(
-                new Method.ByThemes(runs.themes().passes(), Rank.BY_KEYWORDS),
+                new Method.ByThemes(
+                        runs.themes(Rules.NEWEST.settings().themes()).passes(), Rank.BY_KEYWORDS),
                 false,
                 GroupSettings.Leftovers.APART,
                 0,
@@ -232,7 +240,9 @@ class GrouperTest {
                 Map.of(),
                 "en",
                 List.of(new Taking("ruled", ruled, false), new Taking("last", rest, true)),
-                hand(placed, "smoker", "queen cage"));
+                hand(placed, "smoker", "queen cage"),
+                Rules.NEWEST.likeness(),
+                Rules.NEWEST.themes());
         for (double tightness : new double[] {0, .3, .6, .9}) {
             Grouping grouping = Grouper.group(input, pass(3, 0, 0, true, tightness));
             assertThat(grouping.key(grouping.groupOf(0))).isEqualTo("gifts");
@@ -266,7 +276,8 @@ class GrouperTest {
     private static GroupSettings with(GroupSettings settings, GroupSettings.Leftovers leftovers, double from) {
         return new GroupSettings(
                 new Method.ByThemes(
-                        settings.themes().passes(), settings.themes().rank()),
+                        settings.themes(Rules.NEWEST.settings().themes()).passes(),
+                        settings.themes(Rules.NEWEST.settings().themes()).rank()),
                 false,
                 leftovers,
                 from,
@@ -290,14 +301,22 @@ class GrouperTest {
             searches.add(of, of);
         }
         GroupingInput input = GroupingInput.of(
-                FoldedWords.plain(keywords), all, Map.of(Figure.SEARCHES, searches.seal()), "en", List.of(), Hand.NONE);
+                FoldedWords.plain(keywords),
+                all,
+                Map.of(Figure.SEARCHES, searches.seal()),
+                "en",
+                List.of(),
+                Hand.NONE,
+                Rules.NEWEST.likeness(),
+                Rules.NEWEST.themes());
         GroupSettings runs = pass(3, 0, 0, false, 0);
         Grouping byCount = Grouper.group(input, runs);
         assertThat(byCount.key(byCount.groupOf(7))).isEqualTo("stand");
         Grouping bySearches = Grouper.group(
                 input,
                 new GroupSettings(
-                        new Method.ByThemes(runs.themes().passes(), new Rank(0, 1, 0, 0, 0, 0)),
+                        new Method.ByThemes(
+                                runs.themes(Rules.NEWEST.settings().themes()).passes(), new Rank(0, 1, 0, 0, 0, 0)),
                         false,
                         GroupSettings.Leftovers.APART,
                         0,

@@ -20,10 +20,9 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SplitBy;
 import smorgas.core.serve.Plan;
 
@@ -48,7 +47,7 @@ class HandsTest {
     private static Board board(int smallest, Entry... entries) {
         List<Entry> all = new ArrayList<>(List.of(entries));
         all.add(new GroupEntry.GroupSettingsChosen(
-                GroupSettings.byThemes("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0))));
+                Rules.NEWEST.settings().byThemes("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0))));
         return Board.of(List.of(LIST), Recipe.of(all, "en"));
     }
 
@@ -219,7 +218,10 @@ class HandsTest {
                 .isEqualTo("Split group \"g\" into groups of 2 and more");
         assertThat(new GroupPin.ThemesMade(List.of("a"), true).touches())
                 .isEqualTo(new GroupPin.ThemeRemoved("a", true).touches());
-        GroupPins pins = Recipe.of(List.of(new GroupEntry.AlternativeKept("tight", GroupSettings.byThemes("en"))), "en")
+        GroupPins pins = Recipe.of(
+                        List.of(new GroupEntry.AlternativeKept(
+                                "tight", Rules.NEWEST.settings().byThemes("en"))),
+                        "en")
                 .grouping()
                 .pins();
         assertThat(pins).isEqualTo(GroupPins.NONE);
@@ -238,7 +240,7 @@ class HandsTest {
                 .lines()
                 .orElseThrow();
         List<Entry> entries = new ArrayList<>(List.of(new GroupEntry.GroupSettingsChosen(
-                GroupSettings.byThemes("en").withPasses(new Pass(6, 0, 0, 2, 5, true, 0)))));
+                Rules.NEWEST.settings().byThemes("en").withPasses(new Pass(6, 0, 0, 2, 5, true, 0)))));
         assertThat(sizes(Board.of(List.of(next), Recipe.of(entries, "en"))))
                 .containsOnlyKeys("stands hives", "lids smokers");
         entries.add(new GroupPin.GroupNamed("hive stand", "Our stands"));
@@ -252,8 +254,10 @@ class HandsTest {
 
     private static Board likeness(int place, Entry... entries) {
         List<Entry> all = new ArrayList<>(List.of(entries));
-        all.add(new GroupEntry.GroupSettingsChosen(
-                GroupSettings.byThemes("en").with(Method.ByLikeness.standard().at(place))));
+        all.add(new GroupEntry.GroupSettingsChosen(Rules.NEWEST
+                .settings()
+                .byThemes("en")
+                .with(Rules.NEWEST.settings().likeness().at(place))));
         return Board.of(List.of(LIST), Recipe.of(all, "en"));
     }
 
@@ -284,8 +288,10 @@ class HandsTest {
 
     @Test
     void thePlanSaysWhereItsGroupsDoNotYetGoByWhatWasAskedFor() {
-        Entry asked = new GroupEntry.GroupSettingsChosen(
-                GroupSettings.byThemes("en").with(Method.ByLikeness.standard().with(true)));
+        Entry asked = new GroupEntry.GroupSettingsChosen(Rules.NEWEST
+                .settings()
+                .byThemes("en")
+                .with(Rules.NEWEST.settings().likeness().with(true)));
         List<Entry> entries = new ArrayList<>(List.of(asked));
         assertThat(Board.of(List.of(LIST), Recipe.of(entries, "en")).plan().notes())
                 .singleElement()

@@ -16,8 +16,8 @@ import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.NetOfWords;
 import smorgas.core.group.read.Prospects;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rules;
 
 /** What is read off groups: the net of words, what changed, what else there could be. */
 class LookedAtTest {
@@ -34,8 +34,8 @@ class LookedAtTest {
         java.util.BitSet all = new java.util.BitSet();
         all.set(0, keywords.size());
         Grouping grouping = Grouper.group(
-                GroupingInput.of(keywords.folded(), all, "en"),
-                GroupSettings.byThemes("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0)));
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                Rules.NEWEST.settings().byThemes("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0)));
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), java.util.Map.of());
     }
 

@@ -7,7 +7,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Rules;
 
 /** Themes that are known are found again, by the settings a new project has. */
 class PlantedTest {
@@ -20,7 +20,9 @@ class PlantedTest {
         Keywords keywords = planted.fold();
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        Grouping grouping = Grouper.group(GroupingInput.of(keywords.folded(), all, "en"), GroupSettings.byThemes("en"));
+        Grouping grouping = Grouper.group(
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                Rules.NEWEST.settings().byThemes("en"));
         Planted.Judged judged = planted.judge(
                 keywords,
                 IntStream.range(0, keywords.size()).map(grouping::groupOf).toArray());

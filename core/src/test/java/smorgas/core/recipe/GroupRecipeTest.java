@@ -112,13 +112,13 @@ class GroupRecipeTest {
                 .isTrue();
         assertThat(before.grouping().groupsAs(of(rule(1, "gifts")).grouping())).isFalse();
         assertThat(before.grouping()
-                        .groupsAs(
-                                before.withGroups(GroupSettings.standard("en")).grouping()))
+                        .groupsAs(before.withGroups(Rules.NEWEST.settings().grouping("en"))
+                                .grouping()))
                 .isTrue();
         assertThat(before.grouping()
-                        .groupsAs(
-                                before.withGroups(GroupSettings.byThemes("en").withMuted(new TreeSet<>(List.of("bee"))))
-                                        .grouping()))
+                        .groupsAs(before.withGroups(
+                                        Rules.NEWEST.settings().byThemes("en").withMuted(new TreeSet<>(List.of("bee"))))
+                                .grouping()))
                 .isFalse();
         // The same pins in another order may mean another group where two meet in one keyword.
         Recipe one = of(

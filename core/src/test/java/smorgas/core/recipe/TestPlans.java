@@ -17,7 +17,9 @@ public final class TestPlans {
             long bidMicros,
             boolean keptOnly,
             boolean leftovers) {
-        return PlanSettings.standard()
+        return Rules.NEWEST
+                .settings()
+                .plan()
                 .with(PlanNames.of(campaign, pattern)
                         .with(titleCase ? PlanNames.Letters.TITLE : PlanNames.Letters.AS_THEY_ARE))
                 .with(new PlanStructure(depth, false, false))

@@ -11,7 +11,7 @@ public final class Themed {
     /** These entries after the choice of themes. */
     public static Recipe recipe(List<? extends Entry> entries) {
         List<Entry> all = new ArrayList<>(entries);
-        all.addFirst(new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")));
+        all.addFirst(new GroupEntry.GroupSettingsChosen(Rules.NEWEST.settings().byThemes("en")));
         return Recipe.of(all, "en");
     }
 }

@@ -18,8 +18,8 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.PlanAds;
 import smorgas.core.recipe.PlanBids;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.text.Refusal;
 
@@ -125,7 +125,7 @@ class AdsTest {
     void theCheckFindsPlantedFaultsTheDearestFirst() {
         Board board = board(
                 new ServeEntry.PlanSettingsChosen(
-                        PlanSettings.standard().with(new PlanBids(PlanBids.From.LOW_BID, 0, 100, 0, 0))),
+                        Rules.NEWEST.settings().plan().with(new PlanBids(PlanBids.From.LOW_BID, 0, 100, 0, 0))),
                 ads(
                         "",
                         new AdTemplate(

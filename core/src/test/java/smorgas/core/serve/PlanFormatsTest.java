@@ -27,9 +27,9 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.PlanBids;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
@@ -41,7 +41,7 @@ class PlanFormatsTest {
             new GroupPin.KeywordsPlaced(
                     List.of("hive stand", "hive lid", "hive καπάκι", "=1+1 hive"), List.of(), "hives"),
             new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
-            new ServeEntry.PlanSettingsChosen(PlanSettings.standard().with(PlanBids.fixed(450_000))));
+            new ServeEntry.PlanSettingsChosen(Rules.NEWEST.settings().plan().with(PlanBids.fixed(450_000))));
 
     private static Board board() {
         String list = "keyword,searches,ad group,match type,final url,headline 1,headline 2,description\n"

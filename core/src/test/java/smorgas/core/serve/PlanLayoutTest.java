@@ -22,8 +22,8 @@ import smorgas.core.recipe.AdTemplate;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanAds;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.text.Refusal;
 
@@ -39,7 +39,7 @@ class PlanLayoutTest {
                                 new ServeEntry.NegativesSaid(
                                         List.of(new ServeEntry.Said("free", "", ServeEntry.Say.PHRASE))),
                                 new ServeEntry.PlanSettingsChosen(
-                                        PlanSettings.standard().with(Set.of(MatchType.EXACT))),
+                                        Rules.NEWEST.settings().plan().with(Set.of(MatchType.EXACT))),
                                 new ServeEntry.AdsSet(new PlanAds(
                                         false,
                                         List.of(new AdTemplate(

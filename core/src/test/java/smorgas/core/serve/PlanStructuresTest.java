@@ -36,6 +36,7 @@ import smorgas.core.recipe.PlanPages;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.PlanStructure;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Span;
@@ -50,7 +51,7 @@ class PlanStructuresTest {
             + "bee hive,1000,0.40,0.90,0.61\nbuy bee hive,300,0.50,1.20,0.80\nhow to build a bee hive,200,,,0.10\n"
             + "honey jar,800,0.20,0.40,0.30\nhoney jar with lid,90,0.10,0.30,\nqueen cage,20,,,\n";
 
-    private static final PlanSettings PLAN = PlanSettings.standard();
+    private static final PlanSettings PLAN = Rules.NEWEST.settings().plan();
 
     private static GroupPin group(String name, String... texts) {
         return new GroupPin.KeywordsPlaced(List.of(texts), List.of(), name);

@@ -24,6 +24,7 @@ import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.PlanStructure;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 
 /** What the plan takes and what it holds back, beside rules that are written down once more here, and its text to read. */
@@ -125,7 +126,7 @@ class PlanUnitsTest {
     }
 
     private static PlanSettings serving(MatchType... types) {
-        return PlanSettings.standard().with(EnumSet.copyOf(List.of(types)));
+        return Rules.NEWEST.settings().plan().with(EnumSet.copyOf(List.of(types)));
     }
 
     @ParameterizedTest

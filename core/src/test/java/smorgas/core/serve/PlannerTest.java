@@ -19,10 +19,10 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
@@ -172,7 +172,7 @@ class PlannerTest {
     void thePlanIsReadBackByAnotherLibraryAsItWas() throws IOException {
         Board board = board(
                 "\"hive \"\"a\"\" stand\"\nhive lid\nhive roof\nhive küche\n",
-                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en")),
+                new GroupEntry.GroupSettingsChosen(Rules.NEWEST.settings().byThemes("en")),
                 new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
                 settings("Spring, \"early\"", "{theme}", 450_000, false, false));
         Plan plan = board.plan();

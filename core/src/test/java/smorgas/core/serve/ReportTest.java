@@ -36,9 +36,9 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.NoteEntry;
 import smorgas.core.recipe.PlanPages;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Span;
@@ -71,8 +71,10 @@ class ReportTest {
                                         Assumed.CUSTOMER_SHARE, Span.of(1_000),
                                         Assumed.VALUE, Span.of(2_000_000_000L)),
                                 CostBy.NOTHING)),
-                new ServeEntry.PlanSettingsChosen(
-                        PlanSettings.standard().with(new PlanPages(true, false, "https://shop.example/{theme}")))));
+                new ServeEntry.PlanSettingsChosen(Rules.NEWEST
+                        .settings()
+                        .plan()
+                        .with(new PlanPages(true, false, "https://shop.example/{theme}")))));
         return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(entries, "en"));
     }
 

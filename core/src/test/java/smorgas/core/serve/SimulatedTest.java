@@ -18,8 +18,8 @@ import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.PlanBids;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 
 /** Made-up figures: only where lists tell none, marked in what leaves, and no bid is made of one. */
@@ -35,8 +35,10 @@ class SimulatedTest {
                 List.of(
                         new GroupPin.KeywordsPlaced(
                                 List.of("bee hive", "cedar hive", "tall hive", "half hive"), List.of(), "hives"),
-                        new ServeEntry.PlanSettingsChosen(
-                                PlanSettings.standard().with(new PlanBids(PlanBids.From.HIGH_BID, 0, 100, 0, 0)))),
+                        new ServeEntry.PlanSettingsChosen(Rules.NEWEST
+                                .settings()
+                                .plan()
+                                .with(new PlanBids(PlanBids.From.HIGH_BID, 0, 100, 0, 0)))),
                 "en");
         Lines made = TestLists.lines(2, MADE).bringing(false);
         return Board.of(List.of(TestLists.lines(1, KNOWN), simulated ? made.simulated() : made), recipe);

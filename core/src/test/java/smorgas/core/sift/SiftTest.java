@@ -21,13 +21,14 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
 class SiftTest {
 
     /** Nothing but tidying, so that each text is a keyword. */
-    private static final Folding TIDIED = Folding.standard("en").with(Set.of());
+    private static final Folding TIDIED = Folding.standard("en", Rules.NEWEST).with(Set.of());
 
     private static final Keywords KEYWORDS =
             Folder.fold(List.of(TestLists.lines(1, """

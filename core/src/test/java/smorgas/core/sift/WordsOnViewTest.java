@@ -24,6 +24,7 @@ import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
 
@@ -33,7 +34,7 @@ class WordsOnViewTest {
     private static Keywords tidied(List<String> lines) {
         return Folder.fold(
                 List.of(TestLists.lines(1, String.join("\n", lines) + "\n")),
-                Folding.standard("en").with(Set.of()));
+                Folding.standard("en", Rules.NEWEST).with(Set.of()));
     }
 
     private static BitSet all(Keywords keywords) {

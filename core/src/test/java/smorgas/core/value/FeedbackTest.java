@@ -22,6 +22,7 @@ import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 
@@ -74,7 +75,7 @@ class FeedbackTest {
     @Test
     void termsHitKeywordsAndWhatNeverConvertsIsProposedAsANegative() {
         Feedback.Found found = found(
-                FeedbackSettings.STANDARD,
+                Rules.NEWEST.settings().feedback(),
                 report(2, FIRST, "GBP", "", "2026-10-05"),
                 report(3, SECOND, "", "United Kingdom", "2026-10-12"));
         assertThat(term(found, "bee hive").figures())
@@ -127,11 +128,11 @@ class FeedbackTest {
                 "GBP",
                 "",
                 "");
-        assertThat(found(FeedbackSettings.STANDARD, dated).weeks())
+        assertThat(found(Rules.NEWEST.settings().feedback(), dated).weeks())
                 .extracting(week -> week.name() + " " + week.figures().clicks())
                 .containsExactly("2026-11-02 15", "2026-11-09 7");
         Feedback.Found others = found(
-                FeedbackSettings.STANDARD,
+                Rules.NEWEST.settings().feedback(),
                 report(2, FIRST, "USD", "", ""),
                 report(3, FIRST, "GBP", "Germany", ""),
                 report(4, "search term,impressions\nbee hive,5\n", "GBP", "", ""),
@@ -173,7 +174,7 @@ class FeedbackTest {
                 board.standings().remaining(),
                 new BitSet(),
                 keyword -> -1,
-                FeedbackSettings.STANDARD,
+                Rules.NEWEST.settings().feedback(),
                 "",
                 "",
                 Set.of());

@@ -35,6 +35,7 @@ import smorgas.core.recipe.Method;
 import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.ValueEntry;
@@ -131,9 +132,11 @@ class IntentsTest {
                 List.of(TestLists.lines(1, list)), Recipe.of(List.of(new SiftEntry.RuleAdded(drops), said), "en"));
         assertThat(otherwise.standings().with(Standing.DROPPED).cardinality()).isEqualTo(2);
 
-        GroupSettings broad =
-                GroupSettings.standard("en").with(Method.ByLikeness.standard().at(Method.ByLikeness.BROADEST));
-        for (GroupSettings settings : List.of(broad, GroupSettings.byThemes("en"))) {
+        GroupSettings broad = Rules.NEWEST
+                .settings()
+                .grouping("en")
+                .with(Rules.NEWEST.settings().likeness().at(Method.ByLikeness.BROADEST));
+        for (GroupSettings settings : List.of(broad, Rules.NEWEST.settings().byThemes("en"))) {
             Board mixed = board(list, "en", new GroupEntry.GroupSettingsChosen(settings));
             assertThat(mixing(mixed, Intent.INFORMATIONAL))
                     .as("the plain dials")

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.Rules;
 
 class NegativeMatchTest {
 
@@ -87,7 +88,13 @@ class NegativeMatchTest {
                     IntStream.range(from, from + groups.get(group).size()).toArray();
             from += groups.get(group).size();
         }
-        return Apart.of(SearchWords.of(all.size(), all::get), members, types, List.of("for"), keyword -> 1);
+        return Apart.of(
+                SearchWords.of(all.size(), all::get),
+                members,
+                types,
+                List.of("for"),
+                keyword -> 1,
+                Rules.NEWEST.plan().longestSearch());
     }
 
     @Test

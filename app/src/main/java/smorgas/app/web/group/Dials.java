@@ -14,6 +14,7 @@ import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
+import smorgas.core.recipe.StandardSettings;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
@@ -34,12 +35,13 @@ final class Dials {
     /**
      * The settings that some fields ask for; what they do not tell is as adopted.
      *
+     * @param usual what holds where neither says anything
      * @throws Refusal with a sentence, if a field cannot be meant
      */
-    static GroupSettings read(MultiValueMap<String, String> fields, GroupSettings adopted) {
+    static GroupSettings read(MultiValueMap<String, String> fields, GroupSettings adopted, StandardSettings usual) {
         boolean whole = fields.containsKey("dials");
         return new GroupSettings(
-                method(fields, adopted),
+                method(fields, adopted, usual),
                 whole ? fields.containsKey("forms") : adopted.forms(),
                 fields.containsKey("leftoversAre")
                         ? choice(GroupSettings.Leftovers.class, fields.getFirst("leftoversAre"))
@@ -52,17 +54,16 @@ final class Dials {
                 whole || fields.containsKey("intentApart") ? intents(fields) : adopted.intentsApart());
     }
 
-    private static Method method(MultiValueMap<String, String> fields, GroupSettings adopted) {
+    private static Method method(MultiValueMap<String, String> fields, GroupSettings adopted, StandardSettings usual) {
         boolean likeness = fields.containsKey("method")
                 ? LIKENESS.equals(fields.getFirst("method"))
                 : adopted.method() instanceof Method.ByLikeness
                         && OF_A_PASS.stream().noneMatch(fields::containsKey);
         if (!likeness) {
-            return new Method.ByThemes(
-                    passes(fields, adopted.themes().passes()),
-                    rank(fields, adopted.themes().rank()));
+            Method.ByThemes known = adopted.themes(usual.themes());
+            return new Method.ByThemes(passes(fields, known.passes(), usual), rank(fields, known.rank()));
         }
-        Method.ByLikeness known = adopted.method() instanceof Method.ByLikeness is ? is : Method.ByLikeness.standard();
+        Method.ByLikeness known = adopted.method() instanceof Method.ByLikeness is ? is : usual.likeness();
         return new Method.ByLikeness(
                 number(fields, "place", 0, known.place()),
                 number(fields, "least", 0, known.smallest()),
@@ -71,7 +72,7 @@ final class Dials {
                 number(fields, "compared", 0, known.compared()));
     }
 
-    private static List<Pass> passes(MultiValueMap<String, String> fields, List<Pass> adopted) {
+    private static List<Pass> passes(MultiValueMap<String, String> fields, List<Pass> adopted, StandardSettings usual) {
         int count = OF_A_PASS.stream()
                 .mapToInt(name -> fields.getOrDefault(name, List.of()).size())
                 .max()
@@ -79,7 +80,9 @@ final class Dials {
         List<Pass> passes = new ArrayList<>();
         int without = number(fields, "without", 0, -1);
         for (int i = 0; i < Math.min(count, Method.MOST_PASSES + 1); i++) {
-            Pass known = i < adopted.size() ? adopted.get(i) : Pass.standard();
+            Pass known = i < adopted.size()
+                    ? adopted.get(i)
+                    : usual.themes().passes().getFirst();
             if (i != without) {
                 passes.add(new Pass(
                         number(fields, "smallest", i, known.smallest()),
@@ -167,9 +170,7 @@ final class Dials {
                 if (like.meaning()) {
                     add(query, "meaning", true);
                 }
-                if (like.compared() != Method.ByLikeness.MOST) {
-                    add(query, "compared", like.compared());
-                }
+                add(query, "compared", like.compared());
             }
             case Method.ByThemes themes -> addThemes(query, themes);
         }

@@ -29,7 +29,8 @@ class GroupActs {
     String keep(Act act, @RequestParam MultiValueMap<String, String> fields, @RequestParam String alternative) {
         String name = alternative.strip();
         Outcome outcome = act.make(recipe -> new GroupEntry.AlternativeKept(
-                name, Dials.read(fields, recipe.grouping().settings())));
+                name,
+                Dials.read(fields, recipe.grouping().settings(), recipe.rules().settings())));
         return act.to("/group?view=compare", outcome);
     }
 
@@ -43,8 +44,10 @@ class GroupActs {
     String adopt(Act act, @RequestParam MultiValueMap<String, String> fields) {
         Previews.Part part = Previews.Part.of(GroupQuery.of(fields, "").value("anew"));
         Board board = act.snapshot().board();
-        Outcome outcome = act.make(recipe ->
-                previews.adopting(board, Dials.read(fields, recipe.grouping().settings()), part));
+        Outcome outcome = act.make(recipe -> previews.adopting(
+                board,
+                Dials.read(fields, recipe.grouping().settings(), recipe.rules().settings()),
+                part));
         return act.to("/group" + GroupQuery.of(fields, "").with("anew", ""), outcome);
     }
 

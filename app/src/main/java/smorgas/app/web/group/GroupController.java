@@ -181,7 +181,8 @@ class GroupController {
 
     private static GroupSettings wanted(MultiValueMap<String, String> fields, Recipe recipe, Model model) {
         try {
-            return Dials.read(fields, recipe.grouping().settings());
+            return Dials.read(
+                    fields, recipe.grouping().settings(), recipe.rules().settings());
         } catch (Refusal e) {
             Frames.say(model, e.getMessage() + ".");
             return recipe.grouping().settings();
@@ -205,7 +206,9 @@ class GroupController {
 
     private static void dials(GroupSettings wanted, Board board, GroupQuery query, Model model) {
         Method.ByLikeness likeness = wanted.method() instanceof Method.ByLikeness like ? like : null;
-        List<Pass> passes = likeness == null ? wanted.themes().passes() : List.of();
+        List<Pass> passes = likeness == null
+                ? wanted.themes(board.recipe().rules().themes().usual()).passes()
+                : List.of();
         Shown.in(
                 model,
                 new DialsShown(

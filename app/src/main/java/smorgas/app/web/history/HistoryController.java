@@ -175,7 +175,9 @@ class HistoryController {
                 .contentType(MediaType.APPLICATION_JSON)
                 .header("Content-Disposition", "attachment; filename=\"recipe.json\"")
                 .body(RecipeFile.of(
-                                project.language(), project.snapshot().history().effective())
+                                project.rules(),
+                                project.language(),
+                                project.snapshot().history().effective())
                         .json());
     }
 
@@ -196,7 +198,9 @@ class HistoryController {
         OpenProject project = frames.open(id);
         String name = frames.project(id).name();
         byte[] recipe = RecipeFile.of(
-                        project.language(), project.snapshot().history().effective())
+                        project.rules(),
+                        project.language(),
+                        project.snapshot().history().effective())
                 .json()
                 .getBytes(StandardCharsets.UTF_8);
         List<String> told = new ArrayList<>();

@@ -9,6 +9,7 @@ import smorgas.core.column.Decimals;
 import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.OwnCampaign;
 import smorgas.core.recipe.PlanBids;
+import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
 import smorgas.core.serve.Plan;
@@ -75,7 +76,7 @@ record CampaignForm(
      *
      * @throws Refusal with a sentence, if a field cannot be meant
      */
-    static OwnCampaign read(MultiValueMap<String, String> fields, PlanBids plan, Decimals decimals) {
+    static OwnCampaign read(MultiValueMap<String, String> fields, PlanSettings plan, Decimals decimals) {
         Fields said = new Fields(fields);
         boolean ownBids = "true".equals(said.text("ownBids"));
         return new OwnCampaign(

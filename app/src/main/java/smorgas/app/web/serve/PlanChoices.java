@@ -49,8 +49,8 @@ final class PlanChoices {
      * @param known what holds where a field is not there
      * @throws Refusal with a sentence, if a field cannot be meant
      */
-    static PlanBids bids(MultiValueMap<String, String> fields, PlanBids known, Decimals decimals) {
-        return new PlanChoices(fields, PlanSettings.standard().with(known), decimals).bids();
+    static PlanBids bids(MultiValueMap<String, String> fields, PlanSettings known, Decimals decimals) {
+        return new PlanChoices(fields, known, decimals).bids();
     }
 
     private PlanSettings settings() {

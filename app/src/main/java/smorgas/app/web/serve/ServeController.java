@@ -284,7 +284,7 @@ class ServeController {
     String campaign(Act act, @RequestParam("key") String key, @RequestParam MultiValueMap<String, String> fields) {
         Decimals decimals = Decimals.of(act.project().language());
         return act.done(recipe -> new ServeEntry.CampaignSaid(
-                key, CampaignForm.read(fields, recipe.serving().plan().bids(), decimals)));
+                key, CampaignForm.read(fields, recipe.serving().plan(), decimals)));
     }
 
     /** Everything that the check has found of a kind is mended. */

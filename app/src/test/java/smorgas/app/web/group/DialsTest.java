@@ -20,12 +20,16 @@ import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rank;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SameHere;
+import smorgas.core.recipe.StandardSettings;
 
 /** The dials of Group as fields and as a URL. */
 class DialsTest {
 
-    private static final GroupSettings STANDARD = GroupSettings.byThemes("en");
+    private static final StandardSettings USUAL = Rules.NEWEST.settings();
+
+    private static final GroupSettings STANDARD = USUAL.byThemes("en");
 
     private static MultiValueMap<String, String> fields(String query) {
         MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
@@ -70,9 +74,11 @@ class DialsTest {
         for (int round = 0; round < 200; round++) {
             GroupSettings asked = drawn(random);
             // What was adopted must not shine through where the URL tells all.
-            GroupSettings read = Dials.read(fields(Dials.query(asked)), drawn(random));
-            assertThat(read.themes().passes()).isEqualTo(asked.themes().passes());
-            assertThat(read.themes().rank()).isEqualTo(asked.themes().rank());
+            GroupSettings read = Dials.read(fields(Dials.query(asked)), drawn(random), USUAL);
+            assertThat(read.themes(USUAL.themes()).passes())
+                    .isEqualTo(asked.themes(USUAL.themes()).passes());
+            assertThat(read.themes(USUAL.themes()).rank())
+                    .isEqualTo(asked.themes(USUAL.themes()).rank());
             assertThat(read.leftovers()).isEqualTo(asked.leftovers());
             assertThat(read.intentsApart()).isEqualTo(asked.intentsApart());
             assertThat(read.seatedFrom()).isEqualTo(asked.seatedFrom());
@@ -84,28 +90,35 @@ class DialsTest {
 
     @Test
     void whatIsNotAskedStaysAsAdopted() {
-        assertThat(Dials.read(fields(""), STANDARD)).isEqualTo(STANDARD);
-        GroupSettings changed = Dials.read(fields("tightness=40"), STANDARD);
-        assertThat(changed.themes().passes().getFirst().leastTightness()).isEqualTo(.4);
-        assertThat(changed.withPasses(Pass.standard())).isEqualTo(STANDARD);
-        assertThat(Dials.read(fields("muted=Bee%20%20hive"), STANDARD).muted()).containsExactly("bee", "hive");
+        assertThat(Dials.read(fields(""), STANDARD, USUAL)).isEqualTo(STANDARD);
+        GroupSettings changed = Dials.read(fields("tightness=40"), STANDARD, USUAL);
+        assertThat(changed.themes(USUAL.themes()).passes().getFirst().leastTightness())
+                .isEqualTo(.4);
+        assertThat(changed.withPasses(USUAL.themes().passes().getFirst())).isEqualTo(STANDARD);
+        assertThat(Dials.read(fields("muted=Bee%20%20hive"), STANDARD, USUAL).muted())
+                .containsExactly("bee", "hive");
     }
 
     @Test
     void passesComeAndGo() {
-        GroupSettings two = Dials.read(fields("smallest=8&shortest=2&more=1"), STANDARD);
-        assertThat(two.themes().passes()).hasSize(2);
-        assertThat(two.themes().passes().getLast()).isEqualTo(new Pass(8, Pass.ANY, Pass.ANY, 1, 1, true, 0));
+        GroupSettings two = Dials.read(fields("smallest=8&shortest=2&more=1"), STANDARD, USUAL);
+        assertThat(two.themes(USUAL.themes()).passes()).hasSize(2);
+        assertThat(two.themes(USUAL.themes()).passes().getLast())
+                .isEqualTo(new Pass(8, Pass.ANY, Pass.ANY, 1, 1, true, 0));
         String both = Dials.query(two);
-        assertThat(Dials.read(fields(both + "without=0"), STANDARD).themes().passes())
-                .containsExactly(two.themes().passes().getLast());
-        assertThat(Dials.read(fields(both + "without=1"), STANDARD).themes().passes())
-                .containsExactly(two.themes().passes().getFirst());
+        assertThat(Dials.read(fields(both + "without=0"), STANDARD, USUAL)
+                        .themes(USUAL.themes())
+                        .passes())
+                .containsExactly(two.themes(USUAL.themes()).passes().getLast());
+        assertThat(Dials.read(fields(both + "without=1"), STANDARD, USUAL)
+                        .themes(USUAL.themes())
+                        .passes())
+                .containsExactly(two.themes(USUAL.themes()).passes().getFirst());
         GroupSettings five = two;
         for (int i = 0; i < 6; i++) {
-            five = Dials.read(fields(Dials.query(five) + "more=1"), STANDARD);
+            five = Dials.read(fields(Dials.query(five) + "more=1"), STANDARD, USUAL);
         }
-        assertThat(five.themes().passes()).hasSize(Method.MOST_PASSES);
+        assertThat(five.themes(USUAL.themes()).passes()).hasSize(Method.MOST_PASSES);
     }
 
     @ParameterizedTest
@@ -123,7 +136,7 @@ class DialsTest {
             seated=200 | 0 to 1
             """)
     void whatCannotBeMeantIsRefusedInWords(String query, String why) {
-        assertThatThrownBy(() -> Dials.read(fields(query), STANDARD))
+        assertThatThrownBy(() -> Dials.read(fields(query), STANDARD, USUAL))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining(why);
     }

@@ -19,8 +19,8 @@ import smorgas.core.group.read.ThemeMarks;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rules;
 
 /** The pictures of Group, read back by a parser: what they tell, and that names stay text. */
 class PicturesTest {
@@ -70,7 +70,7 @@ class PicturesTest {
         Board wide = board(
                 new GroupPin.GroupNamed("smoker", HOSTILE),
                 new GroupEntry.GroupSettingsChosen(
-                        GroupSettings.byThemes("en").withPasses(new Pass(4, 0, 0, 1, 5, true, 0))));
+                        Rules.NEWEST.settings().byThemes("en").withPasses(new Pass(4, 0, 0, 1, 5, true, 0))));
         FlowHtml.Picture flow =
                 FlowHtml.of(Changes.between(hostile.groups(), wide.groups()), hostile.groups(), wide.groups());
         assertThat(parsed(flow.markup()).select("script")).isEmpty();

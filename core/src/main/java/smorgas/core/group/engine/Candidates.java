@@ -53,8 +53,9 @@ public final class Candidates {
      *
      * @param in the words of the keywords to be grouped
      * @param worth of each of these, as {@link Worth} gives it
+     * @param mostWords of more words in a keyword only the first so many are put into sets
      */
-    public Candidates(ScopeWords in, long[] worth, GroupSettings settings, Pass pass) {
+    public Candidates(ScopeWords in, long[] worth, GroupSettings settings, Pass pass, int mostWords) {
         this.words = in.words();
         this.in = in;
         this.worth = worth;
@@ -77,7 +78,7 @@ public final class Candidates {
             }
         }
         themes.defaultReturnValue(NONE);
-        of = pass.anyOrder() ? sets() : runs();
+        of = pass.anyOrder() ? sets(mostWords) : runs();
     }
 
     /** Finds the runs and numbers them; the runs of each keyword by their numbers. */
@@ -135,8 +136,8 @@ public final class Candidates {
     }
 
     /** Finds the frequent sets and numbers them; the sets of each keyword by their numbers. */
-    private RaggedInts sets() {
-        FrequentSets sets = FrequentSets.of(in, holds, worth, pass);
+    private RaggedInts sets(int mostWords) {
+        FrequentSets sets = FrequentSets.of(in, holds, worth, pass, mostWords);
         for (IntArrayList list : List.of(parents, lastWords, fresh, lengths, counts)) {
             list.ensureCapacity(sets.size());
         }

@@ -11,6 +11,7 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.SplitBy;
+import smorgas.core.recipe.ThemeRules;
 
 /** Divides some keywords by what they have beside the words that they share. */
 public final class Division {
@@ -31,8 +32,9 @@ public final class Division {
      * @param keywords rising
      * @param shared the words on which no part forms, for all of them have them
      */
-    public static List<Part> of(ThemeWords words, int[] keywords, int[] shared, SplitBy by, GroupSettings settings) {
-        return of(words, keywords, shared, by, settings, Pass.LONGEST);
+    public static List<Part> of(
+            ThemeWords words, int[] keywords, int[] shared, SplitBy by, GroupSettings settings, ThemeRules rules) {
+        return of(words, keywords, shared, by, settings, rules, Pass.LONGEST);
     }
 
     /**
@@ -41,7 +43,13 @@ public final class Division {
      * @param further how many words a part has beside the shared ones, at most
      */
     public static List<Part> of(
-            ThemeWords words, int[] keywords, int[] shared, SplitBy by, GroupSettings settings, int further) {
+            ThemeWords words,
+            int[] keywords,
+            int[] shared,
+            SplitBy by,
+            GroupSettings settings,
+            ThemeRules rules,
+            int further) {
         if (keywords.length == 0) {
             return List.of();
         }
@@ -52,7 +60,7 @@ public final class Division {
                 Pass.ANY,
                 1,
                 further,
-                settings.themes().passes().getFirst().anyOrder(),
+                settings.themes(rules.usual()).passes().getFirst().anyOrder(),
                 0);
         BitSet scope = new BitSet();
         Arrays.stream(keywords).forEach(scope::set);
@@ -64,7 +72,8 @@ public final class Division {
                 worth,
                 settings,
                 pass,
-                new Question.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()));
+                new Question.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()),
+                rules);
         RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
         List<Part> parts = new ArrayList<>();
         for (int part = 0; part < groups.size(); part++) {

@@ -46,7 +46,7 @@ public interface Engine {
     static Found measuring(GroupSettings settings, Question question) {
         return switch (settings.method()) {
             case Method.ByThemes themes -> of(settings).find(question);
-            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings, Care.USUAL).measuring(question);
+            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings).measuring(question);
         };
     }
 
@@ -54,12 +54,7 @@ public interface Engine {
     static Engine of(GroupSettings settings) {
         return switch (settings.method()) {
             case Method.ByThemes themes -> new ThemeEngine(themes, settings);
-            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings, Care.USUAL);
+            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings);
         };
-    }
-
-    /** One by likeness that looks at every pair, however many there are: tells what is lost by not doing so. */
-    static Engine thorough(Method.ByLikeness method, GroupSettings settings) {
-        return new LikenessEngine(method, settings, Care.ALL);
     }
 }

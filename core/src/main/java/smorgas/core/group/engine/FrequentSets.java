@@ -19,9 +19,6 @@ import smorgas.core.recipe.Pass;
  */
 final class FrequentSets {
 
-    /** Of more words in a keyword only the first so many are put into sets: eighty words have millions of them. */
-    private static final int MOST_WORDS = 12;
-
     /** Of fewer words one core finds all sets. */
     private static final int FEW_WORDS = 1_000;
 
@@ -54,7 +51,7 @@ final class FrequentSets {
         void visit(int parent, int last, int length, int count, long rank);
     }
 
-    private FrequentSets(ScopeWords in, boolean[] holds, long[] worth, Pass pass) {
+    private FrequentSets(ScopeWords in, boolean[] holds, long[] worth, Pass pass, int mostWords) {
         this.in = in;
         this.worth = worth;
         this.pass = pass;
@@ -68,7 +65,7 @@ final class FrequentSets {
         }
         this.items = RaggedInts.made(in.size(), (i, row) -> {
             int from = row.size();
-            for (int at = 0; at < in.distinct().length(i) && row.size() - from < MOST_WORDS; at++) {
+            for (int at = 0; at < in.distinct().length(i) && row.size() - from < mostWords; at++) {
                 int place = placeOf[in.distinct().get(i, at)];
                 if (place != NONE) {
                     row.add(place);
@@ -96,10 +93,11 @@ final class FrequentSets {
      *
      * @param holds whether a set may hold each word
      * @param worth of each keyword
+     * @param mostWords of each keyword that are put into sets
      * @param pass says how many keywords a set needs and how many words it may have
      */
-    static FrequentSets of(ScopeWords in, boolean[] holds, long[] worth, Pass pass) {
-        return new FrequentSets(in, holds, worth, pass);
+    static FrequentSets of(ScopeWords in, boolean[] holds, long[] worth, Pass pass, int mostWords) {
+        return new FrequentSets(in, holds, worth, pass, mostWords);
     }
 
     int size() {

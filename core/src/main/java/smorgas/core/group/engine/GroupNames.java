@@ -12,9 +12,6 @@ import smorgas.core.column.RaggedInts;
  */
 final class GroupNames {
 
-    /** A term that this share of the members has is what they are about. */
-    private static final double COMMON = .5;
-
     private final LikenessEngine.Grove grove;
     private final Question question;
 
@@ -55,7 +52,7 @@ final class GroupNames {
     private boolean saysTheTheme(int member, Int2IntOpenHashMap counts, int members) {
         RaggedInts rows = grove.terms().rows();
         for (int at = 0; at < rows.length(member); at++) {
-            if (counts.get(rows.get(member, at)) <= COMMON * members) {
+            if (counts.get(rows.get(member, at)) <= question.likeness().themeShare() * members) {
                 return false;
             }
         }

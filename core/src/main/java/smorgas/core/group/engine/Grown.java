@@ -7,6 +7,7 @@ import java.util.Deque;
 import java.util.SortedSet;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.recipe.LikenessRules;
 import smorgas.core.recipe.SameHere;
 
 /**
@@ -24,10 +25,10 @@ public final class Grown {
             SortedSet<String> muted,
             SameHere same,
             boolean meaning,
-            Care care) {
+            LikenessRules rules) {
         boolean same(Asked other) {
             return meaning == other.meaning
-                    && care.equals(other.care)
+                    && rules.equals(other.rules)
                     && stopWords.equals(other.stopWords)
                     && muted.equals(other.muted)
                     && same.equals(other.same)
@@ -57,9 +58,9 @@ public final class Grown {
             SortedSet<String> muted,
             SameHere same,
             boolean meaning,
-            Care care,
+            LikenessRules rules,
             Supplier<LikenessEngine.Grove> find) {
-        Asked asked = new Asked(keywords, stopWords, muted, same, meaning, care);
+        Asked asked = new Asked(keywords, stopWords, muted, same, meaning, rules);
         LikenessEngine.Grove known = find(asked);
         if (known != null) {
             return known;

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.stream.IntStream;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.recipe.LikenessRules;
 
 /**
  * How alike terms are by their letters: Dice's coefficient of the sets of their 3- and 4-grams, bounds of the word being
@@ -15,23 +16,17 @@ import smorgas.core.column.RaggedInts;
  */
 final class LetterLikeness {
 
-    private static final double FROM = .3;
-    private static final double TIMES = 1.25;
-    private static final double MOST = .95;
-    private static final int SHORTEST = 4;
-
-    /** Grams that more terms have tell nothing and cost most. */
-    private static final int COMMONEST = 400;
-
     /** Terms like another one, with how alike they are. */
     record Like(int[] terms, float[] values) {}
 
     private static final Like NONE = new Like(new int[0], new float[0]);
 
+    private final LikenessRules.Letters rules;
     private final Like[] like;
 
     /** @param most to how many others a term is like at most, from 1 */
-    LetterLikeness(Terms terms, int most) {
+    LetterLikeness(Terms terms, int most, LikenessRules.Letters rules) {
+        this.rules = rules;
         int size = terms.things();
         this.like = new Like[terms.size()];
         Arrays.fill(like, NONE);
@@ -59,7 +54,7 @@ final class LetterLikeness {
                 for (int at = 0; at < grams.length(term); at++) {
                     int gram = grams.get(term, at);
                     int all = having.length(gram);
-                    for (int i = 0; i < all && all <= COMMONEST; i++) {
+                    for (int i = 0; i < all && all <= rules.commonest(); i++) {
                         int other = having.get(gram, i);
                         if (shared[other]++ == 0) {
                             met.add(other);
@@ -94,11 +89,11 @@ final class LetterLikeness {
         return new Like(terms, values);
     }
 
-    private static Like of(int term, int[] shared, IntArrayList met, IntArrayList others, RaggedInts grams, int most) {
+    private Like of(int term, int[] shared, IntArrayList met, IntArrayList others, RaggedInts grams, int most) {
         others.clear();
         for (int i = 0; i < met.size(); i++) {
             int other = met.getInt(i);
-            if (other != term && dice(shared[other], term, other, grams) >= FROM) {
+            if (other != term && dice(shared[other], term, other, grams) >= rules.from()) {
                 others.add(other);
             }
         }
@@ -117,7 +112,7 @@ final class LetterLikeness {
         float[] values = new float[others.size()];
         for (int i = 0; i < values.length; i++) {
             int other = others.getInt(i);
-            values[i] = (float) Math.min(MOST, TIMES * dice(shared[other], term, other, grams));
+            values[i] = (float) Math.min(rules.most(), rules.times() * dice(shared[other], term, other, grams));
         }
         return new Like(others.toIntArray(), values);
     }
@@ -127,8 +122,8 @@ final class LetterLikeness {
     }
 
     /** The 3- and 4-grams of a word, once each, a letter in each 16 bits. */
-    private static long[] grams(String word) {
-        if (word.length() < SHORTEST || word.chars().anyMatch(Character::isDigit)) {
+    private long[] grams(String word) {
+        if (word.length() < rules.shortest() || word.chars().anyMatch(Character::isDigit)) {
             return new long[0];
         }
         String bounded = "^" + word + "$";

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
+import smorgas.core.recipe.LikenessRules;
 
 /**
  * How alike keywords are: the cosine of what they are about, terms that are alike by their letters counting as alike in part
@@ -15,31 +16,6 @@ import smorgas.core.column.Cores;
  * are on the whole, which follows from a sum over each. Cannot change.
  */
 final class Likeness {
-
-    /** How much of the likeness is meaning, where it is known. */
-    private static final double MEANING = .45;
-
-    /** How much of it is shared neighbours. */
-    private static final double SHARED = .2;
-
-    /** How many neighbours are looked at. */
-    static final int NEIGHBOURS = 9;
-
-    private static final double POWER = .8;
-    private static final double ONCE = .6;
-    private static final double TWICE = .75;
-    private static final double UNIT = .35;
-    private static final double SAID = 1.05;
-
-    /** The term that a keyword is one of; where compounds are one word their last part is in every form of the thing. */
-    private static final double HEAD = 1.2;
-
-    private static final double HEAD_OF_COMPOUNDS = .85;
-
-    /** What a meaning says is weighed against a term that one of so many keywords has, however long the list is. */
-    private static final double TYPICAL = 75;
-
-    private static final int SAMPLED = 20_000;
 
     /** Of fewer keywords one core is done before a second has begun. */
     static final int FEW = 500;
@@ -87,13 +63,9 @@ final class Likeness {
     /** What two texts have in common that have nothing in common. */
     private final double usual;
 
-    /**
-     * A word is like so many others by its letters, each of which it is among the most like to; in languages that join words it
-     * is like all. However long a list, more that look like one only by chance would come before those that are meant.
-     */
-    private static final int FEW_LETTERS = 3;
-
-    private final Care care;
+    private final LikenessRules rules;
+    private final double ofMeaning;
+    private final double ofNeighbours;
     private final Sparse[] near;
     private final int[][] links;
     private final int termCount;
@@ -103,21 +75,24 @@ final class Likeness {
      *
      * @param texts their lead spellings, in their order
      */
-    Likeness(List<String> texts, Terms of, String language, MeaningVectors vectors, Care care) {
-        this.care = care;
+    Likeness(List<String> texts, Terms of, String language, MeaningVectors vectors, LikenessRules rules) {
+        this.rules = rules;
+        this.ofMeaning = rules.blend().meaning();
+        this.ofNeighbours = rules.blend().shared();
         this.termCount = of.size();
         int size = texts.size();
         this.terms = new Sparse[size];
         this.softened = new Sparse[size];
         weigh(of, of.same(), Written.compounds(language));
         this.meanings = meanings(texts, vectors);
-        this.usual = meanings == null ? 0 : usual(meanings);
+        this.usual = meanings == null ? 0 : usual(meanings, rules.blend());
         Neighbours neighbours = new Neighbours(this, of.size());
         this.links = neighbours.links();
         this.near = new Sparse[size];
-        float share = (float) (1 / Math.sqrt(NEIGHBOURS + 1));
+        int neighbourhood = rules.blend().neighbours();
+        float share = (float) (1 / Math.sqrt(neighbourhood + 1));
         for (int keyword = 0; keyword < size; keyword++) {
-            int[] own = Arrays.copyOf(links[keyword], Math.min(NEIGHBOURS, links[keyword].length) + 1);
+            int[] own = Arrays.copyOf(links[keyword], Math.min(neighbourhood, links[keyword].length) + 1);
             own[own.length - 1] = keyword;
             Arrays.sort(own);
             float[] values = new float[own.length];
@@ -127,25 +102,28 @@ final class Likeness {
     }
 
     private void weigh(Terms of, SameWords same, boolean compounds) {
-        double headed = compounds ? HEAD_OF_COMPOUNDS : HEAD;
+        LikenessRules.Weights by = rules.weights();
+        double headed = compounds ? by.headOfCompounds() : by.head();
         int size = terms.length;
         int[] counts = new int[of.size()];
         for (int keyword = 0; keyword < size; keyword++) {
             of.rows().forEach(keyword, term -> counts[term]++);
         }
-        double typical = Math.pow(Math.log(1 + TYPICAL), POWER);
+        double typical = Math.pow(Math.log(1 + by.typical()), by.power());
         double[] weights = new double[of.size()];
         for (int term = 0; term < weights.length; term++) {
             if (term >= of.things()) {
-                weights[term] = SAID * typical * same.meaning(of.meaning(term)).weight();
+                weights[term] =
+                        by.said() * typical * same.meaning(of.meaning(term)).weight();
             } else {
                 int count = Math.max(1, counts[term]);
-                weights[term] = Math.pow(Math.log(1 + size / (double) count), POWER)
-                        * (count == 1 ? ONCE : count == 2 ? TWICE : 1)
-                        * (of.unit(term) ? UNIT : 1);
+                weights[term] = Math.pow(Math.log(1 + size / (double) count), by.power())
+                        * (count == 1 ? by.once() : count == 2 ? by.twice() : 1)
+                        * (of.unit(term) ? by.unit() : 1);
             }
         }
-        LetterLikeness letters = new LetterLikeness(of, compounds ? Integer.MAX_VALUE : FEW_LETTERS);
+        LetterLikeness letters = new LetterLikeness(
+                of, compounds ? Integer.MAX_VALUE : rules.letters().few(), rules.letters());
         LikeTerms like = new LikeTerms(of, same, letters);
         Cores.run(size, FEW, (from, to) -> {
             for (int keyword = from; keyword < to; keyword++) {
@@ -186,12 +164,12 @@ final class Likeness {
     }
 
     /** The median of what pairs have in common, by a sample that is always the same. */
-    static double usual(float[][] meanings) {
+    static double usual(float[][] meanings, LikenessRules.Blend rules) {
         int size = meanings.length;
         if (size < 2) {
             return 0;
         }
-        double[] sample = new double[(int) Math.min(SAMPLED, (long) size * (size - 1) / 2 + 1)];
+        double[] sample = new double[(int) Math.min(rules.sampled(), (long) size * (size - 1) / 2 + 1)];
         long state = 1;
         for (int i = 0; i < sample.length; i++) {
             state = state * 6364136223846793005L + 1442695040888963407L;
@@ -201,7 +179,7 @@ final class Likeness {
             sample[i] = dot(meanings[one], meanings[other == one ? (one + 1) % size : other]);
         }
         Arrays.sort(sample);
-        return Math.min(.95, sample[sample.length / 2]);
+        return Math.min(rules.mostUsual(), sample[sample.length / 2]);
     }
 
     private static double dot(float[] one, float[] other) {
@@ -222,9 +200,9 @@ final class Likeness {
         return terms.length;
     }
 
-    /** How much is looked at. */
-    Care care() {
-        return care;
+    /** The numbers that likeness goes by. */
+    LikenessRules rules() {
+        return rules;
     }
 
     boolean knowsMeaning() {
@@ -243,8 +221,8 @@ final class Likeness {
     double blended(int one, int other, double words) {
         return meanings == null
                 ? words
-                : (1 - MEANING) * words
-                        + MEANING * Math.max(0, (dot(meanings[one], meanings[other]) - usual) / (1 - usual));
+                : (1 - ofMeaning) * words
+                        + ofMeaning * Math.max(0, (dot(meanings[one], meanings[other]) - usual) / (1 - usual));
     }
 
     /** The keywords to which each is most alike, the most alike first. */
@@ -281,9 +259,10 @@ final class Likeness {
         double pairs = (double) one.size * other.size;
         double blended = words;
         if (one.meaning != null && other.meaning != null) {
-            blended = (1 - MEANING) * words + MEANING * (dot(one.meaning, other.meaning) - usual * pairs) / (1 - usual);
+            blended = (1 - ofMeaning) * words
+                    + ofMeaning * (dot(one.meaning, other.meaning) - usual * pairs) / (1 - usual);
         }
-        double like = ((1 - SHARED) * blended + SHARED * near) / pairs;
+        double like = ((1 - ofNeighbours) * blended + ofNeighbours * near) / pairs;
         return Math.max(0, Math.min(1, like));
     }
 
@@ -345,7 +324,7 @@ final class Likeness {
         double others = set.size - (member ? 1 : 0);
         Sparse own = terms[keyword];
         boolean known = meanings != null && set.meaning != null;
-        double said = (1 - SHARED) * (known ? 1 - MEANING : 1);
+        double said = (1 - ofNeighbours) * (known ? 1 - ofMeaning : 1);
         Map<Integer, Double> adds = new TreeMap<>();
         for (int i = 0; i < own.places().length; i++) {
             int term = own.places()[i];
@@ -359,9 +338,9 @@ final class Likeness {
         if (known) {
             double same =
                     dot(meanings[keyword], set.meaning) - (member ? dot(meanings[keyword], meanings[keyword]) : 0);
-            meaning = Math.max(0, (1 - SHARED) * MEANING * (same / others - usual) / (1 - usual));
+            meaning = Math.max(0, (1 - ofNeighbours) * ofMeaning * (same / others - usual) / (1 - usual));
         }
         double company = near[keyword].dot(set.near) - (member ? near[keyword].dot(near[keyword]) : 0);
-        return new Parts(adds, meaning, Math.max(0, SHARED * company / others));
+        return new Parts(adds, meaning, Math.max(0, ofNeighbours * company / others));
     }
 }

@@ -14,6 +14,7 @@ import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.LikenessRules;
 import smorgas.core.recipe.Method;
 
 /**
@@ -22,25 +23,8 @@ import smorgas.core.recipe.Method;
  */
 final class LikenessEngine implements Engine {
 
-    /** How alike the members of a group are at the usual place of the dial, by words alone and with their meaning. */
-    private static final double USUAL_BY_WORDS = .64;
-
-    private static final double USUAL_WITH_MEANING = .58;
-
-    /** These hold for so many keywords or fewer; the usual place is by so much broader where there are twice as many, within a bound. */
-    private static final double FULL = 500;
-
-    private static final double PER_DOUBLING = .06;
-    private static final double BROADEST = .76;
-
-    /** A group that is too small joins one that is at least this part as near as its own members are. */
-    private static final double NEAR_ENOUGH = .8;
-
     /** From one place to the next that is told of. */
     private static final int STEP = 2;
-
-    /** A word that this share of a group's keywords has belongs to its theme. */
-    private static final double COMMON = .5;
 
     /**
      * What grew from some keywords. They are numbered in the order of their texts.
@@ -51,10 +35,8 @@ final class LikenessEngine implements Engine {
 
     private final Method.ByLikeness method;
     private final GroupSettings settings;
-    private final Care care;
 
-    LikenessEngine(Method.ByLikeness method, GroupSettings settings, Care care) {
-        this.care = care;
+    LikenessEngine(Method.ByLikeness method, GroupSettings settings) {
         this.method = method;
         this.settings = settings;
     }
@@ -104,7 +86,7 @@ final class LikenessEngine implements Engine {
                 int[] members = groups.get(group);
                 int keyword = names.of(members);
                 if (keyword >= 0) {
-                    int[] theme = theme(question.words(), grove.keywords(), members, keyword);
+                    int[] theme = theme(question, grove.keywords(), members, keyword);
                     named[group] = new Named(keyword, members, theme);
                 }
             }
@@ -151,7 +133,7 @@ final class LikenessEngine implements Engine {
                         settings.muted(),
                         settings.same(),
                         method.meaning(),
-                        care,
+                        question.likeness(),
                         () -> grow(question, method.meaning() ? question.meaning() : MeaningVectors.NONE));
     }
 
@@ -174,8 +156,9 @@ final class LikenessEngine implements Engine {
         IntArrays.parallelQuickSort(keywords, (a, b) -> texts[a].compareTo(texts[b]));
         List<String> inOrder =
                 Arrays.stream(keywords).mapToObj(keyword -> texts[keyword]).toList();
-        Terms terms = Terms.of(inOrder, settings, question.language());
-        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, care);
+        Terms terms = Terms.of(
+                inOrder, settings, question.language(), question.likeness().reading());
+        Likeness likeness = new Likeness(inOrder, terms, question.language(), meaning, question.likeness());
         BitSet nameless = new BitSet();
         for (int keyword = 0; keyword < keywords.length; keyword++) {
             nameless.set(keyword, !GroupRule.fits(inOrder.get(keyword)));
@@ -185,13 +168,14 @@ final class LikenessEngine implements Engine {
 
     /** How alike groups are at least at the dial's place. */
     private static double cut(int place, Likeness likeness) {
-        double full = likeness.knowsMeaning() ? USUAL_WITH_MEANING : USUAL_BY_WORDS;
-        // The more keywords a thing has the more ways there are to say it, and the less alike they are on the whole.
-        double doublings = Math.log(likeness.size() / FULL) / Math.log(2);
-        double usual = full * Math.clamp(1 - PER_DOUBLING * doublings, BROADEST, 1);
+        LikenessRules.Dial dial = likeness.rules().dial();
+        double least = likeness.rules().linkage().least();
+        double full = likeness.knowsMeaning() ? dial.withMeaning() : dial.byWords();
+        double doublings = Math.log(likeness.size() / dial.full()) / Math.log(2);
+        double usual = full * Math.clamp(1 - dial.perDoubling() * doublings, dial.broadest(), 1);
         double at = place / (double) Method.ByLikeness.USUAL;
         // Past the tightest no two are alike enough.
-        return at <= 1 ? Linkage.LEAST + (usual - Linkage.LEAST) * at : usual + (1.01 - usual) * (at - 1);
+        return at <= 1 ? least + (usual - least) * at : usual + (dial.tightest() - usual) * (at - 1);
     }
 
     private Dial dial(Grove grove, boolean[] asked) {
@@ -226,7 +210,9 @@ final class LikenessEngine implements Engine {
                 small.add(members);
             }
         }
-        return small.isEmpty() ? groups : joined(groups, small, cut * NEAR_ENOUGH, grove.likeness());
+        return small.isEmpty()
+                ? groups
+                : joined(groups, small, cut * grove.likeness().rules().dial().nearEnough(), grove.likeness());
     }
 
     private static int[] those(int[] members, boolean[] asked) {
@@ -286,7 +272,8 @@ final class LikenessEngine implements Engine {
     }
 
     /** The words of the keyword by which a group goes that a good part of its members has. */
-    private static int[] theme(ThemeWords words, int[] keywords, int[] members, int named) {
+    private static int[] theme(Question question, int[] keywords, int[] members, int named) {
+        ThemeWords words = question.words();
         RaggedInts rows = words.rows();
         return Arrays.stream(rows.row(keywords[named]))
                 .distinct()
@@ -296,7 +283,7 @@ final class LikenessEngine implements Engine {
                     for (int member : members) {
                         having += rows.contains(keywords[member], word) ? 1 : 0;
                     }
-                    return having >= COMMON * members.length;
+                    return having >= question.likeness().themeShare() * members.length;
                 })
                 .toArray();
     }

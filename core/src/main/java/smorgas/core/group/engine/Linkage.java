@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
+import smorgas.core.recipe.LikenessRules;
 
 /**
  * Average linkage: again and again the two groups are joined whose members are most alike on the whole. Found by chains of
@@ -16,17 +17,11 @@ import smorgas.core.column.Cores;
  */
 final class Linkage {
 
-    /** Groups less alike than this are not joined, however broad somebody wants them. */
-    static final double LEAST = .08;
-
-    private static final double LEAST_OF_LONG = .35;
-
-    private static final int MOST_NEIGHBOURS = 48;
-
     /** Sums of rounded numbers differ by less; without it a chain could run in a circle. */
     private static final double TRULY = 1e-7;
 
     private final Likeness likeness;
+    private final LikenessRules.Linkage rules;
     private final Likeness.@Nullable Sum[] sums;
     private final NearOnes[] near;
     private final int[] parent;
@@ -43,9 +38,10 @@ final class Linkage {
 
     private Linkage(Likeness likeness) {
         this.likeness = likeness;
+        this.rules = likeness.rules().linkage();
         this.size = likeness.size();
         this.spread = likeness.new Spread();
-        this.least = size > likeness.care().joins() ? LEAST_OF_LONG : LEAST;
+        this.least = size > rules.longList() ? rules.leastOfLong() : rules.least();
         this.sums = new Likeness.Sum[size];
         this.near = new NearOnes[size];
         this.parent = new int[size];
@@ -218,8 +214,8 @@ final class Linkage {
             }
             place[neighbour] = 0;
         }
-        boolean some = size > likeness.care().joins() && joined.size() > MOST_NEIGHBOURS;
-        joined.keepFrom(Math.max(least, some ? joined.likeOfBest(MOST_NEIGHBOURS) : 0));
+        boolean some = size > rules.longList() && joined.size() > rules.mostNeighbours();
+        joined.keepFrom(Math.max(least, some ? joined.likeOfBest(rules.mostNeighbours()) : 0));
         for (int i = 0; i < joined.size(); i++) {
             near[joined.group(i)].add(into, joins[into], joined.like(i));
         }

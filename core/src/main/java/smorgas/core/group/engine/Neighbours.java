@@ -3,6 +3,7 @@ package smorgas.core.group.engine;
 import java.util.Arrays;
 import java.util.concurrent.CancellationException;
 import smorgas.core.column.Cores;
+import smorgas.core.recipe.LikenessRules;
 
 /**
  * For each keyword those to which it is most alike. Found by the terms that they have in common, the rarest first; in long
@@ -12,27 +13,8 @@ import smorgas.core.column.Cores;
  */
 final class Neighbours {
 
-    /** How many are kept of each keyword, in lists where every pair is looked at and in longer ones. */
-    private static final int KEPT = 24;
-
-    private static final int KEPT_OF_LONG = 12;
-
-    /** Of so many, the most alike by their words, it is seen what they mean; of shorter lists of all. */
-    private static final int LOOKED_INTO = 48;
-
-    private static final int SHORT = 2_000;
-
-    /** Less alike than this are no neighbours. */
-    private static final double LEAST = .05;
-
     /** To look a term up in a keyword costs as much as to go through so many keywords that have it. */
     private static final int LOOKUP = 6;
-
-    /** However many keywords there are, so many keywords of terms are gone through for each. */
-    private static final int FEWEST_STEPS = 1_000;
-
-    /** So many or some more of the most alike so far are followed when there were enough steps. */
-    private static final int FOLLOWED = 2_000;
 
     /** Of so many times more than are wanted it is worth a look which can be none of them. */
     private static final int MANY = 4;
@@ -47,6 +29,7 @@ final class Neighbours {
     private static final float NEARLY = .9999f;
 
     private final Likeness likeness;
+    private final LikenessRules.Neighbours rules;
     private final int size;
     /** How many are kept of each. */
     private final int kept;
@@ -72,10 +55,11 @@ final class Neighbours {
 
     Neighbours(Likeness likeness, int terms) {
         this.likeness = likeness;
+        this.rules = likeness.rules().neighbours();
         this.size = likeness.size();
-        this.kept = size > likeness.care().joins() ? KEPT_OF_LONG : KEPT;
-        this.steps = (int) Math.min(
-                Integer.MAX_VALUE, Math.max(FEWEST_STEPS, likeness.care().steps() / Math.max(1, size)));
+        this.kept = size > likeness.rules().linkage().longList() ? rules.keptOfLong() : rules.kept();
+        this.steps =
+                (int) Math.min(Integer.MAX_VALUE, Math.max(rules.fewestSteps(), rules.steps() / Math.max(1, size)));
         this.start = new int[terms + 1];
         this.row = new int[size + 1];
         for (int keyword = 0; keyword < size; keyword++) {
@@ -134,16 +118,16 @@ final class Neighbours {
 
         private final int[] met = new int[size];
         private final Best best = new Best(kept);
-        private final Best byWords = new Best(LOOKED_INTO);
+        private final Best byWords = new Best(rules.lookedInto());
         private final int[] tally = new int[LEVELS];
         private int count;
 
         int[] of(int keyword) {
             count = 0;
             // What all are asked what they mean of nobody is left out before.
-            boolean whole = likeness.knowsMeaning() && (size <= SHORT || likeness.care() == Care.ALL);
-            meet(keyword, whole ? size : likeness.knowsMeaning() ? LOOKED_INTO : kept);
-            boolean few = !likeness.knowsMeaning() || size <= SHORT || likeness.care() == Care.ALL;
+            boolean whole = likeness.knowsMeaning() && (size <= rules.shortList() || rules.everyPair());
+            meet(keyword, whole ? size : likeness.knowsMeaning() ? rules.lookedInto() : kept);
+            boolean few = !likeness.knowsMeaning() || size <= rules.shortList() || rules.everyPair();
             if (few && !likeness.knowsMeaning()) {
                 // Without meaning this is what they would be offered with; most are not even as good as the last.
                 double least = count > MANY * kept ? least(kept) : 0;
@@ -157,8 +141,8 @@ final class Neighbours {
                     offer(keyword, met[i], words[i]);
                 }
             } else {
-                if (count > MANY * LOOKED_INTO) {
-                    leaveOut(least(LOOKED_INTO));
+                if (count > MANY * rules.lookedInto()) {
+                    leaveOut(least(rules.lookedInto()));
                 }
                 for (int i = 0; i < count; i++) {
                     byWords.offer(met[i], words[i]);
@@ -176,7 +160,7 @@ final class Neighbours {
         private void offer(int keyword, int other, double alike) {
             if (other != keyword) {
                 double blended = likeness.blended(keyword, other, alike);
-                if (blended >= LEAST) {
+                if (blended >= rules.least()) {
                     best.offer(other, blended);
                 }
             }
@@ -203,8 +187,8 @@ final class Neighbours {
                 float of = soft.values()[order[at]];
                 if (!closed && gone > 0 && gone + length(term) > steps) {
                     closed = true;
-                    if (count > FOLLOWED) {
-                        leaveOut(least(FOLLOWED));
+                    if (count > rules.followed()) {
+                        leaveOut(least(rules.followed()));
                     }
                 }
                 boolean may = closed || rest[at] * rest[at] < seen;

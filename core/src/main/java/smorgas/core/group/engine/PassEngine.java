@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.concurrent.CancellationException;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.ThemeRules;
 
 /**
  * One pass: gives every keyword to the theme that covers most of its meaning.
@@ -20,19 +21,18 @@ public final class PassEngine {
 
     private static final int NONE = Preferences.NONE;
 
-    /** Choices after the first, each with words weighed anew. */
-    private static final int ROUNDS = 3;
-
     private final ScopeWords in;
     private final long[] worth;
     private final Pass pass;
+    private final ThemeRules rules;
     private final Candidates candidates;
 
-    private PassEngine(ScopeWords in, long[] worth, GroupSettings settings, Pass pass) {
+    private PassEngine(ScopeWords in, long[] worth, GroupSettings settings, Pass pass, ThemeRules rules) {
         this.in = in;
         this.worth = worth;
         this.pass = pass;
-        this.candidates = new Candidates(in, worth, settings, pass);
+        this.rules = rules;
+        this.candidates = new Candidates(in, worth, settings, pass, rules.mostWords());
     }
 
     /**
@@ -43,21 +43,28 @@ public final class PassEngine {
      * @param barred what may not be
      */
     public static Engine.Found run(
-            ThemeWords words, int[] scope, long[] worth, GroupSettings settings, Pass pass, Question.Barred barred) {
-        return new PassEngine(ScopeWords.of(words, scope), worth, settings, pass).run(barred);
+            ThemeWords words,
+            int[] scope,
+            long[] worth,
+            GroupSettings settings,
+            Pass pass,
+            Question.Barred barred,
+            ThemeRules rules) {
+        return new PassEngine(ScopeWords.of(words, scope), worth, settings, pass, rules).run(barred);
     }
 
     private Engine.Found run(Question.Barred barred) {
-        WordWeights words = new WordWeights(in);
+        WordWeights words = new WordWeights(in, rules.leastWeight());
         double[] weights = words.rarity();
-        for (int round = 0; round < ROUNDS; round++) {
+        for (int round = 0; round < rules.rounds(); round++) {
             goOn();
             // What words weigh must not depend on how tight the groups are to be.
-            int[] chosen = choose(new Preferences(in, candidates, weights, barred, 0));
+            int[] chosen = choose(new Preferences(in, candidates, weights, barred, 0, rules.nearly()));
             weights = words.spread(chosen, candidates.size());
         }
         goOn();
-        Preferences preferences = new Preferences(in, candidates, weights, barred, pass.leastTightness());
+        Preferences preferences =
+                new Preferences(in, candidates, weights, barred, pass.leastTightness(), rules.nearly());
         int[] chosen = choose(preferences);
         if (pass.largest() != Pass.ANY) {
             chosen = LargeGroups.divide(in, worth, pass, candidates, preferences, chosen);

@@ -15,9 +15,6 @@ final class Preferences {
     /** No candidate. */
     static final int NONE = -1;
 
-    /** Coverages that differ by no more count as nearly equal. */
-    private static final double NEARLY = 0.08;
-
     /** Keeps sums that should be equal in one step, whatever the order in which they were added up. */
     private static final double HAIR = 1e-9;
 
@@ -27,6 +24,7 @@ final class Preferences {
     private final double[] covered;
     private final Question.Barred barred;
     private final double least;
+    private final double nearly;
     private final int[] first;
     private final Int2ObjectOpenHashMap<int[]> rows = new Int2ObjectOpenHashMap<>();
 
@@ -34,14 +32,22 @@ final class Preferences {
      * Looks for the first of each.
      *
      * @param weights what each word weighs
+     * @param nearly coverages that differ by no more count as nearly equal
      * @param least the tightness that a keyword must have in a candidate's group
      */
-    Preferences(ScopeWords in, Candidates candidates, double[] weights, Question.Barred barred, double least) {
+    Preferences(
+            ScopeWords in,
+            Candidates candidates,
+            double[] weights,
+            Question.Barred barred,
+            double least,
+            double nearly) {
         this.in = in;
         this.candidates = candidates;
         this.weights = weights;
         this.barred = barred;
         this.least = least;
+        this.nearly = nearly;
         this.covered = covered();
         this.first = new int[in.size()];
         RaggedInts of = candidates.of();
@@ -87,7 +93,7 @@ final class Preferences {
         RaggedInts of = candidates.of();
         int best = Integer.MAX_VALUE;
         for (int p = 0; p < of.length(i); p++) {
-            if (coverages[p] > 0 && coverages[p] >= most - NEARLY - HAIR) {
+            if (coverages[p] > 0 && coverages[p] >= most - nearly - HAIR) {
                 best = Math.min(best, of.get(i, p));
             }
         }
@@ -124,9 +130,9 @@ final class Preferences {
         }
         // What is left is in the order of coverage, the best first.
         for (int place = 0; place < count - 1; place++) {
-            double nearly = coverages[place] - NEARLY - HAIR;
+            double enough = coverages[place] - nearly - HAIR;
             int best = place;
-            for (int p = place + 1; p < count && coverages[p] >= nearly; p++) {
+            for (int p = place + 1; p < count && coverages[p] >= enough; p++) {
                 best = row[p] < row[best] ? p : best;
             }
             move(row, coverages, best, place);

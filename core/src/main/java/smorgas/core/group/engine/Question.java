@@ -4,6 +4,8 @@ import java.util.Map;
 import java.util.function.IntFunction;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.recipe.LikenessRules;
+import smorgas.core.recipe.ThemeRules;
 
 /**
  * What an engine is asked.
@@ -16,6 +18,8 @@ import smorgas.core.column.FigureColumn;
  * @param barred what may not be
  * @param language ISO 639-1
  * @param meaning what is known of what texts mean
+ * @param likeness the numbers of groups by likeness
+ * @param themes those of groups by themes
  * @param grown remembers what was found for these keywords before
  */
 public record Question(
@@ -27,6 +31,8 @@ public record Question(
         Barred barred,
         String language,
         MeaningVectors meaning,
+        LikenessRules likeness,
+        ThemeRules themes,
         Grown grown) {
 
     /** Themes on which no group forms, and by keyword those that may not take it. */

@@ -3,6 +3,7 @@ package smorgas.core.group.engine;
 import java.util.Locale;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.ThemeRules;
 import smorgas.core.text.Refusal;
 
 /**
@@ -28,9 +29,9 @@ public record Room(long bytes) {
     }
 
     /** The settings that hold for so many keywords: of more than likeness compares, groups form by themes. */
-    public static GroupSettings possible(GroupSettings asked, int keywords) {
+    public static GroupSettings possible(GroupSettings asked, int keywords, ThemeRules rules) {
         boolean may = !(asked.method() instanceof Method.ByLikeness like) || keywords <= like.compared();
-        return may ? asked : asked.with(asked.themes());
+        return may ? asked : asked.with(asked.themes(rules.usual()));
     }
 
     /**

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.LikenessRules;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.WordForms;
 
@@ -79,6 +80,7 @@ public final class SameProposals {
     private record Place(int word, int keyword) {}
 
     private final List<String> texts;
+    private final LikenessRules.Reading reading;
     private final String language;
     private final SameWords same;
     private final SameHere here;
@@ -91,7 +93,13 @@ public final class SameProposals {
     private final List<IntSet> having = new ArrayList<>();
     private final List<Integer> contextsOf = new ArrayList<>();
 
-    private SameProposals(List<String> texts, GroupSettings settings, String language, MeaningVectors vectors) {
+    private SameProposals(
+            List<String> texts,
+            GroupSettings settings,
+            String language,
+            MeaningVectors vectors,
+            LikenessRules.Reading reading) {
+        this.reading = reading;
         this.texts = texts;
         this.language = language;
         this.settings = settings;
@@ -105,16 +113,22 @@ public final class SameProposals {
      * The likeliest pairs, the likeliest first.
      *
      * @param texts of keywords, tidy
+     * @param rules how words are read
      * @param most how many at most
      */
     public static List<Proposal> of(
-            List<String> texts, GroupSettings settings, String language, MeaningVectors vectors, int most) {
-        return new SameProposals(texts, settings, language, vectors).find(most);
+            List<String> texts,
+            GroupSettings settings,
+            String language,
+            MeaningVectors vectors,
+            LikenessRules rules,
+            int most) {
+        return new SameProposals(texts, settings, language, vectors, rules.reading()).find(most);
     }
 
     private List<Proposal> find(int most) {
         Map<String, List<Place>> bySurrounding = new HashMap<>();
-        Written written = new Written(texts, language, same.words());
+        Written written = new Written(texts, language, same.words(), reading);
         for (int keyword = 0; keyword < texts.size(); keyword++) {
             List<String> words = written.words(keyword);
             if (words.size() < 2 || words.size() > LONGEST) {

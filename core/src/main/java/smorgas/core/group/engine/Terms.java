@@ -15,6 +15,7 @@ import java.util.concurrent.ConcurrentSkipListMap;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.LikenessRules;
 import smorgas.core.text.WordForms;
 
 /**
@@ -60,14 +61,14 @@ final class Terms {
      * @param texts their lead spellings, tidy
      * @param settings whose stop words and muted words say nothing
      */
-    static Terms of(List<String> texts, GroupSettings settings, String language) {
-        return new Terms(texts, settings, language);
+    static Terms of(List<String> texts, GroupSettings settings, String language, LikenessRules.Reading rules) {
+        return new Terms(texts, settings, language, rules);
     }
 
-    private Terms(List<String> keywords, GroupSettings settings, String language) {
+    private Terms(List<String> keywords, GroupSettings settings, String language, LikenessRules.Reading rules) {
         this.same = SameWords.of(language).with(settings.same(), WordForms.stems(language));
         this.firstHeads = FIRST_HEADS.contains(language);
-        Written written = new Written(keywords, language, same.words());
+        Written written = new Written(keywords, language, same.words(), rules);
         TermPart.By by = new TermPart.By(written, same, settings, language, BEHIND.getOrDefault(language, Set.of()));
         NavigableMap<Integer, TermPart> parts = new ConcurrentSkipListMap<>();
         Cores.run(keywords.size(), Likeness.FEW, (from, to) -> parts.put(from, new TermPart(by, from, to)));

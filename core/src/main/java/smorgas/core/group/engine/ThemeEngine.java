@@ -74,7 +74,7 @@ final class ThemeEngine implements Engine {
         long[] worthOfScope = new long[scope.length];
         Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
         ThemeWords words = question.words();
-        Found found = PassEngine.run(words, scope, worthOfScope, settings, pass, question.barred());
+        Found found = PassEngine.run(words, scope, worthOfScope, settings, pass, question.barred(), question.themes());
         if (pass.anyOrder()) {
             int[][] themes = found.themes();
             RaggedInts groups = RaggedInts.byKey(found.group(), themes.length);

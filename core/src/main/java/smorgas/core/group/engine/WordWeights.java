@@ -12,9 +12,6 @@ import smorgas.core.column.Cores;
  */
 final class WordWeights {
 
-    /** No word weighs nothing, so that a keyword of common words only still has a tightness. */
-    private static final double LEAST = 0.02;
-
     /** What n ln n is counted in: sums of whole numbers are the same in any order. */
     private static final double UNIT = 1L << 32;
 
@@ -25,10 +22,13 @@ final class WordWeights {
     }
 
     private final ScopeWords in;
+    private final double least;
     private final double[] rarity;
 
-    WordWeights(ScopeWords in) {
+    /** @param least part of its rarity that every word weighs at least */
+    WordWeights(ScopeWords in, double least) {
         this.in = in;
+        this.least = least;
         this.rarity = new double[in.having().size()];
         for (int word = 0; word < rarity.length; word++) {
             int df = in.having().length(word);
@@ -68,7 +68,7 @@ final class WordWeights {
             for (int word = from; word < to; word++) {
                 double held = 1 - spread.share(word);
                 // Squared: what is spread over half of what it could be is far more a modifier than half a theme.
-                weights[word] = rarity[word] * Math.max(LEAST, held * held);
+                weights[word] = rarity[word] * Math.max(least, held * held);
             }
         });
         return weights;

@@ -11,6 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
 import smorgas.core.column.Cores;
+import smorgas.core.recipe.LikenessRules;
 import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
@@ -30,22 +31,6 @@ final class Written {
     private static final Pattern SIZE = Pattern.compile("(\\d+(?:[.,]\\d+)?)x(\\d+(?:[.,]\\d+)?)\\p{L}*");
     private static final Pattern MEASURE = Pattern.compile("(\\d+(?:[.,]\\d+)?)(\\p{L}{1,4})");
 
-    /** A word in more keywords than this is meant as it is written. */
-    private static final int RARE = 5;
-
-    /** A word is common beside a rare one if it is in so many times as many keywords, and in some. */
-    private static final int TIMES = 5;
-
-    private static final int COMMON = 4;
-    private static final int SHORTEST_WRONG = 5;
-
-    /** Longer ones are no words that anybody types, and have too many rests and parts. */
-    private static final int LONGEST_WORD = 60;
-
-    private static final int LONG_WORD = 8;
-    private static final int SHORTEST_JOINED = 7;
-    private static final int SHORTEST_PART = 3;
-
     /** What stands between the parts of a compound. */
     private static final Map<String, List<String>> LINKS = Map.of(
             "de", List.of("", "s", "n", "en", "es", "e"),
@@ -63,6 +48,7 @@ final class Written {
                             "l", "d", "un", "c", "s", "dell", "all", "nell", "sull", "dall", "coll", "cos", "com",
                             "dov", "quest", "quell"));
 
+    private final LikenessRules.Reading rules;
     private final String language;
     private final Set<String> known;
     private final Map<String, Integer> counts = new HashMap<>();
@@ -76,7 +62,8 @@ final class Written {
      * @param texts their lead spellings
      * @param known words that are right and may be parts of others
      */
-    Written(List<String> texts, String language, Set<String> known) {
+    Written(List<String> texts, String language, Set<String> known, LikenessRules.Reading rules) {
+        this.rules = rules;
         this.language = language;
         Set<String> elided = elided(language);
         this.known = known;
@@ -174,7 +161,9 @@ final class Written {
         // Close words have a text in common that is left when a letter is taken out.
         Map<String, List<String>> byRest = new HashMap<>();
         counts.forEach((word, count) -> {
-            if (count >= COMMON && word.length() >= SHORTEST_WRONG - 1 && word.length() <= LONGEST_WORD) {
+            if (count >= rules.common()
+                    && word.length() >= rules.shortestWrong() - 1
+                    && word.length() <= rules.longest()) {
                 rests(word).forEach(rest -> byRest.computeIfAbsent(rest, r -> new ArrayList<>())
                         .add(word));
             }
@@ -183,27 +172,28 @@ final class Written {
         // too.
         if (!dictionary.isEmpty()) {
             known.stream()
-                    .filter(word -> word.length() >= SHORTEST_WRONG && counts.getOrDefault(word, 0) < COMMON)
+                    .filter(word ->
+                            word.length() >= rules.shortestWrong() && counts.getOrDefault(word, 0) < rules.common())
                     .forEach(word -> rests(word).forEach(rest -> byRest.computeIfAbsent(rest, r -> new ArrayList<>())
                             .add(word)));
         }
         DamerauLevenshteinDistance distance = new DamerauLevenshteinDistance(2);
         counts.forEach((word, count) -> {
             boolean letters = word.chars().allMatch(Character::isLetter);
-            if (count > RARE
-                    || word.length() < SHORTEST_WRONG
-                    || word.length() > LONGEST_WORD
+            if (count > rules.rare()
+                    || word.length() < rules.shortestWrong()
+                    || word.length() > rules.longest()
                     || !letters
                     || known.contains(word)
                     || dictionary.contains(word)) {
                 return;
             }
-            int most = word.length() < LONG_WORD ? 1 : 2;
+            int most = word.length() < rules.longWord() ? 1 : 2;
             String best = "";
             int bestDistance = 9;
             for (String rest : rests(word)) {
                 for (String common : byRest.getOrDefault(rest, List.of())) {
-                    boolean may = (counts.getOrDefault(common, 0) >= TIMES * count || known.contains(common))
+                    boolean may = (counts.getOrDefault(common, 0) >= rules.times() * count || known.contains(common))
                             && common.charAt(0) == word.charAt(0)
                             && !common.startsWith(word)
                             && !word.startsWith(common);
@@ -242,10 +232,10 @@ final class Written {
         List<String> links = LINKS.getOrDefault(language, List.of(""));
         counts.forEach((word, count) -> {
             // English joins few words; one that many have is a word of its own.
-            boolean may = word.length() >= SHORTEST_JOINED
-                    && word.length() <= LONGEST_WORD
+            boolean may = word.length() >= rules.shortestJoined()
+                    && word.length() <= rules.longest()
                     && !meant.containsKey(word)
-                    && (compounds(language) || count <= 3);
+                    && (compounds(language) || count <= rules.mostJoined());
             List<String> parts = may ? parts(word, links) : List.of();
             if (!parts.isEmpty()) {
                 meant.put(word, parts);
@@ -257,7 +247,7 @@ final class Written {
     private List<String> parts(String word, List<String> links) {
         List<String> best = List.of();
         int longest = 0;
-        for (int cut = SHORTEST_PART; cut <= word.length() - SHORTEST_PART; cut++) {
+        for (int cut = rules.shortestPart(); cut <= word.length() - rules.shortestPart(); cut++) {
             String first = word.substring(0, cut);
             if (!part(first)) {
                 continue;
@@ -265,7 +255,7 @@ final class Written {
             for (String link : links) {
                 String second = word.startsWith(link, cut) ? word.substring(cut + link.length()) : "";
                 int shorter = Math.min(first.length(), second.length());
-                if (shorter >= SHORTEST_PART && shorter > longest && part(second)) {
+                if (shorter >= rules.shortestPart() && shorter > longest && part(second)) {
                     longest = shorter;
                     best = List.of(first, second);
                 }
@@ -276,6 +266,6 @@ final class Written {
 
     private boolean part(String word) {
         return counts.getOrDefault(word, 0) >= 2 && !meant.containsKey(word)
-                || word.length() > 4 && known.contains(word);
+                || word.length() >= rules.shortestWrong() && known.contains(word);
     }
 }

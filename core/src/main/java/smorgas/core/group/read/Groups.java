@@ -230,8 +230,7 @@ public final class Groups {
     /** The themes on which no group formed, worked out when first asked for. */
     public synchronized Prospects prospects() {
         Prospects known = prospects == null
-                ? new Prospects(
-                        this, grouping.settings().themes().passes().getFirst().smallest())
+                ? new Prospects(this, grouping.themes().passes().getFirst().smallest())
                 : prospects;
         prospects = known;
         return known;

@@ -95,12 +95,13 @@ public final class Prospects {
         int[] keywords = scope.stream().toArray();
         long[] worth = new long[keywords.length];
         Arrays.fill(worth, 1);
-        Pass first = grouping.settings().themes().passes().getFirst();
+        Pass first = grouping.themes().passes().getFirst();
         Candidates candidates = new Candidates(
                 ScopeWords.of(words, keywords),
                 worth,
                 grouping.settings(),
-                new Pass(smallest, Pass.ANY, Pass.ANY, 1, Pass.LONGEST, first.anyOrder(), 0));
+                new Pass(smallest, Pass.ANY, Pass.ANY, 1, Pass.LONGEST, first.anyOrder(), 0),
+                grouping.rules().mostWords());
         ObjectOpenCustomHashSet<int[]> known = new ObjectOpenCustomHashSet<>(IntArrays.HASH_STRATEGY);
         for (int group = 0; group < grouping.size(); group++) {
             known.add(sorted(grouping.themeWords(group)));
@@ -231,7 +232,7 @@ public final class Prospects {
     private List<FurtherWord> parts(int[] keywords, int[] shared) {
         // One word at a time: the next level is asked for by looking into a part.
         SplitBy by = new SplitBy(SMALLEST_PART, new TreeSet<>());
-        return Division.of(words, keywords, shared, by, grouping.settings(), 1).stream()
+        return Division.of(words, keywords, shared, by, grouping.settings(), grouping.rules(), 1).stream()
                 .map(part -> {
                     BitSet in = new BitSet();
                     Arrays.stream(part.keywords()).forEach(in::set);

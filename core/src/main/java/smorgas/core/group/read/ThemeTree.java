@@ -19,9 +19,6 @@ public final class ThemeTree {
 
     private static final int NONE = -1;
 
-    /** Words of a theme of which every set is looked at. */
-    private static final int MOST_WORDS = 8;
-
     /**
      * A theme in the tree.
      *
@@ -211,9 +208,9 @@ public final class ThemeTree {
          * All sets of some of the words, the whole too. Of a long theme, which only a hand makes, each word, each two and the
          * whole: all sets of thirty words are a thousand million.
          */
-        private static List<int[]> parts(int[] words) {
+        private List<int[]> parts(int[] words) {
             List<int[]> parts = new ArrayList<>();
-            if (words.length > MOST_WORDS) {
+            if (words.length > grouping.rules().mostShared()) {
                 for (int one = 0; one < words.length; one++) {
                     parts.add(new int[] {words[one]});
                     for (int other = one + 1; other < words.length; other++) {

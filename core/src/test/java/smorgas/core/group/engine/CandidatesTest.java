@@ -18,13 +18,16 @@ import smorgas.core.fold.FoldedWords;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SameHere;
 
 /** Frequent themes against published examples of frequent itemsets, and against counting them all. */
 class CandidatesTest {
 
     private static final GroupSettings BARE = new GroupSettings(
-            new Method.ByThemes(List.of(Pass.standard()), smorgas.core.recipe.Rank.BY_KEYWORDS),
+            new Method.ByThemes(
+                    List.of(Rules.NEWEST.settings().themes().passes().getFirst()),
+                    smorgas.core.recipe.Rank.BY_KEYWORDS),
             false,
             GroupSettings.Leftovers.APART,
             0,
@@ -41,7 +44,8 @@ class CandidatesTest {
                 ScopeWords.of(words, scope),
                 new long[scope.length],
                 BARE,
-                new Pass(support, 0, 0, 1, longest, anyOrder, 0));
+                new Pass(support, 0, 0, 1, longest, anyOrder, 0),
+                Rules.NEWEST.themes().mostWords());
         Map<String, Integer> found = new TreeMap<>();
         for (int c = 0; c < candidates.size(); c++) {
             found.put(words.text(candidates.words(c)), candidates.members(c));

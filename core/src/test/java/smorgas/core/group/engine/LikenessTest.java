@@ -26,11 +26,17 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.GroupingInput;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.LikenessRules;
 import smorgas.core.recipe.Method;
+import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.StandardSettings;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.WordForms;
 
 class LikenessTest {
+
+    private static final StandardSettings USUAL = Rules.NEWEST.settings();
+    private static final LikenessRules LIKENESS = Rules.NEWEST.likeness();
 
     private static final List<String> SHOES = List.of(
             "climbing shoes",
@@ -68,8 +74,8 @@ class LikenessTest {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         return Grouper.group(
-                GroupingInput.of(FoldedWords.plain(keywords), all, language),
-                GroupSettings.byThemes(language).with(method));
+                GroupingInput.of(FoldedWords.plain(keywords), all, language, LIKENESS, Rules.NEWEST.themes()),
+                USUAL.byThemes(language).with(method));
     }
 
     private static Set<Set<String>> sets(List<String> keywords, Grouping grouping) {
@@ -82,7 +88,7 @@ class LikenessTest {
 
     @Test
     void pricesAudiencesJudgementsAndQuestionsPartAndSpellingsDoNot() {
-        Set<Set<String>> groups = sets(SHOES, group(SHOES, Method.ByLikeness.standard(), "en"));
+        Set<Set<String>> groups = sets(SHOES, group(SHOES, USUAL.likeness(), "en"));
         assertThat(groups)
                 .contains(
                         Set.of(
@@ -112,7 +118,7 @@ class LikenessTest {
                 "hochbeet kaufen",
                 "gewächshaus",
                 "gewächshaus kaufen");
-        assertThat(sets(sheds, group(sheds, Method.ByLikeness.standard(), "de")))
+        assertThat(sets(sheds, group(sheds, USUAL.likeness(), "de")))
                 .contains(
                         Set.of("gartenhaus metall", "metallgartenhaus", "gartenhaus aus metall"),
                         Set.of("gartenhaus kosten", "was kostet ein gartenhaus", "gartenhauskosten"),
@@ -121,7 +127,7 @@ class LikenessTest {
 
     @Test
     void aGroupGoesByAKeywordThatSaysItsThemeAndNothingElse() {
-        Grouping grouping = group(SHOES, Method.ByLikeness.standard(), "en");
+        Grouping grouping = group(SHOES, USUAL.likeness(), "en");
         assertThat(IntStream.range(0, grouping.size()).mapToObj(grouping::key))
                 .contains("climbing shoe", "chalkbag")
                 .doesNotHaveDuplicates();
@@ -132,21 +138,20 @@ class LikenessTest {
 
     @Test
     void theResultIsTheSameForAnyOrder() {
-        Set<Set<String>> inOrder = sets(SHOES, group(SHOES, Method.ByLikeness.standard(), "en"));
+        Set<Set<String>> inOrder = sets(SHOES, group(SHOES, USUAL.likeness(), "en"));
         for (int seed = 1; seed <= 5; seed++) {
             List<String> turned = new ArrayList<>(SHOES);
             Collections.shuffle(turned, new Random(seed));
-            assertThat(sets(turned, group(turned, Method.ByLikeness.standard(), "en")))
-                    .isEqualTo(inOrder);
+            assertThat(sets(turned, group(turned, USUAL.likeness(), "en"))).isEqualTo(inOrder);
         }
     }
 
     @Test
     void tighterGroupsAreWholeInBroaderOnesAndTheDialSaysHowManyThereAre() {
         Set<Set<String>> broader = Set.of(new HashSet<>(SHOES));
-        Dial dial = group(SHOES, Method.ByLikeness.standard(), "en").dial();
+        Dial dial = group(SHOES, USUAL.likeness(), "en").dial();
         for (int place = 0; place <= 100; place += 10) {
-            Grouping grouping = group(SHOES, new Method.ByLikeness(place, 2, 0, false, Method.ByLikeness.MOST), "en");
+            Grouping grouping = group(SHOES, new Method.ByLikeness(place, 2, 0, false, 100_000), "en");
             Set<Set<String>> groups = sets(SHOES, grouping);
             Set<Set<String>> around = broader;
             assertThat(groups).allMatch(one -> around.stream().anyMatch(broad -> broad.containsAll(one)));
@@ -156,7 +161,7 @@ class LikenessTest {
                     .containsExactly(new Dial.Point(place, grouping.size(), grouping.leftovers()));
             broader = groups.isEmpty() ? broader : groups;
         }
-        assertThat(group(SHOES, new Method.ByLikeness(100, 1, 0, false, Method.ByLikeness.MOST), "en")
+        assertThat(group(SHOES, new Method.ByLikeness(100, 1, 0, false, 100_000), "en")
                         .size())
                 .isEqualTo(SHOES.size());
     }
@@ -164,9 +169,8 @@ class LikenessTest {
     @ParameterizedTest
     @CsvSource({"2, 3", "2, 4", "3, 5", "1, 2"})
     void whatIsTooLargeIsDividedAndNoKeywordIsThrownOut(int smallest, int largest) {
-        Grouping whole = group(SHOES, new Method.ByLikeness(40, smallest, 0, false, Method.ByLikeness.MOST), "en");
-        Grouping divided =
-                group(SHOES, new Method.ByLikeness(40, smallest, largest, false, Method.ByLikeness.MOST), "en");
+        Grouping whole = group(SHOES, new Method.ByLikeness(40, smallest, 0, false, 100_000), "en");
+        Grouping divided = group(SHOES, new Method.ByLikeness(40, smallest, largest, false, 100_000), "en");
         for (int group = 0; group < divided.size(); group++) {
             assertThat(divided.members().length(group)).isLessThanOrEqualTo(largest);
         }
@@ -179,8 +183,8 @@ class LikenessTest {
 
     @Test
     void aMixedBagIsNotTight() {
-        Grouping broad = group(SHOES, new Method.ByLikeness(0, 2, 0, false, Method.ByLikeness.MOST), "en");
-        Grouping tight = group(SHOES, Method.ByLikeness.standard(), "en");
+        Grouping broad = group(SHOES, new Method.ByLikeness(0, 2, 0, false, 100_000), "en");
+        Grouping tight = group(SHOES, USUAL.likeness(), "en");
         int mixed = broad.groupOf(0);
         assertThat(broad.members().length(mixed)).isGreaterThan(15);
         assertThat(broad.meanTightness(mixed)).isLessThan(.48);
@@ -190,20 +194,18 @@ class LikenessTest {
 
     @Test
     void nothingOneAllAlikeAllDifferentAndManyOfOneWordGiveAResult() {
-        assertThat(group(List.of(), Method.ByLikeness.standard(), "en").size()).isZero();
-        assertThat(group(List.of("hive"), Method.ByLikeness.standard(), "en").leftovers())
-                .isEqualTo(1);
-        assertThat(group(List.of("hive", "smoker", "veil"), Method.ByLikeness.standard(), "en")
+        assertThat(group(List.of(), USUAL.likeness(), "en").size()).isZero();
+        assertThat(group(List.of("hive"), USUAL.likeness(), "en").leftovers()).isEqualTo(1);
+        assertThat(group(List.of("hive", "smoker", "veil"), USUAL.likeness(), "en")
                         .leftovers())
                 .isEqualTo(3);
-        assertThat(group(List.of("the", "of", "?!"), Method.ByLikeness.standard(), "en")
-                        .keywords())
+        assertThat(group(List.of("the", "of", "?!"), USUAL.likeness(), "en").keywords())
                 .isEqualTo(3);
         List<String> alike = List.of("hive", "hives", "buy hive", "hive online");
-        assertThat(group(alike, Method.ByLikeness.standard(), "en").size()).isEqualTo(1);
+        assertThat(group(alike, USUAL.likeness(), "en").size()).isEqualTo(1);
         List<String> many =
                 IntStream.range(0, 500).mapToObj(i -> "hive part " + i).toList();
-        assertThat(group(many, Method.ByLikeness.standard(), "en").keywords()).isEqualTo(500);
+        assertThat(group(many, USUAL.likeness(), "en").keywords()).isEqualTo(500);
     }
 
     @ParameterizedTest
@@ -216,9 +218,9 @@ class LikenessTest {
                 .mapToObj(i ->
                         "hive " + (char) ('a' + random.nextInt(3)) + "ab " + (char) ('k' + random.nextInt(4)) + "ok")
                 .toList()));
-        GroupSettings settings = GroupSettings.byThemes("en");
-        Terms terms = Terms.of(texts, settings, "en");
-        Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.USUAL);
+        GroupSettings settings = USUAL.byThemes("en");
+        Terms terms = Terms.of(texts, settings, "en", LIKENESS.reading());
+        Likeness likeness = new Likeness(texts, terms, "en", MeaningVectors.NONE, LIKENESS);
         Dendrogram tree = Linkage.of(likeness);
         List<Double> found =
                 IntStream.range(0, tree.joins()).mapToObj(tree::like).toList();
@@ -269,11 +271,11 @@ class LikenessTest {
                 "under desk treadmill", new float[] {1, 0},
                 "kneeling chair", new float[] {0, 1},
                 "kneeling stool", new float[] {0, 1});
-        Terms terms = Terms.of(texts, GroupSettings.byThemes("en"), "en");
-        Likeness words = new Likeness(texts, terms, "en", MeaningVectors.NONE, Care.USUAL);
-        Likeness both = new Likeness(texts, terms, "en", known::get, Care.USUAL);
+        Terms terms = Terms.of(texts, USUAL.byThemes("en"), "en", LIKENESS.reading());
+        Likeness words = new Likeness(texts, terms, "en", MeaningVectors.NONE, LIKENESS);
+        Likeness both = new Likeness(texts, terms, "en", known::get, LIKENESS);
         Likeness partly = new Likeness(
-                texts, terms, "en", text -> text.equals("walking pad") ? new float[] {1, 0} : null, Care.USUAL);
+                texts, terms, "en", text -> text.equals("walking pad") ? new float[] {1, 0} : null, LIKENESS);
         assertThat(both.knowsMeaning()).isTrue();
         assertThat(both.between(both.sum(0), both.sum(1)))
                 .isGreaterThan(words.between(words.sum(0), words.sum(1)) + .2);
@@ -298,9 +300,10 @@ class LikenessTest {
     void groupsOfMoreKeywordsThanAreComparedFormByThemes() {
         int most = 2_000;
         GroupSettings asked =
-                GroupSettings.byThemes("en").with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, most));
-        assertThat(Room.possible(asked, most)).isEqualTo(asked);
-        assertThat(Room.possible(asked, most + 1).method()).isInstanceOf(Method.ByThemes.class);
+                USUAL.byThemes("en").with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, most));
+        assertThat(Room.possible(asked, most, Rules.NEWEST.themes())).isEqualTo(asked);
+        assertThat(Room.possible(asked, most + 1, Rules.NEWEST.themes()).method())
+                .isInstanceOf(Method.ByThemes.class);
         Room wide = new Room(Room.needed(most, false));
         wide.require(asked, most);
         assertThatThrownBy(() -> new Room(wide.bytes() - 1).require(asked, most))
@@ -327,21 +330,20 @@ class LikenessTest {
     void aGroupGoesByAKeywordThatCanBeAName() {
         String endless = "crash pad " + "very ".repeat(20) + "large";
         List<String> pads = List.of(endless, "crash pad large", "chalk bag", "chalk bags");
-        Grouping grouping = group(pads, new Method.ByLikeness(0, 2, 0, false, Method.ByLikeness.MOST), "en");
+        Grouping grouping = group(pads, new Method.ByLikeness(0, 2, 0, false, 100_000), "en");
         assertThat(IntStream.range(0, grouping.size()).mapToObj(grouping::key))
                 .contains("crash pad large")
                 .allMatch(GroupRule::fits);
         assertThat(grouping.groupOf(0)).as("it is in the group all the same").isEqualTo(grouping.groupOf(1));
         List<String> none = List.of(endless, endless + " mat");
-        assertThat(group(none, Method.ByLikeness.standard(), "en").leftovers()).isEqualTo(2);
+        assertThat(group(none, USUAL.likeness(), "en").leftovers()).isEqualTo(2);
     }
 
     @Test
     void aWordThatNobodyCouldTypeIsReadWithoutLookingAtItsRests() {
         String endless = "a".repeat(200_000);
         List<String> keywords = List.of(endless, endless + "b", "chalk bag", "chalk bags");
-        assertThat(sets(keywords, group(keywords, Method.ByLikeness.standard(), "en")))
-                .contains(Set.of("chalk bag", "chalk bags"));
+        assertThat(sets(keywords, group(keywords, USUAL.likeness(), "en"))).contains(Set.of("chalk bag", "chalk bags"));
     }
 
     /** Pairs of 50,000 are more than a number of 31 bits can count. */
@@ -349,14 +351,14 @@ class LikenessTest {
     void theUsualOfVeryManyMeaningsIsFoundFromASample() {
         float[][] same = new float[50_000][];
         Arrays.setAll(same, i -> new float[] {.6f, .8f});
-        assertThat(Likeness.usual(same)).isEqualTo(.95);
+        assertThat(Likeness.usual(same, LIKENESS.blend())).isEqualTo(.95);
         Arrays.setAll(same, i -> new float[] {i % 2, 1 - i % 2});
-        assertThat(Likeness.usual(same)).isIn(0.0, .95);
+        assertThat(Likeness.usual(same, LIKENESS.blend())).isIn(0.0, .95);
     }
 
     @Test
     void whatMakesAKeywordLikeItsGroupIsToldAndComesToOne() {
-        Grouping grouping = group(SHOES, Method.ByLikeness.standard(), "en");
+        Grouping grouping = group(SHOES, USUAL.likeness(), "en");
         int cheap = SHOES.indexOf("affordable climbing shoes");
         int own = grouping.groupOf(cheap);
         Nearness.Reasons reasons = grouping.nearness().reasons(cheap, own).orElseThrow();
@@ -378,7 +380,6 @@ class LikenessTest {
         assertThat(reasons.nearest())
                 .hasSizeBetween(1, 3)
                 .allMatch(keyword -> grouping.groupOf(keyword) == own && keyword != cheap);
-        assertThat(group(SHOES, Method.ByThemes.standard(), "en").nearness().reasons(0, 0))
-                .isEmpty();
+        assertThat(group(SHOES, USUAL.themes(), "en").nearness().reasons(0, 0)).isEmpty();
     }
 }

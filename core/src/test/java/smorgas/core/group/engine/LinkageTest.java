@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Rules;
 
 /**
  * Joining by chains of nearest neighbours, beside average linkage as textbooks write it down (Sokal and Michener 1958): of all
@@ -41,7 +41,15 @@ class LinkageTest {
 
     private static Likeness likeness() {
         return new Likeness(
-                TEXTS, Terms.of(TEXTS, GroupSettings.byThemes("en"), "en"), "en", MeaningVectors.NONE, Care.USUAL);
+                TEXTS,
+                Terms.of(
+                        TEXTS,
+                        Rules.NEWEST.settings().byThemes("en"),
+                        "en",
+                        Rules.NEWEST.likeness().reading()),
+                "en",
+                MeaningVectors.NONE,
+                Rules.NEWEST.likeness());
     }
 
     /** The group of each keyword, by its first keyword, when no two are alike enough any more. */

@@ -7,7 +7,8 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.LikenessRules;
+import smorgas.core.recipe.Rules;
 
 /** Whom the search finds, beside a plain look at every pair. */
 class NeighboursTest {
@@ -40,9 +41,17 @@ class NeighboursTest {
                 .toList();
     }
 
-    private static Likeness likeness(List<String> texts, Care care) {
+    private static Likeness likeness(List<String> texts, LikenessRules rules) {
         return new Likeness(
-                texts, Terms.of(texts, GroupSettings.byThemes("en"), "en"), "en", MeaningVectors.NONE, care);
+                texts,
+                Terms.of(
+                        texts,
+                        Rules.NEWEST.settings().byThemes("en"),
+                        "en",
+                        Rules.NEWEST.likeness().reading()),
+                "en",
+                MeaningVectors.NONE,
+                rules);
     }
 
     private static double words(Likeness likeness, int one, int other) {
@@ -52,7 +61,7 @@ class NeighboursTest {
     @Test
     void theMostAlikeAreFoundAsByALookAtEveryPair() {
         List<String> texts = phrases(900);
-        Likeness likeness = likeness(texts, Care.USUAL);
+        Likeness likeness = likeness(texts, Rules.NEWEST.likeness());
         for (int keyword = 0; keyword < texts.size(); keyword++) {
             int one = keyword;
             double[] best = IntStream.range(0, texts.size())

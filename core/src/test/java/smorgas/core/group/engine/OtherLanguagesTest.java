@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.Tidy;
 
@@ -26,12 +26,20 @@ import smorgas.core.text.Tidy;
 class OtherLanguagesTest {
 
     private static Set<String> about(String language, String keyword) {
-        Terms terms = Terms.of(List.of(Tidy.of(keyword)), GroupSettings.byThemes(language), language);
+        Terms terms = Terms.of(
+                List.of(Tidy.of(keyword)),
+                Rules.NEWEST.settings().byThemes(language),
+                language,
+                Rules.NEWEST.likeness().reading());
         return Arrays.stream(terms.rows().row(0)).mapToObj(terms::text).collect(Collectors.toSet());
     }
 
     private static String head(String language, String keyword) {
-        Terms terms = Terms.of(List.of(keyword), GroupSettings.byThemes(language), language);
+        Terms terms = Terms.of(
+                List.of(keyword),
+                Rules.NEWEST.settings().byThemes(language),
+                language,
+                Rules.NEWEST.likeness().reading());
         return terms.head(0) < 0 ? "" : terms.shown(terms.head(0));
     }
 

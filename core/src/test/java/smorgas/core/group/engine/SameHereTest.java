@@ -12,10 +12,10 @@ import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.GroupingInput;
 import smorgas.core.recipe.GroupEntry.WordsSame;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SameHere;
 import smorgas.core.text.Refusal;
 
@@ -43,8 +43,9 @@ class SameHereTest {
         BitSet all = new BitSet();
         all.set(0, KEYWORDS.size());
         return Grouper.group(
-                GroupingInput.of(FoldedWords.plain(KEYWORDS), all, "en"),
-                GroupSettings.byThemes("en").with(method).with(same));
+                GroupingInput.of(
+                        FoldedWords.plain(KEYWORDS), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                Rules.NEWEST.settings().byThemes("en").with(method).with(same));
     }
 
     private static boolean together(Grouping grouping, String one, String other) {
@@ -54,7 +55,7 @@ class SameHereTest {
 
     @Test
     void wordsThatMeanTheSameHereBringTheirKeywordsTogetherWhateverTheirForm() {
-        Method method = Method.ByLikeness.standard();
+        Method method = Rules.NEWEST.settings().likeness();
         Grouping before = group(method, SameHere.NOTHING);
         assertThat(together(before, "crag holdall", "crag rucksack")).isFalse();
         Grouping after = group(method, same("holdall", "rucksack"));
@@ -64,7 +65,7 @@ class SameHereTest {
 
     @Test
     void aWordJoinsWhatAShippedListSaysAndAnotherLeavesIt() {
-        Method method = Method.ByLikeness.standard();
+        Method method = Rules.NEWEST.settings().likeness();
         Grouping before = group(method, SameHere.NOTHING);
         assertThat(together(before, "belay tuition", "belay lessons")).isFalse();
         assertThat(together(before, "harness kit", "harness equipment")).isTrue();
@@ -82,7 +83,7 @@ class SameHereTest {
     void themesCountThemAsOneWordToo() {
         Method method = new Method.ByThemes(
                 List.of(new Pass(3, 0, 0, 1, 2, true, 0)),
-                GroupSettings.byThemes("en").themes().rank());
+                Rules.NEWEST.settings().themes().rank());
         Grouping grouping = group(method, same("holdall", "rucksack"));
         assertThat(together(grouping, "crag holdall", "crag rucksacks")).isTrue();
         assertThat(grouping.words().find("crag rucksack")).hasValueSatisfying(found -> assertThat(found)

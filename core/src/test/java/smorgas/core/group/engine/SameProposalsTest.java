@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SameHere;
 
 class SameProposalsTest {
@@ -25,13 +26,13 @@ class SameProposalsTest {
             "tap");
 
     private static List<SameProposals.Proposal> found(GroupSettings settings, MeaningVectors meaning) {
-        return SameProposals.of(KEYWORDS, settings, "en", meaning, 10);
+        return SameProposals.of(KEYWORDS, settings, "en", meaning, Rules.NEWEST.likeness(), 10);
     }
 
     @Test
     void wordsInTheSameSurroundingsAreProposedTheOnesInMostFirst() {
-        SameProposals.Proposal first =
-                found(GroupSettings.byThemes("en"), MeaningVectors.NONE).getFirst();
+        SameProposals.Proposal first = found(Rules.NEWEST.settings().byThemes("en"), MeaningVectors.NONE)
+                .getFirst();
         assertThat(List.of(first.one(), first.other())).containsExactlyInAnyOrder("blocked", "clogged");
         assertThat(first.surroundings()).isEqualTo(3);
         assertThat(first.ones()).isEqualTo(3);
@@ -42,13 +43,14 @@ class SameProposalsTest {
 
     @Test
     void neitherSizesNorFormsNorMisspellingsNorWhatIsKnownAreProposed() {
-        GroupSettings known = GroupSettings.byThemes("en").with(SameHere.NOTHING.joined(List.of("blocked", "clogged")));
+        GroupSettings known =
+                Rules.NEWEST.settings().byThemes("en").with(SameHere.NOTHING.joined(List.of("blocked", "clogged")));
         assertThat(found(known, MeaningVectors.NONE))
                 .noneMatch(proposal -> proposal.key().equals("same | blocked | clogged")
                         || proposal.key().contains("90")
                         || proposal.key().contains("rods")
                         || proposal.key().contains("shwoer"));
-        assertThat(SameProposals.of(List.of(), known, "en", MeaningVectors.NONE, 10))
+        assertThat(SameProposals.of(List.of(), known, "en", MeaningVectors.NONE, Rules.NEWEST.likeness(), 10))
                 .isEmpty();
     }
 
@@ -57,7 +59,7 @@ class SameProposalsTest {
         // "new shower" is as far from "blocked shower" as can be, "clogged shower" as near.
         MeaningVectors meaning = text ->
                 text.startsWith("new") ? new float[] {0, 1} : text.contains("shower") ? new float[] {1, 0} : null;
-        List<SameProposals.Proposal> found = found(GroupSettings.byThemes("en"), meaning);
+        List<SameProposals.Proposal> found = found(Rules.NEWEST.settings().byThemes("en"), meaning);
         assertThat(found.getFirst().key()).isEqualTo("same | blocked | clogged");
         assertThat(found.getFirst().meaning()).isEqualTo(1);
         assertThat(found.getLast().key()).contains("new");

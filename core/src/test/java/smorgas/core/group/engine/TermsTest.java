@@ -8,7 +8,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Rules;
 
 /** What keywords are about, read on as many cores as there are. */
 class TermsTest {
@@ -33,7 +33,11 @@ class TermsTest {
     }
 
     private static Terms terms(List<String> texts) {
-        return Terms.of(texts, GroupSettings.byThemes("en"), "en");
+        return Terms.of(
+                texts,
+                Rules.NEWEST.settings().byThemes("en"),
+                "en",
+                Rules.NEWEST.likeness().reading());
     }
 
     private static List<String> texts(Terms terms, int keyword) {

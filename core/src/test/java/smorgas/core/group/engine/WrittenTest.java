@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.Rules;
 
 /** How words of keywords are read to see what is alike. */
 class WrittenTest {
@@ -18,7 +19,12 @@ class WrittenTest {
     private static List<String> read(String language, String keyword, String... others) {
         List<String> all = new ArrayList<>(List.of(others));
         all.addFirst(keyword);
-        return new Written(all, language, Set.of("kosten", "cheap")).words(0);
+        return new Written(
+                        all,
+                        language,
+                        Set.of("kosten", "cheap"),
+                        Rules.NEWEST.likeness().reading())
+                .words(0);
     }
 
     @ParameterizedTest
@@ -57,9 +63,19 @@ class WrittenTest {
 
     @Test
     void wordsThatSayTheSameInAnyTradeAreRightHoweverFewHaveThemWhereADictionaryTellsOtherWords() {
-        assertThat(new Written(List.of("chaep hive", "hive"), "en", Set.of("cheap")).words(0))
+        assertThat(new Written(
+                                List.of("chaep hive", "hive"),
+                                "en",
+                                Set.of("cheap"),
+                                Rules.NEWEST.likeness().reading())
+                        .words(0))
                 .containsExactly("cheap", "hive");
-        assertThat(new Written(List.of("kasten hive", "hive"), "de", Set.of("kosten")).words(0))
+        assertThat(new Written(
+                                List.of("kasten hive", "hive"),
+                                "de",
+                                Set.of("kosten"),
+                                Rules.NEWEST.likeness().reading())
+                        .words(0))
                 .containsExactly("kasten", "hive");
     }
 
@@ -76,7 +92,8 @@ class WrittenTest {
 
     @Test
     void termsAreStemsWithoutLittleWordsAndWhatWordsSay() {
-        GroupSettings settings = GroupSettings.byThemes("en").withMuted(new java.util.TreeSet<>(List.of("uk")));
+        GroupSettings settings =
+                Rules.NEWEST.settings().byThemes("en").withMuted(new java.util.TreeSet<>(List.of("uk")));
         Terms terms = Terms.of(
                 List.of(
                         "cheap climbing shoes for women",
@@ -84,7 +101,8 @@ class WrittenTest {
                         "how to clean shoes",
                         "standing desk converter for laptop"),
                 settings,
-                "en");
+                "en",
+                Rules.NEWEST.likeness().reading());
         assertThat(named(terms, 0)).containsExactlyInAnyOrder("climb", "shoe", "cheap", "women");
         assertThat(named(terms, 1)).containsExactlyInAnyOrder("climb", "shoe", "cheap", "women");
         assertThat(named(terms, 2)).containsExactlyInAnyOrder("shoe", "how to", "clean");
@@ -103,8 +121,9 @@ class WrittenTest {
     void whatLooksMisspeltGivesNoGroupItsName() {
         Terms terms = Terms.of(
                 List.of("smoker", "smoekr", "big smoker", "red smoker", "old smoker", "smoker fuel"),
-                GroupSettings.byThemes("en"),
-                "en");
+                Rules.NEWEST.settings().byThemes("en"),
+                "en",
+                Rules.NEWEST.likeness().reading());
         assertThat(terms.slips(1)).isTrue();
         assertThat(terms.slips(0)).isFalse();
     }
@@ -113,9 +132,11 @@ class WrittenTest {
     void lettersMakeWordsAlikeAndSizesNever() {
         Terms terms = Terms.of(
                 List.of("hangboard", "hang board", "fingerboard", "3x3 shed", "3x4 shed", "ox"),
-                GroupSettings.byThemes("en"),
-                "en");
-        LetterLikeness letters = new LetterLikeness(terms, 3);
+                Rules.NEWEST.settings().byThemes("en"),
+                "en",
+                Rules.NEWEST.likeness().reading());
+        LetterLikeness letters =
+                new LetterLikeness(terms, 3, Rules.NEWEST.likeness().letters());
         int hangboard = index(terms, "hangboard");
         assertThat(letters.of(hangboard).terms()).contains(index(terms, "fingerboard"));
         for (float value : letters.of(hangboard).values()) {
@@ -138,9 +159,15 @@ class WrittenTest {
     /** Many look alike by their ending; each is like the few that it is nearest to and that are nearest to it. */
     @Test
     void aWordIsLikeAFewOthersAndTheyAreLikeItAsMuch() {
-        Terms terms = Terms.of(BOARDS, GroupSettings.byThemes("en"), "en");
-        LetterLikeness all = new LetterLikeness(terms, Integer.MAX_VALUE);
-        LetterLikeness few = new LetterLikeness(terms, 2);
+        Terms terms = Terms.of(
+                BOARDS,
+                Rules.NEWEST.settings().byThemes("en"),
+                "en",
+                Rules.NEWEST.likeness().reading());
+        LetterLikeness all = new LetterLikeness(
+                terms, Integer.MAX_VALUE, Rules.NEWEST.likeness().letters());
+        LetterLikeness few =
+                new LetterLikeness(terms, 2, Rules.NEWEST.likeness().letters());
         int pairs = 0;
         for (int term = 0; term < terms.size(); term++) {
             LetterLikeness.Like like = few.of(term);
@@ -165,12 +192,17 @@ class WrittenTest {
     @ParameterizedTest
     @CsvSource({"en, true", "de, false"})
     void howManyCountIsOfTheLanguage(String language, boolean fewer) {
-        Terms terms = Terms.of(BOARDS, GroupSettings.byThemes(language), language);
-        Likeness likeness = new Likeness(BOARDS, terms, language, MeaningVectors.NONE, Care.USUAL);
+        Terms terms = Terms.of(
+                BOARDS,
+                Rules.NEWEST.settings().byThemes(language),
+                language,
+                Rules.NEWEST.likeness().reading());
+        Likeness likeness = new Likeness(BOARDS, terms, language, MeaningVectors.NONE, Rules.NEWEST.likeness());
         int like = IntStream.range(0, BOARDS.size())
                 .map(keyword -> likeness.softened(keyword).places().length)
                 .sum();
-        LetterLikeness all = new LetterLikeness(terms, Integer.MAX_VALUE);
+        LetterLikeness all = new LetterLikeness(
+                terms, Integer.MAX_VALUE, Rules.NEWEST.likeness().letters());
         int ofAll = IntStream.range(0, BOARDS.size())
                 .map(keyword -> likeness.terms(keyword).places().length
                         + Arrays.stream(likeness.terms(keyword).places())

@@ -18,8 +18,8 @@ import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPin.GroupsSettled;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 
 class AnewTest {
 
@@ -28,7 +28,10 @@ class AnewTest {
                     + "best oak garden bench\nbird feeder\nbird feeders large\nhanging bird feeder\nhanging feeder for birds\nlawn roller\n";
 
     private static GroupSettings at(int place) {
-        return GroupSettings.byThemes("en").with(Method.ByLikeness.standard().at(place));
+        return Rules.NEWEST
+                .settings()
+                .byThemes("en")
+                .with(Rules.NEWEST.settings().likeness().at(place));
     }
 
     private static Board board(String list, int place, Entry... entries) {

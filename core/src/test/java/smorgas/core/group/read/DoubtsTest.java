@@ -16,9 +16,9 @@ import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 
 class DoubtsTest {
 
@@ -44,8 +44,10 @@ class DoubtsTest {
 
     private static Board board(int place, Entry... entries) {
         List<Entry> all = new ArrayList<>();
-        all.add(new GroupEntry.GroupSettingsChosen(
-                GroupSettings.byThemes("en").with(Method.ByLikeness.standard().at(place))));
+        all.add(new GroupEntry.GroupSettingsChosen(Rules.NEWEST
+                .settings()
+                .byThemes("en")
+                .with(Rules.NEWEST.settings().likeness().at(place))));
         all.addAll(List.of(entries));
         return Board.of(
                 List.of(BasketReader.lines(1, "list", LIST.getBytes()).lines().orElseThrow()), Recipe.of(all, "en"));
@@ -116,7 +118,7 @@ class DoubtsTest {
                 List.of(BasketReader.lines(1, "list", LIST.getBytes()).lines().orElseThrow()),
                 Recipe.of(
                         List.of(new GroupEntry.GroupSettingsChosen(
-                                GroupSettings.byThemes("en").with(method.method))),
+                                Rules.NEWEST.settings().byThemes("en").with(method.method))),
                         "en"));
         assertThat(doubts(board)).isNotEmpty().allSatisfy(doubt -> assertThat(doubt.weight())
                 .isGreaterThan(0));
@@ -125,8 +127,8 @@ class DoubtsTest {
     }
 
     private enum Way {
-        THEMES(Method.ByThemes.standard()),
-        LIKENESS(Method.ByLikeness.standard());
+        THEMES(Rules.NEWEST.settings().themes()),
+        LIKENESS(Rules.NEWEST.settings().likeness());
 
         private final Method method;
 

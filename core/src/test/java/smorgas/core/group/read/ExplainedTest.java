@@ -12,8 +12,8 @@ import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Pass;
+import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.Themed;
 
 /** Names, broader themes, reasons and figures of groups. */
@@ -41,7 +41,8 @@ class ExplainedTest {
     }
 
     private static Entry passes(Pass... passes) {
-        return new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en").withPasses(passes));
+        return new GroupEntry.GroupSettingsChosen(
+                Rules.NEWEST.settings().byThemes("en").withPasses(passes));
     }
 
     private static List<String> names(Groups groups) {

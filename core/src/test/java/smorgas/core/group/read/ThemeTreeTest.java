@@ -19,9 +19,8 @@ import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.Rules;
 
 /** Broader themes, beside what their definition says of every set of words. */
 class ThemeTreeTest {
@@ -30,8 +29,10 @@ class ThemeTreeTest {
             List.of("hive", "stand", "oak", "smoker", "veil", "queen", "jar", "honey", "tall", "wooden");
 
     private static Groups groups(String list, Entry... more) {
-        List<Entry> entries = new ArrayList<>(List.of(
-                new GroupEntry.GroupSettingsChosen(GroupSettings.byThemes("en").with(Method.ByThemes.standard()))));
+        List<Entry> entries = new ArrayList<>(List.of(new GroupEntry.GroupSettingsChosen(Rules.NEWEST
+                .settings()
+                .byThemes("en")
+                .with(Rules.NEWEST.settings().themes()))));
         entries.addAll(List.of(more));
         return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(entries, "en"))
                 .groups();

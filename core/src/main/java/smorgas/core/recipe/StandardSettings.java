@@ -1,0 +1,88 @@
+package smorgas.core.recipe;
+
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import smorgas.core.column.Figure;
+import smorgas.core.column.Merge;
+import smorgas.core.text.WordLists;
+
+/**
+ * The settings of a project in which nothing was chosen.
+ *
+ * @param folds the kinds of folding that are on
+ * @param merges how each figure is merged when lines disagree
+ * @param likeness how groups are found
+ * @param themes how they are found where somebody chooses themes
+ * @param seatedFrom of seated leftovers the least tightness
+ * @param stopAt where a theme has no stop word
+ * @param plan how the plan is made
+ * @param clicks how many clicks each place draws
+ * @param feedback how reports are read
+ */
+public record StandardSettings(
+        Set<FoldKind> folds,
+        Map<Figure, Merge> merges,
+        Method.ByLikeness likeness,
+        Method.ByThemes themes,
+        double seatedFrom,
+        Set<GroupSettings.StopAt> stopAt,
+        PlanSettings plan,
+        ClickTable clicks,
+        FeedbackSettings feedback) {
+
+    /**
+     * Groups of two and more at the usual place of the dial, no bound above; themes of one to five words in any order that three
+     * keywords have; exact and phrase, one campaign, names as they are, no bids; a hundred clicks go to a first sale (common
+     * practice), and reports are of different weeks.
+     */
+    static final StandardSettings FIRST = new StandardSettings(
+            EnumSet.complementOf(EnumSet.of(FoldKind.STEMS, FoldKind.LITTLE_WORDS)),
+            Arrays.stream(Figure.values()).collect(Collectors.toMap(Function.identity(), Figure::standardMerge)),
+            new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, 100_000),
+            new Method.ByThemes(List.of(new Pass(3, Pass.ANY, Pass.ANY, 1, Pass.LONGEST, true, 0)), Rank.BY_KEYWORDS),
+            .5,
+            EnumSet.of(GroupSettings.StopAt.BEGIN, GroupSettings.StopAt.END),
+            new PlanSettings(
+                    PlanStructure.THEMED,
+                    PlanCampaigns.ONE,
+                    PlanGroups.ALL,
+                    EnumSet.of(MatchType.PHRASE, MatchType.EXACT),
+                    PlanNames.of("Campaign 1", PlanNames.THEME),
+                    PlanBids.NONE,
+                    PlanPages.INHERITED),
+            ClickTable.USUAL,
+            new FeedbackSettings(100, true));
+
+    public StandardSettings {
+        folds = Collections.unmodifiableSet(EnumSet.copyOf(folds));
+        merges = Collections.unmodifiableMap(new EnumMap<>(merges));
+        stopAt = Collections.unmodifiableSet(EnumSet.copyOf(stopAt));
+    }
+
+    /** How groups form: by likeness, leftovers apart, nothing muted; the language decides the stop words. */
+    public GroupSettings grouping(String language) {
+        return byThemes(language).with(likeness);
+    }
+
+    /** The same by themes. */
+    public GroupSettings byThemes(String language) {
+        return new GroupSettings(
+                themes,
+                false,
+                GroupSettings.Leftovers.APART,
+                seatedFrom,
+                WordLists.stopWords(language),
+                stopAt,
+                new TreeSet<>(),
+                SameHere.NOTHING,
+                Set.of());
+    }
+}
