@@ -41,6 +41,8 @@ final class WordFolds {
     private final Tokens tokens;
     private final Folding folding;
     private final Set<FoldKind> on;
+    private final int shortestPart;
+    private final int shortestJoined;
     /** Words without punctuation and accents, misspellings replaced. */
     private final TextDictionary plain = new TextDictionary(1 << 12);
     /** Of each token. */
@@ -71,6 +73,8 @@ final class WordFolds {
         this.tokens = tokens;
         this.folding = folding;
         this.on = on;
+        this.shortestPart = folding.rules().shortestPart();
+        this.shortestJoined = folding.rules().shortestJoined();
         this.punctuation = new Punctuation(folding.language());
         this.accents = new Accents(folding.language());
         this.plurals = WordForms.morePlurals(
@@ -207,7 +211,7 @@ final class WordFolds {
         boolean[] joinable = new boolean[plain.size()];
         for (int word = 0; word < joinable.length; word++) {
             String text = plain.text(word);
-            joinable[word] = text.length() >= folding.rules().shortestPart()
+            joinable[word] = text.length() >= shortestPart
                     && !little[word]
                     && text.chars().allMatch(Character::isLetter);
         }
@@ -237,11 +241,11 @@ final class WordFolds {
     private void join(int a, int b, int[][] byForm) {
         int joined = plain.findJoined(a, b);
         int[] pair = {formOf[a], formOf[b]};
-        if (joined >= 0 && plain.text(joined).length() >= folding.rules().shortestJoined()) {
+        if (joined >= 0 && plain.text(joined).length() >= shortestJoined) {
             parts[joined] = firstOf(parts[joined], pair);
         }
         int form = formed.findJoined(pair[0], pair[1]);
-        if (form >= 0 && formed.text(form).length() >= folding.rules().shortestJoined()) {
+        if (form >= 0 && formed.text(form).length() >= shortestJoined) {
             byForm[form] = firstOf(byForm[form], pair);
         }
     }
