@@ -149,7 +149,6 @@ public final class OpenProject {
         Entry entry;
         try {
             entry = make.apply(before.board().recipe());
-            entry.requireFit();
         } catch (Refusal e) {
             return new Outcome.Refused(String.valueOf(e.getMessage()) + ".");
         }

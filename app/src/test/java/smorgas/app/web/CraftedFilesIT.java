@@ -37,6 +37,9 @@ class CraftedFilesIT {
 
     private static final int FILES = "full".equals(System.getProperty("smorgas.faults")) ? 1_000 : 40;
 
+    /** The values of the file that is being crafted. */
+    private final List<JsonNode> found = new ArrayList<>();
+
     private static final List<String> PAGES =
             List.of("gather", "fold", "sift", "group", "serve", "history", "negatives", "served", "compare");
 
@@ -76,8 +79,14 @@ class CraftedFilesIT {
         return values.get(random.nextInt(values.size()));
     }
 
-    /** Mostly of the same type, for what is of another one is turned away at the door. */
+    /** Mostly of the same type, often what stands elsewhere in the file: what is of another one is turned away at the door. */
     private JsonNode hostile(JsonNode instead) {
+        List<JsonNode> alike = found.stream()
+                .filter(other -> other.getNodeType() == instead.getNodeType())
+                .toList();
+        if (!alike.isEmpty() && random.nextBoolean()) {
+            return alike.get(random.nextInt(alike.size()));
+        }
         for (int i = 0; i < 40 && random.nextInt(20) > 0; i++) {
             JsonNode other = hostile();
             if (other.getNodeType() == instead.getNodeType()) {
@@ -90,6 +99,7 @@ class CraftedFilesIT {
     /** Puts hostile values in the place of some, takes some away, doubles some. */
     private void craft(JsonNode node) {
         List<Runnable> changes = new ArrayList<>();
+        found.clear();
         collect(node, changes);
         for (int i = 1 + random.nextInt(2); i > 0 && !changes.isEmpty(); i--) {
             changes.get(random.nextInt(changes.size())).run();
@@ -103,6 +113,7 @@ class CraftedFilesIT {
                     changes.add(() -> object.set(field.getKey(), hostile(field.getValue())));
                 }
                 changes.add(() -> object.remove(field.getKey()));
+                found.add(field.getValue().deepCopy());
                 collect(field.getValue(), changes);
             }
         } else if (node instanceof ArrayNode array) {

@@ -180,7 +180,7 @@ public final class BasketReader {
     }
 
     private @Nullable Decoded decoded() {
-        if (readAs.knownEncoding()) {
+        if (!readAs.encoding().isEmpty()) {
             return Encodings.decode(bytes, Charset.forName(readAs.encoding()));
         }
         return Encodings.decode(bytes);

@@ -28,7 +28,7 @@ interface TextFormat {
 
         /** Whether a hand has said what parts the cells. */
         boolean cellsChosen() {
-            return readAs.knownDelimiter();
+            return !readAs.delimiter().isEmpty();
         }
 
         /** What parts the cells; {@link Reading#PLAIN} for a plain list. */

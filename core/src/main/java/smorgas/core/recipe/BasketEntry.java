@@ -44,7 +44,7 @@ public sealed interface BasketEntry extends Entry {
     record BasketAdded(long basket, String name, BasketInfo.Kind kind, Asked asked, ReadAs readAs)
             implements BasketEntry {
         public BasketAdded {
-            // Entries from before whoever gathers told the kind, and what was asked, do not have them.
+            // A file written by hand may leave them out.
             kind = kind == null ? BasketInfo.Kind.OTHER : kind;
             asked = asked == null ? Asked.NOTHING : asked;
             readAs = readAs == null ? ReadAs.FOUND : readAs;
@@ -63,11 +63,6 @@ public sealed interface BasketEntry extends Entry {
         @Override
         public Doer doneBy() {
             return doer(asked);
-        }
-
-        @Override
-        public void requireFit() {
-            readAs.requireKnown();
         }
 
         @Override
@@ -120,11 +115,6 @@ public sealed interface BasketEntry extends Entry {
     /** How a basket's bytes are read was put right. */
     record BasketReadAs(long basket, String name, ReadAs readAs) implements BasketEntry {
         @Override
-        public void requireFit() {
-            readAs.requireKnown();
-        }
-
-        @Override
         public String sentence() {
             return "Read basket " + name + " otherwise";
         }
@@ -139,7 +129,7 @@ public sealed interface BasketEntry extends Entry {
      */
     record BasketRenewed(long basket, long by, String name, Asked asked, boolean scheduled) implements BasketEntry {
         public BasketRenewed {
-            // Entries from before this was told do not have it.
+            // A file written by hand may leave it out.
             asked = asked == null ? Asked.NOTHING : asked;
         }
 

@@ -379,12 +379,8 @@ public sealed interface Condition {
         return asks(part -> part instanceof HasTag);
     }
 
-    /**
-     * Checks what no act may bring any more, though recipes from before may hold it.
-     *
-     * @throws Refusal with a sentence without a full stop
-     */
-    default void requireFit() {
+    /** @throws Refusal if it asks for no text anywhere in it, which only a page may while somebody types */
+    default void requireTexts() {
         all().flatMap(Condition::texts).filter(String::isBlank).findFirst().ifPresent(blank -> {
             throw new Refusal("Say which word or text is meant; nothing was typed");
         });

@@ -5,7 +5,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import smorgas.core.text.Refusal;
 
 /**
  * One act in a project's history. An entry is never changed; undo moves a mark. Its persisted name and format are the
@@ -43,15 +42,6 @@ public sealed interface Entry
 
     /** What was done, in the past tense, without a full stop. */
     String sentence();
-
-    /**
-     * Checks what no act may bring any more, though histories and recipes from before may hold it.
-     *
-     * @throws Refusal with a sentence without a full stop
-     */
-    default void requireFit() {
-        // Most acts have nothing that was allowed once.
-    }
 
     /** The keys of keywords and of their other spellings. */
     static Set<String> keywords(List<String> texts, List<String> also) {

@@ -3,7 +3,6 @@ package smorgas.core.recipe;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Words;
 
@@ -172,11 +171,6 @@ public sealed interface GroupEntry extends Entry
     /** The dials of Group were set, and the groups that they gave stay as they are. */
     record GroupsAdopted(GroupSettings settings, GroupPin.GroupsSettled settled) implements GroupEntry {
         @Override
-        public void requireFit() {
-            settled.requireFit();
-        }
-
-        @Override
         public Set<String> touches() {
             return Set.of("groups");
         }
@@ -220,12 +214,6 @@ public sealed interface GroupEntry extends Entry
 
     /** A rule that makes a group was put below the others, or in the place of the one that had its number. */
     record GroupRuleSet(GroupRule rule) implements GroupEntry {
-        @Override
-        public void requireFit() {
-            Formulas.refuse(GroupRule.NAME_OF, rule.name());
-            rule.when().requireFit();
-        }
-
         @Override
         public Set<String> touches() {
             return Set.of("group rule:" + rule.number());

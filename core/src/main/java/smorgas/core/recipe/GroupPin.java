@@ -3,7 +3,6 @@ package smorgas.core.recipe;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;
 
 /**
@@ -11,29 +10,6 @@ import smorgas.core.text.Refusal;
  * name of one that has none; a pin on a group that no dial brings about waits until one does.
  */
 public sealed interface GroupPin extends GroupEntry {
-
-    /** The names of groups that the pin may bring into being. */
-    default List<String> newNames() {
-        return switch (this) {
-            case KeywordsPlaced pin -> List.of(pin.group());
-            case KeywordsAlsoIn pin -> List.of(pin.group());
-            case KeywordsKeptIn pin -> List.of(pin.group());
-            case GroupNamed pin -> List.of(pin.name());
-            case ThemesMade pin -> pin.themes();
-            case GroupsJoined pin -> List.of(pin.into());
-            case ThemeRemoved pin -> List.of();
-            case GroupSplit pin -> List.of();
-            case GroupLocked pin -> List.of();
-            case KeywordsBarred pin -> List.of();
-            case GroupsSettled pin ->
-                pin.groups().stream().map(GroupsSettled.Settled::name).toList();
-        };
-    }
-
-    @Override
-    default void requireFit() {
-        newNames().forEach(name -> Formulas.refuse(GroupRule.NAME_OF, name));
-    }
 
     /**
      * A pin: a hand put these keywords into a group, whatever the dials say.

@@ -15,9 +15,6 @@ import smorgas.core.text.Tidy;
  */
 public record GroupRule(int number, String name, Condition when, boolean leftoversOnly) {
 
-    /** What its name is called where one is refused. */
-    static final String NAME_OF = "name of a group";
-
     /** The most characters of a group's name. */
     public static final int LONGEST_NAME = 100;
 
@@ -25,6 +22,7 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
         Rule.checkNumber(number);
         checkName(name);
         checkName(Tidy.of(name));
+        when.requireTexts();
         if (when.followsFromRules()) {
             throw new Refusal("A rule cannot ask for what follows from rules: keywords " + when.sentence());
         }
@@ -35,6 +33,7 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
         if (!hasLength(name)) {
             throw new Refusal("A group has a name of 1 to " + LONGEST_NAME + " characters");
         }
+        Formulas.refuse("name of a group", name);
     }
 
     /** Whether a name can be a group's. */

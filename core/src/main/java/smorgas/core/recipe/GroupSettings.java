@@ -92,8 +92,7 @@ public record GroupSettings(
 
     /** The same with other passes. */
     public GroupSettings withPasses(Pass... others) {
-        Rank rank = method instanceof Method.ByThemes themes ? themes.rank() : Rank.BY_KEYWORDS;
-        return with(new Method.ByThemes(List.of(others), rank));
+        return with(new Method.ByThemes(List.of(others), Rank.BY_KEYWORDS));
     }
 
     /** The same with another method. */

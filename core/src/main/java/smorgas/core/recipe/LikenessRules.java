@@ -8,6 +8,7 @@ package smorgas.core.recipe;
  * @param letters when words are alike by their letters
  * @param weights what terms weigh
  * @param blend what likeness is made of
+ * @param care how much is looked at
  * @param neighbours to which others each keyword is compared
  * @param linkage which groups are joined
  * @param dial what the dial's places mean
@@ -18,6 +19,7 @@ public record LikenessRules(
         Letters letters,
         Weights weights,
         Blend blend,
+        Care care,
         Neighbours neighbours,
         Linkage linkage,
         Dial dial,
@@ -28,8 +30,9 @@ public record LikenessRules(
             new Letters(.3, 1.25, .95, 4, 400, 3),
             new Weights(.8, .6, .75, .35, 1.05, 1.2, .85, 75),
             new Blend(.45, .2, 9, 20_000, .95),
-            new Neighbours(24, 12, 48, 2_000, .05, 1_000, 2_000, 1_000_000_000),
-            new Linkage(20_000, .08, .35, 48),
+            new Care(20_000, 1_000_000_000),
+            new Neighbours(24, 12, 48, 2_000, .05, 1_000, 2_000),
+            new Linkage(.08, .35, 48),
             new Dial(.64, .58, 500, .06, .76, 1.01, .8),
             .5);
 
@@ -104,6 +107,19 @@ public record LikenessRules(
     public record Blend(double meaning, double shared, int neighbours, int sampled, double mostUsual) {}
 
     /**
+     * How much is looked at.
+     *
+     * @param longList in lists up to this long a group forgets no neighbour
+     * @param steps so many keywords of terms are gone through over all keywords, the rarest terms of each first; where that is not
+     *     enough, keywords that have only common terms in common may not be found
+     */
+    public record Care(int longList, long steps) {
+
+        /** Every pair, however long it takes: tells what is lost otherwise. */
+        public static final Care ALL = new Care(Integer.MAX_VALUE, Long.MAX_VALUE);
+    }
+
+    /**
      * To which others each keyword is compared.
      *
      * @param kept so many are kept of each keyword
@@ -113,34 +129,18 @@ public record LikenessRules(
      * @param least less alike than this are no neighbours
      * @param fewestSteps however many keywords there are, so many keywords of terms are gone through for each
      * @param followed so many or some more of the most alike so far are followed when there were enough steps
-     * @param steps so many keywords of terms are gone through over all keywords, the rarest terms of each first; where that is not
-     *     enough, keywords that have only common terms in common may not be found
      */
     public record Neighbours(
-            int kept,
-            int keptOfLong,
-            int lookedInto,
-            int shortList,
-            double least,
-            int fewestSteps,
-            int followed,
-            long steps) {
-
-        /** Whether every pair is looked at, however long it takes. */
-        public boolean everyPair() {
-            return steps == Long.MAX_VALUE;
-        }
-    }
+            int kept, int keptOfLong, int lookedInto, int shortList, double least, int fewestSteps, int followed) {}
 
     /**
      * Which groups are joined.
      *
-     * @param longList in lists up to this long a group forgets no neighbour
      * @param least groups less alike than this are not joined, however broad somebody wants them
      * @param leastOfLong the same in longer lists
      * @param mostNeighbours in longer lists a group remembers so many
      */
-    public record Linkage(int longList, double least, double leastOfLong, int mostNeighbours) {}
+    public record Linkage(double least, double leastOfLong, int mostNeighbours) {}
 
     /**
      * What the dial's places mean.
@@ -163,24 +163,8 @@ public record LikenessRules(
             double tightest,
             double nearEnough) {}
 
-    /** The same with a look at every pair, however many there are: tells what is lost by not doing so. */
-    public LikenessRules thorough() {
-        return new LikenessRules(
-                reading,
-                letters,
-                weights,
-                blend,
-                new Neighbours(
-                        neighbours.kept,
-                        neighbours.keptOfLong,
-                        neighbours.lookedInto,
-                        neighbours.shortList,
-                        neighbours.least,
-                        neighbours.fewestSteps,
-                        neighbours.followed,
-                        Long.MAX_VALUE),
-                new Linkage(Integer.MAX_VALUE, linkage.least, linkage.leastOfLong, linkage.mostNeighbours),
-                dial,
-                themeShare);
+    /** The same with other care. */
+    public LikenessRules with(Care other) {
+        return new LikenessRules(reading, letters, weights, blend, other, neighbours, linkage, dial, themeShare);
     }
 }

@@ -33,23 +33,27 @@ public record ReadAs(String encoding, String delimiter, String sheet, int header
         if (!roles.isEmpty() && !roles.contains(ColumnRole.KEYWORD)) {
             throw new Refusal("A column must hold the keyword");
         }
+        if (encoding.length() > 100 || sheet.length() > 200) {
+            throw new Refusal("An encoding or a sheet has no name that long");
+        }
+        if (!encoding.isEmpty() && !isEncoding(encoding)) {
+            throw new Refusal("There is no encoding \"" + encoding + "\"");
+        }
+        if (!delimiter.isEmpty() && !parts(delimiter.charAt(0))) {
+            throw new Refusal("\"" + delimiter + "\" cannot part cells");
+        }
     }
 
-    /** Whether it names an encoding that there is. */
-    public boolean knownEncoding() {
+    private static boolean isEncoding(String name) {
         try {
-            return !encoding.isEmpty() && Charset.isSupported(encoding);
+            return Charset.isSupported(name);
         } catch (IllegalCharsetNameException e) {
             return false;
         }
     }
 
-    /** Whether it names a delimiter that can part cells: no letter, digit, space or quote, and of line ends the line feed. */
-    public boolean knownDelimiter() {
-        if (delimiter.isEmpty()) {
-            return false;
-        }
-        char c = delimiter.charAt(0);
+    /** Whether a character can part cells: no letter, digit, space or quote, and of line ends the line feed. */
+    private static boolean parts(char c) {
         return c == '\n'
                 || c == '\t'
                 || !Character.isLetterOrDigit(c)
@@ -58,19 +62,6 @@ public record ReadAs(String encoding, String delimiter, String sheet, int header
                         && c != '"'
                         && c != '\''
                         && c != ' ';
-    }
-
-    /** @throws Refusal with a sentence without a full stop, if it names what there is not */
-    void requireKnown() {
-        if (!encoding.isEmpty() && !knownEncoding()) {
-            throw new Refusal("There is no encoding \"" + encoding + "\"");
-        }
-        if (!delimiter.isEmpty() && !knownDelimiter()) {
-            throw new Refusal("\"" + delimiter + "\" cannot part cells");
-        }
-        if (encoding.length() > 100 || sheet.length() > 200) {
-            throw new Refusal("An encoding or a sheet has no name that long");
-        }
     }
 
     /** The same with other roles; of a role that cannot repeat only the column that was chosen last keeps it. */

@@ -45,6 +45,7 @@ public record Rule(int number, Condition when, Does does) {
 
     public Rule {
         checkNumber(number);
+        when.requireTexts();
         if (when.followsFromRules()) {
             throw new Refusal("A rule cannot ask for what follows from rules: keywords " + when.sentence());
         }

@@ -46,10 +46,6 @@ public record Rules(
             StandardSettings.FIRST,
             manifest(1));
 
-    public Rules {
-        data = Collections.unmodifiableSortedMap(new TreeMap<>(data));
-    }
-
     /**
      * The rules with a number.
      *
@@ -72,6 +68,6 @@ public record Rules(
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return files;
+        return Collections.unmodifiableSortedMap(files);
     }
 }

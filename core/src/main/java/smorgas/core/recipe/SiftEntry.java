@@ -74,11 +74,6 @@ public sealed interface SiftEntry extends Entry {
     /** A rule was put below the others. */
     record RuleAdded(Rule rule) implements SiftEntry {
         @Override
-        public void requireFit() {
-            rule.when().requireFit();
-        }
-
-        @Override
         public Set<String> touches() {
             return Set.of("rule:" + rule.number());
         }
@@ -91,11 +86,6 @@ public sealed interface SiftEntry extends Entry {
 
     /** A rule was put otherwise; it keeps its number and its place. */
     record RuleChanged(Rule rule) implements SiftEntry {
-        @Override
-        public void requireFit() {
-            rule.when().requireFit();
-        }
-
         @Override
         public Set<String> touches() {
             return Set.of("rule:" + rule.number());
@@ -168,15 +158,11 @@ public sealed interface SiftEntry extends Entry {
 
     /** A filter was saved under a name; one of that name before is replaced. */
     record ViewSaved(String name, Condition what) implements SiftEntry {
-        @Override
-        public void requireFit() {
-            what.requireFit();
-        }
-
         public ViewSaved {
             if (name.isBlank() || name.length() > 60) {
                 throw new Refusal("A view has a name of 1 to 60 characters");
             }
+            what.requireTexts();
         }
 
         @Override

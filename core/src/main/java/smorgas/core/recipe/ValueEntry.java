@@ -77,16 +77,12 @@ public sealed interface ValueEntry extends Entry {
      */
     record IntentRuled(Condition when, Intent intent, boolean on) implements ValueEntry {
         public IntentRuled {
+            when.requireTexts();
             if (when.asksBeyond()) {
                 throw new Refusal(
                         "What keywords are for cannot be said by tags, intents or what follows from rules: keywords "
                                 + when.sentence());
             }
-        }
-
-        @Override
-        public void requireFit() {
-            when.requireFit();
         }
 
         @Override

@@ -55,16 +55,6 @@ public final class WordForms {
         this.form = form;
     }
 
-    /** Whether singular and plural can be told in a language (ISO 639-1). */
-    public static boolean knowsPlurals(String language) {
-        return PLURALS.contains(language);
-    }
-
-    /** Whether further forms can be told in a language. */
-    public static boolean knowsStems(String language) {
-        return STEMMERS.containsKey(language);
-    }
-
     /** Singular and plural: English by rule and list, others by Lucene's minimal stemmers; other languages: unchanged. */
     public static WordForms plurals(String language) {
         if (language.equals("en")) {

@@ -78,7 +78,15 @@ class RulesTest {
         LikenessRules is = LikenessRules.FIRST;
         LikenessRules.Dial dial = new LikenessRules.Dial(1, 1, 500, 0, 1, 1.01, .8);
         LikenessRules tight = new LikenessRules(
-                is.reading(), is.letters(), is.weights(), is.blend(), is.neighbours(), is.linkage(), dial, .5);
+                is.reading(),
+                is.letters(),
+                is.weights(),
+                is.blend(),
+                is.care(),
+                is.neighbours(),
+                is.linkage(),
+                dial,
+                .5);
         assertThat(USUAL.groups().grouping().size()).isEqualTo(1);
         assertThat(board(with(FoldRules.FIRST, tight, PlanRules.FIRST))
                         .groups()

@@ -41,7 +41,7 @@ final class Linkage {
         this.rules = likeness.rules().linkage();
         this.size = likeness.size();
         this.spread = likeness.new Spread();
-        this.least = size > rules.longList() ? rules.leastOfLong() : rules.least();
+        this.least = size > likeness.rules().care().longList() ? rules.leastOfLong() : rules.least();
         this.sums = new Likeness.Sum[size];
         this.near = new NearOnes[size];
         this.parent = new int[size];
@@ -214,7 +214,7 @@ final class Linkage {
             }
             place[neighbour] = 0;
         }
-        boolean some = size > rules.longList() && joined.size() > rules.mostNeighbours();
+        boolean some = size > likeness.rules().care().longList() && joined.size() > rules.mostNeighbours();
         joined.keepFrom(Math.max(least, some ? joined.likeOfBest(rules.mostNeighbours()) : 0));
         for (int i = 0; i < joined.size(); i++) {
             near[joined.group(i)].add(into, joins[into], joined.like(i));

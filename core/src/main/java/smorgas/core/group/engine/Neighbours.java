@@ -31,6 +31,7 @@ final class Neighbours {
     private final Likeness likeness;
     private final LikenessRules.Neighbours rules;
     private final int size;
+    private final boolean everyPair;
     /** How many are kept of each. */
     private final int kept;
 
@@ -57,9 +58,11 @@ final class Neighbours {
         this.likeness = likeness;
         this.rules = likeness.rules().neighbours();
         this.size = likeness.size();
-        this.kept = size > likeness.rules().linkage().longList() ? rules.keptOfLong() : rules.kept();
-        this.steps =
-                (int) Math.min(Integer.MAX_VALUE, Math.max(rules.fewestSteps(), rules.steps() / Math.max(1, size)));
+        this.everyPair = likeness.rules().care().equals(LikenessRules.Care.ALL);
+        this.kept = size > likeness.rules().care().longList() ? rules.keptOfLong() : rules.kept();
+        this.steps = (int) Math.min(
+                Integer.MAX_VALUE,
+                Math.max(rules.fewestSteps(), likeness.rules().care().steps() / Math.max(1, size)));
         this.start = new int[terms + 1];
         this.row = new int[size + 1];
         for (int keyword = 0; keyword < size; keyword++) {
@@ -125,9 +128,9 @@ final class Neighbours {
         int[] of(int keyword) {
             count = 0;
             // What all are asked what they mean of nobody is left out before.
-            boolean whole = likeness.knowsMeaning() && (size <= rules.shortList() || rules.everyPair());
+            boolean whole = likeness.knowsMeaning() && (size <= rules.shortList() || everyPair);
             meet(keyword, whole ? size : likeness.knowsMeaning() ? rules.lookedInto() : kept);
-            boolean few = !likeness.knowsMeaning() || size <= rules.shortList() || rules.everyPair();
+            boolean few = !likeness.knowsMeaning() || size <= rules.shortList() || everyPair;
             if (few && !likeness.knowsMeaning()) {
                 // Without meaning this is what they would be offered with; most are not even as good as the last.
                 double least = count > MANY * kept ? least(kept) : 0;
