@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Assumptions;
 /** Debian's Chromium, started once for all browser tests. */
 final class Browsers {
 
-    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+    private static final Path CHROMIUM = Path.of("/usr/bin/chromium-headless-shell");
 
     private static Browser shared;
 

@@ -24,6 +24,7 @@ import java.util.regex.Pattern;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -31,6 +32,7 @@ import org.junit.jupiter.api.io.TempDir;
  * Many large projects in a server whose memory holds a few of them: opened in turn by one client, then by four at once, it
  * never ends, and who waits gets the page. {@code ./smorgas bench faults} opens thirty of 330,000 lines with 1 GB.
  */
+@Tag("faults")
 class BudgetIT {
 
     private static final boolean FULL = "full".equals(System.getProperty("smorgas.faults"));

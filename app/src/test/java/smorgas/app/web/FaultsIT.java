@@ -22,6 +22,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Assumptions;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -31,6 +32,7 @@ import tools.jackson.databind.json.JsonMapper;
  * What goes wrong around the application: killed, crowded, starved. Short here; {@code ./smorgas bench faults} runs it at
  * full length. Each prints what it counted.
  */
+@Tag("faults")
 class FaultsIT {
 
     private static final boolean FULL = "full".equals(System.getProperty("smorgas.faults"));

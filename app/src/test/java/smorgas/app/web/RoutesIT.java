@@ -42,7 +42,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  */
 class RoutesIT {
 
-    private static final int REQUESTS = "full".equals(System.getProperty("smorgas.faults")) ? 20_400 : 600;
+    private static final int REQUESTS = "full".equals(System.getProperty("smorgas.faults")) ? 20_400 : 300;
 
     /** What many acts have made of a project makes every request slower. */
     private static final int OF_A_SERVER = 600;
@@ -191,7 +191,7 @@ class RoutesIT {
         Visitor visitor = new Visitor(server);
         List<String> any = fieldsOfTemplates();
         long project = newProject(visitor);
-        for (int i = 0; i < OF_A_SERVER; i++) {
+        for (int i = 0; i < Math.min(OF_A_SERVER, REQUESTS); i++) {
             Route route = routes.get(i < routes.size() ? i : random.nextInt(routes.size()));
             Map<String, String> fields = fields(route, any);
             String path;

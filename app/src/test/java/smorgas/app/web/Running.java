@@ -3,10 +3,14 @@ package smorgas.app.web;
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.Set;
@@ -53,8 +57,54 @@ final class Running implements AutoCloseable {
         this.port = ((WebServerApplicationContext) context).getWebServer().getPort();
     }
 
+    /** With the demo as it is at first, unless there is something in the folder already. */
     static Running alone(Path data, int port) {
+        if (!Files.exists(data.resolve("smorgas.mv.db"))) {
+            copy(demo(), data);
+        }
         return new Running(data, port, true);
+    }
+
+    /**
+     * A folder in which the demo was made, once for all processes of a run of the tests: the first that wants it makes it, while
+     * the others wait.
+     */
+    private static synchronized Path demo() {
+        // Maven starts a shell, which starts this process.
+        ProcessHandle maven =
+                ProcessHandle.current().parent().flatMap(ProcessHandle::parent).orElse(ProcessHandle.current());
+        String run = maven.pid() + "-"
+                + maven.info().startInstant().map(Instant::toEpochMilli).orElse(0L);
+        Path folder = Path.of("target", "demo-" + run).toAbsolutePath();
+        try {
+            Files.createDirectories(folder);
+            try (FileChannel channel = FileChannel.open(
+                            folder.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                    FileLock held = channel.lock()) {
+                if (held.isValid() && !Files.exists(folder.resolve("made"))) {
+                    new Running(folder.resolve("data"), 0, true).close();
+                    Files.createFile(folder.resolve("made"));
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return folder.resolve("data");
+    }
+
+    private static void copy(Path from, Path to) {
+        try (Stream<Path> files = Files.walk(from)) {
+            for (Path file : files.toList()) {
+                Path copy = to.resolve(from.relativize(file));
+                if (Files.isDirectory(file)) {
+                    Files.createDirectories(copy);
+                } else {
+                    Files.copy(file, copy);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** In which there is nothing yet, with a proxy at this address before it. */
@@ -71,7 +121,7 @@ final class Running implements AutoCloseable {
     static synchronized Running shared() {
         if (shared == null) {
             try {
-                shared = new Running(Files.createTempDirectory("smorgas-test"), 0, true);
+                shared = alone(Files.createTempDirectory("smorgas-test"), 0);
                 Thread.ofPlatform().daemon().start(shared::evict);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
