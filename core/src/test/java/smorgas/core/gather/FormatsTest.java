@@ -1,6 +1,7 @@
 package smorgas.core.gather;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -264,9 +265,12 @@ class FormatsTest {
         assertThat(header.headers()).containsExactly("kw", "n");
         assertThat(header.columns()).containsExactly(ColumnRole.KEYWORD, ColumnRole.SEARCHES);
         assertThat(rows).containsExactly(List.of("bee suit", "20"));
-        assertThat(read(bytes("a,b\nc,d\n"), new ReadAs("no-such-charset", "\n", "", -1, List.of()))
+        assertThat(read(bytes("a,b\nc,d\n"), new ReadAs("", "\n", "", -1, List.of()))
                         .format())
                 .isEqualTo(Format.PLAIN);
+        assertThatThrownBy(() -> new ReadAs("no-such-charset", "", "", -1, List.of()))
+                .hasMessage("There is no encoding \"no-such-charset\"");
+        assertThatThrownBy(() -> new ReadAs("", "x", "", -1, List.of())).hasMessage("\"x\" cannot part cells");
     }
 
     /** ICU's detector needs enough letters to be sure; with few the western guess stands and can be changed. */
