@@ -39,10 +39,17 @@ class StuckProjectTest {
                             Offered.file("list", "keyword,searches\nbee hive,5\n".getBytes(StandardCharsets.UTF_8)))
                     .basket()
                     .orElseThrow();
-            ReadAs crafted =
-                    new ReadAs(encoding == null ? "" : encoding, delimiter == null ? "" : delimiter, "", -1, List.of());
             Outcome outcome = project.act(
-                    project.snapshot().version(), recipe -> new BasketEntry.BasketReadAs(basket, "list", crafted));
+                    project.snapshot().version(),
+                    recipe -> new BasketEntry.BasketReadAs(
+                            basket,
+                            "list",
+                            new ReadAs(
+                                    encoding == null ? "" : encoding,
+                                    delimiter == null ? "" : delimiter,
+                                    "",
+                                    -1,
+                                    List.of())));
             assertThat(outcome).isInstanceOf(Outcome.Refused.class);
             OpenProject again = new OpenProject(
                     store.projects().find(id).orElseThrow(),
