@@ -137,6 +137,7 @@ class ServeIT extends ProjectInBrowser {
 
     @Test
     void keywordsAreCopiedInPieces() {
+        page.context().grantPermissions(List.of("clipboard-write"));
         visit("pieces?size=2&as=SIGNS");
         assertThat(page.locator("#h-piece")).hasText("Piece 1 of 6");
         assertThat(page.locator("textarea.piece")).hasValue("\"bee hive wooden\"\n[bee hive wooden]");
