@@ -25,20 +25,27 @@ class RoomsTest {
     private static final Map<String, Set<String>> MAY_KNOW = Map.ofEntries(
             Map.entry("core.column", Set.of()),
             Map.entry("core.text", Set.of("core.column")),
-            Map.entry("core.recipe", Set.of("core.text", "core.column")),
-            Map.entry("core.gather", Set.of("core.text", "core.column", "core.recipe")),
+            Map.entry("core.language", Set.of("core.text")),
+            Map.entry("core.recipe", Set.of("core.text", "core.column", "core.language")),
+            Map.entry("core.gather", Set.of("core.text", "core.language", "core.column", "core.recipe")),
             // Fold's input is Gather's result, and so on down the one direction; never the other way.
-            Map.entry("core.fold", Set.of("core.text", "core.column", "core.recipe", "core.gather")),
-            Map.entry("core.sift", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
-            Map.entry("core.value", Set.of("core.text", "core.column", "core.recipe", "core.gather", "core.fold")),
+            Map.entry("core.fold", Set.of("core.text", "core.language", "core.column", "core.recipe", "core.gather")),
+            Map.entry("core.sift", Set.of("core.text", "core.language", "core.column", "core.recipe", "core.fold")),
+            Map.entry(
+                    "core.value",
+                    Set.of("core.text", "core.language", "core.column", "core.recipe", "core.gather", "core.fold")),
             // Within Group: engines know nothing of hands and results, and what reads a result is known by nobody in
             // it.
-            Map.entry("core.group.engine", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
-            Map.entry("core.group.hand", Set.of("core.text", "core.column", "core.recipe", "core.fold")),
+            Map.entry(
+                    "core.group.engine",
+                    Set.of("core.text", "core.language", "core.column", "core.recipe", "core.fold")),
+            Map.entry(
+                    "core.group.hand", Set.of("core.text", "core.language", "core.column", "core.recipe", "core.fold")),
             Map.entry(
                     "core.group",
                     Set.of(
                             "core.text",
+                            "core.language",
                             "core.column",
                             "core.recipe",
                             "core.fold",
@@ -46,11 +53,19 @@ class RoomsTest {
                             "core.group.hand")),
             Map.entry(
                     "core.group.read",
-                    Set.of("core.text", "core.column", "core.recipe", "core.fold", "core.group", "core.group.engine")),
+                    Set.of(
+                            "core.text",
+                            "core.language",
+                            "core.column",
+                            "core.recipe",
+                            "core.fold",
+                            "core.group",
+                            "core.group.engine")),
             Map.entry(
                     "core.serve",
                     Set.of(
                             "core.text",
+                            "core.language",
                             "core.column",
                             "core.recipe",
                             "core.fold",
@@ -59,12 +74,13 @@ class RoomsTest {
                             "core.group",
                             "core.group.read",
                             "core.draw")),
-            Map.entry("core.source", Set.of("core.text", "core.column", "core.recipe")),
+            Map.entry("core.source", Set.of("core.text", "core.language", "core.column", "core.recipe")),
             Map.entry("core.draw", Set.of("core.column", "core.group", "core.group.read")),
             Map.entry(
                     "core.board",
                     Set.of(
                             "core.text",
+                            "core.language",
                             "core.column",
                             "core.recipe",
                             "core.gather",

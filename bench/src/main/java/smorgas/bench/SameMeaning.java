@@ -7,9 +7,9 @@ import java.util.Locale;
 import java.util.Map;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.SameProposals;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.Rules;
 import smorgas.core.text.Tidy;
-import smorgas.core.text.WordForms;
 import smorgas.core.text.Words;
 import smorgas.meaning.model.MeaningModel;
 

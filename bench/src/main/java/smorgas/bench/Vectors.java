@@ -6,9 +6,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import smorgas.core.language.Lexicon;
+import smorgas.core.language.WordForms;
 import smorgas.core.text.Tidy;
-import smorgas.core.text.WordForms;
-import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
 /** TF-IDF vectors for peers, each of length 1: of stems without stop words, or of the 3- and 4-grams of the letters. */
@@ -18,7 +18,7 @@ final class Vectors {
 
     static double[][] stems(ExpertList list) {
         WordForms stems = WordForms.stems(list.language());
-        Set<String> stop = WordLists.stopWords(list.language());
+        Set<String> stop = Lexicon.of(list.language()).stopWords();
         List<Set<String>> parts = new ArrayList<>();
         for (String keyword : list.keywords()) {
             Set<String> of = new HashSet<>();

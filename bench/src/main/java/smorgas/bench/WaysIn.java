@@ -11,11 +11,11 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Gleaning;
 import smorgas.core.recipe.LogReading;
 import smorgas.core.source.Gleaner;
 import smorgas.core.source.LogTerms;
-import smorgas.core.text.WordLists;
 
 /** Logs and pages that become baskets, as whole runs; a log beside the tools of every system, which only count. */
 final class WaysIn {
@@ -112,7 +112,7 @@ final class WaysIn {
                 new Gleaning.Range(1, 4),
                 2,
                 1,
-                List.copyOf(WordLists.stopWords("en")),
+                List.copyOf(Lexicon.of("en").stopWords()),
                 List.of(),
                 "en",
                 List.of());

@@ -14,6 +14,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import smorgas.app.standin.StandIns;
 import smorgas.core.gather.Packed;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Brainstorm;
 import smorgas.core.recipe.Foraging;
 import smorgas.core.recipe.Gleaning;
@@ -28,7 +29,6 @@ import smorgas.core.source.Pairs;
 import smorgas.core.source.Pauses;
 import smorgas.core.source.Source;
 import smorgas.core.text.Refusal;
-import smorgas.core.text.WordLists;
 
 /** Lists that our own tools make, as CSV files for {@code batch --in} or anything else. */
 @Command(
@@ -186,7 +186,7 @@ public final class MakeCommand implements Callable<Integer> {
                     new Gleaning.Range(1, words),
                     times,
                     1,
-                    List.copyOf(WordLists.stopWords(language())),
+                    List.copyOf(Lexicon.of(language()).stopWords()),
                     List.of(),
                     language(),
                     List.of()));

@@ -7,16 +7,13 @@ import java.util.TreeMap;
 import org.springframework.beans.factory.InitializingBean;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.Pantry;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.WordList;
-import smorgas.core.text.WordLists;
 import smorgas.core.value.Intents;
 
 /** Puts the word lists that ship with the application into the pantry; what was changed or taken away there stays so. */
 @Component
 class ShippedLists implements InitializingBean {
-
-    private static final List<String> LANGUAGES =
-            List.of("en", "de", "fr", "es", "it", "pt", "nl", "sv", "da", "no", "fi");
 
     private final Pantry pantry;
 
@@ -26,16 +23,17 @@ class ShippedLists implements InitializingBean {
 
     @Override
     public void afterPropertiesSet() {
-        for (String language : LANGUAGES) {
+        for (String language : Lexicon.CODES) {
             Map<WordList.Kind, SortedSet<String>> lists = new TreeMap<>(Map.of(
-                    WordList.Kind.STOP_WORDS, WordLists.stopWords(language),
-                    WordList.Kind.LITTLE_WORDS, WordLists.littleWords(language),
-                    WordList.Kind.QUESTION_OPENERS, WordLists.questionOpeners(language),
-                    WordList.Kind.BUYING, WordLists.buyingWords(language),
-                    WordList.Kind.PRICE, WordLists.priceWords(language)));
+                    WordList.Kind.STOP_WORDS, Lexicon.of(language).stopWords(),
+                    WordList.Kind.LITTLE_WORDS, Lexicon.of(language).littleWords(),
+                    WordList.Kind.QUESTION_OPENERS, Lexicon.of(language).questionOpeners(),
+                    WordList.Kind.BUYING, Lexicon.of(language).buyingWords(),
+                    WordList.Kind.PRICE, Lexicon.of(language).priceWords()));
             lists.forEach((kind, words) -> ship(kind, language, List.copyOf(words)));
             Intents.shipped(language).forEach((kind, words) -> ship(kind, language, words));
-            WordLists.starterNegatives(language)
+            Lexicon.of(language)
+                    .starterNegatives()
                     .forEach((name, words) -> pantry.ship(
                             new WordList(name + " (" + language + ")", language, WordList.Kind.NEGATIVES, 1, words)));
         }

@@ -1,6 +1,7 @@
 package smorgas.core.column;
 
-import java.util.Set;
+import java.text.DecimalFormatSymbols;
+import java.util.Locale;
 
 /** Which sign parts the decimals from a number, where the number itself does not tell: {@code 1.250} of money. */
 public enum Decimals {
@@ -9,11 +10,8 @@ public enum Decimals {
     /** The other way round. */
     COMMA;
 
-    private static final Set<String> OF_COMMA =
-            Set.of("de", "fr", "es", "it", "pt", "nl", "sv", "da", "no", "fi", "el", "pl", "cs");
-
-    /** As the language writes them; a point if it is not known. */
+    /** As the language (ISO 639-1) writes them, by the Unicode CLDR. */
     public static Decimals of(String language) {
-        return OF_COMMA.contains(language) ? COMMA : POINT;
+        return DecimalFormatSymbols.getInstance(Locale.of(language)).getDecimalSeparator() == ',' ? COMMA : POINT;
     }
 }

@@ -10,12 +10,12 @@ import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.language.Accents;
+import smorgas.core.language.Lexicon;
+import smorgas.core.language.Punctuation;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.FoldRules;
 import smorgas.core.recipe.Folding;
-import smorgas.core.text.Accents;
-import smorgas.core.text.Punctuation;
-import smorgas.core.text.WordForms;
-import smorgas.core.text.WordLists;
 
 /**
  * Proposes misspellings: a rare word close to a far more frequent one. Close means an optimal string alignment distance
@@ -52,7 +52,7 @@ public final class Misspellings {
         this.folding = folding;
         this.rules = folding.rules().misspelling();
         this.listed = right;
-        this.dictionary = WordLists.dictionary(folding.language());
+        this.dictionary = Lexicon.of(folding.language()).dictionary();
         this.plurals = WordForms.plurals(folding.language());
         this.stems = WordForms.stems(folding.language());
         Punctuation punctuation = new Punctuation(folding.language());

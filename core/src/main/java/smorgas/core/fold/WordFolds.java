@@ -10,11 +10,11 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.column.IntSequences;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.language.Accents;
+import smorgas.core.language.Punctuation;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
-import smorgas.core.text.Accents;
-import smorgas.core.text.Punctuation;
-import smorgas.core.text.WordForms;
 
 /**
  * Folds spellings into keys: two that come to the same key are one keyword. A key is the sequence of a text's folded

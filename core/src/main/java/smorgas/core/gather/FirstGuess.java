@@ -12,9 +12,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import smorgas.core.column.Decimals;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.text.Tidy;
-import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
 /**
@@ -38,15 +38,6 @@ public record FirstGuess(String name, String language, String currency) {
 
     /** English is guessed where no language has more of its little words in the list. */
     private static final String OTHERWISE = "en";
-
-    private static final List<String> LANGUAGES =
-            List.of("en", "de", "fr", "es", "it", "nl", "pt", "sv", "da", "no", "fi");
-
-    /** Letters that few other languages have; a word with one counts as a little word of it. */
-    private static final Map<String, String> LETTERS =
-            Map.of("de", "äöüß", "fr", "çêèœ", "es", "ñ¿", "pt", "ãõ", "sv", "åä", "da", "æø", "no", "æø", "fi", "ä");
-
-    private static final Map<String, String> CURRENCIES = Map.of("sv", "SEK", "da", "DKK", "no", "NOK", "en", "GBP");
 
     private static final Map<Character, String> SIGNS = Map.of('\u00a3', "GBP", '\u20ac', "EUR", '$', "USD");
 
@@ -105,11 +96,11 @@ public record FirstGuess(String name, String language, String currency) {
 
     private static String language(List<String> keywords) {
         Map<String, Integer> hits = new HashMap<>();
-        for (String language : LANGUAGES) {
-            Set<String> little = new HashSet<>(WordLists.littleWords(language));
-            little.addAll(WordLists.questionOpeners(language));
-            little.addAll(WordLists.buyingWords(language));
-            String letters = LETTERS.getOrDefault(language, "");
+        for (String language : Lexicon.CODES) {
+            Set<String> little = new HashSet<>(Lexicon.of(language).littleWords());
+            little.addAll(Lexicon.of(language).questionOpeners());
+            little.addAll(Lexicon.of(language).buyingWords());
+            String letters = Lexicon.of(language).letters();
             for (String keyword : keywords) {
                 for (String word : Words.of(keyword)) {
                     boolean its = word.length() > 1 && little.contains(word)
@@ -122,7 +113,7 @@ public record FirstGuess(String name, String language, String currency) {
         // Of equal ones the first.
         return most == 0
                 ? OTHERWISE
-                : LANGUAGES.stream()
+                : Lexicon.CODES.stream()
                         .filter(language -> hits.getOrDefault(language, 0) == most)
                         .findFirst()
                         .orElse(OTHERWISE);
@@ -130,11 +121,11 @@ public record FirstGuess(String name, String language, String currency) {
 
     /** The word that most keywords have, as it is written most. */
     private static String name(List<String> keywords, String language) {
-        Set<String> little = new HashSet<>(WordLists.stopWords(language));
-        little.addAll(WordLists.littleWords(language));
-        little.addAll(WordLists.questionOpeners(language));
-        little.addAll(WordLists.buyingWords(language));
-        little.addAll(WordLists.priceWords(language));
+        Set<String> little = new HashSet<>(Lexicon.of(language).stopWords());
+        little.addAll(Lexicon.of(language).littleWords());
+        little.addAll(Lexicon.of(language).questionOpeners());
+        little.addAll(Lexicon.of(language).buyingWords());
+        little.addAll(Lexicon.of(language).priceWords());
         Map<String, Integer> counts = new HashMap<>();
         for (String keyword : keywords) {
             for (String word : new HashSet<>(Words.of(keyword))) {
@@ -166,6 +157,6 @@ public record FirstGuess(String name, String language, String currency) {
                 .max(Map.Entry.<String, Integer>comparingByValue()
                         .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
                 .map(Map.Entry::getKey)
-                .orElse(CURRENCIES.getOrDefault(language, "EUR"));
+                .orElse(Lexicon.of(language).currency());
     }
 }

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import smorgas.core.language.Lexicon;
 
 /**
  * The month that the name of a column tells: "Searches: Mar 2026", "2026-03", "3 2026", "mai 2026", "Mar-26" as spreadsheets write
@@ -30,7 +31,7 @@ final class Months {
     private static final Map<String, Month> NAMED = new HashMap<>();
 
     static {
-        for (String language : List.of("en", "de", "fr", "es", "it", "nl")) {
+        for (String language : Lexicon.CODES) {
             for (Month month : Month.values()) {
                 for (TextStyle style : List.of(
                         TextStyle.FULL, TextStyle.SHORT, TextStyle.FULL_STANDALONE, TextStyle.SHORT_STANDALONE)) {

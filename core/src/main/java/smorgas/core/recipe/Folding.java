@@ -14,7 +14,7 @@ import java.util.TreeSet;
 import smorgas.core.column.Decimals;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
-import smorgas.core.text.WordLists;
+import smorgas.core.language.Lexicon;
 
 /**
  * Everything that decides which lines are one keyword.
@@ -64,7 +64,7 @@ public record Folding(
                 rules.fold(),
                 language,
                 rules.settings().folds(),
-                WordLists.littleWords(language),
+                Lexicon.of(language).littleWords(),
                 new TreeMap<>(),
                 new TreeSet<>(),
                 List.of(),

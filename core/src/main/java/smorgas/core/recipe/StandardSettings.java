@@ -12,7 +12,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import smorgas.core.column.Figure;
 import smorgas.core.column.Merge;
-import smorgas.core.text.WordLists;
+import smorgas.core.language.Lexicon;
 
 /**
  * The settings of a project in which nothing was chosen.
@@ -79,7 +79,7 @@ public record StandardSettings(
                 false,
                 GroupSettings.Leftovers.APART,
                 seatedFrom,
-                WordLists.stopWords(language),
+                Lexicon.of(language).stopWords(),
                 stopAt,
                 new TreeSet<>(),
                 SameHere.NOTHING,

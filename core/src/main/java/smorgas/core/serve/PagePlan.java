@@ -10,8 +10,8 @@ import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
 import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Intent;
-import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 import smorgas.core.value.Worth;
 
@@ -42,7 +42,7 @@ final class PagePlan {
         this.what = what;
         this.keywords = what.keywords();
         this.searches = keywords.numbers(Figure.SEARCHES);
-        this.openers = WordLists.questionOpeners(what.recipe().folding().language());
+        this.openers = Lexicon.of(what.recipe().folding().language()).questionOpeners();
     }
 
     /** A row for each ad group, of one that is parted by match types one. */

@@ -13,9 +13,9 @@ import java.util.Set;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.WordList;
-import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
 /**
@@ -71,22 +71,6 @@ public final class Families {
     private static final double CONCENTRATED = .55;
     private static final double SPREAD = .3;
     private static final double MOSTLY = .6;
-    /** Words that places stand behind, by language. */
-    private static final Map<String, Set<String>> BEFORE_PLACES = Map.of(
-            "en", Set.of("in", "near", "around", "at"),
-            "de", Set.of("in", "bei", "nähe", "nahe", "um", "raum"),
-            "fr", Set.of("à", "a", "en", "près", "vers"),
-            "es", Set.of("en", "cerca"),
-            "it", Set.of("a", "in", "vicino"),
-            "nl", Set.of("in", "bij", "nabij"),
-            "pt", Set.of("em", "perto"),
-            "sv", Set.of("i", "nära"),
-            "da", Set.of("i", "nær"),
-            "no", Set.of("i", "nær"));
-
-    /** Words that stand behind a place: {@code otterwick near me}, and so of the place's keyword. */
-    private static final Set<String> BEHIND_PLACES = Set.of("near", "nearby", "area", "umgebung");
-
     private final BitSet view;
     private final FoldedWords folded;
     private final RaggedInts rows;
@@ -146,7 +130,7 @@ public final class Families {
         for (Family family : Family.values()) {
             found.put(family, new ArrayList<>());
         }
-        Set<String> dictionary = WordLists.dictionary(keywords.folding().language());
+        Set<String> dictionary = Lexicon.of(keywords.folding().language()).dictionary();
         int[] behindPlacing = behindPlacing();
         BitSet capitals = capitals();
         BitSet alike = inPlacesCompany(behindPlacing);
@@ -223,8 +207,8 @@ public final class Families {
         boolean[] placing = new boolean[folded.size()];
         boolean[] closing = new boolean[folded.size()];
         String language = keywords.folding().language();
-        BEFORE_PLACES.getOrDefault(language, Set.of()).forEach(word -> mark(word, placing));
-        BEHIND_PLACES.forEach(word -> mark(word, closing));
+        Lexicon.of(language).beforePlaces().forEach(word -> mark(word, placing));
+        Lexicon.of(language).afterPlaces().forEach(word -> mark(word, closing));
         int[] behind = new int[folded.size()];
         for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
             int length = rows.length(k);

@@ -3,31 +3,21 @@ package smorgas.core.sift;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalLong;
 import java.util.stream.IntStream;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.Keywords;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Bounds;
 import smorgas.core.recipe.Condition;
-import smorgas.core.text.WordLists;
 
 /** The views that most lists are looked at by sooner or later (common practice); only those that can show something. */
 public final class UsualViews {
 
     /** From so many words on a keyword is of the long tail. */
     private static final int LONG = 4;
-
-    /** What people write who look for something where they are. */
-    private static final Map<String, List<String>> NEAR = Map.of(
-            "en", List.of("near me", "nearby", "near by", "nearest", "local", "in my area"),
-            "de", List.of("in der nähe", "in meiner nähe", "nächste", "vor ort", "umgebung"),
-            "fr", List.of("près de moi", "à proximité", "proche"),
-            "es", List.of("cerca de mí", "cerca de mi", "cercano"),
-            "it", List.of("vicino a me", "in zona"),
-            "nl", List.of("in de buurt", "bij mij in de buurt"));
 
     /** A view with its name. */
     public record View(String name, Condition shows) {}
@@ -37,12 +27,13 @@ public final class UsualViews {
     /** Those of the keywords of a project, in its language (ISO 639-1). */
     public static List<View> of(Keywords keywords, String language) {
         List<View> views = new ArrayList<>();
-        List<String> openers = List.copyOf(WordLists.questionOpeners(language));
+        List<String> openers = List.copyOf(Lexicon.of(language).questionOpeners());
         if (!openers.isEmpty()) {
             views.add(new View("Questions", new Condition.HasAnyWord(openers)));
         }
-        if (NEAR.containsKey(language)) {
-            views.add(new View("Near me", new Condition.HasAnyWord(NEAR.get(language))));
+        List<String> near = Lexicon.of(language).near();
+        if (!near.isEmpty()) {
+            views.add(new View("Near me", new Condition.HasAnyWord(near)));
         }
         views.add(new View("Four words and more", new Condition.Count(Computed.WORDS, Bounds.from(LONG))));
         OptionalLong searches = median(keywords, Figure.SEARCHES);

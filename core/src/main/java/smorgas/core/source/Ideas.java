@@ -9,10 +9,10 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Brainstorm;
 import smorgas.core.recipe.Brainstorm.Form;
 import smorgas.core.text.Tidy;
-import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
 /**
@@ -43,8 +43,8 @@ public final class Ideas {
 
     private Ideas(Brainstorm wanted) {
         this.wanted = wanted;
-        this.stopWords = new LinkedHashSet<>(WordLists.stopWords(wanted.language()));
-        this.around = WordLists.brainstorm(wanted.language());
+        this.stopWords = new LinkedHashSet<>(Lexicon.of(wanted.language()).stopWords());
+        this.around = Lexicon.of(wanted.language()).brainstorm();
         // What opens a need says that one follows and is nothing itself.
         words("needs").forEach(opener -> stopWords.addAll(Words.of(opener)));
     }

@@ -1,9 +1,5 @@
 package smorgas.core.value;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -11,6 +7,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Intent;
 
 /**
@@ -42,20 +39,12 @@ record Cue(Intent intent, int strength, Form form, String words) {
 
     /** Those that ship for a language; none where there is no list for it. */
     static List<Cue> shipped(String language) {
-        return language.matches("[a-z]{2}") ? SHIPPED.computeIfAbsent(language, Cue::read) : List.of();
+        return SHIPPED.computeIfAbsent(language, code -> parse(Lexicon.of(code).lines("intents.txt")));
     }
 
-    private static List<Cue> read(String language) {
-        try (InputStream in = Cue.class.getResourceAsStream("intent-" + language + ".txt")) {
-            return in == null ? List.of() : parse(new String(in.readAllBytes(), StandardCharsets.UTF_8));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private static List<Cue> parse(String text) {
+    private static List<Cue> parse(List<String> lines) {
         List<Cue> cues = new ArrayList<>();
-        for (String line : text.lines().filter(one -> !one.startsWith("#")).toList()) {
+        for (String line : lines) {
             Matcher parts = LINE.matcher(line);
             if (!parts.matches()) {
                 throw new IllegalStateException("no cue: " + line);

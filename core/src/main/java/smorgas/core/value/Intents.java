@@ -20,6 +20,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
+import smorgas.core.language.Units;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.IntentRules;
@@ -33,7 +34,7 @@ import smorgas.core.recipe.WordList;
  */
 public final class Intents {
 
-    private static final String UNITS = "(mm|cm|m|km|ft|in|inch|kg|g|mg|l|ml|oz|lb|w|kw|v|ah|gb|tb|qm)";
+    private static final String UNITS = Units.OF_SIZES.stream().sorted().collect(Collectors.joining("|", "(", ")"));
 
     private static final Pattern NUMBER = Pattern.compile("\\d+([.,]\\d+)?");
     private static final Pattern UNIT = Pattern.compile(UNITS, Pattern.CASE_INSENSITIVE);

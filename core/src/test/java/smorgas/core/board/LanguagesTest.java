@@ -21,6 +21,7 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
+import smorgas.core.language.Accents;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.FoldKind;
@@ -30,7 +31,6 @@ import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.serve.Plan;
-import smorgas.core.text.Accents;
 import smorgas.core.text.Tidy;
 
 /**

@@ -18,13 +18,13 @@ import org.apache.lucene.util.automaton.LevenshteinAutomata;
 import org.apache.lucene.util.automaton.Operations;
 import org.junit.jupiter.api.Test;
 import smorgas.core.gather.TestLists;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.WordPair;
-import smorgas.core.text.WordLists;
 
 class MisspellingsTest {
 
@@ -137,7 +137,7 @@ class MisspellingsTest {
         System.out.printf(
                 "Misspellings: %d of %d found; of %d proposals %d are right; from 70%% up %d of %d%n",
                 right.size(), published.size(), found.size(), right.size(), sureAndRight, sure);
-        assertThat(WordLists.dictionary("en")).hasSizeGreaterThan(50_000);
+        assertThat(Lexicon.of("en").dictionary()).hasSizeGreaterThan(50_000);
         assertThat(right.size()).isGreaterThan(published.size() * 3 / 4);
         assertThat(right.size()).isGreaterThan(found.size() * 9 / 10);
         assertThat(sureAndRight).isGreaterThanOrEqualTo(sure * 95 / 100);

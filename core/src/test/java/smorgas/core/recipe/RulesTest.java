@@ -3,7 +3,6 @@ package smorgas.core.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -40,19 +39,12 @@ class RulesTest {
     @Test
     void theWordListsAreThoseOfTheRules() throws Exception {
         SortedMap<String, String> found = new TreeMap<>();
-        Path all = Path.of(URI.create(RulesTest.class
-                        .getResource("/smorgas/core/rules/data-1.txt")
-                        .toString()))
-                .getParent()
-                .getParent();
-        for (String room : List.of("group", "text", "value")) {
-            try (Stream<Path> files = Files.list(all.resolve(room))) {
-                for (Path file : files.filter(Files::isRegularFile)
-                        .filter(file -> file.toString().matches(".*\\.(txt|gz)")
-                                && !file.toString().contains("LICENSE"))
-                        .toList()) {
-                    found.put(room + "/" + file.getFileName(), version(file));
-                }
+        Path all = Path.of("src", "main", "resources", "smorgas", "core", "language");
+        try (Stream<Path> files = Files.walk(all)) {
+            for (Path file : files.filter(Files::isRegularFile)
+                    .filter(file -> !file.toString().contains("LICENSE"))
+                    .toList()) {
+                found.put(all.relativize(file).toString(), version(file));
             }
         }
         assertThat(found).as("""

@@ -6,10 +6,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import smorgas.app.web.show.Fields;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Gleaning;
 import smorgas.core.recipe.Gleaning.Part;
 import smorgas.core.recipe.Gleaning.Range;
-import smorgas.core.text.WordLists;
 
 /** A gleaning as the fields of its form; numbers as they were typed. */
 record GleanForm(
@@ -49,7 +49,7 @@ record GleanForm(
                 "4",
                 "2",
                 "1",
-                String.join(" ", WordLists.stopWords(language)),
+                String.join(" ", Lexicon.of(language).stopWords()),
                 "",
                 false,
                 language,

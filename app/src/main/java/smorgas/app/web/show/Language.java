@@ -1,6 +1,7 @@
 package smorgas.app.web.show;
 
 import java.util.List;
+import smorgas.core.language.Lexicon;
 
 /**
  * A language that a project can be in.
@@ -10,18 +11,9 @@ import java.util.List;
 public record Language(String code, String name) {
 
     /** Those whose words Smorgas knows. */
-    public static final List<Language> ALL = List.of(
-            new Language("en", "English"),
-            new Language("de", "German"),
-            new Language("fr", "French"),
-            new Language("es", "Spanish"),
-            new Language("it", "Italian"),
-            new Language("nl", "Dutch"),
-            new Language("pt", "Portuguese"),
-            new Language("sv", "Swedish"),
-            new Language("da", "Danish"),
-            new Language("no", "Norwegian"),
-            new Language("fi", "Finnish"));
+    public static final List<Language> ALL = Lexicon.CODES.stream()
+            .map(code -> new Language(code, Lexicon.of(code).name()))
+            .toList();
 
     /** The same as choices of a field. */
     public static List<Choice> choices() {

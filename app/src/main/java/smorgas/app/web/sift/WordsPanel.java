@@ -10,10 +10,10 @@ import java.util.TreeSet;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.WordList;
 import smorgas.core.sift.Families;
 import smorgas.core.sift.WordCounts;
-import smorgas.core.text.WordLists;
 
 /** The words of what is on view: the list, and the likely kinds of them. */
 final class WordsPanel {
@@ -33,7 +33,7 @@ final class WordsPanel {
     /** Words that say little by themselves: the language's stop words and the project's little words. */
     private static Set<String> little(Board board) {
         Set<String> little =
-                new TreeSet<>(WordLists.stopWords(board.recipe().folding().language()));
+                new TreeSet<>(Lexicon.of(board.recipe().folding().language()).stopWords());
         little.addAll(board.recipe().folding().littleWords());
         return little;
     }

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.SameHere;
-import smorgas.core.text.WordForms;
 import smorgas.core.text.Words;
 
 /**

@@ -8,10 +8,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.commons.text.similarity.LevenshteinDistance;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.LikenessRules;
 import smorgas.core.recipe.SameHere;
-import smorgas.core.text.WordForms;
 
 /**
  * Words that may mean the same in a project, found in its own keywords: two that stand in the same surroundings ("climbing ...

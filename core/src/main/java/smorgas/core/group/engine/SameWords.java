@@ -1,11 +1,5 @@
 package smorgas.core.group.engine;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -15,8 +9,9 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.language.Lexicon;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.SameHere;
-import smorgas.core.text.WordForms;
 
 /**
  * Words and phrases that say the same to somebody who searches, whatever the trade ("cheap", "affordable", "low cost"), as
@@ -92,17 +87,8 @@ public final class SameWords {
 
     private static SameWords read(String language) {
         SameWords same = new SameWords();
-        try (InputStream in = SameWords.class.getResourceAsStream("/smorgas/core/group/same-" + language + ".txt")) {
-            if (in != null) {
-                BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
-                Map<String, Integer> numbers = new HashMap<>();
-                lines.lines()
-                        .filter(line -> !line.isBlank() && !line.startsWith("#"))
-                        .forEach(line -> same.line(line, numbers));
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        Map<String, Integer> numbers = new HashMap<>();
+        Lexicon.of(language).lines("same.txt").forEach(line -> same.line(line, numbers));
         return same;
     }
 

@@ -7,8 +7,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.text.WordForms;
 
 /**
  * What one core reads of some keywords that stand next to each other: their terms, numbered in the order in which they first

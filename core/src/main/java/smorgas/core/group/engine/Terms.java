@@ -10,37 +10,19 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
-import java.util.Set;
 import java.util.concurrent.ConcurrentSkipListMap;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.language.Lexicon;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.LikenessRules;
-import smorgas.core.text.WordForms;
 
 /**
  * What keywords are about: stems of the words of the trade, and what words of any trade say ("cheap"). Little words are left
  * out. Terms are numbered, those of the trade first. Cannot change.
  */
 final class Terms {
-
-    /** Behind these a keyword tells more of its thing and names no other. */
-    private static final Map<String, Set<String>> BEHIND = Map.of(
-            "en",
-                    Set.of(
-                            "for", "with", "without", "on", "in", "to", "under", "from", "of", "near", "at", "by", "vs",
-                            "versus", "and", "or"),
-            "de",
-                    Set.of(
-                            "für", "mit", "ohne", "auf", "in", "zu", "unter", "von", "aus", "im", "am", "bei", "und",
-                            "oder", "als", "zum", "zur", "an", "nach"),
-            "nl",
-                    Set.of(
-                            "voor", "met", "zonder", "op", "in", "te", "onder", "van", "uit", "bij", "en", "of", "als",
-                            "naar", "aan", "tegen"));
-
-    /** Of these languages the first noun is what a keyword is of, and what stands behind it tells more of it. */
-    private static final Set<String> FIRST_HEADS = Set.of("fr", "es", "it", "pt");
 
     private final SameWords same;
     private final boolean firstHeads;
@@ -67,9 +49,10 @@ final class Terms {
 
     private Terms(List<String> keywords, GroupSettings settings, String language, LikenessRules.Reading rules) {
         this.same = SameWords.of(language).with(settings.same(), WordForms.stems(language));
-        this.firstHeads = FIRST_HEADS.contains(language);
+        this.firstHeads = Lexicon.of(language).firstHead();
         Written written = new Written(keywords, language, same.words(), rules);
-        TermPart.By by = new TermPart.By(written, same, settings, language, BEHIND.getOrDefault(language, Set.of()));
+        TermPart.By by = new TermPart.By(
+                written, same, settings, language, Lexicon.of(language).behind());
         NavigableMap<Integer, TermPart> parts = new ConcurrentSkipListMap<>();
         Cores.run(keywords.size(), Likeness.FEW, (from, to) -> parts.put(from, new TermPart(by, from, to)));
         Iterator<int[]> ofPart = numbered(parts.values()).iterator();

@@ -11,8 +11,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
 import smorgas.core.column.Cores;
+import smorgas.core.language.Lexicon;
+import smorgas.core.language.Units;
 import smorgas.core.recipe.LikenessRules;
-import smorgas.core.text.WordLists;
 import smorgas.core.text.Words;
 
 /**
@@ -21,32 +22,9 @@ import smorgas.core.text.Words;
  */
 final class Written {
 
-    /** Words of measure, which say little beside the number before them. */
-    private static final Set<String> UNITS = Set.of(
-            "inch", "inches", "in", "mm", "cm", "m", "km", "qm", "sqm", "meter", "metre", "meters", "metres", "ft",
-            "foot", "feet", "lb", "lbs", "kg", "g", "l", "ml", "liter", "litre", "gb", "tb", "mb", "w", "watt", "v",
-            "volt", "oz");
-
     private static final Pattern NUMBER = Pattern.compile("\\d+(?:[.,]\\d+)?");
     private static final Pattern SIZE = Pattern.compile("(\\d+(?:[.,]\\d+)?)x(\\d+(?:[.,]\\d+)?)\\p{L}*");
     private static final Pattern MEASURE = Pattern.compile("(\\d+(?:[.,]\\d+)?)(\\p{L}{1,4})");
-
-    /** What stands between the parts of a compound. */
-    private static final Map<String, List<String>> LINKS = Map.of(
-            "de", List.of("", "s", "n", "en", "es", "e"),
-            "nl", List.of("", "s", "en", "e"),
-            "sv", List.of("", "s"),
-            "da", List.of("", "s", "e"),
-            "no", List.of("", "s", "e"),
-            "fi", List.of(""));
-
-    /** What stands before an apostrophe and says little; "aujourd'hui" stays one word. */
-    private static final Map<String, Set<String>> ELIDED = Map.of(
-            "fr", Set.of("l", "d", "j", "m", "t", "s", "c", "n", "qu", "jusqu", "lorsqu", "puisqu", "quoiqu"),
-            "it",
-                    Set.of(
-                            "l", "d", "un", "c", "s", "dell", "all", "nell", "sull", "dall", "coll", "cos", "com",
-                            "dov", "quest", "quell"));
 
     private final LikenessRules.Reading rules;
     private final String language;
@@ -81,11 +59,11 @@ final class Written {
 
     /** Whether the language writes compounds as one word. */
     static boolean compounds(String language) {
-        return LINKS.containsKey(language);
+        return Lexicon.of(language).compounds();
     }
 
     static boolean unit(String word) {
-        return UNITS.contains(word);
+        return Units.LITTLE.contains(word);
     }
 
     /** The words of a keyword, in order. */
@@ -129,7 +107,7 @@ final class Written {
             Matcher measure = MEASURE.matcher(word);
             if (size.matches()) {
                 row.add(size.group(1) + "x" + size.group(2));
-            } else if (measure.matches() && UNITS.contains(measure.group(2))) {
+            } else if (measure.matches() && Units.LITTLE.contains(measure.group(2))) {
                 row.add(measure.group(1));
                 row.add(measure.group(2));
             } else {
@@ -153,11 +131,11 @@ final class Written {
 
     /** What may stand before an apostrophe and says little, in a language. */
     static Set<String> elided(String language) {
-        return ELIDED.getOrDefault(language, Set.of());
+        return Lexicon.of(language).elided();
     }
 
     private void misspelt() {
-        Set<String> dictionary = WordLists.dictionary(language);
+        Set<String> dictionary = Lexicon.of(language).dictionary();
         // Close words have a text in common that is left when a letter is taken out.
         Map<String, List<String>> byRest = new HashMap<>();
         counts.forEach((word, count) -> {
@@ -229,7 +207,7 @@ final class Written {
     }
 
     private void joined() {
-        List<String> links = LINKS.getOrDefault(language, List.of(""));
+        List<String> links = Lexicon.of(language).joining();
         counts.forEach((word, count) -> {
             // English joins few words; one that many have is a word of its own.
             boolean may = word.length() >= rules.shortestJoined()

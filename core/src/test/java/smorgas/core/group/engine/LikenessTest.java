@@ -24,6 +24,7 @@ import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.GroupingInput;
+import smorgas.core.language.WordForms;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.LikenessRules;
@@ -31,7 +32,6 @@ import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.StandardSettings;
 import smorgas.core.text.Refusal;
-import smorgas.core.text.WordForms;
 
 class LikenessTest {
 

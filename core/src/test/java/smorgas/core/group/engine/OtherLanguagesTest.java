@@ -98,7 +98,8 @@ class OtherLanguagesTest {
         Map<String, String> lineOf = new HashMap<>();
         Set<String> names = new HashSet<>();
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(
-                Objects.requireNonNull(getClass().getResourceAsStream("/smorgas/core/group/same-" + language + ".txt")),
+                Objects.requireNonNull(
+                        getClass().getResourceAsStream("/smorgas/core/language/" + language + "/same.txt")),
                 StandardCharsets.UTF_8))) {
             for (String line : lines.lines()
                     .filter(one -> !one.startsWith("#") && !one.isBlank())
