@@ -42,8 +42,16 @@
     show(index + 1);
   };
 
-  const tray = (way, texts) =>
+  // The last answer tells all that was picked: until it is here the rows show what was pressed.
+  let picking = 0;
+  const tray = (way, texts) => {
+    picking++;
     act("/tray/" + way, { source: "#tray", values: { keyword: texts }, target: "#tray", swap: "innerHTML" });
+    queue = queue.then(() => {
+      picking--;
+      markPicked();
+    });
+  };
   const pick = (picked, on) => {
     picked.forEach((row) => {
       row.classList.toggle("picked", on);
@@ -56,6 +64,7 @@
   };
   // The tray knows what is picked; the rows only show it.
   const markPicked = () => {
+    if (picking) return;
     const texts = document.getElementById("tray-texts");
     const on = new Set(texts ? texts.value.split("\n") : []);
     rows().forEach((row) => {

@@ -9,6 +9,7 @@
     if (button) button.textContent = chosen() === "dark" ? "Light" : "Dark";
   };
   apply();
+  system.addEventListener("change", apply);
   document.addEventListener("DOMContentLoaded", apply);
   document.addEventListener("htmx:afterSettle", apply);
   const root = document.documentElement;

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.results.Rule;
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
@@ -61,7 +60,7 @@ class BrowserIT {
 
     @BeforeEach
     void open() {
-        context = Browsers.shared().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        context = Browsers.window();
         page = context.newPage();
         page.onConsoleMessage(message -> {
             // The page that does not exist says so in the console by itself.
@@ -296,7 +295,7 @@ class BrowserIT {
                 .hasCount(DemoLists.make().size());
     }
 
-    /** The dark page is the light one in other colours, so that only these are looked at again. */
+    /** The dark page is the light one in other colours: only these are looked at again, when the page has followed. */
     @Test
     void axeFindsNothingOnAnyMainViewLightOrDarkAndNoneIsWiderThanTheWindow() {
         List<String> found = new ArrayList<>();
@@ -312,7 +311,7 @@ class BrowserIT {
             found.addAll(violations(view, List.of()));
             page.setViewportSize(1024, 800);
             page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
-            page.evaluate("Promise.all(document.getAnimations().map(one => one.finished))");
+            page.waitForFunction("() => document.documentElement.dataset.theme === 'dark'");
             notWiderThanTheWindow(view);
             found.addAll(violations(view + " (dark)", List.of("color-contrast")));
         }

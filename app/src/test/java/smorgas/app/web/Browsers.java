@@ -4,10 +4,12 @@ import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -22,6 +24,13 @@ final class Browsers {
     private static Browser shared;
 
     private Browsers() {}
+
+    /** A window of its own, in which nothing fades: what is looked at is there. */
+    static BrowserContext window() {
+        return shared().newContext(new Browser.NewContextOptions()
+                .setViewportSize(1280, 800)
+                .setReducedMotion(ReducedMotion.REDUCE));
+    }
 
     /** Presses keys, each after the page has answered the one before. */
     static void keys(Page page, String... keys) {

@@ -3,7 +3,6 @@ package smorgas.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -154,8 +153,7 @@ class FirstPlanIT {
     @Test
     void fourUglyListsBecomeAPlanThatPassesAllChecks() throws IOException {
         try (Running server = Running.empty(data);
-                BrowserContext context =
-                        Browsers.shared().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))) {
+                BrowserContext context = Browsers.window()) {
             page = context.newPage();
             page.navigate(server.url("/projects"));
             clicks++;

@@ -1,6 +1,5 @@
 package smorgas.app.web;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -17,7 +16,7 @@ abstract class ProjectInBrowser {
 
     @BeforeEach
     void openProject() {
-        context = Browsers.shared().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        context = Browsers.window();
         page = context.newPage();
         page.navigate(server.url("/projects"));
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("In a browser");
