@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Rules;
 
 /** Which room may know which, as docs/architecture.md tells it. Every violation is listed at once. */
@@ -110,7 +111,7 @@ class RoomsTest {
         ArchConfiguration.get().setResolveMissingDependenciesFromClassPath(false);
         ours = new ClassFileImporter()
                 .withImportOption(new ImportOption.DoNotIncludeTests())
-                .importPackages("smorgas.core", "smorgas.app");
+                .importPackages("smorgas.core", "smorgas.meaning", "smorgas.app");
     }
 
     /** The core is told how much memory it may take, and the application asks in one place. */
@@ -217,6 +218,19 @@ class RoomsTest {
                         .map(field -> field.getOwner().getSimpleName() + "." + field.getName())
                         .filter(name -> !roundsOrAdvises.contains(name)
                                 && !roundsOrAdvises.contains(name.substring(0, name.indexOf('.')))))
+                .isEmpty();
+    }
+
+    /** What everybody must know of a method of grouping it tells itself: another one is no other's business. */
+    @Test
+    void onlyEnginesAndDialsAskWhichMethodItIs() {
+        assertThat(ours.stream()
+                        .filter(from -> !room(from).equals("core.group.engine")
+                                && !from.getFullName().contains(".web.group.Dial"))
+                        .flatMap(from -> from.getCodeUnits().stream())
+                        .flatMap(unit -> unit.getInstanceofChecks().stream())
+                        .filter(check -> check.getRawType().isAssignableTo(Method.class))
+                        .map(check -> check.getOwner().getFullName()))
                 .isEmpty();
     }
 

@@ -33,7 +33,7 @@ final class LikenessLoss {
         List<LikenessRules> rules = List.of(usual, usual.with(LikenessRules.Care.ALL));
         for (int i = 0; i < labels.length; i++) {
             long begun = System.nanoTime();
-            int[] found = Engine.of(settings)
+            int[] found = Engines.of(settings)
                     .find(Grouping.question(keywords, settings, "en", rules.get(i)))
                     .group();
             long took = (System.nanoTime() - begun) / 1_000_000;

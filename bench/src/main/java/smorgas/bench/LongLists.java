@@ -44,7 +44,7 @@ final class LongLists {
                 .settings()
                 .byThemes(language)
                 .with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL));
-        int[] group = Engine.of(settings)
+        int[] group = Engines.of(settings)
                 .find(Grouping.question(keywords, settings, language, Rules.NEWEST.likeness()))
                 .group();
         Agreement agreement = Agreement.of(Grouping.leftoversAlone(group), known);

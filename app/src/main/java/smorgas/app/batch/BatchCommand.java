@@ -23,7 +23,6 @@ import picocli.CommandLine.Option;
 import smorgas.app.store.Json;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
@@ -231,8 +230,8 @@ public final class BatchCommand implements Callable<Integer> {
     private Recipe standard() {
         Recipe empty = Recipe.empty(language);
         GroupSettings settings = empty.grouping().settings();
-        return !wordsOnly && settings.method() instanceof Method.ByLikeness like
-                ? empty.withGroups(settings.with(like.with(MeaningModel.knows(language))))
+        return !wordsOnly
+                ? empty.withGroups(settings.with(settings.method().with(MeaningModel.knows(language))))
                 : empty;
     }
 

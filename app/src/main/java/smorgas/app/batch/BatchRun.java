@@ -34,7 +34,6 @@ import smorgas.core.board.Standpoint;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.Room;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
 import smorgas.core.serve.Csv;
@@ -104,9 +103,9 @@ final class BatchRun {
         timed("sift", board::standings);
         GroupSettings asked = recipe.grouping().settings();
         int left = board.standings().remaining().cardinality();
-        if (asked.method() instanceof Method.ByLikeness like && left > like.compared()) {
+        if (left > asked.method().most()) {
             progress.accept("groups form by themes: more keywords are left than are compared");
-        } else if (asked.method() instanceof Method.ByLikeness like && like.meaning()) {
+        } else if (asked.method().meaning()) {
             timed("meaning", () -> understand(board, meanings));
         }
         timed("group", board::groups);

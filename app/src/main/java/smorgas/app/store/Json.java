@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.gather.Reading;
+import smorgas.core.group.engine.Engines;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Condition;
@@ -52,10 +53,6 @@ public final class Json {
     private interface DoesNames {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
-    @JsonSubTypes({
-        @JsonSubTypes.Type(value = Method.ByThemes.class, name = "themes"),
-        @JsonSubTypes.Type(value = Method.ByLikeness.class, name = "likeness")
-    })
     private interface MethodNames {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
@@ -80,6 +77,9 @@ public final class Json {
                     .toArray(NamedType[]::new))
             .addMixIn(Rule.Does.class, DoesNames.class)
             .addMixIn(Method.class, MethodNames.class)
+            .registerSubtypes(Engines.kinds().stream()
+                    .map(kind -> new NamedType(kind.method(), kind.name()))
+                    .toArray(NamedType[]::new))
             .addMixIn(Cleaning.class, CleaningNames.class)
             .addMixIn(Asked.class, AskedNames.class)
             .addMixIn(Reading.class, ReadingFields.class)

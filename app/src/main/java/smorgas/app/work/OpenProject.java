@@ -18,7 +18,6 @@ import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
@@ -103,8 +102,7 @@ public final class OpenProject {
 
     /** Whether what its keywords mean counts for its groups. */
     boolean countsMeaning() {
-        return snapshot.board().recipe().grouping().settings().method() instanceof Method.ByLikeness like
-                && like.meaning();
+        return snapshot.board().recipe().grouping().settings().method().meaning();
     }
 
     /** It has become known what its keywords mean: if that counts for its groups, they are found anew when they are asked for. */

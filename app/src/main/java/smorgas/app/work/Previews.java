@@ -10,7 +10,6 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin.GroupsSettled;
 import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 
 /** Boards under other settings of Group, or grouped anew, to be looked at before one of them is adopted; the last few are kept. */
 @Component
@@ -78,7 +77,7 @@ public class Previews {
     /** What adopting these settings or grouping anew says: by likeness groups stay from then on. */
     public GroupEntry adopting(Board board, GroupSettings settings, Part part) {
         boolean settled = !board.recipe().grouping().pins().settled().isEmpty();
-        return settled || settings.method() instanceof Method.ByLikeness
+        return settled || !settings.method().byWords()
                 ? new GroupEntry.GroupsAdopted(
                         settings, Anew.standing(of(board, settings, part).groups()))
                 : new GroupEntry.GroupSettingsChosen(settings);
@@ -91,8 +90,7 @@ public class Previews {
 
     private static GroupsSettled anew(Board board, Board found, Part part) {
         Groups before = board.groups();
-        int smallest =
-                found.recipe().grouping().settings().method() instanceof Method.ByLikeness like ? like.smallest() : 2;
+        int smallest = found.recipe().grouping().settings().method().smallest();
         return switch (part) {
             case Part.OneGroup one ->
                 Anew.some(

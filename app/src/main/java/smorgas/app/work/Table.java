@@ -29,8 +29,6 @@ import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.core.board.Board;
-import smorgas.core.group.engine.Room;
-import smorgas.core.recipe.Method;
 import smorgas.core.text.Refusal;
 
 /**
@@ -320,10 +318,8 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
 
     @SuppressWarnings("try") // it is held, not named
     private void find(long project, Board board) {
-        long needed = board.recipe().grouping().settings().method() instanceof Method.ByLikeness like
-                        && board.standings().remaining().cardinality() <= like.compared()
-                ? Room.needed(board.standings().remaining().cardinality(), like.meaning())
-                : 0;
+        int keywords = board.standings().remaining().cardinality();
+        long needed = board.recipe().grouping().settings().method().needed(keywords);
         try (Visiting visit = visit();
                 Memory.Claim claim =
                         memory.claimBeside(weightHere(project), "Grouping these keywords", needed, PATIENCE_MILLIS)) {

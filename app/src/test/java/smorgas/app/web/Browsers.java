@@ -12,6 +12,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Assumptions;
@@ -20,6 +21,8 @@ import org.junit.jupiter.api.Assumptions;
 final class Browsers {
 
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium-headless-shell");
+
+    private static final String CONTRAST = "color-contrast";
 
     private static Browser shared;
 
@@ -42,7 +45,7 @@ final class Browsers {
 
     /** Fails if the accessibility checks find anything on a page. */
     static void axe(Page page) {
-        org.assertj.core.api.Assertions.assertThat(violations(page, List.of()).stream()
+        org.assertj.core.api.Assertions.assertThat(violations(page).stream()
                         .map(rule -> rule.getId() + " " + rule.getNodes())
                         .toList())
                 .isEmpty();
@@ -51,14 +54,57 @@ final class Browsers {
     /**
      * What the accessibility checks find on a page. What passes is not handed over: of hundreds of rows that took most of
      * the time.
-     *
-     * @param rules those that are looked at; all if there are none
      */
-    static List<Rule> violations(Page page, List<String> rules) {
+    static List<Rule> violations(Page page) {
+        return builder(page).analyze().getViolations();
+    }
+
+    private static AxeBuilder builder(Page page) {
         AxeRunOptions options = new AxeRunOptions();
         options.setResultTypes(List.of("violations"));
-        AxeBuilder builder = new AxeBuilder(page).setLegacyMode(true).options(options);
-        return (rules.isEmpty() ? builder : builder.withRules(rules)).analyze().getViolations();
+        return new AxeBuilder(page).setLegacyMode(true).options(options);
+    }
+
+    /** All but contrast, and contrast of what looks otherwise than all that this window has shown before. */
+    static List<Rule> newViolations(Page page) {
+        List<Rule> found = new ArrayList<>(
+                builder(page).disableRules(List.of(CONTRAST)).analyze().getViolations());
+        found.addAll(newContrasts(page));
+        return found;
+    }
+
+    /** Contrast of what looks otherwise than all that this window has shown before: text of one size and two colours is looked at once. */
+    static List<Rule> newContrasts(Page page) {
+        boolean any = (boolean) page.evaluate("""
+                () => {
+                  const looked = new Set(JSON.parse(sessionStorage.looked || "[]"));
+                  const before = looked.size;
+                  const behind = (e) => {
+                    const at = getComputedStyle(e);
+                    const filled = at.backgroundColor !== "rgba(0, 0, 0, 0)" || at.backgroundImage !== "none";
+                    const own = at.backgroundColor + at.backgroundImage + at.opacity + at.fill;
+                    return filled || !e.parentElement ? own : own + behind(e.parentElement);
+                  };
+                  document.querySelectorAll("[data-new-look]").forEach((e) => e.removeAttribute("data-new-look"));
+                  document.querySelectorAll("body *").forEach((e) => {
+                    const says = [...e.childNodes].some((n) => n.nodeType === 3 && n.data.trim());
+                    if (!(says || e.matches("input, select, textarea")) || !e.checkVisibility()) return;
+                    const at = getComputedStyle(e);
+                    const look = [at.color, at.fontSize, at.fontWeight, e.disabled, behind(e)].join(" ");
+                    if (looked.has(look)) return;
+                    looked.add(look);
+                    e.setAttribute("data-new-look", "");
+                  });
+                  sessionStorage.looked = JSON.stringify([...looked]);
+                  return looked.size > before;
+                }""");
+        return any
+                ? builder(page)
+                        .withRules(List.of(CONTRAST))
+                        .include("[data-new-look]")
+                        .analyze()
+                        .getViolations()
+                : List.of();
     }
 
     /** Waits until the page waits for no answer. */

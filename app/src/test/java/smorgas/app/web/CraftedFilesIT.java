@@ -35,7 +35,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 class CraftedFilesIT {
 
-    private static final int FILES = "full".equals(System.getProperty("smorgas.faults")) ? 1_000 : 40;
+    private static final int FILES = "full".equals(System.getProperty("smorgas.faults")) ? 1_000 : 12;
 
     /** The values of the file that is being crafted. */
     private final List<JsonNode> found = new ArrayList<>();

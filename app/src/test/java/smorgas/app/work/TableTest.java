@@ -102,6 +102,7 @@ class TableTest {
         Mockito.when(board.recipe())
                 .thenReturn(empty.withGroups(
                         empty.grouping().settings().with(Rules.NEWEST.settings().themes())));
+        Mockito.when(board.standings()).thenReturn(board(2_000).standings());
         Mockito.when(board.groups()).thenThrow(new IllegalStateException("made to fail"));
         assertThat(table.groupsWithin(7, board, 60_000)).isEqualTo(Finding.FAILED);
         assertThat(table.groupsWithin(7, board, 0))

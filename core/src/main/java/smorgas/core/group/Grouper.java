@@ -19,6 +19,7 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.group.engine.Dial;
 import smorgas.core.group.engine.Division;
 import smorgas.core.group.engine.Engine;
+import smorgas.core.group.engine.Engines;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.RemovedThemes;
@@ -27,7 +28,6 @@ import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.Method;
 
 /**
  * Puts every keyword of the scope into one group or among the leftovers: first what a hand has placed, locked or made
@@ -77,12 +77,11 @@ public final class Grouper {
     /** What of the settings can be done: words and meaning do not compare, so of one unknown meaning all go by words. */
     private static GroupSettings possible(GroupingInput input, GroupSettings settings) {
         GroupSettings here = Room.possible(settings, input.scope().cardinality(), input.themes());
-        GroupSettings known = here.method() instanceof Method.ByLikeness like
-                        && like.meaning()
+        GroupSettings known = here.method().meaning()
                         && input.scope().stream()
                                 .anyMatch(keyword ->
                                         input.meaning().of(input.texts().apply(keyword)) == null)
-                ? here.with(like.with(false))
+                ? here.with(here.method().with(false))
                 : here;
         input.grown().room().require(known, input.scope().cardinality());
         return known;
@@ -272,8 +271,8 @@ public final class Grouper {
                 input.themes(),
                 input.grown());
         // Settled groups stay what they are, and none forms beside them.
-        Engine.Found found =
-                hand.settled().isEmpty() ? Engine.of(settings).find(question) : Engine.measuring(settings, question);
+        Engine engine = Engines.of(settings);
+        Engine.Found found = hand.settled().isEmpty() ? engine.find(question) : engine.measuring(question);
         Arrays.setAll(weights, word -> Math.max(weights[word], found.weights()[word]));
         if (intent.isEmpty()) {
             measured = found.measure();

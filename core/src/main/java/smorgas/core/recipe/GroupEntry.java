@@ -152,19 +152,7 @@ public sealed interface GroupEntry extends Entry
 
         @Override
         public String sentence() {
-            return switch (settings.method()) {
-                case Method.ByThemes themes -> told(themes);
-                case Method.ByLikeness like ->
-                    "Set the groups to keywords that are alike, " + like.placeName() + ", " + like.smallest()
-                            + " and more";
-            };
-        }
-
-        private static String told(Method.ByThemes themes) {
-            Pass first = themes.passes().getFirst();
-            String more = themes.passes().size() > 1 ? ", in " + themes.passes().size() + " passes" : "";
-            return "Set the groups to " + first.smallest() + " keywords and more, themes of " + first.shortest()
-                    + " to " + first.longest() + " words" + more;
+            return "Set the groups to " + settings.method().told();
         }
     }
 

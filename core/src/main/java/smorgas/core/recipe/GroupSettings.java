@@ -107,6 +107,6 @@ public record GroupSettings(
 
     /** How themes are told, which also serves to split a group or to look for one: as set, else as usual. */
     public Method.ByThemes themes(Method.ByThemes usual) {
-        return method instanceof Method.ByThemes themes ? themes : usual;
+        return method.themes().orElse(usual);
     }
 }

@@ -1,13 +1,55 @@
 package smorgas.core.recipe;
 
 import java.util.List;
+import java.util.Optional;
 import smorgas.core.text.Refusal;
 
-/** How groups are found. */
-public sealed interface Method {
+/** How groups are found, and what everybody else must know of it. The engine of a method is found by {@code Engines}. */
+public interface Method {
 
     /** The most passes. */
     int MOST_PASSES = 5;
+
+    /** What was chosen, after "Set the groups to". */
+    String told();
+
+    /** So many keywords of a group that is found anew stay one; from 1. */
+    default int smallest() {
+        return 2;
+    }
+
+    /** The most keywords that it groups; of more, groups form by themes. */
+    default int most() {
+        return Integer.MAX_VALUE;
+    }
+
+    /**
+     * Whether the keywords of a group share words, by which it goes: it is found anew whenever something changes. Otherwise it goes by
+     * one of its keywords, and stays once it was adopted.
+     */
+    default boolean byWords() {
+        return true;
+    }
+
+    /** Whether what keywords mean counts beside their words, once it is known of all. */
+    default boolean meaning() {
+        return false;
+    }
+
+    /** The same by words alone, or by meaning too; itself where meaning cannot count. */
+    default Method with(boolean counts) {
+        return this;
+    }
+
+    /** Bytes that finding groups among so many keywords takes beside them. */
+    default long needed(int keywords) {
+        return 0;
+    }
+
+    /** How it tells themes; empty if it has no themes. */
+    default Optional<ByThemes> themes() {
+        return Optional.empty();
+    }
 
     /**
      * Keywords with the same words: each takes the theme that covers most of it.
@@ -21,6 +63,19 @@ public sealed interface Method {
             if (passes.isEmpty() || passes.size() > MOST_PASSES) {
                 throw new Refusal("There are 1 to " + MOST_PASSES + " passes, not " + passes.size());
             }
+        }
+
+        @Override
+        public String told() {
+            Pass first = passes.getFirst();
+            String more = passes.size() > 1 ? ", in " + passes.size() + " passes" : "";
+            return first.smallest() + " keywords and more, themes of " + first.shortest() + " to " + first.longest()
+                    + " words" + more;
+        }
+
+        @Override
+        public Optional<ByThemes> themes() {
+            return Optional.of(this);
         }
     }
 
@@ -44,6 +99,12 @@ public sealed interface Method {
 
         public static final int FEWEST = 100;
         public static final int ALL = 1_000_000;
+
+        /** What a keyword takes at the most demanding moment, measured with {@code bench likeness-large}. */
+        private static final long A_KEYWORD = 2_600;
+
+        /** And what its meaning takes beside it. */
+        private static final long MEANING = 3_200;
 
         public ByLikeness {
             if (place < BROADEST || place > TIGHTEST) {
@@ -78,7 +139,27 @@ public sealed interface Method {
             return new ByLikeness(other, smallest, largest, meaning, compared);
         }
 
-        /** The same by words alone, or by meaning too. */
+        @Override
+        public String told() {
+            return "keywords that are alike, " + placeName() + ", " + smallest + " and more";
+        }
+
+        @Override
+        public int most() {
+            return compared;
+        }
+
+        @Override
+        public boolean byWords() {
+            return false;
+        }
+
+        @Override
+        public long needed(int keywords) {
+            return keywords <= compared ? keywords * (A_KEYWORD + (meaning ? MEANING : 0)) : 0;
+        }
+
+        @Override
         public ByLikeness with(boolean counts) {
             return new ByLikeness(place, smallest, largest, counts, compared);
         }

@@ -52,39 +52,6 @@ public final class PlanCheck {
     /** A name that is told from another by a number. */
     private static final Pattern NUMBERED = Pattern.compile("(.*) \\d+");
 
-    /** What can be odd. Those that hold something back come first, whatever they cost. */
-    public enum Kind {
-        /** Keywords that a program on the way would run or refuse; they are held back. */
-        HELD_BACK,
-        /** Keywords in two ad groups. */
-        TWICE,
-        /** Searches for a keyword that one of another ad group would answer too, and that no negative steers. */
-        SHADOWED,
-        /** Keywords of a campaign or ad group without a bid where others have one. */
-        NO_BID,
-        /** Ad groups with more keywords than one ad answers. */
-        LARGE,
-        /** Ad groups of one keyword. */
-        SINGLE,
-        /** Ad groups of which a good part is for something else. */
-        MIXED,
-        NO_PAGE,
-        /** Ad groups without an ad, where others have one. */
-        NO_AD,
-        /** Ads with fewer texts than they are shown with. */
-        THIN_AD,
-        /** Texts of ads that were cut. */
-        CUT_TEXT,
-        /** Fields in ads for which nobody has said what stands there. */
-        OPEN_FIELD,
-        /** Ad groups whose names are told apart by a number only. */
-        SAME_NAME,
-        /** Leftovers that the plan misses. */
-        LEFTOVERS,
-        /** Keywords of which no searches are known. */
-        NO_SEARCHES
-    }
-
     /**
      * Something odd.
      *
@@ -93,7 +60,7 @@ public final class PlanCheck {
      * @param samples some of them, the most searched first
      * @param adGroups the numbers of the ad groups in the whole plan, from 0; none if it is about no ad group
      */
-    public record Finding(Kind kind, int count, Searched searches, List<String> samples, List<Integer> adGroups) {
+    public record Finding(CheckKind kind, int count, Searched searches, List<String> samples, List<Integer> adGroups) {
         public Finding {
             samples = List.copyOf(samples);
             adGroups = List.copyOf(adGroups);
@@ -137,7 +104,7 @@ public final class PlanCheck {
             }
         }
 
-        Finding finding(Kind kind) {
+        Finding finding(CheckKind kind) {
             return new Finding(
                     kind,
                     count,
@@ -167,7 +134,7 @@ public final class PlanCheck {
     /** By match types the ad group in which each keyword was met; -1 for none yet. */
     private final Map<Set<MatchType>, int[]> places = new HashMap<>();
 
-    private final Map<Kind, Gathered> found = new EnumMap<>(Kind.class);
+    private final Map<CheckKind, Gathered> found = new EnumMap<>(CheckKind.class);
 
     private PlanCheck(Input what) {
         this.what = what;
@@ -183,7 +150,7 @@ public final class PlanCheck {
         check.leftovers();
         return check.found.entrySet().stream()
                 .map(entry -> entry.getValue().finding(entry.getKey()))
-                .sorted(Comparator.comparing((Finding one) -> one.kind() != Kind.HELD_BACK)
+                .sorted(Comparator.comparing((Finding one) -> one.kind() != CheckKind.HELD_BACK)
                         .thenComparing(Comparator.<Finding>comparingLong(
                                         finding -> finding.searches().sum())
                                 .reversed())
@@ -191,7 +158,7 @@ public final class PlanCheck {
                 .toList();
     }
 
-    private Gathered of(Kind kind) {
+    private Gathered of(CheckKind kind) {
         return found.computeIfAbsent(kind, none -> new Gathered());
     }
 
@@ -203,7 +170,7 @@ public final class PlanCheck {
 
     private void heldBack() {
         for (Plan.HeldBack held : what.plan().heldBack()) {
-            of(Kind.HELD_BACK)
+            of(CheckKind.HELD_BACK)
                     .add(
                             held.keyword(),
                             what.keywords()
@@ -232,10 +199,10 @@ public final class PlanCheck {
                 Twice all = IntStream.of(members).mapToObj(this::twice).reduce(Twice.NOTHING, Twice::plus);
                 sizes(group, members, all, number);
                 if (group.page().isEmpty()) {
-                    add(Kind.NO_PAGE, group.name(), all, number);
+                    add(CheckKind.NO_PAGE, group.name(), all, number);
                 }
                 if (anyAd && group.ads().isEmpty()) {
-                    add(Kind.NO_AD, group.name(), all, number);
+                    add(CheckKind.NO_AD, group.name(), all, number);
                 }
                 ads(group, all, number);
                 for (int i = 0; i < members.length; i++) {
@@ -243,7 +210,7 @@ public final class PlanCheck {
                 }
                 Matcher numbered = NUMBERED.matcher(group.name());
                 if (numbered.matches() && names.containsKey(numbered.group(1))) {
-                    add(Kind.SAME_NAME, group.name(), all, number);
+                    add(CheckKind.SAME_NAME, group.name(), all, number);
                 }
                 names.put(group.name(), number);
                 number++;
@@ -268,7 +235,7 @@ public final class PlanCheck {
             }
         }
         if (!found.isEmpty()) {
-            Gathered gathered = of(Kind.SHADOWED);
+            Gathered gathered = of(CheckKind.SHADOWED);
             found.stream().forEach(keyword -> gathered.add(what.keywords().text(keyword), twice(keyword)));
         }
     }
@@ -279,10 +246,10 @@ public final class PlanCheck {
 
     private void keyword(Plan.AdGroup group, Plan.Served served, int keyword, int number, boolean bids) {
         if (bids && served.bidMicros() == 0 && group.bidMicros() == 0) {
-            of(Kind.NO_BID).add(served.keyword(), twice(keyword));
+            of(CheckKind.NO_BID).add(served.keyword(), twice(keyword));
         }
         if (!searches.known(keyword)) {
-            of(Kind.NO_SEARCHES).add(served.keyword(), Twice.NOTHING);
+            of(CheckKind.NO_SEARCHES).add(served.keyword(), Twice.NOTHING);
         }
         // In several match types it may be in an ad group each; in two of one type it competes with itself.
         int[] where = places.computeIfAbsent(served.matchTypes(), none -> {
@@ -291,7 +258,7 @@ public final class PlanCheck {
             return fresh;
         });
         if (where[keyword] >= 0) {
-            of(Kind.TWICE).add(served.keyword(), twice(keyword));
+            of(CheckKind.TWICE).add(served.keyword(), twice(keyword));
         }
         where[keyword] = number;
     }
@@ -301,7 +268,7 @@ public final class PlanCheck {
         return own.ownBids() ? own.bids() : what.recipe().serving().plan().bids();
     }
 
-    private void add(Kind kind, String name, Twice twice, int number) {
+    private void add(CheckKind kind, String name, Twice twice, int number) {
         Gathered gathered = of(kind);
         gathered.add(name, twice);
         gathered.adGroups.add(number);
@@ -315,14 +282,14 @@ public final class PlanCheck {
 
     private void sizes(Plan.AdGroup group, int[] members, Twice all, int number) {
         if (members.length > MANY) {
-            add(Kind.LARGE, group.name(), all, number);
+            add(CheckKind.LARGE, group.name(), all, number);
         }
         boolean meant = what.recipe().serving().plan().structure().oneKeyword();
         if (members.length == 1 && !meant) {
-            add(Kind.SINGLE, group.name(), all, number);
+            add(CheckKind.SINGLE, group.name(), all, number);
         }
         if (what.intents().mixed(members)) {
-            add(Kind.MIXED, group.name(), all, number);
+            add(CheckKind.MIXED, group.name(), all, number);
         }
     }
 
@@ -332,14 +299,19 @@ public final class PlanCheck {
                 .anyMatch(ad -> ad.headlines().size() < FEWEST_HEADLINES
                         || ad.descriptions().size() < FEWEST_DESCRIPTIONS);
         if (thin || few) {
-            add(Kind.THIN_AD, group.name(), all, number);
+            add(CheckKind.THIN_AD, group.name(), all, number);
+        }
+        if (group.ads().stream()
+                .anyMatch(
+                        ad -> Set.copyOf(ad.headlines()).size() < ad.headlines().size())) {
+            add(CheckKind.SAME_HEADLINE, group.name(), all, number);
         }
         // Of a path that was cut nothing is lost that anybody reads.
         Set<String> cut = group.ads().stream()
                 .flatMap(ad -> read(ad).filter(ad.shortened()::contains))
                 .collect(Collectors.toSet());
         if (!cut.isEmpty()) {
-            Gathered gathered = of(Kind.CUT_TEXT);
+            Gathered gathered = of(CheckKind.CUT_TEXT);
             cut.stream().sorted().forEach(text -> gathered.add(text, all));
             gathered.adGroups.add(number);
         }
@@ -347,7 +319,7 @@ public final class PlanCheck {
                 .flatMap(PlanCheck::read)
                 .anyMatch(text -> text.indexOf('{') >= 0 && OPEN.matcher(text).find());
         if (open) {
-            add(Kind.OPEN_FIELD, group.name(), all, number);
+            add(CheckKind.OPEN_FIELD, group.name(), all, number);
         }
     }
 
@@ -362,7 +334,7 @@ public final class PlanCheck {
         Grouping grouping = what.groups().grouping();
         for (int keyword = 0; keyword < what.keywords().size(); keyword++) {
             if (grouping.groupOf(keyword) == Grouping.LEFTOVER && twice(keyword).sum() > 0) {
-                of(Kind.LEFTOVERS).add(what.keywords().text(keyword), twice(keyword));
+                of(CheckKind.LEFTOVERS).add(what.keywords().text(keyword), twice(keyword));
             }
         }
     }

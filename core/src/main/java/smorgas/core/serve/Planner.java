@@ -269,7 +269,7 @@ public final class Planner {
         Method done = recipe.grouping().pins().settled().isEmpty()
                 ? groups.grouping().settings().method()
                 : asked;
-        if (asked instanceof Method.ByLikeness && done instanceof Method.ByThemes) {
+        if (!asked.equals(done.with(asked.meaning()))) {
             notes.add("There are too many keywords to group by likeness: their groups go by themes");
         } else if (!asked.equals(done)) {
             notes.add("The groups go by words alone and may yet change: what all keywords mean is not known yet");

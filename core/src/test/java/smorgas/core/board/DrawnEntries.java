@@ -20,7 +20,9 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import smorgas.core.group.engine.Engines;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.Method;
 import smorgas.core.text.Refusal;
 
 /** Entries of every kind there is, drawn by their fields: a new kind is drawn without being named anywhere. */
@@ -46,6 +48,9 @@ final class DrawnEntries {
     }
 
     private static Stream<Class<?>> leaves(Class<?> type) {
+        if (type == Method.class) {
+            return Engines.kinds().stream().map(Engines.Kind::method);
+        }
         return type.isRecord()
                 ? Stream.of(type)
                 : Arrays.stream(type.getPermittedSubclasses()).flatMap(DrawnEntries::leaves);
@@ -123,7 +128,7 @@ final class DrawnEntries {
         } else if (plain.isEnum()) {
             return plain.getEnumConstants()[random.nextInt(plain.getEnumConstants().length)];
         }
-        if (!plain.isRecord() && plain.getPermittedSubclasses() == null) {
+        if (!plain.isRecord() && plain.getPermittedSubclasses() == null && plain != Method.class) {
             throw new AssertionError("nobody has told how " + plain.getName() + " is drawn");
         }
         List<Class<?>> of = leaves(plain).toList();

@@ -122,6 +122,34 @@ class AdsTest {
     }
 
     @Test
+    void aHeadlineThatAnAdOfAnOwnCampaignSaysTwiceIsFound() {
+        String header = "keyword,ad group,match type,headline 1,headline 2,description\n";
+        assertThat(own(header + "hive stand,hives,Exact,Cedar Hives,Cedar Hives,Made here\n")
+                        .check())
+                .filteredOn(found -> found.kind() == CheckKind.SAME_HEADLINE)
+                .singleElement()
+                .satisfies(found -> assertThat(found.count()).isEqualTo(1));
+        assertThat(own(header + "hive stand,hives,Exact,Cedar Hives,Oak Hives,Made here\n")
+                        .check())
+                .noneMatch(found -> found.kind() == CheckKind.SAME_HEADLINE);
+    }
+
+    private static Board own(String campaign) {
+        GroupPin hives = new GroupPin.KeywordsPlaced(List.of("hive stand"), List.of(), "hives");
+        return Board.of(List.of(TestLists.lines(1, campaign)), Recipe.of(List.of(hives), "en"));
+    }
+
+    @Test
+    void whatMustBeMendedCanBe() {
+        for (CheckKind kind : CheckKind.values()) {
+            boolean settledOneByOne = kind == CheckKind.TWICE;
+            assertThat(kind.fix().isPresent() || kind.leads().isPresent() || settledOneByOne)
+                    .as(kind.name())
+                    .isTrue();
+        }
+    }
+
+    @Test
     void theCheckFindsPlantedFaultsTheDearestFirst() {
         Board board = board(
                 new ServeEntry.PlanSettingsChosen(
@@ -132,21 +160,21 @@ class AdsTest {
                                 List.of("{Theme} of the Finest Oak Wood", "{price}"), List.of("One."), List.of())),
                 new GroupPin.KeywordsAlsoIn(List.of("queen cage"), List.of(), "hives", true));
         List<PlanCheck.Finding> found = board.check();
-        Map<PlanCheck.Kind, PlanCheck.Finding> byKind = new LinkedHashMap<>();
+        Map<CheckKind, PlanCheck.Finding> byKind = new LinkedHashMap<>();
         found.forEach(one -> byKind.put(one.kind(), one));
-        assertThat(found.getFirst().kind()).isEqualTo(PlanCheck.Kind.HELD_BACK);
-        assertThat(byKind.get(PlanCheck.Kind.HELD_BACK).samples()).containsExactly("smoker @ home");
-        assertThat(byKind.get(PlanCheck.Kind.TWICE).samples()).containsExactly("queen cage");
-        assertThat(byKind.get(PlanCheck.Kind.NO_BID).samples()).contains("how to wash a honey jar", "bee hives kit");
-        assertThat(byKind.get(PlanCheck.Kind.MIXED).samples()).containsExactly("honey jars");
-        assertThat(byKind.get(PlanCheck.Kind.MIXED).searches().sum()).isEqualTo(1300);
-        assertThat(byKind.get(PlanCheck.Kind.SINGLE).samples()).containsExactly("cages");
-        assertThat(byKind.get(PlanCheck.Kind.NO_PAGE).count()).isEqualTo(3);
-        assertThat(byKind.get(PlanCheck.Kind.THIN_AD).count()).isEqualTo(3);
-        assertThat(byKind.get(PlanCheck.Kind.CUT_TEXT).samples()).contains("Honey Jars of the Finest Oak");
-        assertThat(byKind.get(PlanCheck.Kind.OPEN_FIELD).count()).isEqualTo(3);
-        assertThat(byKind.get(PlanCheck.Kind.LEFTOVERS).samples()).containsExactly("stray thing");
-        assertThat(byKind).doesNotContainKeys(PlanCheck.Kind.NO_AD, PlanCheck.Kind.LARGE, PlanCheck.Kind.SAME_NAME);
+        assertThat(found.getFirst().kind()).isEqualTo(CheckKind.HELD_BACK);
+        assertThat(byKind.get(CheckKind.HELD_BACK).samples()).containsExactly("smoker @ home");
+        assertThat(byKind.get(CheckKind.TWICE).samples()).containsExactly("queen cage");
+        assertThat(byKind.get(CheckKind.NO_BID).samples()).contains("how to wash a honey jar", "bee hives kit");
+        assertThat(byKind.get(CheckKind.MIXED).samples()).containsExactly("honey jars");
+        assertThat(byKind.get(CheckKind.MIXED).searches().sum()).isEqualTo(1300);
+        assertThat(byKind.get(CheckKind.SINGLE).samples()).containsExactly("cages");
+        assertThat(byKind.get(CheckKind.NO_PAGE).count()).isEqualTo(3);
+        assertThat(byKind.get(CheckKind.THIN_AD).count()).isEqualTo(3);
+        assertThat(byKind.get(CheckKind.CUT_TEXT).samples()).contains("Honey Jars of the Finest Oak");
+        assertThat(byKind.get(CheckKind.OPEN_FIELD).count()).isEqualTo(3);
+        assertThat(byKind.get(CheckKind.LEFTOVERS).samples()).containsExactly("stray thing");
+        assertThat(byKind).doesNotContainKeys(CheckKind.NO_AD, CheckKind.LARGE, CheckKind.SAME_NAME);
         List<Long> costs =
                 found.stream().skip(1).map(finding -> finding.searches().sum()).toList();
         assertThat(costs).isSortedAccordingTo(java.util.Comparator.reverseOrder());

@@ -142,7 +142,7 @@ class PlanStructuresTest {
                         tuple("Campaign 1 Malta", List.of("bee hive")),
                         tuple("Campaign 1 other", List.of("old hive")));
         assertThat(board.planCount()).isEqualTo(board.plan().count()).isEqualTo(new PlanCount(3, 3, 3, 8));
-        assertThat(board.check()).noneMatch(one -> one.kind() == PlanCheck.Kind.TWICE);
+        assertThat(board.check()).noneMatch(one -> one.kind() == CheckKind.TWICE);
     }
 
     private static Lines market(long basket, String market, String keywords) {
@@ -199,16 +199,16 @@ class PlanStructuresTest {
     void whatABroaderKeywordElsewhereWouldAnswerIsFoundUntilNegativesSteerIt() {
         Entry[] two = {group("hives", "bee hive", "buy bee hive"), group("guides", "how to build a bee hive")};
         PlanCheck.Finding found = board(PLAN, two).check().stream()
-                .filter(one -> one.kind() == PlanCheck.Kind.SHADOWED)
+                .filter(one -> one.kind() == CheckKind.SHADOWED)
                 .findFirst()
                 .orElseThrow();
         assertThat(found.samples()).containsExactly("how to build a bee hive");
         assertThat(found.searches().sum()).isEqualTo(200);
         assertThat(board(PLAN, two[0], two[1], new ServeEntry.GroupsKeptApart(true))
                         .check())
-                .noneMatch(one -> one.kind() == PlanCheck.Kind.SHADOWED);
+                .noneMatch(one -> one.kind() == CheckKind.SHADOWED);
         assertThat(board(PLAN.with(Set.of(MatchType.EXACT)), two).check())
-                .noneMatch(one -> one.kind() == PlanCheck.Kind.SHADOWED);
+                .noneMatch(one -> one.kind() == CheckKind.SHADOWED);
     }
 
     @Test

@@ -4,11 +4,14 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import org.springframework.util.MultiValueMap;
 import smorgas.app.web.show.Show;
+import smorgas.core.group.engine.Engines;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Method;
@@ -26,11 +29,14 @@ final class Dials {
             List.of("smallest", "largest", "about", "shortest", "longest", "order", "tightness");
 
     /** As the method is called in fields. */
-    static final String LIKENESS = "likeness";
-
-    static final String THEMES = "themes";
+    private static final String THEMES = "themes";
 
     private Dials() {}
+
+    /** How keywords are compared; empty where groups go by something else. */
+    static Optional<Method.ByLikeness> likeness(GroupSettings settings) {
+        return settings.method() instanceof Method.ByLikeness likeness ? Optional.of(likeness) : Optional.empty();
+    }
 
     /**
      * The settings that some fields ask for; what they do not tell is as adopted.
@@ -55,15 +61,26 @@ final class Dials {
     }
 
     private static Method method(MultiValueMap<String, String> fields, GroupSettings adopted, StandardSettings usual) {
-        boolean likeness = fields.containsKey("method")
-                ? LIKENESS.equals(fields.getFirst("method"))
-                : adopted.method() instanceof Method.ByLikeness
-                        && OF_A_PASS.stream().noneMatch(fields::containsKey);
-        if (!likeness) {
-            Method.ByThemes known = adopted.themes(usual.themes());
-            return new Method.ByThemes(passes(fields, known.passes(), usual), rank(fields, known.rank()));
-        }
-        Method.ByLikeness known = adopted.method() instanceof Method.ByLikeness is ? is : usual.likeness();
+        boolean ofPasses = !fields.containsKey("method") && OF_A_PASS.stream().anyMatch(fields::containsKey);
+        String name = ofPasses
+                ? THEMES
+                : Objects.requireNonNullElse(
+                        fields.getFirst("method"), Engines.of(adopted.method()).name());
+        Engines.Kind kind = Engines.kinds().stream()
+                .filter(one -> one.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new Refusal("There is no choice \"" + name + "\""));
+        Method here = kind.method() == adopted.method().getClass() ? adopted.method() : kind.usual(usual);
+        return switch (here) {
+            case Method.ByThemes known ->
+                new Method.ByThemes(passes(fields, known.passes(), usual), rank(fields, known.rank()));
+            case Method.ByLikeness known -> likeness(fields, known);
+            // A method without dials.
+            default -> here;
+        };
+    }
+
+    private static Method likeness(MultiValueMap<String, String> fields, Method.ByLikeness known) {
         return new Method.ByLikeness(
                 number(fields, "place", 0, known.place()),
                 number(fields, "least", 0, known.smallest()),
@@ -161,9 +178,9 @@ final class Dials {
     /** The settings as the beginning of a URL's query, so that every link on the page of a preview keeps them. */
     static String query(GroupSettings settings) {
         StringBuilder query = new StringBuilder("dials=1&");
+        add(query, "method", Engines.of(settings.method()).name());
         switch (settings.method()) {
             case Method.ByLikeness like -> {
-                add(query, "method", LIKENESS);
                 add(query, "place", like.place());
                 add(query, "least", like.smallest());
                 add(query, "most", like.largest() == 0 ? "" : like.largest());
@@ -173,6 +190,7 @@ final class Dials {
                 add(query, "compared", like.compared());
             }
             case Method.ByThemes themes -> addThemes(query, themes);
+            default -> {}
         }
         if (settings.forms()) {
             add(query, "forms", true);
@@ -187,7 +205,6 @@ final class Dials {
     }
 
     private static void addThemes(StringBuilder query, Method.ByThemes themes) {
-        add(query, "method", THEMES);
         for (Pass pass : themes.passes()) {
             add(query, "smallest", pass.smallest());
             add(query, "largest", pass.largest() == Pass.ANY ? "" : pass.largest());

@@ -27,6 +27,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.column.Figure;
 import smorgas.core.group.Grouping;
+import smorgas.core.group.engine.Engines;
 import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.NetOfWords;
@@ -98,8 +99,7 @@ class GroupController {
         Board board = previews.of(adopted, wanted, part);
         boolean preview = board != adopted;
         GroupQuery query = GroupQuery.of(fields, preview ? Dials.query(wanted) : "");
-        boolean meaningKnown = wanted.method() instanceof Method.ByLikeness like
-                && meaning(project, like, wanted, board, query, model);
+        boolean meaningKnown = Dials.likeness(wanted).isPresent() && meaning(project, wanted, board, query, model);
         Shown.in(
                 model,
                 new GroupPage(
@@ -137,21 +137,15 @@ class GroupController {
     }
 
     /** Begins to find out what keywords mean where that can count, and tells how far it is; whether it is known. */
-    private boolean meaning(
-            OpenProject project,
-            Method.ByLikeness like,
-            GroupSettings wanted,
-            Board board,
-            GroupQuery query,
-            Model model) {
-        if (!(board.groups().grouping().settings().method() instanceof Method.ByLikeness)) {
-            Shown.in(model, MeaningView.tooMany(like));
+    private boolean meaning(OpenProject project, GroupSettings wanted, Board board, GroupQuery query, Model model) {
+        if (Dials.likeness(board.groups().grouping().settings()).isEmpty()) {
+            Shown.in(model, MeaningView.tooMany(wanted.method()));
             return false;
         }
         // Before it is looked at how far it is: what is stored is known from then on.
         meanings.begin(project);
         Meanings.State state = meanings.state(project);
-        MeaningView.of(project.id(), state, like, wanted, query).ifPresent(view -> Shown.in(model, view));
+        MeaningView.of(project.id(), state, wanted, query).ifPresent(view -> Shown.in(model, view));
         return state instanceof Meanings.Ready;
     }
 
@@ -160,8 +154,8 @@ class GroupController {
     String meaning(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
         OpenProject project = frames.open(id);
         GroupSettings wanted = wanted(fields, project.snapshot().board().recipe(), model);
-        if (wanted.method() instanceof Method.ByLikeness like) {
-            MeaningView.of(id, meanings.state(project), like, wanted, GroupQuery.of(fields, Dials.query(wanted)))
+        if (Dials.likeness(wanted).isPresent()) {
+            MeaningView.of(id, meanings.state(project), wanted, GroupQuery.of(fields, Dials.query(wanted)))
                     .ifPresent(view -> Shown.in(model, view));
         }
         return "group/meaning :: line";
@@ -192,6 +186,8 @@ class GroupController {
     /** The dials as they stand. */
     record DialsShown(
             GroupSettings settings,
+            Engines.Kind kind,
+            List<Engines.Kind> kinds,
             Method.@Nullable ByLikeness likeness,
             String takes,
             DialHtml.@Nullable Picture dial,
@@ -205,14 +201,15 @@ class GroupController {
             Intent[] intentChoices) {}
 
     private static void dials(GroupSettings wanted, Board board, GroupQuery query, Model model) {
-        Method.ByLikeness likeness = wanted.method() instanceof Method.ByLikeness like ? like : null;
-        List<Pass> passes = likeness == null
-                ? wanted.themes(board.recipe().rules().themes().usual()).passes()
-                : List.of();
+        Method.ByLikeness likeness = Dials.likeness(wanted).orElse(null);
+        List<Pass> passes =
+                wanted.method().themes().map(Method.ByThemes::passes).orElse(List.of());
         Shown.in(
                 model,
                 new DialsShown(
                         wanted,
+                        Engines.of(wanted.method()),
+                        Engines.kinds(),
                         likeness,
                         likeness == null
                                 ? ""
@@ -267,7 +264,7 @@ class GroupController {
                         groups.leftoverSearches().written(),
                         shown == Grouping.LEFTOVER,
                         rules(recipe),
-                        board.recipe().grouping().settings().method() instanceof Method.ByThemes
+                        board.recipe().grouping().settings().method().byWords()
                                 ? MuteOffer.of(board).orElse(null)
                                 : null,
                         !recipe.grouping().pins().settled().isEmpty(),

@@ -7,7 +7,6 @@ import smorgas.core.board.Board;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.Method;
 
 /**
  * What can be done with a group, called from the list, the map, the plan or where it is opened.
@@ -59,8 +58,7 @@ record GroupMenu(
                 pins.locked().containsKey(key),
                 pins.made().contains(key),
                 pins.split().containsKey(key),
-                !(grouping.settings().method() instanceof Method.ByLikeness)
-                        && !grouping.theme(group).isEmpty(),
+                grouping.settings().method().byWords() && !grouping.theme(group).isEmpty(),
                 board.recipe().notes().groups().getOrDefault(key, ""),
                 page + query.opening(key),
                 page + query.opening(key) + "parts=true",

@@ -3,7 +3,6 @@ package smorgas.app.web.group;
 import java.util.Optional;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.Meanings;
-import smorgas.core.group.engine.Room;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;
 
@@ -19,25 +18,21 @@ import smorgas.core.recipe.Method;
 record MeaningView(String meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
 
     /** Instead of it, where likeness is not found out of so many keywords. */
-    static MeaningView tooMany(Method.ByLikeness like) {
-        String why = "More than " + Show.count(like.compared())
+    static MeaningView tooMany(Method method) {
+        String why = "More than " + Show.count(method.most())
                 + " keywords: their groups form by themes here, until fewer are left. Sift out what does not fit, choose themes"
                 + " to turn their dials, or compare more of them (More dials), which takes its time.";
         return new MeaningView(why, "", "", "", "");
     }
 
     /** What it takes is told before somebody has more keywords compared. */
-    static String takes(Method.ByLikeness like, int keywords) {
-        return Show.count(keywords) + " are left; for them it takes " + Show.count(megabytes(like, keywords)) + " MB.";
-    }
-
-    private static long megabytes(Method.ByLikeness like, int keywords) {
-        return (Room.needed(keywords, like.meaning()) >> 20) + 1;
+    static String takes(Method method, int keywords) {
+        return Show.count(keywords) + " are left; for them it takes " + Show.count((method.needed(keywords) >> 20) + 1)
+                + " MB.";
     }
 
     /** What there is to tell; empty where nothing can be known of meaning. */
-    static Optional<MeaningView> of(
-            long id, Meanings.State state, Method.ByLikeness like, GroupSettings settings, GroupQuery query) {
+    static Optional<MeaningView> of(long id, Meanings.State state, GroupSettings settings, GroupQuery query) {
         String here = "/projects/" + id + "/group/meaning";
         return switch (state) {
             case Meanings.Off off -> Optional.empty();
@@ -59,7 +54,7 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
                         here + query.with(),
                         ""));
             case Meanings.Ready ready ->
-                like.meaning()
+                settings.method().meaning()
                         ? Optional.empty()
                         : Optional.of(new MeaningView(
                                 "It is known now what the keywords mean.",
@@ -67,7 +62,10 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
                                 "",
                                 "",
                                 "/projects/" + id + "/group"
-                                        + new GroupQuery(Dials.query(settings.with(like.with(true))), query.fields())
+                                        + new GroupQuery(
+                                                        Dials.query(settings.with(settings.method()
+                                                                .with(true))),
+                                                        query.fields())
                                                 .with()));
             case Meanings.Broken broken -> Optional.of(new MeaningView(broken.why(), "", "", "", ""));
         };

@@ -39,11 +39,10 @@ import smorgas.core.recipe.PlanNames;
 import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
-import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.Standing;
+import smorgas.core.serve.CheckKind;
 import smorgas.core.serve.Handover;
 import smorgas.core.serve.Plan;
-import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
@@ -289,34 +288,10 @@ class ServeController {
 
     /** Everything that the check has found of a kind is mended. */
     @PostMapping("/projects/{id}/serve/mend")
-    String mend(Act act, @RequestParam PlanCheck.Kind kind) {
+    String mend(Act act, @RequestParam CheckKind kind) {
         Board board = act.snapshot().board();
-        return act.done(recipe -> {
-            PlanSettings plan = recipe.serving().plan();
-            PlanGroups groups = plan.groups();
-            return switch (kind) {
-                case HELD_BACK ->
-                    new SiftEntry.Judged(
-                            board.plan().heldBack().stream()
-                                    .map(held -> Tidy.of(held.keyword()))
-                                    .distinct()
-                                    .toList(),
-                            List.of(),
-                            Standing.DROPPED);
-                case SINGLE ->
-                    new ServeEntry.PlanSettingsChosen(plan.with(new PlanGroups(
-                            groups.keptOnly(),
-                            groups.leftovers(),
-                            Math.max(2, groups.smallest()),
-                            PlanGroups.Small.INTO_NEIGHBOUR,
-                            groups.withKept())));
-                case SHADOWED -> new ServeEntry.GroupsKeptApart(true);
-                case LEFTOVERS ->
-                    new ServeEntry.PlanSettingsChosen(plan.with(new PlanGroups(
-                            groups.keptOnly(), true, groups.smallest(), groups.small(), groups.withKept())));
-                default -> throw new Refusal("Nothing mends all of that at once");
-            };
-        });
+        return act.done(recipe -> kind.mending(board.plan(), recipe.serving().plan())
+                .orElseThrow(() -> new Refusal("Nothing mends all of that at once")));
     }
 
     /** A keyword of several ad groups stays in one of them. */

@@ -17,7 +17,6 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.Method;
 import smorgas.core.serve.Plan;
 import smorgas.core.sift.Because;
 import smorgas.core.sift.Reason;
@@ -111,7 +110,7 @@ record Story(
             return "In no group, because it is Dropped.";
         }
         if (group == Grouping.LEFTOVER) {
-            if (!(grouping.settings().method() instanceof Method.ByLikeness)) {
+            if (grouping.settings().method().byWords()) {
                 return "A leftover: no theme with enough keywords has its words.";
             }
             Explained.Why why = groups.explained().why(keyword);
@@ -126,7 +125,7 @@ record Story(
         Explained.Why why = groups.explained().why(keyword);
         String in = "In \"" + groups.name(group) + "\", ";
         String tight = Show.percent(why.tightness()) + " of its weight";
-        boolean likeness = grouping.settings().method() instanceof Method.ByLikeness;
+        boolean likeness = !grouping.settings().method().byWords();
         String because =
                 switch (grouping.by(keyword)) {
                     case SETTLED ->

@@ -3,8 +3,6 @@ package smorgas.core.group.engine;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Supplier;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 
 /** Finds groups among keywords, without rules and hands. The result is the same for any order of the keywords. */
 public interface Engine {
@@ -42,19 +40,8 @@ public interface Engine {
         }
     }
 
-    /** Finds no groups, but what else an engine tells: where groups are settled. By likeness that waits until it is asked for. */
-    static Found measuring(GroupSettings settings, Question question) {
-        return switch (settings.method()) {
-            case Method.ByThemes themes -> of(settings).find(question);
-            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings).measuring(question);
-        };
-    }
-
-    /** The engine of a method. */
-    static Engine of(GroupSettings settings) {
-        return switch (settings.method()) {
-            case Method.ByThemes themes -> new ThemeEngine(themes, settings);
-            case Method.ByLikeness likeness -> new LikenessEngine(likeness, settings);
-        };
+    /** Finds no groups, but what else an engine tells: where groups are settled. What takes long waits until it is asked for. */
+    default Found measuring(Question question) {
+        return find(question);
     }
 }

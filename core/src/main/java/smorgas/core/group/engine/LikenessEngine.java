@@ -105,8 +105,8 @@ final class LikenessEngine implements Engine {
         return asked;
     }
 
-    /** Finds no groups, but what else it tells, when it is asked for. */
-    Found measuring(Question question) {
+    @Override
+    public Found measuring(Question question) {
         int[] none = new int[question.scope().length];
         Arrays.fill(none, -1);
         return new Found(

@@ -18,7 +18,6 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
-import smorgas.core.recipe.Method;
 
 /**
  * Groups as the researcher sees them: with their searches and names, most searched first, then largest, then by key;
@@ -116,7 +115,7 @@ public final class Groups {
 
     /** The theme as the most searched of those members write it that have all its words; else the key. */
     private String asMostSearched(int group, Keywords keywords, Optional<FigureColumn> column) {
-        if (grouping.settings().method() instanceof Method.ByLikeness) {
+        if (!grouping.settings().method().byWords()) {
             // It goes by one of its keywords, and is called as that is written.
             return keywords.find(grouping.key(group))
                     .filter(keyword ->

@@ -304,7 +304,7 @@ class LikenessTest {
         assertThat(Room.possible(asked, most, Rules.NEWEST.themes())).isEqualTo(asked);
         assertThat(Room.possible(asked, most + 1, Rules.NEWEST.themes()).method())
                 .isInstanceOf(Method.ByThemes.class);
-        Room wide = new Room(Room.needed(most, false));
+        Room wide = new Room(asked.method().needed(most));
         wide.require(asked, most);
         assertThatThrownBy(() -> new Room(wide.bytes() - 1).require(asked, most))
                 .as("less memory makes no other groups: it is refused")

@@ -1,0 +1,20 @@
+package smorgas.core.group.engine;
+
+import smorgas.core.recipe.Method;
+
+/**
+ * An example of a method of grouping: keywords with the same first word.
+ *
+ * @param fewest the least keywords of a group
+ */
+record FirstWord(int fewest) implements Method {
+    @Override
+    public String told() {
+        return "keywords with the same first word, " + fewest + " and more";
+    }
+
+    @Override
+    public int smallest() {
+        return fewest;
+    }
+}
