@@ -56,15 +56,6 @@ public final class Json {
     private interface MethodNames {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
-    @JsonSubTypes({
-        @JsonSubTypes.Type(value = Asked.Nothing.class, name = "nothing"),
-        @JsonSubTypes.Type(value = Asked.Paired.class, name = "pairing"),
-        @JsonSubTypes.Type(value = Asked.Logged.class, name = "log"),
-        @JsonSubTypes.Type(value = Asked.Foraged.class, name = "foraging"),
-        @JsonSubTypes.Type(value = Asked.Gleaned.class, name = "gleaning"),
-        @JsonSubTypes.Type(value = Asked.Thought.class, name = "brainstorm"),
-        @JsonSubTypes.Type(value = Asked.Estimated.class, name = "estimates")
-    })
     private interface AskedNames {}
 
     @JsonIgnoreProperties("refused")
@@ -82,6 +73,9 @@ public final class Json {
                     .toArray(NamedType[]::new))
             .addMixIn(Cleaning.class, CleaningNames.class)
             .addMixIn(Asked.class, AskedNames.class)
+            .registerSubtypes(Asked.KINDS.entrySet().stream()
+                    .map(kind -> new NamedType(kind.getValue(), kind.getKey()))
+                    .toArray(NamedType[]::new))
             .addMixIn(Reading.class, ReadingFields.class)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .build();

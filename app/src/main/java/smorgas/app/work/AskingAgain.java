@@ -101,11 +101,7 @@ public class AskingAgain {
         return switch (asked) {
             case Asked.Foraged foraged -> sources.foraging(foraged.foraging(), List.of(), List.of());
             case Asked.Gleaned gleaned -> pages.gleaning(gleaned.gleaning());
-            case Asked.Estimated estimated -> throw new Refusal("Ask for those that lack figures now");
-            case Asked.Nothing none -> throw new Refusal("No tool has made it");
-            case Asked.Paired paired -> throw new Refusal("Word lists multiplied come to the same again");
-            case Asked.Thought thought -> throw new Refusal("The same texts come to the same again");
-            case Asked.Logged log -> throw new Refusal("The log is not kept: count it again");
+            default -> throw new Refusal(asked.notAgain());
         };
     }
 

@@ -209,6 +209,23 @@ class GatherIT extends ProjectInBrowser {
     }
 
     @Test
+    void sentencesOfATextBecomeABasketThatKnowsHowItWasMade() {
+        page.locator("#to-sentences").click();
+        press("Read and make a basket");
+        assertThat(page.locator("body")).containsText("Nothing was made. Choose a text or paste one first.");
+        page.getByLabel("Questions only").check();
+        page.locator("input[name=file]")
+                .setInputFiles(
+                        file("mails.txt", "Hello!\nDoes the \"oak hive\" come with a roof? It is, <b>lovely</b>.\n"));
+        press("Read and make a basket");
+        assertThat(rows()).hasCount(1);
+        assertThat(page.locator(".opened"))
+                .containsText("Questions of 2 to 10 words of a text; 2 other sentences were left out.");
+        page.getByText("Read a text in the same way").click();
+        assertThat(page.getByLabel("Questions only")).isChecked();
+    }
+
+    @Test
     void twoSetsAreComparedAndWhatComesOutIsPickedUpOrMadeABasket() {
         gather(
                 2,

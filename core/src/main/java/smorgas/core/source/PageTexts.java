@@ -80,8 +80,9 @@ final class PageTexts {
 
     /** A text without markup: its lines part it. */
     private static List<Run> lines(byte[] text) {
-        String found = declared(text);
-        return new String(text, found == null ? StandardCharsets.UTF_8 : Charset.forName(found))
+        String found = found(text);
+        String decoded = new String(text, found == null ? StandardCharsets.UTF_8 : Charset.forName(found));
+        return (decoded.startsWith("\ufeff") ? decoded.substring(1) : decoded)
                 .lines()
                 .filter(line -> !line.isBlank())
                 .map(line -> new Run(Part.TEXT, line))
@@ -105,6 +106,11 @@ final class PageTexts {
         if (marked || start.contains("charset")) {
             return null;
         }
+        return found(page);
+    }
+
+    /** The encoding that bytes look like; null if like none. */
+    private static @Nullable String found(byte[] page) {
         try {
             StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(page));
             return StandardCharsets.UTF_8.name();

@@ -102,7 +102,8 @@ class Failures {
 
     @ExceptionHandler({
         org.springframework.web.method.annotation.MethodArgumentTypeMismatchException.class,
-        org.springframework.web.bind.ServletRequestBindingException.class
+        org.springframework.web.bind.ServletRequestBindingException.class,
+        org.springframework.web.multipart.support.MissingServletRequestPartException.class
     })
     String notUnderstood(Exception fault, Model model, HttpServletResponse response) {
         LOG.debug("refused", fault);
