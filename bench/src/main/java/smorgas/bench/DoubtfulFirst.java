@@ -18,12 +18,12 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.Room;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.Mending;
-import smorgas.core.group.read.Moves;
+import smorgas.core.group.read.MovesNeeded;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
@@ -80,7 +80,7 @@ final class DoubtfulFirst {
                 .with(Rules.NEWEST.settings().likeness().with(counts));
         acts.add(new GroupEntry.GroupSettingsChosen(settings));
         this.lines = ExpertBoards.lines(list);
-        this.board = Board.of(lines, Recipe.of(acts, list.language()), meaning, Room.ENOUGH);
+        this.board = Board.of(lines, Recipe.of(acts, list.language()), meaning, MemoryLimit.ENOUGH);
         Keywords keywords = board.keywords();
         wanted = new int[keywords.size()];
         Arrays.fill(wanted, -1);
@@ -110,7 +110,7 @@ final class DoubtfulFirst {
             for (int act = 0; act <= TOLD[TOLD.length - 1]; act++) {
                 if (Arrays.binarySearch(TOLD, act) >= 0) {
                     int[] labels = ExpertBoards.labels(list, researcher.board);
-                    moved.add(String.format(Locale.ENGLISH, "%.3f", Moves.share(labels, list.wanted())));
+                    moved.add(String.format(Locale.ENGLISH, "%.3f", MovesNeeded.share(labels, list.wanted())));
                     agreement.add(String.format(
                             Locale.ENGLISH,
                             "%.3f",

@@ -11,7 +11,7 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.Room;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupSettings;
@@ -29,7 +29,7 @@ final class ExpertBoards {
     /** The board of a list; null settings for the standard ones. */
     static Board board(ExpertList list, @Nullable GroupSettings settings, MeaningVectors meaning) {
         List<Entry> entries = settings == null ? List.of() : List.of(new GroupEntry.GroupSettingsChosen(settings));
-        return Board.of(lines(list), Recipe.of(entries, list.language()), meaning, Room.ENOUGH);
+        return Board.of(lines(list), Recipe.of(entries, list.language()), meaning, MemoryLimit.ENOUGH);
     }
 
     /** The same by words alone. */

@@ -14,7 +14,7 @@ import smile.clustering.linkage.UPGMALinkage;
 import smile.math.MathEx;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Agreement;
-import smorgas.core.group.read.Moves;
+import smorgas.core.group.read.MovesNeeded;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Rules;
 import smorgas.meaning.model.MeaningModel;
@@ -108,9 +108,9 @@ final class Experts {
                 by,
                 first.f(),
                 first.adjustedRand(),
-                Moves.share(found, list.wanted()),
+                MovesNeeded.share(found, list.wanted()),
                 second.f(),
-                Moves.share(found, list.second()),
+                MovesNeeded.share(found, list.second()),
                 sizes.length,
                 told,
                 IntStream.of(found).distinct().count() - sizes.length);

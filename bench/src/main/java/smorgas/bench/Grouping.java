@@ -19,10 +19,10 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.GroupingInput;
 import smorgas.core.group.Planted;
-import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.LikenessCache;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.engine.Question;
-import smorgas.core.group.engine.Room;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Groups;
@@ -122,7 +122,7 @@ final class Grouping {
                 MeaningVectors.NONE,
                 likeness,
                 Rules.NEWEST.themes(),
-                new Grown(Room.ENOUGH));
+                new LikenessCache(MemoryLimit.ENOUGH));
     }
 
     private static Question question(Keywords keywords) {

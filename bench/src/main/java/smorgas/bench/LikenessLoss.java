@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import smorgas.core.fold.Keywords;
-import smorgas.core.group.engine.Engine;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.LikenessRules;
@@ -30,7 +29,7 @@ final class LikenessLoss {
         System.out.println("\n" + name + "\n\n| keywords | by | ms | groups | in groups |\n|---:|---|---:|---:|---:|");
         int[][] labels = new int[2][];
         LikenessRules usual = Rules.NEWEST.likeness();
-        List<LikenessRules> rules = List.of(usual, usual.with(LikenessRules.Care.ALL));
+        List<LikenessRules> rules = List.of(usual, usual.with(LikenessRules.Effort.ALL));
         for (int i = 0; i < labels.length; i++) {
             long begun = System.nanoTime();
             int[] found = Engines.of(settings)

@@ -6,9 +6,9 @@ import java.util.Locale;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.GroupingInput;
-import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.LikenessCache;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.Room;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Rules;
@@ -43,7 +43,7 @@ final class LikenessSpeed {
         long turned = Long.MAX_VALUE;
         int groups = 0;
         for (int round = 0; round < rounds; round++) {
-            Grown grown = new Grown(Room.ENOUGH);
+            LikenessCache grown = new LikenessCache(MemoryLimit.ENOUGH);
             long begun = System.nanoTime();
             groups = group(keywords, grown, 50);
             anew = Math.min(anew, System.nanoTime() - begun);
@@ -63,7 +63,7 @@ final class LikenessSpeed {
                 turned / 1_000_000);
     }
 
-    private static int group(Keywords keywords, Grown grown, int place) {
+    private static int group(Keywords keywords, LikenessCache grown, int place) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         return Grouper.group(

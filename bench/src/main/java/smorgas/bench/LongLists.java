@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
 import smorgas.core.fold.Keywords;
-import smorgas.core.group.engine.Engine;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Method;

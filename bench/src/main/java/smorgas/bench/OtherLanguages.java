@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.util.Locale;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Agreement;
-import smorgas.core.group.read.Moves;
+import smorgas.core.group.read.MovesNeeded;
 
 /** How near groups of other languages come to those that were made by judgement, by words alone. */
 final class OtherLanguages {
@@ -25,7 +25,7 @@ final class OtherLanguages {
                     list.tuned() ? "" : " (not tuned on)",
                     agreement.f(),
                     agreement.adjustedRand(),
-                    Moves.share(found, list.wanted()),
+                    MovesNeeded.share(found, list.wanted()),
                     board.groups().grouping().size(),
                     board.groups().grouping().leftovers());
         }

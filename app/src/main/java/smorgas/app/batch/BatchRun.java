@@ -32,7 +32,7 @@ import smorgas.core.board.DifferenceCsv;
 import smorgas.core.board.FeedbackCsv;
 import smorgas.core.board.Standpoint;
 import smorgas.core.gather.Lines;
-import smorgas.core.group.engine.Room;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Standing;
@@ -98,7 +98,7 @@ final class BatchRun {
         });
         took("gather", start);
         Map<String, float[]> meanings = new HashMap<>();
-        Board board = Board.of(baskets, recipe, meanings::get, new Room(memory.forLikeness()));
+        Board board = Board.of(baskets, recipe, meanings::get, new MemoryLimit(memory.forLikeness()));
         timed("fold", board::keywords);
         timed("sift", board::standings);
         GroupSettings asked = recipe.grouping().settings();

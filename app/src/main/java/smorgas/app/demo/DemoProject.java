@@ -13,7 +13,7 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Table;
-import smorgas.core.group.read.Anew;
+import smorgas.core.group.read.Regrouping;
 import smorgas.core.recipe.AdTemplate;
 import smorgas.core.recipe.Assumed;
 import smorgas.core.recipe.Assumptions;
@@ -151,7 +151,7 @@ public class DemoProject implements SmartInitializingSingleton {
                         List.of(List.of("personalised", "custom"), List.of("regulations", "laws", "rules")),
                         GroupEntry.WordsSame.Way.SAME)));
         GroupPin.GroupsSettled standing =
-                Anew.standing(project.snapshot().board().groups());
+                Regrouping.standing(project.snapshot().board().groups());
         done(project.act(project.snapshot().version(), recipe -> standing));
         done(project.act(project.snapshot().version(), recipe -> new ValueEntry.AssumptionsSet("", "", assumed())));
         done(project.act(

@@ -5,14 +5,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import smorgas.core.column.Figure;
-import smorgas.core.source.Planner;
+import smorgas.core.source.FigureService;
 import smorgas.core.text.Words;
 
 /**
  * Makes figures up as services of this kind tell them: searches in steps, bids of which the high one is above the low one, an index
  * of competition; nothing of some keywords. It is always the same, takes its time, and fails now and then at the same questions.
  */
-final class FigureStandIn implements Planner {
+final class FigureStandIn implements FigureService {
 
     private static final int MOST = 200;
     private static final long MILLIS = 40;

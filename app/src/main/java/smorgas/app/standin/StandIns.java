@@ -14,8 +14,8 @@ import java.util.Set;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import smorgas.core.source.FigureService;
 import smorgas.core.source.PageSource;
-import smorgas.core.source.Planner;
 import smorgas.core.source.Source;
 
 /** The stand-ins there are, and what they know. */
@@ -45,7 +45,7 @@ public class StandIns {
     }
 
     @Bean
-    Planner tollbeck() {
+    FigureService tollbeck() {
         return new FigureStandIn();
     }
 

@@ -35,9 +35,9 @@ public class Baskets {
     private final LineBlocks blocks;
     private final Clock clock;
     private final Tally tally;
-    private final Room room;
+    private final DiskSpace room;
 
-    Baskets(DSLContext db, Clock clock, Tally tally, Room room) {
+    Baskets(DSLContext db, Clock clock, Tally tally, DiskSpace room) {
         this.tally = tally;
         this.room = room;
         this.db = db;

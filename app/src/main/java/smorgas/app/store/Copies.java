@@ -86,15 +86,15 @@ public final class Copies {
      * @param bytes how large it is
      * @param at when it was made, in universal time, as {@code 2026-05-01 09:30}
      */
-    public record Made(String name, long bytes, String at) {}
+    public record Copy(String name, long bytes, String at) {}
 
     /** The copies there are, the newest first. */
-    public List<Made> made() throws IOException {
-        List<Made> made = new ArrayList<>();
+    public List<Copy> made() throws IOException {
+        List<Copy> made = new ArrayList<>();
         for (Path copy : all(folder)) {
             String name = copy.getFileName().toString();
             String at = name.replaceAll("^copy-(\\d{4}-\\d\\d-\\d\\d)-(\\d\\d)(\\d\\d).*$", "$1 $2:$3");
-            made.add(new Made(name, Files.size(copy), at));
+            made.add(new Copy(name, Files.size(copy), at));
         }
         return made;
     }

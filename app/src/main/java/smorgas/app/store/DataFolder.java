@@ -99,7 +99,8 @@ public final class DataFolder {
         copyBeforeMigration(flyway);
         flyway.migrate();
         try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
-            return Tally.begin(folder, Look.at(connection, new TallyMarks()).marks());
+            return Tally.begin(
+                    folder, DatabaseState.at(connection, new TallyMarks()).marks());
         }
     }
 
@@ -144,7 +145,7 @@ public final class DataFolder {
         Path fresh = folder.resolve("restoring.mv.db");
         OwnerOnly.create(fresh);
         Copies.unpack(file, fresh);
-        Look look;
+        DatabaseState look;
         try {
             look = lookAt(readOnly(fresh), new TallyMarks(), "It is no copy that Smorgas has made, or a damaged one.");
         } catch (Refused e) {
@@ -176,7 +177,7 @@ public final class DataFolder {
             return Optional.empty();
         }
         try (Connection connection = DriverManager.getConnection(readOnly(database), "sa", "")) {
-            Look.requireKnown(connection, SCHEMA);
+            DatabaseState.requireKnown(connection, SCHEMA);
             return Optional.empty();
         } catch (SQLException e) {
             return Optional.empty();
@@ -202,7 +203,7 @@ public final class DataFolder {
             throw new Refused("the database in " + folder + " has " + bytes + " bytes, and had " + must.bytes()
                     + " when it was closed. Nothing was written. " + waysBack());
         }
-        Look look = lookAt(readOnly(folder.resolve(DATABASE)), must, waysBack());
+        DatabaseState look = lookAt(readOnly(folder.resolve(DATABASE)), must, waysBack());
         if (!look.missing().isEmpty()) {
             List<String> missing = look.missing();
             throw new Refused("the database in " + folder + " is not what it was: " + missing.getFirst()
@@ -213,10 +214,10 @@ public final class DataFolder {
     }
 
     /** What is in a database file; refused if it cannot be read or was made by a newer version. */
-    static Look lookAt(String url, TallyMarks must, String waysBack) {
+    static DatabaseState lookAt(String url, TallyMarks must, String waysBack) {
         try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
-            Look.requireKnown(connection, SCHEMA);
-            return Look.at(connection, must);
+            DatabaseState.requireKnown(connection, SCHEMA);
+            return DatabaseState.at(connection, must);
         } catch (SQLException e) {
             throw new Refused("the database is damaged and cannot be read (" + firstLine(e.getMessage())
                     + "). Nothing was written. " + waysBack);

@@ -22,9 +22,9 @@ public class Histories {
     private final DSLContext db;
     private final Clock clock;
     private final Tally tally;
-    private final Room room;
+    private final DiskSpace room;
 
-    Histories(DSLContext db, Clock clock, Tally tally, Room room) {
+    Histories(DSLContext db, Clock clock, Tally tally, DiskSpace room) {
         this.db = db;
         this.clock = clock;
         this.tally = tally;
@@ -92,7 +92,7 @@ public class Histories {
      * @param effect what it changed, in a sentence with figures; empty if nothing is to be told
      * @param version the version that the project had before; if it has another by now, nothing is stored
      * @throws IllegalStateException if the project is not at that version
-     * @throws Room.None if the disk has no room
+     * @throws DiskSpace.None if the disk has no room
      */
     @Transactional
     public void advance(long project, long version, History before, History after, String effect) {

@@ -18,10 +18,10 @@ public class Layouts {
 
     private final DSLContext db;
     private final Clock clock;
-    private final Room room;
+    private final DiskSpace room;
     private final OneAtATime oneAtATime;
 
-    Layouts(DSLContext db, Clock clock, Room room, OneAtATime oneAtATime) {
+    Layouts(DSLContext db, Clock clock, DiskSpace room, OneAtATime oneAtATime) {
         this.oneAtATime = oneAtATime;
         this.db = db;
         this.clock = clock;

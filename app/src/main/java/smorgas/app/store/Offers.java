@@ -17,9 +17,9 @@ public class Offers {
 
     private final DSLContext db;
     private final Clock clock;
-    private final Room room;
+    private final DiskSpace room;
 
-    Offers(DSLContext db, Clock clock, Room room) {
+    Offers(DSLContext db, Clock clock, DiskSpace room) {
         this.db = db;
         this.clock = clock;
         this.room = room;

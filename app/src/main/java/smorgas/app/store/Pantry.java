@@ -21,10 +21,10 @@ public class Pantry {
     private final DSLContext db;
     private final Clock clock;
     private final Tally tally;
-    private final Room room;
+    private final DiskSpace room;
     private final OneAtATime oneAtATime;
 
-    Pantry(DSLContext db, Clock clock, Tally tally, Room room, OneAtATime oneAtATime) {
+    Pantry(DSLContext db, Clock clock, Tally tally, DiskSpace room, OneAtATime oneAtATime) {
         this.oneAtATime = oneAtATime;
         this.db = db;
         this.clock = clock;

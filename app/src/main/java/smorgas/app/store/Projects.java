@@ -35,9 +35,9 @@ public class Projects {
     private final DSLContext db;
     private final Clock clock;
     private final Tally tally;
-    private final Room room;
+    private final DiskSpace room;
 
-    Projects(DSLContext db, Clock clock, Tally tally, Room room) {
+    Projects(DSLContext db, Clock clock, Tally tally, DiskSpace room) {
         this.db = db;
         this.clock = clock;
         this.tally = tally;

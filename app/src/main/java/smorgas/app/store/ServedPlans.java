@@ -17,9 +17,9 @@ public class ServedPlans {
 
     private final DSLContext db;
     private final Clock clock;
-    private final Room room;
+    private final DiskSpace room;
 
-    ServedPlans(DSLContext db, Clock clock, Room room) {
+    ServedPlans(DSLContext db, Clock clock, DiskSpace room) {
         this.db = db;
         this.clock = clock;
         this.room = room;
@@ -37,7 +37,7 @@ public class ServedPlans {
     /**
      * Keeps what a plan has in it now.
      *
-     * @throws Room.None if the disk has no room
+     * @throws DiskSpace.None if the disk has no room
      */
     @Transactional
     public long keep(long project, String name, long point, PlanRecord plan) {

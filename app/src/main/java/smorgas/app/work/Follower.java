@@ -7,7 +7,7 @@ import org.springframework.dao.DataAccessException;
 import smorgas.app.store.Histories;
 import smorgas.core.board.Board;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.Room;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
@@ -17,7 +17,8 @@ import smorgas.core.recipe.Rules;
  *
  * @param room that finding out how alike keywords are may take
  */
-record Follower(long project, Rules rules, String language, LoadedBaskets loaded, MeaningVectors meaning, Room room) {
+record Follower(
+        long project, Rules rules, String language, LoadedBaskets loaded, MeaningVectors meaning, MemoryLimit room) {
 
     private static final Logger LOG = LoggerFactory.getLogger(Follower.class);
 

@@ -7,7 +7,7 @@ import java.util.concurrent.TimeUnit;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.GivenMemory;
-import smorgas.core.group.engine.Room;
+import smorgas.core.group.engine.MemoryLimit;
 
 /**
  * The one budget of memory of the whole server. What is held (projects with their boards) is weighed; what is about to be held is
@@ -100,8 +100,8 @@ public class Memory {
     }
 
     /** What may be taken to find out how alike keywords are. */
-    public Room forLikeness() {
-        return new Room(all.forLikeness());
+    public MemoryLimit forLikeness() {
+        return new MemoryLimit(all.forLikeness());
     }
 
     /** How much the lists packed in one file may have together: what is set, or less where that would not fit. */

@@ -6,9 +6,9 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import smorgas.app.store.Baskets;
+import smorgas.app.store.DiskSpace;
 import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
-import smorgas.app.store.Room;
 import smorgas.core.board.Board;
 import smorgas.core.column.ColumnRole;
 import smorgas.core.column.Decimals;
@@ -236,7 +236,7 @@ public final class OpenProject {
         Baskets.Stored stored;
         try {
             stored = baskets.store(id, name, bytes, known, decimals, watch, watch::rows, watch::keeping);
-        } catch (Room.None e) {
+        } catch (DiskSpace.None e) {
             return new Gathered(new Outcome.Refused(name + ": " + e.getMessage()), Optional.empty());
         }
         if (stored.basket().isEmpty()) {
@@ -302,7 +302,7 @@ public final class OpenProject {
         try {
             stored = baskets.store(
                     id, old.name(), bytes, readAs, decimals, Watch.NONE, Watch.NONE::rows, Watch.NONE::keeping);
-        } catch (Room.None e) {
+        } catch (DiskSpace.None e) {
             return new Gathered(new Outcome.Refused(e.getMessage()), Optional.empty());
         }
         if (stored.basket().isEmpty()) {
@@ -344,7 +344,7 @@ public final class OpenProject {
     private Outcome advance(Snapshot before, History after, String sentence, Entry entry) {
         try {
             return stored(before, after, sentence, entry);
-        } catch (Room.None e) {
+        } catch (DiskSpace.None e) {
             return new Outcome.Refused(e.getMessage());
         } catch (Refusal e) {
             // Worked out before it is stored; so nothing was.

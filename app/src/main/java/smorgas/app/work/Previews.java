@@ -5,8 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Objects;
 import org.springframework.stereotype.Component;
 import smorgas.core.board.Board;
-import smorgas.core.group.read.Anew;
 import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.Regrouping;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin.GroupsSettled;
 import smorgas.core.recipe.GroupSettings;
@@ -79,7 +79,7 @@ public class Previews {
         boolean settled = !board.recipe().grouping().pins().settled().isEmpty();
         return settled || !settings.method().byWords()
                 ? new GroupEntry.GroupsAdopted(
-                        settings, Anew.standing(of(board, settings, part).groups()))
+                        settings, Regrouping.standing(of(board, settings, part).groups()))
                 : new GroupEntry.GroupSettingsChosen(settings);
     }
 
@@ -93,15 +93,15 @@ public class Previews {
         int smallest = found.recipe().grouping().settings().method().smallest();
         return switch (part) {
             case Part.OneGroup one ->
-                Anew.some(
+                Regrouping.some(
                         before,
                         found.groups(),
                         group -> before.grouping().key(group).equals(one.key()),
                         smallest);
             case Part.Branch branch ->
-                Anew.some(before, found.groups(), group -> before.tree().within(group, branch.theme()), smallest);
-            case Part.Nothing all -> Anew.all(before, found.groups());
-            case Part.Everything all -> Anew.all(before, found.groups());
+                Regrouping.some(before, found.groups(), group -> before.tree().within(group, branch.theme()), smallest);
+            case Part.Nothing all -> Regrouping.all(before, found.groups());
+            case Part.Everything all -> Regrouping.all(before, found.groups());
         };
     }
 }

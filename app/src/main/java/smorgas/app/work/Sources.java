@@ -11,9 +11,9 @@ import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Estimation;
 import smorgas.core.recipe.Foraging;
 import smorgas.core.source.Estimator;
+import smorgas.core.source.FigureService;
 import smorgas.core.source.Forager;
 import smorgas.core.source.Pauses;
-import smorgas.core.source.Planner;
 import smorgas.core.source.Source;
 import smorgas.core.text.Refusal;
 
@@ -22,20 +22,20 @@ import smorgas.core.text.Refusal;
 public class Sources {
 
     private final List<Source> sources;
-    private final List<Planner> planners;
+    private final List<FigureService> planners;
 
     @Autowired
-    Sources(ObjectProvider<Source> sources, ObjectProvider<Planner> planners) {
+    Sources(ObjectProvider<Source> sources, ObjectProvider<FigureService> planners) {
         this(sources.orderedStream().toList(), planners.orderedStream().toList());
     }
 
-    Sources(List<Source> sources, List<Planner> planners) {
+    Sources(List<Source> sources, List<FigureService> planners) {
         this.sources = List.copyOf(sources);
         this.planners = List.copyOf(planners);
     }
 
     /** The planners there are; none while nothing is switched on. */
-    public List<Planner> planners() {
+    public List<FigureService> planners() {
         return planners;
     }
 
@@ -46,7 +46,7 @@ public class Sources {
      * @throws Refusal if there is no such planner, or nothing to ask
      */
     public Errand.Work estimating(Estimation wanted, List<String> keywords) {
-        Planner planner = planners.stream()
+        FigureService planner = planners.stream()
                 .filter(one -> one.name().equals(wanted.planner()))
                 .findFirst()
                 .orElseThrow(() -> new Refusal("There is no planner of the name " + wanted.planner()));
@@ -133,10 +133,10 @@ public class Sources {
     private static final class Estimate implements Errand.Work {
         private final AtomicBoolean stopped = new AtomicBoolean();
         private final Estimation wanted;
-        private final Planner planner;
+        private final FigureService planner;
         private final Estimator estimator;
 
-        Estimate(Estimation wanted, Planner planner, List<String> keywords) {
+        Estimate(Estimation wanted, FigureService planner, List<String> keywords) {
             this.wanted = wanted;
             this.planner = planner;
             this.estimator = new Estimator(wanted, planner, keywords, Pauses.REAL, stopped::get);

@@ -28,13 +28,13 @@ class FullDiskTest {
             byte[] list = "bee hive\n".getBytes(StandardCharsets.UTF_8);
             free.set(500_000);
             assertThatThrownBy(() -> store.histories().advance(project, 0, none, one, ""))
-                    .isInstanceOf(Room.None.class)
+                    .isInstanceOf(DiskSpace.None.class)
                     .hasMessageContaining("The disk is full")
                     .hasMessageContaining("was not saved");
             assertThatThrownBy(() -> store.baskets().store(project, "list", list))
-                    .isInstanceOf(Room.None.class);
+                    .isInstanceOf(DiskSpace.None.class);
             assertThatThrownBy(() -> store.projects().create("Next", "en", "UK", "GBP"))
-                    .isInstanceOf(Room.None.class);
+                    .isInstanceOf(DiskSpace.None.class);
             assertThat(store.projects().all()).hasSize(1);
             assertThat(store.histories().load(project).steps()).isEmpty();
             free.set(10_000_000);

@@ -49,7 +49,7 @@ class ServedPlansTest {
     @Test
     void aFullDiskTakesNone() {
         try (StoreUnderTest store = new StoreUnderTest(folder, () -> 0)) {
-            assertThatThrownBy(() -> store.served().keep(1, "March", 0, PLAN)).isInstanceOf(Room.None.class);
+            assertThatThrownBy(() -> store.served().keep(1, "March", 0, PLAN)).isInstanceOf(DiskSpace.None.class);
         }
     }
 }

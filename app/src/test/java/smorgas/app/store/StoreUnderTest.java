@@ -72,11 +72,11 @@ public final class StoreUnderTest implements AutoCloseable {
     }
 
     /** On a disk that says it has so many bytes free. */
-    StoreUnderTest(Path folder, Room.Free free) {
+    StoreUnderTest(Path folder, DiskSpace.Free free) {
         this.folder = folder;
         Tally tally = DataFolder.open(folder, url(folder), "classpath:db/migration");
         context.registerBean(Tally.class, () -> tally);
-        context.registerBean(Room.class, () -> new Room(free, 1_000_000));
+        context.registerBean(DiskSpace.class, () -> new DiskSpace(free, 1_000_000));
         HikariDataSource database = new HikariDataSource();
         database.setJdbcUrl(url(folder));
         database.setUsername("sa");

@@ -11,7 +11,7 @@ import smorgas.core.fold.Overlap;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.Room;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.PlanSettings;
@@ -25,7 +25,7 @@ import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.PlanUnits;
 import smorgas.core.serve.Planner;
-import smorgas.core.sift.Beyond;
+import smorgas.core.sift.ConditionContext;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
@@ -38,7 +38,7 @@ import smorgas.core.value.Worth;
 
 /**
  * Everything that follows from some baskets and a recipe. Each stage is computed when it is first asked for, once, and is
- * taken over from the board before if nothing that it depends on has changed ({@link Stages} declares what that is). Safe
+ * taken over from the board before if nothing that it depends on has changed ({@link StageValues} declares what that is). Safe
  * for many threads.
  */
 public final class Board {
@@ -46,10 +46,10 @@ public final class Board {
     private final List<Lines> baskets;
     private final Recipe recipe;
     private final MeaningVectors meaning;
-    private final Room room;
-    private final Stages stages;
+    private final MemoryLimit room;
+    private final StageValues stages;
 
-    private Board(List<Lines> baskets, Recipe recipe, MeaningVectors meaning, Room room, Stages stages) {
+    private Board(List<Lines> baskets, Recipe recipe, MeaningVectors meaning, MemoryLimit room, StageValues stages) {
         this.baskets = baskets;
         this.recipe = recipe;
         this.meaning = meaning;
@@ -59,7 +59,7 @@ public final class Board {
 
     /** The board of these baskets, in this order, under this recipe; nothing is computed yet. */
     public static Board of(List<Lines> baskets, Recipe recipe) {
-        return of(baskets, recipe, MeaningVectors.NONE, Room.ENOUGH);
+        return of(baskets, recipe, MeaningVectors.NONE, MemoryLimit.ENOUGH);
     }
 
     /**
@@ -68,9 +68,10 @@ public final class Board {
      * @param meaning is asked when groups are found
      * @param room that finding out how alike keywords are may take
      */
-    public static Board of(List<Lines> baskets, Recipe recipe, MeaningVectors meaning, Room room) {
+    public static Board of(List<Lines> baskets, Recipe recipe, MeaningVectors meaning, MemoryLimit room) {
         List<Lines> inputs = List.copyOf(baskets);
-        return new Board(inputs, recipe, meaning, room, Stages.of(inputs, recipe, new GroupStage.With(meaning, room)));
+        return new Board(
+                inputs, recipe, meaning, room, StageValues.of(inputs, recipe, new GroupingInputs.With(meaning, room)));
     }
 
     /** The same with groups to be found anew, since more is known of what keywords mean. */
@@ -101,7 +102,7 @@ public final class Board {
         return true;
     }
 
-    private <T> T get(Stages.Declared<T> stage) {
+    private <T> T get(StageValues.Declared<T> stage) {
         return stages.get(stage);
     }
 
@@ -111,64 +112,66 @@ public final class Board {
 
     /** The keywords, folded now if they are not yet. */
     public Keywords keywords() {
-        return get(Stages.KEYWORDS);
+        return get(StageValues.KEYWORDS);
     }
 
     /** What each kind of folding takes away, worked out now if it is not yet. */
     public FoldReport foldReport() {
-        return get(Stages.REPORT);
+        return get(StageValues.REPORT);
     }
 
     /** Words that look misspelt, worked out now if they are not yet. */
     public List<Misspellings.Proposal> misspellings() {
-        return get(Stages.MISSPELLINGS);
+        return get(StageValues.MISSPELLINGS);
     }
 
     /** How many words look misspelt, if that was worked out. */
     Optional<Integer> misspellingsKnown() {
-        return stages.known(Stages.MISSPELLINGS) ? Optional.of(misspellings().size()) : Optional.empty();
+        return stages.known(StageValues.MISSPELLINGS)
+                ? Optional.of(misspellings().size())
+                : Optional.empty();
     }
 
     /** How many things the checks of the plan found, if the plan was made. */
     Optional<Integer> findingsKnown() {
-        return stages.known(Stages.PLAN)
+        return stages.known(StageValues.PLAN)
                 ? Optional.of(plan().conflicts().size() + plan().heldBack().size())
                 : Optional.empty();
     }
 
     /** The spellings before anything but tidying, tidied now if they are not yet. */
     public Spellings spellings() {
-        return get(Stages.SPELLINGS);
+        return get(StageValues.SPELLINGS);
     }
 
     /** How the baskets overlap, worked out now if it is not yet. */
     public Overlap overlap() {
-        return get(Stages.OVERLAP);
+        return get(StageValues.OVERLAP);
     }
 
     /** What each keyword is for. */
     public Intents intents() {
-        return get(Stages.INTENTS);
+        return get(StageValues.INTENTS);
     }
 
     /** What each keyword may bring by the project's assumptions. */
     public Worth worth() {
-        return get(Stages.WORTH);
+        return get(StageValues.WORTH);
     }
 
     /** What all that is not dropped may bring together. */
     public Worth.Sum worthLeft() {
-        return get(Stages.WORTH_LEFT);
+        return get(StageValues.WORTH_LEFT);
     }
 
     /** What each keyword may bring if something else were assumed. */
     public Worth worthIf(Valuing valuing) {
-        return Workings.worth(keywords(), standings(), this::groups, valuing);
+        return StageFunctions.worth(keywords(), standings(), this::groups, valuing);
     }
 
     /** What each keyword promises by the project's weights. */
     public Promise promise() {
-        return get(Stages.PROMISE);
+        return get(StageValues.PROMISE);
     }
 
     /** What each keyword would promise by other weights. */
@@ -178,27 +181,27 @@ public final class Board {
 
     /** The words and phrases of the keywords. */
     public Phrases phrases() {
-        return get(Stages.PHRASES);
+        return get(StageValues.PHRASES);
     }
 
     /** The views that most lists are looked at by. */
     public List<UsualViews.View> usualViews() {
-        return get(Stages.USUAL_VIEWS);
+        return get(StageValues.USUAL_VIEWS);
     }
 
     /** How much the plan holds, counted now if it is not yet; it needs the groups and not the plan. */
     public PlanCount planCount() {
-        return get(Stages.COUNT);
+        return get(StageValues.COUNT);
     }
 
     /** Whether it is known how each keyword stands. */
     public boolean judgedKnown() {
-        return stages.known(Stages.STANDINGS);
+        return stages.known(StageValues.STANDINGS);
     }
 
     /** Runs conditions over the keywords. */
     public Matcher matcher() {
-        return get(Stages.MATCHER);
+        return get(StageValues.MATCHER);
     }
 
     /** The keywords that fulfil a condition, which may ask for anything. */
@@ -207,8 +210,8 @@ public final class Board {
     }
 
     /** What can be asked of the keywords beyond what they are; each is worked out when it is asked for. */
-    public Beyond beyond() {
-        return new Beyond(
+    public ConditionContext beyond() {
+        return new ConditionContext(
                 standing -> standings().with(standing),
                 tag -> standings().tags().with(tag),
                 intent -> intents().with(intent),
@@ -218,7 +221,7 @@ public final class Board {
 
     /** The orders in which tables can show the keywords. */
     public Orders orders() {
-        return get(Stages.ORDERS);
+        return get(StageValues.ORDERS);
     }
 
     /** What can be told of each keyword. */
@@ -228,27 +231,27 @@ public final class Board {
 
     /** The standings, judged now if they are not yet. */
     public Standings standings() {
-        return get(Stages.STANDINGS);
+        return get(StageValues.STANDINGS);
     }
 
     /** The groups, found now if they are not yet. */
     public Groups groups() {
-        return get(Stages.GROUPS);
+        return get(StageValues.GROUPS);
     }
 
     /** Whether {@link #groups()} would answer at once. */
     public boolean groupsKnown() {
-        return stages.known(Stages.GROUPS);
+        return stages.known(StageValues.GROUPS);
     }
 
     /** The keywords as ad platforms read them, to find what negatives block. */
     public SearchWords searchWords() {
-        return get(Stages.SEARCH_WORDS);
+        return get(StageValues.SEARCH_WORDS);
     }
 
     /** The ad groups of the plan with what each serves. */
     public List<Planner.ServedGroup> served() {
-        return get(Stages.SERVED);
+        return get(StageValues.SERVED);
     }
 
     /** What could be a negative of the plan, worked out whenever it is asked for. */
@@ -260,7 +263,7 @@ public final class Board {
 
     /** The negatives that would keep the ad groups apart, by the numbers of {@link #served()}. */
     public List<Apart.Steer> apart() {
-        return get(Stages.APART);
+        return get(StageValues.APART);
     }
 
     /**
@@ -275,12 +278,12 @@ public final class Board {
 
     /** Whether {@link #check()} would answer at once. */
     public boolean checkKnown() {
-        return stages.known(Stages.CHECK);
+        return stages.known(StageValues.CHECK);
     }
 
     /** What is odd about the plan. */
     public List<PlanCheck.Finding> check() {
-        return get(Stages.CHECK);
+        return get(StageValues.CHECK);
     }
 
     /** What the plan would come to by other choices, with some of its names. */
@@ -288,7 +291,7 @@ public final class Board {
         boolean same =
                 PlanUnits.what(settings).equals(PlanUnits.what(recipe.serving().plan()));
         PlanUnits units = same
-                ? get(Stages.UNITS)
+                ? get(StageValues.UNITS)
                 : PlanUnits.of(
                         keywords(),
                         standings(),
@@ -310,6 +313,6 @@ public final class Board {
 
     /** The plan, made now if it is not yet. */
     public Plan plan() {
-        return get(Stages.PLAN);
+        return get(StageValues.PLAN);
     }
 }

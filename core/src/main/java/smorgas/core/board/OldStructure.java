@@ -86,7 +86,7 @@ public final class OldStructure {
      *
      * @param places campaign and ad group, with the spelling there
      */
-    public record Twice(String keyword, List<String> places) {}
+    public record InSeveral(String keyword, List<String> places) {}
 
     /**
      * What a new group takes over.
@@ -102,7 +102,7 @@ public final class OldStructure {
 
     private final Board board;
     private final List<OldGroup> groups = new ArrayList<>();
-    private final List<Twice> twice = new ArrayList<>();
+    private final List<InSeveral> twice = new ArrayList<>();
     private final List<String> withoutExact;
     private final boolean tellsTypes;
     private final Map<Integer, Heir> heirs = new HashMap<>();
@@ -214,7 +214,7 @@ public final class OldStructure {
         }
         places.forEach((keyword, where) -> {
             if (where.size() > 1) {
-                twice.add(new Twice(board.keywords().text(keyword), List.copyOf(where.values())));
+                twice.add(new InSeveral(board.keywords().text(keyword), List.copyOf(where.values())));
             }
         });
     }
@@ -293,7 +293,7 @@ public final class OldStructure {
     }
 
     /** Keywords that are bid on in several ad groups and so compete with each other. */
-    public List<Twice> twice() {
+    public List<InSeveral> twice() {
         return List.copyOf(twice);
     }
 

@@ -14,7 +14,7 @@ import smorgas.core.column.ColumnRole;
 import smorgas.core.column.TextColumn;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.read.Moves;
+import smorgas.core.group.read.MovesNeeded;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupRule;
 import smorgas.core.text.Tidy;
@@ -106,7 +106,7 @@ public record TableGroups(
         long groups = Arrays.stream(found).distinct().count();
         return Math.max(groups, numbers.size()) > MOST_COMPARED
                 ? OptionalInt.empty()
-                : OptionalInt.of((int) Math.round(Moves.share(found, wanted) * keywords.length));
+                : OptionalInt.of((int) Math.round(MovesNeeded.share(found, wanted) * keywords.length));
     }
 
     /** Lists write a dash for no group. */

@@ -24,7 +24,7 @@ public final class FoldReport {
     private final WordFolds.Keys[] keys;
 
     private final Spellings spellings;
-    private final Stair stair;
+    private final FoldSteps stair;
 
     private FoldReport(Keywords keywords) {
         this.keywords = keywords;
@@ -59,21 +59,21 @@ public final class FoldReport {
         return keywords.folding().on().contains(kind);
     }
 
-    private Stair stair() {
+    private FoldSteps stair() {
         WordFolds.Keys all = keys[0];
         for (FoldKind kind : kinds) {
             all = on(kind) ? keys[kind.ordinal() + 1] : all;
         }
-        List<Stair.Tread> treads = new ArrayList<>();
+        List<FoldSteps.Tread> treads = new ArrayList<>();
         WordFolds.Keys before = keys[0];
         for (FoldKind kind : kinds) {
             WordFolds.Keys after = keys[kind.ordinal() + 1];
             WordFolds.Keys from = on(kind) ? before : all;
             before = on(kind) ? after : before;
-            treads.add(
-                    new Stair.Tread(kind, on(kind), from.size() - after.size(), before.size(), samples(from, after)));
+            treads.add(new FoldSteps.Tread(
+                    kind, on(kind), from.size() - after.size(), before.size(), samples(from, after)));
         }
-        return new Stair(
+        return new FoldSteps(
                 keywords.linesInUse(),
                 spellings.broughtCount(),
                 spellings.broughtCount() - keys[0].size(),
@@ -81,7 +81,7 @@ public final class FoldReport {
                 keywords.size() - all.size());
     }
 
-    private List<Stair.Sample> samples(WordFolds.Keys before, WordFolds.Keys after) {
+    private List<FoldSteps.Sample> samples(WordFolds.Keys before, WordFolds.Keys after) {
         if (before.size() == after.size()) {
             return List.of();
         }
@@ -104,7 +104,7 @@ public final class FoldReport {
     }
 
     /** The stair from lines to keywords. */
-    public Stair steps() {
+    public FoldSteps steps() {
         return stair;
     }
 

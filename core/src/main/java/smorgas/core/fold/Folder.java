@@ -64,7 +64,7 @@ public final class Folder {
         String[] leads = new String[merges.size()];
         TextDictionary vocabulary = new TextDictionary();
         RaggedInts.Builder words = new RaggedInts.Builder();
-        Tokens.Cut cut = tokens.cut(vocabulary);
+        Tokens.Splitter cut = tokens.cut(vocabulary);
         for (int keyword = 0; keyword < leads.length; keyword++) {
             leads[keyword] = tokens.text(merges.leads()[keyword]);
             cut.add(merges.leads()[keyword], words);

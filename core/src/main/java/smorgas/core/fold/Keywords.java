@@ -57,7 +57,7 @@ public final class Keywords {
     private final Map<String, Integer> cleaned = new HashMap<>();
 
     private volatile @Nullable FoldedWords folded;
-    private volatile @Nullable Meant meant;
+    private volatile @Nullable KeywordLookup meant;
 
     Keywords(
             Prepared prepared,
@@ -111,14 +111,14 @@ public final class Keywords {
 
     /** The keyword that this tidy text is a spelling of, or would be folded into if a list had it. */
     public Optional<Integer> meant(String tidy) {
-        return find(tidy).or(() -> Optional.of(meant().find(tidy)).filter(keyword -> keyword != Meant.NONE));
+        return find(tidy).or(() -> Optional.of(meant().find(tidy)).filter(keyword -> keyword != KeywordLookup.NONE));
     }
 
-    private Meant meant() {
-        Meant known = meant;
+    private KeywordLookup meant() {
+        KeywordLookup known = meant;
         if (known == null) {
             // Two that are made side by side know the same.
-            known = new Meant(folded(), folding);
+            known = new KeywordLookup(folded(), folding);
             meant = known;
         }
         return known;

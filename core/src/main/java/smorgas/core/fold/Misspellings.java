@@ -170,7 +170,7 @@ public final class Misspellings {
 
     private @Nullable Proposal best(int word, long[] index) {
         String wrong = words.text(word);
-        Best best = new Best(word, wrong);
+        Nearest best = new Nearest(word, wrong);
         rests(wrong, hash -> {
             for (int i = first(index, hash); i < index.length && (int) (index[i] >> 32) == hash; i++) {
                 best.look((int) index[i]);
@@ -184,13 +184,13 @@ public final class Misspellings {
         return place < 0 ? -place - 1 : place;
     }
 
-    private final class Best {
+    private final class Nearest {
         private final int word;
         private final String wrong;
         private int right = -1;
         private int least;
 
-        Best(int word, String wrong) {
+        Nearest(int word, String wrong) {
             this.word = word;
             this.wrong = wrong;
         }

@@ -35,11 +35,11 @@ final class SamplePairs {
         return Math.min(spellings.twiceSearches(pair[0]), spellings.twiceSearches(pair[1]));
     }
 
-    List<Stair.Sample> found() {
-        List<Stair.Sample> samples = new ArrayList<>();
+    List<FoldSteps.Sample> found() {
+        List<FoldSteps.Sample> samples = new ArrayList<>();
         for (int[] pair : best) {
             if (pair != null) {
-                samples.add(new Stair.Sample(spellings.text(pair[0]), spellings.text(pair[1])));
+                samples.add(new FoldSteps.Sample(spellings.text(pair[0]), spellings.text(pair[1])));
             }
         }
         return samples;

@@ -102,12 +102,12 @@ final class Tokens {
     }
 
     /** Cuts texts into words that are numbered in a vocabulary. */
-    Cut cut(TextDictionary vocabulary) {
-        return new Cut(vocabulary);
+    Splitter cut(TextDictionary vocabulary) {
+        return new Splitter(vocabulary);
     }
 
     /** The words of texts by their tokens: no word spans a space, so each token is cut into words once. */
-    final class Cut {
+    final class Splitter {
         private static final int NOT_YET = -1;
 
         private final TextDictionary vocabulary;
@@ -115,7 +115,7 @@ final class Tokens {
         private final int[] ends = new int[tokens.size()];
         private final IntArrayList words = new IntArrayList();
 
-        private Cut(TextDictionary vocabulary) {
+        private Splitter(TextDictionary vocabulary) {
             this.vocabulary = vocabulary;
             Arrays.fill(starts, NOT_YET);
         }

@@ -21,7 +21,7 @@ public final class BasketReader {
     private final ReadAs readAs;
     private final Halt halt;
     private final Problems problems;
-    private final Opening opening;
+    private final HeldRows opening;
 
     /** A fault of whoever takes the rows, on its way through readers that take every fault for one of the file. */
     private static final class OfTheSink extends Error {
@@ -40,7 +40,7 @@ public final class BasketReader {
         this.readAs = readAs;
         this.halt = halt;
         this.problems = new Problems(name);
-        this.opening = new Opening(readAs, problems, columns -> {
+        this.opening = new HeldRows(readAs, problems, columns -> {
             RowSink sink = sinks.apply(columns);
             return (line, cells) -> {
                 try {
@@ -187,8 +187,8 @@ public final class BasketReader {
     }
 
     private Reading text(Decoded decoded) {
-        TextFormat.Written written = new TextFormat.Written(decoded.text(), readAs, problems, halt);
-        TextFormat.Written lines = null;
+        TextFormat.RawText written = new TextFormat.RawText(decoded.text(), readAs, problems, halt);
+        TextFormat.RawText lines = null;
         for (TextFormat format : TextFormat.ALL) {
             if (format.byLines() && lines == null) {
                 lines = written.bounded();
@@ -204,10 +204,10 @@ public final class BasketReader {
     private Reading rows(Format format, String encoding, List<String> sheets, String sheet, RowSource source) {
         try {
             source.forEach(opening);
-        } catch (Opening.Full e) {
+        } catch (HeldRows.Full e) {
             problems.add(
                     e.line(),
-                    "The list has more than " + String.format(java.util.Locale.ENGLISH, "%,d", Opening.MOST_ROWS)
+                    "The list has more than " + String.format(java.util.Locale.ENGLISH, "%,d", HeldRows.MOST_ROWS)
                             + " rows",
                     "The rest is not read; split the file and gather the parts.");
         } catch (MarkupBounds.Past | ReadingStopped e) {

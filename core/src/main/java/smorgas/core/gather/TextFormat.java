@@ -19,11 +19,11 @@ interface TextFormat {
      * @param problems take what is wrong with it
      * @param halt is asked now and then whether it is still wanted
      */
-    record Written(String text, ReadAs readAs, Problems problems, Halt halt) {
+    record RawText(String text, ReadAs readAs, Problems problems, Halt halt) {
 
         /** The same without lines that are too long. */
-        Written bounded() {
-            return new Written(ListBounds.withoutLongLines(text, problems), readAs, problems, halt);
+        RawText bounded() {
+            return new RawText(ListBounds.withoutLongLines(text, problems), readAs, problems, halt);
         }
 
         /** Whether a hand has said what parts the cells. */
@@ -43,10 +43,10 @@ interface TextFormat {
     boolean byLines();
 
     /** The rows of a text; empty if it is not written so. */
-    Optional<RowSource> rows(Written written);
+    Optional<RowSource> rows(RawText written);
 
     /** A format by the function that finds its rows. */
-    static TextFormat of(Format format, boolean byLines, Function<Written, Optional<RowSource>> rows) {
+    static TextFormat of(Format format, boolean byLines, Function<RawText, Optional<RowSource>> rows) {
         return new TextFormat() {
             @Override
             public boolean byLines() {
@@ -59,7 +59,7 @@ interface TextFormat {
             }
 
             @Override
-            public Optional<RowSource> rows(Written written) {
+            public Optional<RowSource> rows(RawText written) {
                 return rows.apply(written);
             }
         };

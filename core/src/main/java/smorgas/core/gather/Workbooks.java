@@ -36,7 +36,7 @@ public final class Workbooks {
         }
     }
 
-    private record Look(String name, boolean named, boolean list, String why) {}
+    private record Glance(String name, boolean named, boolean list, String why) {}
 
     private Workbooks() {}
 
@@ -46,7 +46,7 @@ public final class Workbooks {
      * @param joined whether all sheets that are lists become one
      */
     public static Parts of(Packed.NamedBytes file, boolean joined) {
-        List<Look> looks;
+        List<Glance> looks;
         try {
             looks = looks(file.bytes());
         } catch (Workbook.Unreadable | RuntimeException | StackOverflowError e) {
@@ -85,15 +85,15 @@ public final class Workbooks {
         return lists(looks(workbook));
     }
 
-    private static List<String> lists(List<Look> looks) {
-        boolean named = looks.stream().anyMatch(Look::named);
+    private static List<String> lists(List<Glance> looks) {
+        boolean named = looks.stream().anyMatch(Glance::named);
         return looks.stream()
                 .filter(look -> look.list() && (look.named() || !named))
-                .map(Look::name)
+                .map(Glance::name)
                 .toList();
     }
 
-    private static List<Look> looks(byte[] bytes) throws Workbook.Unreadable {
+    private static List<Glance> looks(byte[] bytes) throws Workbook.Unreadable {
         if (!Packed.isZip(bytes)) {
             return List.of();
         }
@@ -106,11 +106,11 @@ public final class Workbooks {
         }
     }
 
-    private static List<Look> looks(Workbook workbook) {
+    private static List<Glance> looks(Workbook workbook) {
         return workbook.sheets().stream().map(sheet -> look(workbook, sheet)).toList();
     }
 
-    private static Look look(Workbook workbook, String sheet) {
+    private static Glance look(Workbook workbook, String sheet) {
         List<String[]> rows = new ArrayList<>();
         try {
             workbook.rows(sheet).forEach((line, cells) -> {
@@ -122,16 +122,16 @@ public final class Workbooks {
         } catch (Enough e) {
             // These are enough.
         } catch (RuntimeException e) {
-            return new Look(sheet, false, false, "is damaged");
+            return new Glance(sheet, false, false, "is damaged");
         }
         if (rows.isEmpty()) {
-            return new Look(sheet, false, false, "is empty");
+            return new Glance(sheet, false, false, "is empty");
         }
         Layout.Columns columns = Layout.columns(rows);
         boolean named = columns.headerRow() >= 0 && rows.size() > columns.headerRow() + 1;
         long sentences = rows.stream().filter(row -> words(row) > MOST_WORDS).count();
         boolean list = named || rows.size() > 1 && sentences * 3 < rows.size();
-        return new Look(
+        return new Glance(
                 sheet, named, list, named || !list ? "reads like a note" : "has no column names, and others have");
     }
 

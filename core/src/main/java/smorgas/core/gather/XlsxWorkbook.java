@@ -106,7 +106,7 @@ final class XlsxWorkbook implements Workbook {
     /** The cells up to the last that holds something; none if all are empty. */
     private static String[] cells(Row row) {
         int last = 0;
-        String[] cells = new String[Math.min(row.getCellCount(), Opening.MOST_COLUMNS)];
+        String[] cells = new String[Math.min(row.getCellCount(), HeldRows.MOST_COLUMNS)];
         for (int i = 0; i < cells.length; i++) {
             Cell cell = row.getOptionalCell(i).orElse(null);
             cells[i] = cell == null ? "" : text(cell);

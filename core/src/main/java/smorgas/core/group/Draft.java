@@ -16,7 +16,7 @@ final class Draft implements Nearness.Membership {
     private final ThemeWords words;
     private final int[] groupOf;
     private final Grouping.By[] by;
-    private final List<Grouping.Made> made = new ArrayList<>();
+    private final List<Grouping.MadeGroup> made = new ArrayList<>();
     private final Map<String, Integer> numbers = new HashMap<>();
 
     /** No keyword is asked for yet. */
@@ -39,7 +39,7 @@ final class Draft implements Nearness.Membership {
         return by;
     }
 
-    List<Grouping.Made> made() {
+    List<Grouping.MadeGroup> made() {
         return made;
     }
 
@@ -57,7 +57,7 @@ final class Draft implements Nearness.Membership {
     /** The group of this key, made now if there is none. */
     int number(String key, Grouping.Kind kind, int[] theme) {
         return numbers.computeIfAbsent(key, fresh -> {
-            made.add(new Grouping.Made(key, kind, theme));
+            made.add(new Grouping.MadeGroup(key, kind, theme));
             return made.size() - 1;
         });
     }

@@ -20,10 +20,10 @@ import smorgas.core.group.engine.Dial;
 import smorgas.core.group.engine.Division;
 import smorgas.core.group.engine.Engine;
 import smorgas.core.group.engine.Engines;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.RemovedThemes;
-import smorgas.core.group.engine.Room;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.GroupSettings;
@@ -45,7 +45,7 @@ public final class Grouper {
     private final Draft draft;
     private final int[] groupOf;
     private final Grouping.By[] by;
-    private final List<Grouping.Made> made;
+    private final List<Grouping.MadeGroup> made;
     private final HandKeys keys;
 
     private final double[] weights;
@@ -65,7 +65,7 @@ public final class Grouper {
         this.made = draft.made();
         this.weights = new double[words.size()];
         this.keys = new HandKeys(
-                words, hand, input.rules().stream().map(Taking::name).collect(Collectors.toSet()));
+                words, hand, input.rules().stream().map(RuleMembers::name).collect(Collectors.toSet()));
     }
 
     /** Groups keywords. */
@@ -76,7 +76,7 @@ public final class Grouper {
 
     /** What of the settings can be done: words and meaning do not compare, so of one unknown meaning all go by words. */
     private static GroupSettings possible(GroupingInput input, GroupSettings settings) {
-        GroupSettings here = Room.possible(settings, input.scope().cardinality(), input.themes());
+        GroupSettings here = MemoryLimit.possible(settings, input.scope().cardinality(), input.themes());
         GroupSettings known = here.method().meaning()
                         && input.scope().stream()
                                 .anyMatch(keyword ->
@@ -99,7 +99,7 @@ public final class Grouper {
         hand.settled().keySet().forEach(left::clear);
         find(settings, left);
         weighWhatNoPassHas();
-        input.rules().stream().filter(Taking::leftoversOnly).forEach(rule -> take(rule, left));
+        input.rules().stream().filter(RuleMembers::leftoversOnly).forEach(rule -> take(rule, left));
         join(Set.of());
         split(settings);
         // A part may be joined into another group, but not back into the one that was split.
@@ -223,7 +223,7 @@ public final class Grouper {
         }
     }
 
-    private void take(Taking rule, BitSet left) {
+    private void take(RuleMembers rule, BitSet left) {
         BitSet taken = (BitSet) rule.keywords().clone();
         taken.and(left);
         hand.barred().keySet().stream()
@@ -329,7 +329,7 @@ public final class Grouper {
             }
         }
         int[] inOrder = taken.stream().toArray();
-        String[] texts = made.stream().map(Grouping.Made::key).toArray(String[]::new);
+        String[] texts = made.stream().map(Grouping.MadeGroup::key).toArray(String[]::new);
         // Most are in order already, which this sort sees.
         IntArrays.mergeSort(inOrder, (a, b) -> texts[a].compareTo(texts[b]));
         int[] place = new int[made.size()];
@@ -339,14 +339,15 @@ public final class Grouper {
         for (int keyword = 0; keyword < groupOf.length; keyword++) {
             groupOf[keyword] = groupOf[keyword] < 0 ? groupOf[keyword] : place[groupOf[keyword]];
         }
-        List<Grouping.Made> used = Arrays.stream(inOrder).mapToObj(made::get).toList();
+        List<Grouping.MadeGroup> used =
+                Arrays.stream(inOrder).mapToObj(made::get).toList();
         Function<Grouping, Nearness> measure =
                 measured.<Function<Grouping, Nearness>>map(one -> one::over).orElse(ThemeNearness::new);
         return new Grouping(words, used, groupOf, by, weights, also(used), settings, input.themes(), measure, dial);
     }
 
     /** For each group the keywords that are in it beside their own group. */
-    private RaggedInts also(List<Grouping.Made> groups) {
+    private RaggedInts also(List<Grouping.MadeGroup> groups) {
         if (hand.alsoIn().isEmpty()) {
             return RaggedInts.made(groups.size(), (group, row) -> {});
         }

@@ -65,10 +65,10 @@ public final class Grouping implements Nearness.Membership {
      * @param key tells it apart: the theme, or the name of what has none
      * @param theme the theme's words by their numbers, in the order in which they stand in most members; empty for none
      */
-    public record Made(String key, Kind kind, int[] theme) {}
+    public record MadeGroup(String key, Kind kind, int[] theme) {}
 
     private final ThemeWords words;
-    private final List<Made> made;
+    private final List<MadeGroup> made;
     private final int[] groupOf;
     private final By[] by;
     private final double[] weights;
@@ -89,7 +89,7 @@ public final class Grouping implements Nearness.Membership {
 
     public Grouping(
             ThemeWords words,
-            List<Made> made,
+            List<MadeGroup> made,
             int[] groupOf,
             By[] by,
             double[] weights,

@@ -10,9 +10,9 @@ import java.util.stream.Collectors;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.fold.FoldedWords;
-import smorgas.core.group.engine.Grown;
+import smorgas.core.group.engine.LikenessCache;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.Room;
+import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.LikenessRules;
@@ -41,12 +41,12 @@ public record GroupingInput(
         Map<Figure, FigureColumn> figures,
         String language,
         IntFunction<Optional<Intent>> intents,
-        List<Taking> rules,
+        List<RuleMembers> rules,
         Hand hand,
         MeaningVectors meaning,
         LikenessRules likeness,
         ThemeRules themes,
-        Grown grown) {
+        LikenessCache grown) {
 
     /** Nothing but words: no figures, no rules, no hand. */
     public static GroupingInput of(
@@ -60,7 +60,7 @@ public record GroupingInput(
             BitSet scope,
             Map<Figure, FigureColumn> figures,
             String language,
-            List<Taking> rules,
+            List<RuleMembers> rules,
             Hand hand,
             LikenessRules likeness,
             ThemeRules themes) {
@@ -78,6 +78,6 @@ public record GroupingInput(
                 MeaningVectors.NONE,
                 likeness,
                 themes,
-                new Grown(Room.ENOUGH));
+                new LikenessCache(MemoryLimit.ENOUGH));
     }
 }

@@ -68,7 +68,7 @@ final class Seats {
     /** Each keyword joins the group of whose theme it covers most of its own weight; of equal ones the fuller theme. */
     private void byThemes(BitSet left, double from) {
         ThemeWords words = draft.words();
-        List<Grouping.Made> made = draft.made();
+        List<Grouping.MadeGroup> made = draft.made();
         RaggedInts.Builder themes = new RaggedInts.Builder();
         made.forEach(group -> {
             Arrays.stream(group.theme()).forEach(themes::add);

@@ -19,7 +19,7 @@ public record LikenessRules(
         Letters letters,
         Weights weights,
         Blend blend,
-        Care care,
+        Effort care,
         Neighbours neighbours,
         Linkage linkage,
         Dial dial,
@@ -30,7 +30,7 @@ public record LikenessRules(
             new Letters(.3, 1.25, .95, 4, 400, 3),
             new Weights(.8, .6, .75, .35, 1.05, 1.2, .85, 75),
             new Blend(.45, .2, 9, 20_000, .95),
-            new Care(20_000, 1_000_000_000),
+            new Effort(20_000, 1_000_000_000),
             new Neighbours(24, 12, 48, 2_000, .05, 1_000, 2_000),
             new Linkage(.08, .35, 48),
             new Dial(.64, .58, 500, .06, .76, 1.01, .8),
@@ -113,10 +113,10 @@ public record LikenessRules(
      * @param steps so many keywords of terms are gone through over all keywords, the rarest terms of each first; where that is not
      *     enough, keywords that have only common terms in common may not be found
      */
-    public record Care(int longList, long steps) {
+    public record Effort(int longList, long steps) {
 
         /** Every pair, however long it takes: tells what is lost otherwise. */
-        public static final Care ALL = new Care(Integer.MAX_VALUE, Long.MAX_VALUE);
+        public static final Effort ALL = new Effort(Integer.MAX_VALUE, Long.MAX_VALUE);
     }
 
     /**
@@ -164,7 +164,7 @@ public record LikenessRules(
             double nearEnough) {}
 
     /** The same with other care. */
-    public LikenessRules with(Care other) {
+    public LikenessRules with(Effort other) {
         return new LikenessRules(reading, letters, weights, blend, other, neighbours, linkage, dial, themeShare);
     }
 }

@@ -90,7 +90,7 @@ final class ForPeople {
         return cell.matches("\\d+") ? (Object) Long.valueOf(cell) : cell;
     }
 
-    private static final class Text extends TextFormat {
+    private static final class Text extends TextPlanFormat {
         private final String file;
         private final String label;
         private final String type;

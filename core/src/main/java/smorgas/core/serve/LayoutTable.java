@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
 import smorgas.core.recipe.MatchType;
 
 /** Writes a plan as a table in a layout of somebody's own; nothing is neutralised, as in {@link PlanTable}. */
-final class LayoutTable extends TextFormat {
+final class LayoutTable extends TextPlanFormat {
 
     private static final Pattern INSERTION = Pattern.compile("\\{KeyWord:([^}]*)}");
 

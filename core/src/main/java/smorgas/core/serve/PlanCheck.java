@@ -68,11 +68,11 @@ public final class PlanCheck {
     }
 
     /** Twice what is searched, so that ranges stay whole numbers while they are added up. */
-    private record Twice(long sum, boolean simulated) {
-        private static final Twice NOTHING = new Twice(0, false);
+    private record Doubled(long sum, boolean simulated) {
+        private static final Doubled NOTHING = new Doubled(0, false);
 
-        Twice plus(Twice other) {
-            return new Twice(sum + other.sum, simulated || other.simulated);
+        Doubled plus(Doubled other) {
+            return new Doubled(sum + other.sum, simulated || other.simulated);
         }
     }
 
@@ -82,11 +82,11 @@ public final class PlanCheck {
                 Map.Entry.<String, Long>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey());
 
         private int count;
-        private Twice twice = Twice.NOTHING;
+        private Doubled twice = Doubled.NOTHING;
         private final List<Map.Entry<String, Long>> samples = new ArrayList<>(SAMPLES + 1);
         private final List<Integer> adGroups = new ArrayList<>();
 
-        void add(String sample, Twice searches) {
+        void add(String sample, Doubled searches) {
             count++;
             long twiceSearches = searches.sum;
             twice = twice.plus(searches);
@@ -162,10 +162,10 @@ public final class PlanCheck {
         return found.computeIfAbsent(kind, none -> new Gathered());
     }
 
-    private Twice twice(int keyword) {
+    private Doubled twice(int keyword) {
         return searches.known(keyword)
-                ? new Twice(searches.twiceMiddle(keyword), searches.simulated(keyword))
-                : Twice.NOTHING;
+                ? new Doubled(searches.twiceMiddle(keyword), searches.simulated(keyword))
+                : Doubled.NOTHING;
     }
 
     private void heldBack() {
@@ -176,7 +176,7 @@ public final class PlanCheck {
                             what.keywords()
                                     .find(held.keyword())
                                     .map(this::twice)
-                                    .orElse(Twice.NOTHING));
+                                    .orElse(Doubled.NOTHING));
         }
     }
 
@@ -196,7 +196,7 @@ public final class PlanCheck {
                 int[] members = group.keywords().stream()
                         .mapToInt(served -> keywords.find(served.keyword()).orElseThrow())
                         .toArray();
-                Twice all = IntStream.of(members).mapToObj(this::twice).reduce(Twice.NOTHING, Twice::plus);
+                Doubled all = IntStream.of(members).mapToObj(this::twice).reduce(Doubled.NOTHING, Doubled::plus);
                 sizes(group, members, all, number);
                 if (group.page().isEmpty()) {
                     add(CheckKind.NO_PAGE, group.name(), all, number);
@@ -249,7 +249,7 @@ public final class PlanCheck {
             of(CheckKind.NO_BID).add(served.keyword(), twice(keyword));
         }
         if (!searches.known(keyword)) {
-            of(CheckKind.NO_SEARCHES).add(served.keyword(), Twice.NOTHING);
+            of(CheckKind.NO_SEARCHES).add(served.keyword(), Doubled.NOTHING);
         }
         // In several match types it may be in an ad group each; in two of one type it competes with itself.
         int[] where = places.computeIfAbsent(served.matchTypes(), none -> {
@@ -268,7 +268,7 @@ public final class PlanCheck {
         return own.ownBids() ? own.bids() : what.recipe().serving().plan().bids();
     }
 
-    private void add(CheckKind kind, String name, Twice twice, int number) {
+    private void add(CheckKind kind, String name, Doubled twice, int number) {
         Gathered gathered = of(kind);
         gathered.add(name, twice);
         gathered.adGroups.add(number);
@@ -280,7 +280,7 @@ public final class PlanCheck {
                 .anyMatch(test);
     }
 
-    private void sizes(Plan.AdGroup group, int[] members, Twice all, int number) {
+    private void sizes(Plan.AdGroup group, int[] members, Doubled all, int number) {
         if (members.length > MANY) {
             add(CheckKind.LARGE, group.name(), all, number);
         }
@@ -293,7 +293,7 @@ public final class PlanCheck {
         }
     }
 
-    private void ads(Plan.AdGroup group, Twice all, int number) {
+    private void ads(Plan.AdGroup group, Doubled all, int number) {
         boolean few = !group.ads().isEmpty() && group.ads().size() < FEWEST_ADS;
         boolean thin = group.ads().stream()
                 .anyMatch(ad -> ad.headlines().size() < FEWEST_HEADLINES

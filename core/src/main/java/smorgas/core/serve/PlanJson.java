@@ -9,7 +9,7 @@ import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.core.json.JsonFactory;
 
 /** A plan as JSON (RFC 8259) by the schema that is published beside it, {@code plan.schema.json}. */
-final class PlanJson extends TextFormat {
+final class PlanJson extends TextPlanFormat {
 
     private static final JsonFactory JSON =
             JsonFactory.builder().disable(StreamWriteFeature.AUTO_CLOSE_TARGET).build();

@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import smorgas.core.recipe.MatchType;
 
 /** A plan as text that people read: campaigns, ad groups and keywords, each a step further in. */
-final class PlanOutline extends TextFormat {
+final class PlanOutline extends TextPlanFormat {
 
     @Override
     public String file() {

@@ -15,7 +15,7 @@ import java.util.stream.Stream;
  * Writes a plan as a table of RFC 4180, with commas or tabs between cells, in the columns that ad platforms share. Nothing is
  * neutralised here, for a platform must get the keyword itself: what would need it is held back.
  */
-public final class PlanTable extends TextFormat {
+public final class PlanTable extends TextPlanFormat {
 
     /** A column: its heading and what stands in it. */
     record Column(String heading, Function<PlanRow, String> cell) {}

@@ -99,7 +99,7 @@ public final class Judge {
     private void run(int place) {
         Rule rule = rules.get(place);
         // Tags count as far as the rules above have given them.
-        BitSet taken = matcher.match(rule.when(), Beyond.ofRules(this::tagged, intents));
+        BitSet taken = matcher.match(rule.when(), ConditionContext.ofRules(this::tagged, intents));
         touched[place] = (BitSet) taken.clone();
         switch (rule.does()) {
             case Rule.Gives gives -> {

@@ -65,11 +65,11 @@ public final class Matcher {
      * @throws IllegalArgumentException if it asks for more than what keywords are: see {@link #match(Condition, Beyond)}
      */
     public BitSet match(Condition condition) {
-        return match(condition, Beyond.NOTHING);
+        return match(condition, ConditionContext.NOTHING);
     }
 
     /** The keywords that fulfil a condition, which may ask for what is known beyond them. */
-    public BitSet match(Condition condition, Beyond beyond) {
+    public BitSet match(Condition condition, ConditionContext beyond) {
         if (condition.asksBeyond()) {
             return find(condition, beyond, null);
         }
@@ -94,7 +94,7 @@ public final class Matcher {
      *
      * @param among if given, only these are looked at where each keyword has to be
      */
-    private BitSet find(Condition condition, Beyond beyond, @Nullable BitSet among) {
+    private BitSet find(Condition condition, ConditionContext beyond, @Nullable BitSet among) {
         return switch (condition) {
             case Condition.HasWord has -> keywords.withWord(has.word());
             case Condition.Worded worded -> worded(worded);
@@ -185,7 +185,7 @@ public final class Matcher {
         };
     }
 
-    private BitSet anyOf(List<Condition> parts, Beyond beyond) {
+    private BitSet anyOf(List<Condition> parts, ConditionContext beyond) {
         BitSet found = new BitSet(keywords.size());
         for (Condition part : parts) {
             found.or(match(part, beyond));

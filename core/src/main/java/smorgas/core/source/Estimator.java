@@ -33,11 +33,11 @@ public final class Estimator {
     private static final long MOST = 1_000_000_000_000_000L;
 
     private final Estimation wanted;
-    private final Planner planner;
+    private final FigureService planner;
     private final List<List<String>> pieces;
     private final Pauses pauses;
     private final BooleanSupplier stopped;
-    private final Map<String, Planner.Estimate> found = new LinkedHashMap<>();
+    private final Map<String, FigureService.Estimate> found = new LinkedHashMap<>();
     private final List<String> left = new ArrayList<>();
     private final List<Foraging.Failed> failed = new ArrayList<>();
     private volatile Progress progress;
@@ -53,7 +53,7 @@ public final class Estimator {
     public record Progress(int asked, int of, int found, int failed, String told) {}
 
     /** What came of it. */
-    public record Result(List<Planner.Estimate> found, List<String> left, List<Foraging.Failed> failed) {
+    public record Result(List<FigureService.Estimate> found, List<String> left, List<Foraging.Failed> failed) {
 
         /**
          * As a list to be gathered.
@@ -70,11 +70,11 @@ public final class Estimator {
                     columns, found.stream().map(one -> row(one, simulated)).toList());
         }
 
-        private static List<String> row(Planner.Estimate one, boolean simulated) {
+        private static List<String> row(FigureService.Estimate one, boolean simulated) {
             List<String> cells = new ArrayList<>(List.of(one.keyword()));
             for (ColumnRole role : ASKED) {
                 Figure figure = role.figure().orElseThrow();
-                Planner.Range range = one.figures().get(figure);
+                FigureService.Range range = one.figures().get(figure);
                 cells.add(
                         range == null
                                 ? ""
@@ -107,7 +107,7 @@ public final class Estimator {
      * @param stopped asked before every piece; true ends it
      */
     public Estimator(
-            Estimation wanted, Planner planner, List<String> keywords, Pauses pauses, BooleanSupplier stopped) {
+            Estimation wanted, FigureService planner, List<String> keywords, Pauses pauses, BooleanSupplier stopped) {
         this.wanted = wanted;
         this.planner = planner;
         this.pieces = pieces(keywords, planner.most());
@@ -140,9 +140,9 @@ public final class Estimator {
                     left.addAll(piece);
                     continue;
                 }
-                Asking.Answer<List<Planner.Estimate>> answer = asking.ask(
+                Asking.Answer<List<FigureService.Estimate>> answer = asking.ask(
                         planner.limits(),
-                        () -> planner.estimate(new Planner.Question(piece, wanted.language(), wanted.place())));
+                        () -> planner.estimate(new FigureService.Question(piece, wanted.language(), wanted.place())));
                 boolean faulty = !answer.fault().isEmpty();
                 if (answer.stopped() || faulty) {
                     left.addAll(piece);
@@ -155,7 +155,7 @@ public final class Estimator {
         return new Result(List.copyOf(found.values()), List.copyOf(left), List.copyOf(failed));
     }
 
-    private void take(List<String> piece, Asking.Answer<List<Planner.Estimate>> answer, boolean givenUp) {
+    private void take(List<String> piece, Asking.Answer<List<FigureService.Estimate>> answer, boolean givenUp) {
         boolean faulty = !answer.fault().isEmpty();
         if (faulty && failed.size() < MOST_FAILED) {
             failed.add(new Foraging.Failed(
@@ -164,7 +164,7 @@ public final class Estimator {
                     answer.fault()));
         }
         Set<String> asked = new HashSet<>(piece);
-        for (Planner.Estimate one : answer.came().orElse(List.of())) {
+        for (FigureService.Estimate one : answer.came().orElse(List.of())) {
             clean(one, asked);
         }
         progress = new Progress(
@@ -176,18 +176,18 @@ public final class Estimator {
     }
 
     /** Whatever it answers: only of what it was asked, only what can be. */
-    private void clean(Planner.Estimate one, Set<String> asked) {
+    private void clean(FigureService.Estimate one, Set<String> asked) {
         String text = Tidy.of(one.keyword());
-        Map<Figure, Planner.Range> figures = new EnumMap<>(Figure.class);
+        Map<Figure, FigureService.Range> figures = new EnumMap<>(Figure.class);
         for (ColumnRole role : ASKED) {
             Figure figure = role.figure().orElseThrow();
-            Planner.Range range = one.figures().get(figure);
+            FigureService.Range range = one.figures().get(figure);
             if (range != null && range.low() >= 0 && range.low() <= range.high() && range.high() <= MOST) {
                 figures.put(figure, range);
             }
         }
         if (asked.contains(text) && !figures.isEmpty()) {
-            found.putIfAbsent(text, new Planner.Estimate(text, figures));
+            found.putIfAbsent(text, new FigureService.Estimate(text, figures));
         }
     }
 }

@@ -76,7 +76,7 @@ class FoldTest {
         assertThat(keywords.figure(Figure.CLICKS).orElseThrow().low(hive)).isEqualTo(12);
         assertThat(keywords.figure(Figure.SEARCHES).orElseThrow().low(hive)).isEqualTo(9000);
         assertThat(keywords.linesInUse()).isEqualTo(2);
-        Stair stair = FoldReport.of(keywords).steps();
+        FoldSteps stair = FoldReport.of(keywords).steps();
         assertThat(stair.lines()).isEqualTo(2);
         assertThat(stair.cleaned() + stair.byHand()).isZero();
         assertThat(Overlap.of(keywords).added().get(1).keywords()).isEqualTo(1);

@@ -153,11 +153,11 @@ class KindsTest {
                 Folding.standard("en", Rules.NEWEST),
                 "keyword,searches\nBee hive,10\nbee hive,10\nbee hives,10\nhive bee,1000\nbee-hive,\nhive for bee,\n");
         FoldReport report = FoldReport.of(keywords);
-        Stair stair = report.steps();
+        FoldSteps stair = report.steps();
         assertThat(List.of(stair.lines(), stair.spellings(), stair.byHand())).containsExactly(6, 5, 0);
-        assertThat(stair.treads()).extracting(Stair.Tread::folds).containsExactly(1, 0, 0, 1, 1, 0, 0, 1, 0);
+        assertThat(stair.treads()).extracting(FoldSteps.Tread::folds).containsExactly(1, 0, 0, 1, 1, 0, 0, 1, 0);
         assertThat(stair.treads().get(FoldKind.PLURALS.ordinal()).samples())
-                .containsExactly(new Stair.Sample("bee hive", "bee hives"));
+                .containsExactly(new FoldSteps.Sample("bee hive", "bee hives"));
         int hive = keywords.find("bee hives").orElseThrow();
         assertThat(keywords.text(hive)).isEqualTo("hive bee");
         assertThat(report.broughtBy(hive, "hive bee")).isEqualTo(FoldReport.By.TIDYING);
@@ -260,7 +260,7 @@ class KindsTest {
             Folding folding = ALL.with(randomKinds(random));
             String list = String.join("\n", randomTexts(random, 40));
             Keywords keywords = fold(folding, list);
-            for (Stair.Tread tread : FoldReport.of(keywords).steps().treads()) {
+            for (FoldSteps.Tread tread : FoldReport.of(keywords).steps().treads()) {
                 EnumSet<FoldKind> with = EnumSet.noneOf(FoldKind.class);
                 with.addAll(folding.on());
                 if (tread.on()) {

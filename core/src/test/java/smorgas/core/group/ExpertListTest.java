@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.read.Agreement;
-import smorgas.core.group.read.Moves;
+import smorgas.core.group.read.MovesNeeded;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.Method;
@@ -85,7 +85,7 @@ class ExpertListTest {
     void theSecondOpinionIsAsPublished() {
         assertThat(KEYWORDS).hasSize(595);
         assertThat(Agreement.of(numbered(SECOND), numbered(GROUPS)).f()).isBetween(.9535, .9545);
-        assertThat(Moves.share(numbered(SECOND), numbered(GROUPS))).isBetween(.05, .055);
+        assertThat(MovesNeeded.share(numbered(SECOND), numbered(GROUPS))).isBetween(.05, .055);
     }
 
     @Test
@@ -98,7 +98,7 @@ class ExpertListTest {
                 .isGreaterThan(.69)
                 .isGreaterThan(Agreement.of(themes, wanted).f() + .2);
         assertThat(near.adjustedRand()).isGreaterThan(.54);
-        assertThat(Moves.share(likeness, wanted)).isLessThan(.34);
+        assertThat(MovesNeeded.share(likeness, wanted)).isLessThan(.34);
         assertThat(Agreement.of(likeness, numbered(SECOND)).f()).isGreaterThan(.69);
     }
 

@@ -239,7 +239,7 @@ class GrouperTest {
                 all,
                 Map.of(),
                 "en",
-                List.of(new Taking("ruled", ruled, false), new Taking("last", rest, true)),
+                List.of(new RuleMembers("ruled", ruled, false), new RuleMembers("last", rest, true)),
                 hand(placed, "smoker", "queen cage"),
                 Rules.NEWEST.likeness(),
                 Rules.NEWEST.themes());

@@ -298,7 +298,11 @@ class HandsTest {
                 .asString()
                 .contains("words alone", "not known yet");
         MeaningVectors known = text -> new float[] {text.contains("hive") ? 1 : 0, text.contains("hive") ? 0 : 1};
-        assertThat(Board.of(List.of(LIST), Recipe.of(entries, "en"), known, smorgas.core.group.engine.Room.ENOUGH)
+        assertThat(Board.of(
+                                List.of(LIST),
+                                Recipe.of(entries, "en"),
+                                known,
+                                smorgas.core.group.engine.MemoryLimit.ENOUGH)
                         .plan()
                         .notes())
                 .isEmpty();

@@ -9,7 +9,7 @@ import org.apache.poi.xssf.usermodel.XSSFSheet;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
-import smorgas.core.board.Lacking;
+import smorgas.core.board.MissingFigures;
 import smorgas.core.column.Computed;
 import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
@@ -69,7 +69,7 @@ class SimulatedTest {
                 .containsExactly("low bid", "high bid");
         assertThat(board.facts().texts(Computed.SIMULATED, of(board, "bee hive")))
                 .isEmpty();
-        assertThat(Lacking.of(board))
+        assertThat(MissingFigures.of(board))
                 .as("what is made up is not asked for again")
                 .isEmpty();
         assertThat(board.keywords().text(of(board, "bee hive"))).isEqualTo("bee hive");

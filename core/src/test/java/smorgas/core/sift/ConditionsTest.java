@@ -226,7 +226,7 @@ class ConditionsTest {
         assertThat(standings.tags().all()).containsExactly("question", "smoke");
         assertThat(texts(MATCHER.match(
                         new Condition.HasTag("question"),
-                        Beyond.ofRules(standings.tags()::with, intent -> new BitSet()))))
+                        ConditionContext.ofRules(standings.tags()::with, intent -> new BitSet()))))
                 .containsExactly("how to clean a hive");
         assertThat(standings.figures().get(3)).extracting(RuleFigures::decided).isEqualTo(1);
     }

@@ -95,7 +95,7 @@ class SiftTest {
                 Judge.judge(MATCHER, intent -> new BitSet(), Map.of("bee hive", Standing.KEPT), Map.of(), List.of());
         assertThat(texts(MATCHER.match(
                         new Condition.Stands(Standing.KEPT),
-                        new Beyond(
+                        new ConditionContext(
                                 standings::with,
                                 standings.tags()::with,
                                 intent -> new BitSet(),

@@ -21,10 +21,10 @@ class EstimatorTest {
     private static final Estimation WANTED = new Estimation("one", "en", "Brackenmoor");
 
     private interface Says {
-        List<Planner.Estimate> to(Planner.Question question) throws Service.Fault;
+        List<FigureService.Estimate> to(FigureService.Question question) throws Service.Fault;
     }
 
-    private record Made(Says says) implements Planner {
+    private record Made(Says says) implements FigureService {
         @Override
         public String name() {
             return "one";
@@ -57,8 +57,8 @@ class EstimatorTest {
         return new Estimator(WANTED, new Made(says), keywords, rests::add, () -> false).run();
     }
 
-    private static Planner.Estimate searched(String keyword, long low, long high) {
-        return new Planner.Estimate(keyword, Map.of(Figure.SEARCHES, new Planner.Range(low, high)));
+    private static FigureService.Estimate searched(String keyword, long low, long high) {
+        return new FigureService.Estimate(keyword, Map.of(Figure.SEARCHES, new FigureService.Range(low, high)));
     }
 
     private static List<String> keywords(int count) {
@@ -67,7 +67,7 @@ class EstimatorTest {
 
     @Test
     void everyKeywordIsAskedOnceInPiecesAsThePlannerTakesThem() throws InterruptedException {
-        List<Planner.Question> questions = new ArrayList<>();
+        List<FigureService.Question> questions = new ArrayList<>();
         Estimator.Result result = run(List.of("a", "b", "a", "c", "d", "e"), question -> {
             questions.add(question);
             return question.keywords().stream()
@@ -75,7 +75,7 @@ class EstimatorTest {
                     .toList();
         });
         assertThat(questions)
-                .extracting(Planner.Question::keywords)
+                .extracting(FigureService.Question::keywords)
                 .containsExactly(List.of("a", "b", "c"), List.of("d", "e"));
         assertThat(questions)
                 .allSatisfy(question -> assertThat(question.place()).isEqualTo("Brackenmoor"));
@@ -112,7 +112,7 @@ class EstimatorTest {
         assertThat(failing.left()).hasSize(60);
         assertThat(failing.failed().getFirst().why()).isEqualTo("it answered nothing that can be understood");
 
-        List<Planner.Estimate> came = new ArrayList<>();
+        List<FigureService.Estimate> came = new ArrayList<>();
         Estimator.Result stopped = new Estimator(
                         WANTED,
                         new Made(question -> {
@@ -144,12 +144,12 @@ class EstimatorTest {
     void theListIsReadAsItWasMeant() throws InterruptedException {
         Estimator.Result result = run(
                 List.of("bee hive"),
-                question -> List.of(new Planner.Estimate(
+                question -> List.of(new FigureService.Estimate(
                         "bee hive",
                         Map.of(
-                                Figure.SEARCHES, new Planner.Range(1_000, 10_000),
-                                Figure.LOW_BID, new Planner.Range(1_230_000, 1_230_000),
-                                Figure.COMPETITION, new Planner.Range(40, 40)))));
+                                Figure.SEARCHES, new FigureService.Range(1_000, 10_000),
+                                Figure.LOW_BID, new FigureService.Range(1_230_000, 1_230_000),
+                                Figure.COMPETITION, new FigureService.Range(40, 40)))));
         Lines lines = TestLists.lines(1, "figures", result.list(false).bytes());
         FigureColumn searches = lines.figure(Figure.SEARCHES).orElseThrow();
         assertThat(searches.low(0)).isEqualTo(1_000);

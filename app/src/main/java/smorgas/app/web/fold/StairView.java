@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import smorgas.app.web.show.Show;
-import smorgas.core.fold.Stair;
+import smorgas.core.fold.FoldSteps;
 
 /**
  * The stair as it is drawn: a tread a row, as wide as what is left after it.
@@ -18,7 +18,7 @@ record StairView(
 
     private static final int WIDTH = 1_000;
 
-    static List<StairView> of(Stair stair) {
+    static List<StairView> of(FoldSteps stair) {
         List<StairView> views = new ArrayList<>();
         int lines = Math.max(1, stair.lines());
         views.add(fixed(
@@ -31,7 +31,7 @@ record StairView(
         if (stair.cleaned() > 0) {
             views.add(fixed("Cleaning", "as said under Clean", stair.cleaned(), left, lines));
         }
-        for (Stair.Tread tread : stair.treads()) {
+        for (FoldSteps.Tread tread : stair.treads()) {
             int after = tread.left();
             views.add(new StairView(
                     tread.kind().name(),

@@ -14,7 +14,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.multipart.MultipartException;
-import smorgas.app.store.Room;
+import smorgas.app.store.DiskSpace;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.Memory;
 import smorgas.core.text.Refusal;
@@ -31,14 +31,14 @@ class Failures {
     private final String largestFile;
     private final String largestDrop;
     private final String mostFiles;
-    private final Room room;
+    private final DiskSpace room;
     private final Frames frames;
 
     Failures(
             @Value("${spring.servlet.multipart.max-file-size}") String largestFile,
             @Value("${spring.servlet.multipart.max-request-size}") String largestDrop,
             @Value("${server.tomcat.max-part-count}") String mostFiles,
-            Room room,
+            DiskSpace room,
             Frames frames) {
         this.frames = frames;
         this.largestFile = largestFile;
@@ -131,8 +131,8 @@ class Failures {
                 String.valueOf(fault.getMessage()));
     }
 
-    @ExceptionHandler(Room.None.class)
-    String noRoom(Room.None fault, Model model, HttpServletResponse response) {
+    @ExceptionHandler(DiskSpace.None.class)
+    String noRoom(DiskSpace.None fault, Model model, HttpServletResponse response) {
         return page(model, response, HttpStatus.INSUFFICIENT_STORAGE, fault.getMessage());
     }
 

@@ -27,7 +27,7 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.board.Known;
+import smorgas.core.board.KnownPhrases;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.BasketState;
@@ -115,7 +115,7 @@ class BrainstormController {
                         asked == null
                                 ? ""
                                 : Show.count(ideas.size(), "phrase", "phrases") + ": "
-                                        + KnownHere.told(Known.of(
+                                        + KnownHere.told(KnownPhrases.of(
                                                 board,
                                                 ideas.stream()
                                                         .map(Ideas.Idea::text)
@@ -175,7 +175,7 @@ class BrainstormController {
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
         BrainstormForm form = BrainstormForm.of(new Fields(fields));
         OpenProject project = frames.open(id);
-        return Made.basket(
+        return ToolResult.basket(
                 project,
                 "brainstorm",
                 () -> {
@@ -189,7 +189,7 @@ class BrainstormController {
                         throw new Refusal("Tick a phrase at least");
                     }
                     return Offered.made(
-                            Made.name(form.name(), NAME),
+                            ToolResult.name(form.name(), NAME),
                             MadeList.of(ticked),
                             BasketInfo.Kind.BRAINSTORM,
                             new Asked.Thought(asked));

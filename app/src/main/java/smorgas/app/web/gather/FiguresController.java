@@ -23,11 +23,11 @@ import smorgas.app.work.Errands;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Sources;
 import smorgas.core.board.Board;
-import smorgas.core.board.Lacking;
+import smorgas.core.board.MissingFigures;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.Estimation;
 import smorgas.core.source.Estimator;
-import smorgas.core.source.Planner;
+import smorgas.core.source.FigureService;
 import smorgas.core.text.Refusal;
 
 /** Figures of keywords that lack them, asked of a planner: told before they are asked for, asked for in the background. */
@@ -121,7 +121,7 @@ class FiguresController {
             RedirectAttributes redirect) {
         FiguresForm form = FiguresForm.of(new Fields(fields));
         try {
-            String name = Made.name(form.name(), NAME);
+            String name = ToolResult.name(form.name(), NAME);
             errands.send(
                     frames.open(id),
                     name,
@@ -136,8 +136,8 @@ class FiguresController {
 
     private List<String> keywords(Board board, FiguresForm form, long id, String tab) {
         return form.from().isEmpty()
-                ? Lacking.of(board)
-                : Lacking.among(board, wordsFrom.words(board, form.from(), id, tab));
+                ? MissingFigures.of(board)
+                : MissingFigures.among(board, wordsFrom.words(board, form.from(), id, tab));
     }
 
     private Lacks lacks(FiguresForm form, List<String> keywords) {
@@ -146,7 +146,7 @@ class FiguresController {
         }
         int most = sources.planners().stream()
                 .filter(planner -> planner.name().equals(form.planner()))
-                .mapToInt(Planner::most)
+                .mapToInt(FigureService::most)
                 .findFirst()
                 .orElse(keywords.size());
         int pieces = Estimator.pieces(keywords, most).size();
@@ -161,6 +161,6 @@ class FiguresController {
     }
 
     private List<String> names() {
-        return sources.planners().stream().map(Planner::name).toList();
+        return sources.planners().stream().map(FigureService::name).toList();
     }
 }

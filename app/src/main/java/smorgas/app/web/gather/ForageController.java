@@ -133,8 +133,8 @@ class ForageController {
         ForageForm form = ForageForm.of(new Fields(fields));
         try {
             Foraging wanted = form.read();
-            String name =
-                    Made.name(form.name(), "Suggestions for " + wanted.seeds().getFirst());
+            String name = ToolResult.name(
+                    form.name(), "Suggestions for " + wanted.seeds().getFirst());
             errands.send(
                     frames.open(id),
                     name,
@@ -156,7 +156,7 @@ class ForageController {
             if (form.seeds().isBlank()) {
                 throw new Refusal("Write a seed at least, one a line");
             }
-            WordList list = WordList.of(Made.name(form.name(), "Seeds"), "", WordList.Kind.OTHER, form.seeds());
+            WordList list = WordList.of(ToolResult.name(form.name(), "Seeds"), "", WordList.Kind.OTHER, form.seeds());
             pantry.save(list);
             redirect.addFlashAttribute("notice", "\"" + list.name() + "\" is in the pantry.");
             return "redirect:/pantry?list=" + Show.encoded(list.name());

@@ -83,7 +83,7 @@ class GatherController {
     /** The baskets, the opened one and how they overlap. */
     record GatherPage(
             List<BasketView> baskets,
-            @Nullable OpenedView opened,
+            @Nullable OpenedBasketView opened,
             @Nullable OverlapView overlap,
             List<MergeView> merges,
             Merge[] mergeKinds,
@@ -123,7 +123,7 @@ class GatherController {
                         BasketView.of(snapshot, overlap, project.market(), project.currency()),
                         shown == null
                                 ? null
-                                : OpenedView.of(shown, baskets, snapshot.board(), asked(id, snapshot, shown)),
+                                : OpenedBasketView.of(shown, baskets, snapshot.board(), asked(id, snapshot, shown)),
                         snapshot.board().keywords().baskets().size() < 2
                                 ? null
                                 : OverlapView.of(snapshot.board().keywords(), overlap),

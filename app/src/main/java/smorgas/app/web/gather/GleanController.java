@@ -33,7 +33,7 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Pages;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.board.Known;
+import smorgas.core.board.KnownPhrases;
 import smorgas.core.gather.Packed;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
@@ -180,7 +180,7 @@ class GleanController {
             Gleaner.Result result = glean(id, form.read());
             List<String> texts =
                     result.phrases().stream().map(Gleaner.Phrase::text).toList();
-            Known known = Known.of(board, texts);
+            KnownPhrases known = KnownPhrases.of(board, texts);
             List<Row> rows = result.phrases().stream()
                     .map(phrase -> row(phrase, KnownHere.standing(board, phrase.text())))
                     .filter(row -> !form.onlyNew() || row.standing().equals(KnownHere.NEW))
@@ -228,8 +228,8 @@ class GleanController {
         Gleaner.Result result = glean(id, wanted);
         Board board = frames.open(id).snapshot().board();
         List<Gleaner.Phrase> phrases = result.phrases().stream()
-                .filter(phrase ->
-                        !form.onlyNew() || Known.standing(board, phrase.text()).isEmpty())
+                .filter(phrase -> !form.onlyNew()
+                        || KnownPhrases.standing(board, phrase.text()).isEmpty())
                 .toList();
         if (phrases.isEmpty()) {
             throw new Refusal("No phrase is left");
@@ -242,14 +242,14 @@ class GleanController {
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
         GleanForm form = GleanForm.of(new Fields(fields));
         OpenProject project = frames.open(id);
-        return Made.basket(
+        return ToolResult.basket(
                 project,
                 "glean",
                 () -> {
                     Gleaning asked = form.read();
                     Gleaner.Result result = wanted(id, form, asked);
                     return Offered.made(
-                            Made.name(form.name(), NAME),
+                            ToolResult.name(form.name(), NAME),
                             result.list(),
                             BasketInfo.Kind.PAGE,
                             new Asked.Gleaned(asked, result.pages(), result.problems()));
@@ -281,7 +281,7 @@ class GleanController {
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
         GleanForm form = GleanForm.of(new Fields(fields));
         try {
-            String name = Made.name(form.name(), NAME);
+            String name = ToolResult.name(form.name(), NAME);
             errands.send(frames.open(id), name, new Errand.Purpose.NewBasket(name), pages.gleaning(form.read()));
         } catch (Refusal refused) {
             redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");

@@ -78,7 +78,7 @@ class LogsController {
             @RequestParam MultiValueMap<String, String> fields,
             RedirectAttributes redirect) {
         Fields form = new Fields(fields);
-        return Made.basket(
+        return ToolResult.basket(
                 frames.open(id), "logs", () -> counted(form, files == null ? List.of() : files, redirect), redirect);
     }
 
@@ -117,7 +117,7 @@ class LogsController {
                     + String.join(", ", reading.parameters()) + " that can be a keyword");
         }
         return Offered.made(
-                Made.name(
+                ToolResult.name(
                         form.text("name"),
                         "Searches of "
                                 + Show.fileName(String.valueOf(logs.getFirst().getOriginalFilename()))),

@@ -25,7 +25,7 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.board.Known;
+import smorgas.core.board.KnownPhrases;
 import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.MatchType;
@@ -155,7 +155,7 @@ class PairingController {
                     few
                             ? Show.count(all.size(), "phrase", "phrases")
                             : String.format(Locale.ENGLISH, "%,d phrases", count),
-                    few ? KnownHere.told(Known.of(board, all)) : "",
+                    few ? KnownHere.told(KnownPhrases.of(board, all)) : "",
                     samples,
                     few ? String.join("\n", lines(all, types)) : "");
         } catch (Refusal refused) {
@@ -177,13 +177,13 @@ class PairingController {
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
         PairingForm form = PairingForm.of(new Fields(fields));
         OpenProject project = frames.open(id);
-        return Made.basket(
+        return ToolResult.basket(
                 project,
                 "pairing",
                 () -> {
                     Pairing pairing = form.read();
                     return Offered.made(
-                            Made.name(form.name(), NAME),
+                            ToolResult.name(form.name(), NAME),
                             MadeList.of(Pairs.of(pairing)),
                             BasketInfo.Kind.PAIRED,
                             new Asked.Paired(pairing));
@@ -199,7 +199,10 @@ class PairingController {
         PairingForm form = PairingForm.of(new Fields(fields));
         try {
             WordList list = WordList.of(
-                    Made.name(form.name(), NAME), "", WordList.Kind.OTHER, String.join("\n", Pairs.of(form.read())));
+                    ToolResult.name(form.name(), NAME),
+                    "",
+                    WordList.Kind.OTHER,
+                    String.join("\n", Pairs.of(form.read())));
             pantry.save(list);
             redirect.addFlashAttribute("notice", "\"" + list.name() + "\" is in the pantry.");
             return "redirect:/pantry?list=" + Show.encoded(list.name());

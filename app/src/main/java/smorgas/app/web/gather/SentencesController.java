@@ -63,7 +63,7 @@ class SentencesController {
             @RequestParam MultiValueMap<String, String> fields,
             RedirectAttributes redirect) {
         OpenProject project = frames.open(id);
-        return Made.basket(project, "sentences", () -> read(project, new Fields(fields), file), redirect);
+        return ToolResult.basket(project, "sentences", () -> read(project, new Fields(fields), file), redirect);
     }
 
     private static Offered read(OpenProject project, Fields form, @Nullable MultipartFile sent) {
@@ -90,7 +90,7 @@ class SentencesController {
                                     + " have more or fewer");
         }
         return Offered.made(
-                Made.name(form.text("name"), "Sentences of " + name),
+                ToolResult.name(form.text("name"), "Sentences of " + name),
                 MadeList.of(found.keywords()),
                 BasketInfo.Kind.OTHER,
                 new Asked.Sentences(wanted.questions(), wanted.fewest(), wanted.most(), found.left()));

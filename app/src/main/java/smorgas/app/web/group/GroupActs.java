@@ -9,7 +9,7 @@ import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Previews;
 import smorgas.core.board.Board;
-import smorgas.core.group.read.Anew;
+import smorgas.core.group.read.Regrouping;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.text.Tidy;
@@ -55,7 +55,7 @@ class GroupActs {
     @PostMapping("/projects/{id}/group/settle")
     String settle(Act act, @RequestParam boolean on) {
         Board board = act.snapshot().board();
-        return act.done(recipe -> on ? Anew.standing(board.groups()) : GroupPin.GroupsSettled.NOT);
+        return act.done(recipe -> on ? Regrouping.standing(board.groups()) : GroupPin.GroupsSettled.NOT);
     }
 
     /** What came since the groups were settled joins those to which it is nearest, if it is near enough. */
@@ -63,7 +63,7 @@ class GroupActs {
     String since(Act act) {
         Board board = act.snapshot().board();
         return act.done(recipe ->
-                Anew.joining(board.groups(), recipe.grouping().settings().seatedFrom()));
+                Regrouping.joining(board.groups(), recipe.grouping().settings().seatedFrom()));
     }
 
     @PostMapping("/projects/{id}/mute")

@@ -75,7 +75,7 @@ class GroupController {
     record GroupPage(
             GroupQuery query,
             String view,
-            Look[] looks,
+            GroupLook[] looks,
             boolean preview,
             List<GroupViews.FigureView> figures,
             boolean meaningKnown) {}
@@ -105,7 +105,7 @@ class GroupController {
                 new GroupPage(
                         query,
                         query.value("view"),
-                        Look.values(),
+                        GroupLook.values(),
                         preview,
                         GroupViews.figures(adopted.groups(), board.groups()),
                         meaningKnown));
@@ -127,7 +127,7 @@ class GroupController {
         if (candidate) {
             candidates.opened(Tidy.of(query.value("candidate")), model);
         } else {
-            new OpenedView(board, query, "/projects/" + id).show(shown, page(query.value("page")), model);
+            new OpenedGroupView(board, query, "/projects/" + id).show(shown, page(query.value("page")), model);
         }
         if (parts && (candidate || shown >= 0)) {
             candidates.parts(candidate ? -1 : shown, Tidy.of(query.value("candidate")), model);

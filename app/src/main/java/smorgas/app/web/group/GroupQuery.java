@@ -67,7 +67,8 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
         for (String name : ORDER) {
             String value = parameters.getFirst(name);
             boolean known = !name.equals("view")
-                    || Arrays.stream(Look.values()).anyMatch(look -> look.key().equals(value));
+                    || Arrays.stream(GroupLook.values())
+                            .anyMatch(look -> look.key().equals(value));
             if (value != null && !value.isBlank() && !value.equals(STANDARD.get(name)) && known) {
                 fields.put(name, value.strip());
             }

@@ -15,13 +15,13 @@ final class MemberHtml {
      *
      * @param base of the project's addresses
      */
-    static String of(List<OpenedView.Member> members, String base) {
+    static String of(List<OpenedGroupView.Member> members, String base) {
         Html html = new Html(members.size() * 900);
         members.forEach(member -> row(html, member, base));
         return html.toString();
     }
 
-    private static void row(Html html, OpenedView.Member member, String base) {
+    private static void row(Html html, OpenedGroupView.Member member, String base) {
         String text = Show.encoded(member.text());
         html.raw("<tr class=\"keyword-row\" tabindex=\"-1\" data-k=\"")
                 .text(member.text())

@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import smorgas.app.store.Room;
+import smorgas.app.store.DiskSpace;
 import smorgas.app.store.ServedPlans;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
@@ -155,7 +155,7 @@ class ServedController {
                     PlanRecord.of(snapshot.board().plan()));
             redirect.addFlashAttribute("notice", "\"" + shown + "\" is marked as served.");
             return "redirect:/projects/" + id + "/served?plan=" + plan;
-        } catch (Room.None none) {
+        } catch (DiskSpace.None none) {
             redirect.addFlashAttribute("notice", none.getMessage());
             return "redirect:/projects/" + id + "/served";
         }

@@ -42,10 +42,10 @@ final class Checks {
             String act,
             String link,
             String linkWords,
-            List<Twice> twice) {}
+            List<InSeveral> twice) {}
 
     /** A keyword of several ad groups, each of which can be the one that keeps it. */
-    record Twice(String keyword, List<Place> places) {}
+    record InSeveral(String keyword, List<Place> places) {}
 
     /** A group by its key and its name. */
     record Place(String key, String name) {}
@@ -75,14 +75,14 @@ final class Checks {
         return checks;
     }
 
-    private static List<Twice> twice(Board board) {
+    private static List<InSeveral> twice(Board board) {
         Groups groups = board.groups();
-        SortedMap<String, Twice> found = new TreeMap<>();
+        SortedMap<String, InSeveral> found = new TreeMap<>();
         for (int group = 0; group < groups.grouping().size(); group++) {
             for (int keyword : groups.grouping().also().row(group)) {
                 String text = board.keywords().text(keyword);
                 if (board.standings().of(keyword) != Standing.DROPPED) {
-                    found.computeIfAbsent(text, none -> new Twice(text, places(groups, keyword)));
+                    found.computeIfAbsent(text, none -> new InSeveral(text, places(groups, keyword)));
                 }
             }
         }

@@ -76,7 +76,7 @@ class CommaController {
             @RequestParam(defaultValue = "false") boolean keep,
             Model model) {
         Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
-        Made made = new Made(snapshot.board(), of, on, ticked);
+        CommaList made = new CommaList(snapshot.board(), of, on, ticked);
         List<String> variants =
                 new ArrayList<>(variant.stream().limit(MOST_VARIANTS).toList());
         if (keep && variants.size() < MOST_VARIANTS && !variants.contains(made.written())) {
@@ -97,7 +97,7 @@ class CommaController {
             @RequestParam(defaultValue = "") List<Integer> on,
             @RequestParam(defaultValue = "") List<String> variant,
             Model model) {
-        Made made = new Made(frames.open(id).snapshot().board(), of, on, true);
+        CommaList made = new CommaList(frames.open(id).snapshot().board(), of, on, true);
         Shown.in(
                 model,
                 new Shows(made.result(variant.stream().limit(MOST_VARIANTS).toList())));
@@ -105,7 +105,7 @@ class CommaController {
     }
 
     /** The list of one ad group by what is ticked. */
-    private static final class Made {
+    private static final class CommaList {
         private final Board board;
         private final List<Planner.ServedGroup> groups;
         private final int of;
@@ -113,7 +113,7 @@ class CommaController {
         private final BitSet on = new BitSet();
         private final Numbers searches;
 
-        Made(Board board, int of, List<Integer> on, boolean ticked) {
+        CommaList(Board board, int of, List<Integer> on, boolean ticked) {
             this.board = board;
             this.groups = board.served();
             this.of = Math.clamp(of, 0, Math.max(0, groups.size() - 1));

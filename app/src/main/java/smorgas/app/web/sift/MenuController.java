@@ -21,7 +21,7 @@ import smorgas.core.column.Computed;
 import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.WordList;
-import smorgas.core.sift.Because;
+import smorgas.core.sift.MatchedWords;
 import smorgas.core.sift.Reason;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
@@ -111,7 +111,7 @@ class MenuController {
                         new OfKeyword(
                                 text,
                                 board.standings().of(keyword).label() + ", "
-                                        + new Because(
+                                        + new MatchedWords(
                                                         board.keywords(),
                                                         board.recipe().sifting().lists())
                                                 .sentence(reason, keyword),

@@ -12,7 +12,7 @@ import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Standing;
-import smorgas.core.sift.Along;
+import smorgas.core.sift.DropEffects;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
@@ -128,10 +128,12 @@ record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phr
                 verb,
                 Show.count(changes),
                 String.join(", ", samples) + (changes > SAMPLES ? ", \u2026" : ""),
-                standing == Standing.DROPPED ? along(Along.of(changed, board.keywords(), board.standings())) : "");
+                standing == Standing.DROPPED
+                        ? along(DropEffects.of(changed, board.keywords(), board.standings()))
+                        : "");
     }
 
-    private static String along(Along along) {
+    private static String along(DropEffects along) {
         List<String> parts = new ArrayList<>();
         if (along.kept() > 0) {
             parts.add(Show.count(along.kept()) + " Kept");

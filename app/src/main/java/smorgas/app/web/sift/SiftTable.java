@@ -25,7 +25,7 @@ import smorgas.core.column.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Standing;
-import smorgas.core.sift.Because;
+import smorgas.core.sift.MatchedWords;
 import smorgas.core.sift.Reason;
 import smorgas.core.text.Words;
 
@@ -62,7 +62,7 @@ final class SiftTable {
     private final Map<String, Integer> tints = new HashMap<>();
     private final @Nullable FigureColumn searches;
     private final double most;
-    private final Because because;
+    private final MatchedWords because;
 
     SiftTable(Snapshot snapshot, SiftQuery query, Baskets store) {
         this.snapshot = snapshot;
@@ -75,7 +75,7 @@ final class SiftTable {
         this.columns = Column.shown(snapshot);
         this.searches = keywords.figure(Figure.SEARCHES).orElse(null);
         this.most = most();
-        this.because = new Because(keywords, board.recipe().sifting().lists());
+        this.because = new MatchedWords(keywords, board.recipe().sifting().lists());
         int tint = 0;
         for (Lines basket : keywords.baskets()) {
             tints.put(basket.name(), tint++ % 8 + 1);

@@ -18,7 +18,7 @@ import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Intent;
 import smorgas.core.serve.Plan;
-import smorgas.core.sift.Because;
+import smorgas.core.sift.MatchedWords;
 import smorgas.core.sift.Reason;
 import smorgas.core.text.Tidy;
 
@@ -65,7 +65,7 @@ record Story(
         return new Story(
                 keywords.text(keyword),
                 board.standings().of(keyword).label() + ", "
-                        + new Because(keywords, board.recipe().sifting().lists())
+                        + new MatchedWords(keywords, board.recipe().sifting().lists())
                                 .sentence(board.standings().reason(keyword), keyword),
                 board.standings().reason(keyword) instanceof Reason.ByHand,
                 sources,

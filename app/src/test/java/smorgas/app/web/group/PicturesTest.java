@@ -102,7 +102,7 @@ class PicturesTest {
 
     @Test
     void membersAreRowsWithTheirThemeSetOffAndStayText() {
-        OpenedView.Member member = new OpenedView.Member(
+        OpenedGroupView.Member member = new OpenedGroupView.Member(
                 HOSTILE,
                 List.of(new ThemeMarks.Mark("hive", true), new ThemeMarks.Mark(HOSTILE, false)),
                 "1,300",

@@ -52,7 +52,7 @@ public final class Candidates {
      * Finds the themes.
      *
      * @param in the words of the keywords to be grouped
-     * @param worth of each of these, as {@link Worth} gives it
+     * @param worth of each of these, as {@link RankWeights} gives it
      * @param mostWords of more words in a keyword only the first so many are put into sets
      */
     public Candidates(ScopeWords in, long[] worth, GroupSettings settings, Pass pass, int mostWords) {

@@ -12,10 +12,10 @@ import smorgas.core.column.RaggedInts;
  */
 final class GroupNames {
 
-    private final LikenessEngine.Grove grove;
+    private final LikenessEngine.JoinTrees grove;
     private final Question question;
 
-    GroupNames(LikenessEngine.Grove grove, Question question) {
+    GroupNames(LikenessEngine.JoinTrees grove, Question question) {
         this.grove = grove;
         this.question = question;
     }

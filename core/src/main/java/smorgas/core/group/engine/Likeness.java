@@ -83,7 +83,7 @@ final class Likeness {
         int size = texts.size();
         this.terms = new Sparse[size];
         this.softened = new Sparse[size];
-        weigh(of, of.same(), Written.compounds(language));
+        weigh(of, of.same(), IntendedWords.compounds(language));
         this.meanings = meanings(texts, vectors);
         this.usual = meanings == null ? 0 : usual(meanings, rules.blend());
         Neighbours neighbours = new Neighbours(this, of.size());

@@ -31,7 +31,7 @@ final class LikenessEngine implements Engine {
      *
      * @param nameless those whose texts can be no group's name
      */
-    record Grove(int[] keywords, Terms terms, Likeness likeness, Dendrogram tree, BitSet nameless) {}
+    record JoinTrees(int[] keywords, Terms terms, Likeness likeness, Dendrogram tree, BitSet nameless) {}
 
     private final Method.ByLikeness method;
     private final GroupSettings settings;
@@ -43,7 +43,7 @@ final class LikenessEngine implements Engine {
 
     @Override
     public Found find(Question question) {
-        Grove grove = grove(question);
+        JoinTrees grove = grove(question);
         int size = grove.keywords().length;
         int[] place = place(grove, question);
         boolean[] asked = asked(place, question);
@@ -78,7 +78,7 @@ final class LikenessEngine implements Engine {
     private record Named(int keyword, int[] members, int[] theme) {}
 
     /** The groups that something can name, in the order of their names, in which a result has them. */
-    private static List<Named> named(List<int[]> groups, Grove grove, Question question) {
+    private static List<Named> named(List<int[]> groups, JoinTrees grove, Question question) {
         @Nullable Named[] named = new Named[groups.size()];
         GroupNames names = new GroupNames(grove, question);
         Cores.run(named.length, Likeness.FEW, (from, to) -> {
@@ -115,7 +115,7 @@ final class LikenessEngine implements Engine {
                 none,
                 weights(question),
                 Optional.of(result -> {
-                    Grove grove = grove(question);
+                    JoinTrees grove = grove(question);
                     return new LikeNearness(result, grove.likeness(), grove.terms(), place(grove, question));
                 }),
                 () -> {
@@ -125,7 +125,7 @@ final class LikenessEngine implements Engine {
                 });
     }
 
-    private Grove grove(Question question) {
+    private JoinTrees grove(Question question) {
         return question.grown()
                 .get(
                         question.all(),
@@ -138,7 +138,7 @@ final class LikenessEngine implements Engine {
     }
 
     /** By keyword its number among those that grew; -1 for others. */
-    private static int[] place(Grove grove, Question question) {
+    private static int[] place(JoinTrees grove, Question question) {
         int[] place = new int[question.words().rows().size()];
         Arrays.fill(place, -1);
         for (int i = 0; i < grove.keywords().length; i++) {
@@ -147,7 +147,7 @@ final class LikenessEngine implements Engine {
         return place;
     }
 
-    private Grove grow(Question question, MeaningVectors meaning) {
+    private JoinTrees grow(Question question, MeaningVectors meaning) {
         int[] keywords = question.all().clone();
         String[] texts = new String[question.words().rows().size()];
         for (int keyword : keywords) {
@@ -163,7 +163,7 @@ final class LikenessEngine implements Engine {
         for (int keyword = 0; keyword < keywords.length; keyword++) {
             nameless.set(keyword, !GroupRule.fits(inOrder.get(keyword)));
         }
-        return new Grove(keywords, terms, likeness, Linkage.of(likeness), nameless);
+        return new JoinTrees(keywords, terms, likeness, Linkage.of(likeness), nameless);
     }
 
     /** How alike groups are at least at the dial's place. */
@@ -178,7 +178,7 @@ final class LikenessEngine implements Engine {
         return at <= 1 ? least + (usual - least) * at : usual + (dial.tightest() - usual) * (at - 1);
     }
 
-    private Dial dial(Grove grove, boolean[] asked) {
+    private Dial dial(JoinTrees grove, boolean[] asked) {
         List<Dial.Point> points = new ArrayList<>();
         for (int place = Method.ByLikeness.TIGHTEST; place >= Method.ByLikeness.BROADEST; place -= STEP) {
             double like = cut(place, grove.likeness());
@@ -198,11 +198,11 @@ final class LikenessEngine implements Engine {
         return new Dial(points);
     }
 
-    private List<int[]> groups(Grove grove, boolean[] asked) {
+    private List<int[]> groups(JoinTrees grove, boolean[] asked) {
         double cut = cut(method.place(), grove.likeness());
         List<int[]> groups = new ArrayList<>();
         List<int[]> small = new ArrayList<>();
-        for (Cut.Piece piece : new Cut(grove.tree(), method).groups(cut)) {
+        for (TreeCut.Piece piece : new TreeCut(grove.tree(), method).groups(cut)) {
             int[] members = those(piece.members(), asked);
             if (members.length > 0 && (piece.divided() || members.length >= method.smallest())) {
                 groups.add(members);

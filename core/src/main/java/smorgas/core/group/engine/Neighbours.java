@@ -58,7 +58,7 @@ final class Neighbours {
         this.likeness = likeness;
         this.rules = likeness.rules().neighbours();
         this.size = likeness.size();
-        this.everyPair = likeness.rules().care().equals(LikenessRules.Care.ALL);
+        this.everyPair = likeness.rules().care().equals(LikenessRules.Effort.ALL);
         this.kept = size > likeness.rules().care().longList() ? rules.keptOfLong() : rules.kept();
         this.steps = (int) Math.min(
                 Integer.MAX_VALUE,
@@ -120,8 +120,8 @@ final class Neighbours {
         private final float[] words = new float[size];
 
         private final int[] met = new int[size];
-        private final Best best = new Best(kept);
-        private final Best byWords = new Best(rules.lookedInto());
+        private final TopRanked best = new TopRanked(kept);
+        private final TopRanked byWords = new TopRanked(rules.lookedInto());
         private final int[] tally = new int[LEVELS];
         private int count;
 

@@ -39,7 +39,7 @@ public final class PassEngine {
      * Runs one pass.
      *
      * @param scope the keywords to be grouped, rising
-     * @param worth of each of them, as {@link Worth} gives it
+     * @param worth of each of them, as {@link RankWeights} gives it
      * @param barred what may not be
      */
     public static Engine.Found run(

@@ -33,7 +33,7 @@ public record Question(
         MeaningVectors meaning,
         LikenessRules likeness,
         ThemeRules themes,
-        Grown grown) {
+        LikenessCache grown) {
 
     /** Themes on which no group forms, and by keyword those that may not take it. */
     public record Barred(RemovedThemes everywhere, Map<Integer, RemovedThemes> byKeyword) {

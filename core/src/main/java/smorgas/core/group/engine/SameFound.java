@@ -30,10 +30,10 @@ public record SameFound(String name, boolean here, SortedMap<String, Integer> wo
         WordForms stems = WordForms.stems(language);
         SameWords same = SameWords.of(language).with(here, stems);
         Map<Integer, SortedMap<String, Integer>> found = new TreeMap<>();
-        Set<String> elided = Written.elided(language);
+        Set<String> elided = IntendedWords.elided(language);
         for (String text : texts) {
             List<String> words = Words.of(text).stream()
-                    .map(word -> Written.withoutArticle(word, elided))
+                    .map(word -> IntendedWords.withoutArticle(word, elided))
                     .toList();
             for (int at = 0; at < words.size(); at++) {
                 SameWords.Match match = same.match(words, at, stems);

@@ -128,7 +128,7 @@ public final class SameProposals {
 
     private List<Proposal> find(int most) {
         Map<String, List<Place>> bySurrounding = new HashMap<>();
-        Written written = new Written(texts, language, same.words(), reading);
+        IntendedWords written = new IntendedWords(texts, language, same.words(), reading);
         for (int keyword = 0; keyword < texts.size(); keyword++) {
             List<String> words = written.words(keyword);
             if (words.size() < 2 || words.size() > LONGEST) {

@@ -17,7 +17,7 @@ import smorgas.core.recipe.GroupSettings;
 final class TermPart {
 
     /** What all parts read by. */
-    record By(Written written, SameWords same, GroupSettings settings, String language, Set<String> behind) {}
+    record By(IntendedWords written, SameWords same, GroupSettings settings, String language, Set<String> behind) {}
 
     private final By by;
     private final WordForms stems;

@@ -50,7 +50,7 @@ final class Terms {
     private Terms(List<String> keywords, GroupSettings settings, String language, LikenessRules.Reading rules) {
         this.same = SameWords.of(language).with(settings.same(), WordForms.stems(language));
         this.firstHeads = Lexicon.of(language).firstHead();
-        Written written = new Written(keywords, language, same.words(), rules);
+        IntendedWords written = new IntendedWords(keywords, language, same.words(), rules);
         TermPart.By by = new TermPart.By(
                 written, same, settings, language, Lexicon.of(language).behind());
         NavigableMap<Integer, TermPart> parts = new ConcurrentSkipListMap<>();
@@ -87,7 +87,7 @@ final class Terms {
                 own[term] = known.computeIfAbsent(part.texts().get(term), stem -> {
                     texts.add(stem);
                     shown.add(one);
-                    units.add(Written.unit(one));
+                    units.add(IntendedWords.unit(one));
                     return known.size();
                 });
             }

@@ -67,7 +67,7 @@ final class ThemeEngine implements Engine {
         for (int keyword : question.scope()) {
             scope.set(keyword);
         }
-        return Worth.of(keywords, scope, method.rank(), question.figures());
+        return RankWeights.of(keywords, scope, method.rank(), question.figures());
     }
 
     private Found run(Pass pass, int[] scope, long[] worth, Question question) {

@@ -174,7 +174,7 @@ public final class Doubts {
             return null;
         }
         int[] members = grouping.members().row(group);
-        Halves halves = Halves.of(members, nearness);
+        LastJoin halves = LastJoin.of(members, nearness);
         int[] part = halves.smaller();
         long decided = Arrays.stream(members).filter(this::decided).count();
         long leaving = Arrays.stream(part).filter(this::decided).count();

@@ -301,12 +301,12 @@ class LikenessTest {
         int most = 2_000;
         GroupSettings asked =
                 USUAL.byThemes("en").with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, most));
-        assertThat(Room.possible(asked, most, Rules.NEWEST.themes())).isEqualTo(asked);
-        assertThat(Room.possible(asked, most + 1, Rules.NEWEST.themes()).method())
+        assertThat(MemoryLimit.possible(asked, most, Rules.NEWEST.themes())).isEqualTo(asked);
+        assertThat(MemoryLimit.possible(asked, most + 1, Rules.NEWEST.themes()).method())
                 .isInstanceOf(Method.ByThemes.class);
-        Room wide = new Room(asked.method().needed(most));
+        MemoryLimit wide = new MemoryLimit(asked.method().needed(most));
         wide.require(asked, most);
-        assertThatThrownBy(() -> new Room(wide.bytes() - 1).require(asked, most))
+        assertThatThrownBy(() -> new MemoryLimit(wide.bytes() - 1).require(asked, most))
                 .as("less memory makes no other groups: it is refused")
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("-Xmx")

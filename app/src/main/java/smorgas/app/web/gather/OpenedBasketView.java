@@ -1,0 +1,159 @@
+package smorgas.app.web.gather;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import smorgas.app.store.Baskets;
+import smorgas.app.web.show.Show;
+import smorgas.app.work.GatheredBasket;
+import smorgas.core.board.Board;
+import smorgas.core.board.TableGroups;
+import smorgas.core.column.ColumnRole;
+import smorgas.core.gather.Lines;
+import smorgas.core.gather.Problem;
+import smorgas.core.gather.Reading;
+import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.ReadAs;
+
+/**
+ * The opened basket: how it was understood, and what can be put right.
+ *
+ * @param delimiters what may stand between cells, the present one marked; empty where there is nothing to choose
+ */
+record OpenedBasketView(
+        long id,
+        String how,
+        List<Column> columns,
+        List<String> problems,
+        int problemCount,
+        Reading reading,
+        ReadAs readAs,
+        List<Choice> delimiters,
+        String groupsTold,
+        AskedView asked) {
+
+    /** A column as it was understood, with samples as they stand in the file. */
+    record Column(int place, String header, ColumnRole role, String samples) {}
+
+    /** One of several. */
+    record Choice(String value, String label, boolean chosen) {}
+
+    private static final int PROBLEMS_SHOWN = 50;
+
+    static OpenedBasketView of(GatheredBasket basket, Baskets store, Board board, AskedView asked) {
+        Reading reading = basket.stored().reading();
+        Lines lines = basket.lines();
+        return new OpenedBasketView(
+                basket.id(),
+                how(reading),
+                columns(basket, store),
+                lines.problems().stream()
+                        .limit(PROBLEMS_SHOWN)
+                        .map(Problem::sentence)
+                        .toList(),
+                lines.problemCount(),
+                reading,
+                basket.state().readAs(),
+                delimiters(reading),
+                TableGroups.of(board, lines).map(groups -> told(groups, board)).orElse(""),
+                asked);
+    }
+
+    /** What making its ad groups the groups would mean. */
+    private static String told(TableGroups groups, Board board) {
+        // Groups that are not known yet are not waited for here.
+        OptionalInt moved = board.groupsKnown() ? groups.moved(board.groups().grouping()) : OptionalInt.empty();
+        return "It has " + Show.count(groups.groups().size(), "ad group", "ad groups") + ". As groups they would take "
+                + Show.count(groups.placed(), "keyword", "keywords") + "; "
+                + Show.count(groups.waiting(), "keyword of the project", "keywords of the project")
+                + " would wait among the leftovers; " + Show.count(groups.missing())
+                + " of its own are not here or are dropped; " + Show.count(groups.twice())
+                + " stand in two ad groups, and the first counts."
+                + (moved.isEmpty()
+                        ? ""
+                        : " As your groups stand, " + Show.count(moved.getAsInt()) + " of the "
+                                + Show.count(groups.placed()) + " ("
+                                + Show.percent(moved.getAsInt() / (double) groups.placed())
+                                + ") would have to be moved by hand to be these.");
+    }
+
+    private static String how(Reading reading) {
+        String format =
+                switch (reading.format()) {
+                    case DELIMITED -> "cells parted by " + name(reading.delimiter());
+                    case PLAIN -> "a plain list";
+                    default -> reading.format().label();
+                };
+        String sheet = reading.sheet().isEmpty()
+                ? ""
+                : reading.sheet().equals(ReadAs.ALL_SHEETS)
+                        ? ", all sheets that are lists"
+                        : ", sheet " + reading.sheet();
+        String encoding = reading.encoding().isEmpty() ? "" : ", " + reading.encoding();
+        String header =
+                reading.headerLine() > 0 ? ", column names on line " + reading.headerLine() : ", no column names";
+        return "Read as " + format + sheet + encoding + header + ".";
+    }
+
+    private static String name(char delimiter) {
+        return switch (delimiter) {
+            case '\t' -> "tabs";
+            case ';' -> "semicolons";
+            case '|' -> "bars";
+            default -> "commas";
+        };
+    }
+
+    private static List<Choice> delimiters(Reading reading) {
+        if (reading.format() != Reading.Format.DELIMITED && reading.format() != Reading.Format.PLAIN) {
+            return List.of();
+        }
+        List<Choice> choices = new ArrayList<>();
+        for (char delimiter : new char[] {',', ';', '\t', '|'}) {
+            choices.add(new Choice(String.valueOf(delimiter), name(delimiter), reading.delimiter() == delimiter));
+        }
+        choices.add(new Choice("\n", "one keyword a line", reading.delimiter() == Reading.PLAIN));
+        return choices;
+    }
+
+    private static List<Column> columns(GatheredBasket basket, Baskets store) {
+        Reading reading = basket.stored().reading();
+        List<List<String>> samples = new ArrayList<>();
+        for (int row = 0; row < Math.min(2, basket.lines().size()); row++) {
+            samples.add(store.cells(basket.id(), basket.lines().lineNumber(row)));
+        }
+        List<Column> columns = new ArrayList<>();
+        for (int place = 0; place < reading.columns().size(); place++) {
+            int at = place;
+            columns.add(new Column(
+                    place,
+                    reading.columnName(place),
+                    reading.columns().get(place),
+                    String.join(
+                            " \u00B7 ",
+                            samples.stream()
+                                    .map(cells -> at < cells.size() ? cells.get(at) : "")
+                                    .filter(cell -> !cell.isBlank())
+                                    .map(cell -> cell.length() > 60 ? cell.substring(0, 60) + "\u2026" : cell)
+                                    .toList())));
+        }
+        return columns;
+    }
+
+    /** For the page: every role that a column can have. */
+    public List<ColumnRole> roles() {
+        return List.of(ColumnRole.values());
+    }
+
+    /** What there is to report, counted. */
+    public String report() {
+        return problemCount == 0
+                ? "Nothing to report"
+                : Show.count(problemCount, "thing to report", "things to report");
+    }
+
+    /** For the page: every kind that a basket can be of. */
+    public List<BasketInfo.Kind> kinds() {
+        return List.of(BasketInfo.Kind.values());
+    }
+}

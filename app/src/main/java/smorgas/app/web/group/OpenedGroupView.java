@@ -1,0 +1,222 @@
+package smorgas.app.web.group;
+
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.ui.Model;
+import smorgas.app.web.show.Expected;
+import smorgas.app.web.show.Show;
+import smorgas.app.web.show.Shown;
+import smorgas.core.board.Board;
+import smorgas.core.column.Figure;
+import smorgas.core.column.FigureColumn;
+import smorgas.core.fold.Keywords;
+import smorgas.core.group.Grouping;
+import smorgas.core.group.read.Explained;
+import smorgas.core.group.read.Groups;
+import smorgas.core.group.read.ThemeMarks;
+import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.Intent;
+
+/** The opened group, or the leftovers: figures, what holds it together, members, neighbours, what a hand decided of it. */
+final class OpenedGroupView {
+
+    /** A keyword of the opened group, the words of its theme set off. */
+    record Member(
+            String text,
+            List<ThemeMarks.Mark> marks,
+            String searches,
+            String tightness,
+            String how,
+            String next,
+            String nextUrl,
+            String standing,
+            String label) {}
+
+    private final Board board;
+    private final Groups groups;
+    private final Grouping grouping;
+    private final GroupQuery query;
+    private final String base;
+    private final GroupViews views;
+
+    /**
+     * Of a board.
+     *
+     * @param query of every link, so that a preview stays one
+     * @param base of the project's addresses
+     */
+    OpenedGroupView(Board board, GroupQuery query, String base) {
+        this.board = board;
+        this.groups = board.groups();
+        this.grouping = groups.grouping();
+        this.query = query;
+        this.base = base;
+        this.views = new GroupViews(board, query);
+    }
+
+    /** The opened group, its members and what is near it. */
+    record Opened(
+            String members,
+            String theme,
+            String name,
+            String kind,
+            String memberCount,
+            String memberSearches,
+            String memberBid,
+            String memberTightness,
+            List<GroupViews.Part> common,
+            List<GroupViews.Part> near,
+            List<GroupViews.Part> odd,
+            String broader,
+            String before,
+            String after,
+            String intents,
+            Expected expected,
+            String assume,
+            int page,
+            int pages) {}
+
+    /** The leftovers, or those of them that came since. */
+    private BitSet left() {
+        return query.value("since").equals("true") ? grouping.since() : grouping.leftOver();
+    }
+
+    /** The opened group, or the leftovers: what holds it together, its members, its neighbours. */
+    void show(int group, int page, Model model) {
+        boolean is = group >= 0;
+        int[] inOrder = board.orders()
+                .mostSearched(
+                        is ? grouping.members().row(group) : left().stream().toArray());
+        int pages = Math.max(1, (inOrder.length + GroupViews.PAGE - 1) / GroupViews.PAGE);
+        int shown = Math.clamp(page, 1, pages);
+        List<Member> members = Arrays.stream(inOrder)
+                .skip((shown - 1L) * GroupViews.PAGE)
+                .limit(GroupViews.PAGE)
+                .mapToObj(keyword -> member(group, keyword))
+                .toList();
+        if (is) {
+            GroupMenu.of(board, group, query, base).show(model);
+        }
+        hand(group, is ? grouping.key(group) : "", model);
+        Shown.in(
+                model,
+                new Opened(
+                        MemberHtml.of(members, base),
+                        is ? grouping.key(group) : "",
+                        is ? groups.name(group) : "",
+                        is ? views.kind(group) : "",
+                        Show.count(inOrder.length, "keyword", "keywords"),
+                        is
+                                ? groups.searches(group).written()
+                                : groups.leftoverSearches().written(),
+                        is ? Show.money(groups.bid(group)) : "",
+                        is && grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
+                        is
+                                ? groups.explained().common(group).stream()
+                                        .filter(word -> !word.theme())
+                                        .limit(8)
+                                        .map(word -> new GroupViews.Part(word.word(), Show.percent(word.share()), ""))
+                                        .toList()
+                                : List.of(),
+                        is
+                                ? groups.explained().near(group).stream()
+                                        .map(near -> new GroupViews.Part(
+                                                groups.name(near.group()),
+                                                Show.percent(near.nearness()),
+                                                views.url(near.group())))
+                                        .toList()
+                                : List.of(),
+                        is
+                                ? groups.explained().odd(group).stream()
+                                        .map(keyword -> new GroupViews.Part(
+                                                board.keywords().text(keyword),
+                                                Show.percent(grouping.tightness(keyword)),
+                                                ""))
+                                        .toList()
+                                : List.of(),
+                        is ? String.join(" › ", groups.tree().above(group)) : "",
+                        query.with("page", String.valueOf(shown - 1)),
+                        query.with("page", String.valueOf(shown + 1)),
+                        intents(inOrder),
+                        Expected.of(board.worth().sum(inOrder)),
+                        is ? base + "/sift?assume=" + Show.encoded("group:" + grouping.key(group)) : "",
+                        shown,
+                        pages));
+    }
+
+    /** How many of the keywords are for what, the commonest first; empty if it is known of none. */
+    private String intents(int[] some) {
+        return board.intents().mix(some).entrySet().stream()
+                .sorted(Map.Entry.<Intent, Integer>comparingByValue().reversed())
+                .map(one -> Show.count(one.getValue()) + " " + one.getKey().label())
+                .collect(Collectors.joining(", "));
+    }
+
+    /** What a hand has decided of a group. */
+    record Decided(List<String> joinedFrom, List<String> barred, List<String> alsoHere) {}
+
+    /** What a hand has decided of the opened group. */
+    private void hand(int group, String key, Model model) {
+        GroupPins pins = board.recipe().grouping().pins();
+        Shown.in(
+                model,
+                new Decided(
+                        pins.joined().entrySet().stream()
+                                .filter(join -> join.getValue().equals(key))
+                                .map(Map.Entry::getKey)
+                                .toList(),
+                        leads(pins.barred(), key),
+                        group < 0
+                                ? List.of()
+                                : Arrays.stream(grouping.also().row(group))
+                                        .mapToObj(board.keywords()::text)
+                                        .toList()));
+    }
+
+    /** The lead spellings of the texts that have to do with a group. */
+    private List<String> leads(Map<String, ? extends Set<String>> byText, String key) {
+        return byText.entrySet().stream()
+                .filter(entry -> entry.getValue().contains(key))
+                .flatMap(entry -> board.keywords().meant(entry.getKey()).stream())
+                .map(board.keywords()::text)
+                .distinct()
+                .toList();
+    }
+
+    private Member member(int group, int keyword) {
+        Keywords keywords = board.keywords();
+        Explained.Why why = groups.explained().why(keyword);
+        FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
+        boolean themed = group >= 0 && grouping.nearness().measures(group);
+        return new Member(
+                keywords.text(keyword),
+                group < 0
+                        ? List.of(new ThemeMarks.Mark(keywords.text(keyword), false))
+                        : groups.marks(group, keywords.text(keyword)),
+                Show.figure(Figure.SEARCHES, searches, keyword),
+                themed ? Show.percent(why.tightness()) : "",
+                group < 0 ? "" : how(grouping.by(keyword)),
+                why.next()
+                        .map(next -> groups.name(next) + " " + Show.percent(why.nextTightness()))
+                        .orElse(""),
+                why.next().map(views::url).orElse(""),
+                board.standings().of(keyword).name().toLowerCase(Locale.ROOT),
+                board.standings().of(keyword).label());
+    }
+
+    private static String how(Grouping.By by) {
+        return switch (by) {
+            case THEME, REST, SETTLED -> "";
+            case RULE -> "by a rule";
+            case HAND -> "by hand";
+            case LOCK -> "";
+            case JOIN -> "joined";
+            case SEAT -> "seated";
+        };
+    }
+}

@@ -1,0 +1,38 @@
+package smorgas.core.board;
+
+import java.util.Collection;
+import java.util.Optional;
+import smorgas.core.recipe.Standing;
+import smorgas.core.text.Tidy;
+
+/**
+ * What a project knows of phrases that are not gathered yet.
+ *
+ * @param all how many phrases
+ * @param known how many of them are keywords of the project
+ * @param dropped how many of the known ones are dropped
+ */
+public record KnownPhrases(long all, long known, long dropped) {
+
+    /** How a phrase stands in the project; empty if it is new. */
+    public static Optional<Standing> standing(Board board, String phrase) {
+        return board.keywords().find(Tidy.of(phrase)).map(board.standings()::of);
+    }
+
+    /** Of all of these. */
+    public static KnownPhrases of(Board board, Collection<String> phrases) {
+        long known = 0;
+        long dropped = 0;
+        for (String phrase : phrases) {
+            Optional<Standing> standing = standing(board, phrase);
+            known += standing.isPresent() ? 1 : 0;
+            dropped += standing.equals(Optional.of(Standing.DROPPED)) ? 1 : 0;
+        }
+        return new KnownPhrases(phrases.size(), known, dropped);
+    }
+
+    /** How many of them are new. */
+    public long fresh() {
+        return all - known;
+    }
+}
