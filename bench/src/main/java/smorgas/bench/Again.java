@@ -9,20 +9,20 @@ import java.util.stream.IntStream;
 import smorgas.core.board.Board;
 import smorgas.core.board.Difference;
 import smorgas.core.board.Standpoint;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.Decimals;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.text.Tidy;
 
 /** Next month: two harvests compared, and any point of a long history with its standings. */

@@ -27,9 +27,9 @@ import smorgas.core.group.read.MovesNeeded;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.text.Tidy;
 import smorgas.meaning.model.MeaningModel;
 

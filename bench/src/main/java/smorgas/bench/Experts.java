@@ -15,8 +15,8 @@ import smile.math.MathEx;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.MovesNeeded;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.Method;
 import smorgas.meaning.model.MeaningModel;
 
 /** How near groups come to those that were made by judgement; general-purpose peers in the same run. */

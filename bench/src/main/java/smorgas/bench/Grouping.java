@@ -19,7 +19,7 @@ import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.GroupingInput;
 import smorgas.core.group.Planted;
-import smorgas.core.group.engine.LikenessCache;
+import smorgas.core.group.engine.EngineCache;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.engine.Question;
@@ -27,12 +27,12 @@ import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.LikenessRules;
-import smorgas.core.recipe.Method;
-import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rules;
-import smorgas.core.recipe.SameHere;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.Method;
+import smorgas.core.recipe.group.Pass;
+import smorgas.core.recipe.group.SameHere;
 import smorgas.core.text.Tidy;
 
 /** The group engine: how fast, and how well it finds known themes and published labels beside k-means. */
@@ -122,7 +122,7 @@ final class Grouping {
                 MeaningVectors.NONE,
                 likeness,
                 Rules.NEWEST.themes(),
-                new LikenessCache(MemoryLimit.ENOUGH));
+                new EngineCache(MemoryLimit.ENOUGH));
     }
 
     private static Question question(Keywords keywords) {

@@ -5,11 +5,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import smorgas.core.fold.Keywords;
+import smorgas.core.group.engine.Engines;
 import smorgas.core.group.read.Agreement;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.LikenessRules;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.Method;
 
 /** What is lost where not every pair of keywords is looked at: the groups beside those of an engine that looks at all. */
 final class LikenessLoss {

@@ -6,12 +6,12 @@ import java.util.Locale;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.GroupingInput;
-import smorgas.core.group.engine.LikenessCache;
+import smorgas.core.group.engine.EngineCache;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.Method;
 
 /** How long it takes to find groups by likeness anew, and to turn the dial. */
 final class LikenessSpeed {
@@ -43,13 +43,13 @@ final class LikenessSpeed {
         long turned = Long.MAX_VALUE;
         int groups = 0;
         for (int round = 0; round < rounds; round++) {
-            LikenessCache grown = new LikenessCache(MemoryLimit.ENOUGH);
+            EngineCache cache = new EngineCache(MemoryLimit.ENOUGH);
             long begun = System.nanoTime();
-            groups = group(keywords, grown, 50);
+            groups = group(keywords, cache, 50);
             anew = Math.min(anew, System.nanoTime() - begun);
             for (int turn = 0; turn < TURNS; turn++) {
                 begun = System.nanoTime();
-                group(keywords, grown, turn % 2 == 0 ? 60 : 40);
+                group(keywords, cache, turn % 2 == 0 ? 60 : 40);
                 turned = Math.min(turned, System.nanoTime() - begun);
             }
         }
@@ -63,7 +63,7 @@ final class LikenessSpeed {
                 turned / 1_000_000);
     }
 
-    private static int group(Keywords keywords, LikenessCache grown, int place) {
+    private static int group(Keywords keywords, EngineCache cache, int place) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         return Grouper.group(
@@ -79,7 +79,7 @@ final class LikenessSpeed {
                                 MeaningVectors.NONE,
                                 Rules.NEWEST.likeness(),
                                 Rules.NEWEST.themes(),
-                                grown),
+                                cache),
                         Rules.NEWEST
                                 .settings()
                                 .byThemes("en")

@@ -7,10 +7,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
 import smorgas.core.fold.Keywords;
+import smorgas.core.group.engine.Engines;
 import smorgas.core.group.read.Agreement;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
 
 /**
  * How near the groups of long lists come to the ad groups of the expert lists that these are made of, by words alone.

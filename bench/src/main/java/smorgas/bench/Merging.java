@@ -17,9 +17,9 @@ import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.fold.FoldKind;
 
 /** Reading and merging in the core beside a database that does the like: both warm, in this process, the best of some. */
 final class Merging {

@@ -2,7 +2,7 @@ package smorgas.bench;
 
 import java.util.List;
 import java.util.stream.IntStream;
-import smorgas.core.recipe.Pairing;
+import smorgas.core.recipe.gather.Pairing;
 import smorgas.core.source.Pairs;
 
 /** Word lists multiplied to a million phrases. */

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.SameProposals;
+import smorgas.core.group.same.SameProposals;
 import smorgas.core.language.WordForms;
 import smorgas.core.recipe.Rules;
 import smorgas.core.text.Tidy;

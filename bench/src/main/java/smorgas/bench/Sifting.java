@@ -12,13 +12,13 @@ import java.util.List;
 import java.util.Locale;
 import org.duckdb.DuckDBAppender;
 import org.duckdb.DuckDBConnection;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
-import smorgas.core.recipe.Bounds;
-import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.sift.Bounds;
+import smorgas.core.recipe.sift.Condition;
 import smorgas.core.sift.Matcher;
 
 /** The same five conditions run by the core and by an embedded analytic SQL engine, on the same keywords in one run. */

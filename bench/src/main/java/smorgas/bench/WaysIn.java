@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.Gleaning;
-import smorgas.core.recipe.LogReading;
+import smorgas.core.recipe.gather.Gleaning;
+import smorgas.core.recipe.gather.LogReading;
 import smorgas.core.source.Gleaner;
 import smorgas.core.source.LogTerms;
 

@@ -12,14 +12,14 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import smorgas.app.store.GivenMemory;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.Decimals;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
 import smorgas.core.gather.Workbooks;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.ReadAs;
 
 /** Reads the files of a run, packed ones and every sheet of workbooks too, on all cores. */
 final class BatchLists {

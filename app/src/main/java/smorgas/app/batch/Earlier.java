@@ -11,8 +11,8 @@ import smorgas.core.board.Standpoint;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.gather.BasketState;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Refusal;
 

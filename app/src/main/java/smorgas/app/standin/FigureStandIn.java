@@ -4,7 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.source.FigureService;
 import smorgas.core.text.Words;
 

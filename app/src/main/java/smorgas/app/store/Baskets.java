@@ -16,13 +16,13 @@ import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.Decimals;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Interpreter;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Reading;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.ReadAs;
 
 /**
  * Baskets: the bytes as they came, their reading, and the lines of that reading. Lines are stored before they are

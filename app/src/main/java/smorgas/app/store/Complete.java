@@ -4,7 +4,7 @@ import java.lang.reflect.RecordComponent;
 import java.util.Collection;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.recipe.Bounds;
+import smorgas.core.recipe.sift.Bounds;
 import smorgas.core.text.Refusal;
 
 /** Looks through what was read from JSON for values that are not there: JSON can leave out what a record needs. */

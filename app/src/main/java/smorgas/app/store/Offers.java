@@ -9,7 +9,7 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.gather.Asked;
 
 /** What came when tools were asked again: it waits until somebody takes or leaves it. */
 @Repository

@@ -12,7 +12,7 @@ import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.WordList;
 
 /** The word lists that projects share. Every version of a list is kept, and so is a list that was taken away. */
 @Repository

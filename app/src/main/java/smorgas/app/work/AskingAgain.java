@@ -10,7 +10,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.Offers;
 import smorgas.app.store.Schedules;
-import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.gather.Asked;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 

@@ -8,7 +8,7 @@ import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** Tells in figures what an act did. */
 final class Effects {

@@ -3,8 +3,8 @@ package smorgas.app.work;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
-import smorgas.core.recipe.Asked;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.source.MadeList;
 
 /** A tool of ours at work in the background, from when it is sent to when what it brings is stored. */

@@ -2,8 +2,8 @@ package smorgas.app.work;
 
 import smorgas.app.store.Baskets;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.BasketState;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.BasketState;
 
 /**
  * A basket of a project: what the entries say of it, what is stored, and its lines, which are in the project only while it

@@ -9,11 +9,11 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Baskets.Basket;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.Decimals;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.BasketState;
-import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.gather.BasketState;
+import smorgas.core.recipe.gather.ReadAs;
 
 /** The baskets of a project with their lines, which are read from the store once for each way of reading them. */
 final class LoadedBaskets {

@@ -3,9 +3,9 @@ package smorgas.app.work;
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
 import smorgas.core.gather.Workbooks;
-import smorgas.core.recipe.Asked;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.source.MadeList;
 
 /**

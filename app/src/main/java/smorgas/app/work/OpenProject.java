@@ -10,17 +10,17 @@ import smorgas.app.store.DiskSpace;
 import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
 import smorgas.core.board.Board;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Decimals;
 import smorgas.core.gather.Reading;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.recipe.Asked;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.text.Refusal;
 
 /**

@@ -9,7 +9,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.Regrouping;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin.GroupsSettled;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.group.GroupSettings;
 
 /** Boards under other settings of Group, or grouped anew, to be looked at before one of them is adopted; the last few are kept. */
 @Component

@@ -8,7 +8,7 @@ import org.springframework.beans.factory.InitializingBean;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.Pantry;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.value.Intents;
 
 /** Puts the word lists that ship with the application into the pantry; what was changed or taken away there stays so. */

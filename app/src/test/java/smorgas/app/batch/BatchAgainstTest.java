@@ -12,12 +12,12 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import smorgas.app.store.RecipeFile;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 
 /** Runs beside earlier ones, and several projects of one recipe. */
 class BatchAgainstTest extends BatchUnderTest {

@@ -16,12 +16,12 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import smorgas.app.demo.DemoLists;
 import smorgas.app.store.RecipeFile;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 import tools.jackson.databind.JsonNode;
 
 class BatchCommandTest extends BatchUnderTest {

@@ -17,7 +17,7 @@ import org.h2.tools.Csv;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouping;

@@ -20,8 +20,8 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.Pass;
 
 /** What the group engine makes of the demo's lists. */
 class DemoGroupsTest {

@@ -16,7 +16,7 @@ import org.jooq.impl.DSL;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.gather.Reading;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Refusal;
 
 /** What does not fit is refused by field and bound; what is damaged but follows from the bytes is made again. */

@@ -26,8 +26,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 
 /** A data folder that is not what it was is refused, left as it is, and can be brought back. */
 class DataFolderTest {

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 class FullDiskTest {
 

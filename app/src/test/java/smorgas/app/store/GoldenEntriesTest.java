@@ -12,9 +12,9 @@ import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.sift.Condition;
 
 /**
  * What stands in databases and recipes, letter for letter, in {@code entries.txt}: kind, format and body of an entry in a

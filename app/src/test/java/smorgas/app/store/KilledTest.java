@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** What the store has acknowledged survives the process being killed at any moment. */
 class KilledTest {

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.Decimals;
 import smorgas.core.gather.Lines;
 
 /** Lines as they lie in the database: what is read back is what was read. */

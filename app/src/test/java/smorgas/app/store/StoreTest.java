@@ -11,26 +11,26 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.ReadingStopped;
 import smorgas.core.recipe.BasketEntry;
-import smorgas.core.recipe.BasketState;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.PointEntry;
-import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.recipe.gather.BasketState;
+import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 
 class StoreTest {
 

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.io.TempDir;
 import smorgas.app.store.StoreUnderTest;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** One act about very many keywords is stored whole, and is there after a start. */
 class LongActTest {

@@ -17,10 +17,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.mockito.Mockito;
 import smorgas.app.store.MeaningStore;
 import smorgas.app.store.StoreUnderTest;
-import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.sift.Standing;
 
 /** One budget: what does not fit waits, or is refused with a sentence, before it is held. */
 class MemoryTest {

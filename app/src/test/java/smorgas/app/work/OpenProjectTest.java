@@ -14,13 +14,13 @@ import smorgas.app.store.Project;
 import smorgas.app.store.StoreUnderTest;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.BasketEntry;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 
 /** The one way in which an act becomes durable and then visible. */
 class OpenProjectTest {

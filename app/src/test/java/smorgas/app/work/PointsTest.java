@@ -19,7 +19,7 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.PointEntry;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.text.Refusal;
 
 /** A project at points of its history: the very state it was, after a start too, and without disturbing the one of now. */

@@ -12,9 +12,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.app.store.StoreUnderTest;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.BasketEntry;
-import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.recipe.sift.Standing;
 
 /** What an entry holds is checked when it is made; a history that cannot be followed can still be undone. */
 class StuckProjectTest {

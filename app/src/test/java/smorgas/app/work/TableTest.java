@@ -19,10 +19,10 @@ import smorgas.app.store.StoreUnderTest;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Pass;
 
 /** Groups found in the background, and boards looked at before they are adopted. */
 class TableTest {

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** What is left to do of a job, in the order in which it is best done. */
 public final class Ahead {

@@ -1,9 +1,13 @@
 package smorgas.core.board;
 
+import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import smorgas.core.fold.Cleaner;
 import smorgas.core.fold.FoldReport;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
@@ -13,11 +17,15 @@ import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.PlanSettings;
-import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Valuing;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.serve.PlanSettings;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
+import smorgas.core.recipe.value.PromiseSettings;
 import smorgas.core.serve.Handover;
 import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.Plan;
@@ -26,6 +34,7 @@ import smorgas.core.serve.PlanCount;
 import smorgas.core.serve.PlanUnits;
 import smorgas.core.serve.Planner;
 import smorgas.core.sift.ConditionContext;
+import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
@@ -118,6 +127,30 @@ public final class Board {
     /** What each kind of folding takes away, worked out now if it is not yet. */
     public FoldReport foldReport() {
         return get(StageValues.REPORT);
+    }
+
+    /** What another cleaning would do to the spellings as they are cleaned now. */
+    public Cleaner.Preview cleanedBy(Cleaning cleaning) {
+        return Cleaner.preview(spellings(), recipe().folding(), cleaning);
+    }
+
+    /** One that finds keywords by conditions, and knows further lists. */
+    public Matcher matcher(Map<String, WordList> further) {
+        Map<String, WordList> lists = new LinkedHashMap<>(further);
+        lists.putAll(recipe().sifting().lists());
+        return further.isEmpty() ? matcher() : new Matcher(keywords(), lists);
+    }
+
+    /** How keywords would stand if a rule were put below the others. */
+    public Standings judgedWith(Matcher matcher, Condition condition, Standing standing) {
+        List<Rule> rules = new ArrayList<>(recipe().sifting().rules());
+        rules.add(new Rule(recipe().sifting().nextRule(), condition, standing));
+        return Judge.judge(
+                matcher,
+                intents()::with,
+                recipe().sifting().pins(),
+                recipe().sifting().tags(),
+                rules);
     }
 
     /** Words that look misspelt, worked out now if they are not yet. */

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /**
  * What is otherwise at one time than at another, keyword by keyword: two points of a project, two harvests, two runs. A keyword is

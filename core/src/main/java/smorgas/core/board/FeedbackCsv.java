@@ -1,6 +1,6 @@
 package smorgas.core.board;
 
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.serve.Csv;
 import smorgas.core.value.Feedback;
 

@@ -5,14 +5,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.GroupingInput;
 import smorgas.core.group.RuleMembers;
-import smorgas.core.group.engine.LikenessCache;
+import smorgas.core.group.engine.EngineCache;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.hand.Hand;
@@ -43,7 +43,7 @@ final class GroupingInputs {
             Recipe recipe,
             Supplier<Intents> intents,
             MeaningVectors meaning,
-            LikenessCache grown) {
+            EngineCache cache) {
         Keywords keywords = matcher.keywords();
         Map<Figure, FigureColumn> figures = new EnumMap<>(Figure.class);
         for (Figure figure : List.of(Figure.SEARCHES, Figure.CLICKS, Figure.CONVERSIONS, Figure.VISITS, Figure.GOALS)) {
@@ -67,7 +67,7 @@ final class GroupingInputs {
                         meaning,
                         recipe.rules().likeness(),
                         recipe.rules().themes(),
-                        grown),
+                        cache),
                 recipe.grouping().settings());
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), given(recipe));
     }

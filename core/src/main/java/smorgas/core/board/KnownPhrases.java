@@ -2,7 +2,7 @@ package smorgas.core.board;
 
 import java.util.Collection;
 import java.util.Optional;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.text.Tidy;
 
 /**

@@ -3,9 +3,9 @@ package smorgas.core.board;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** The keywords that no list tells the figures of which a planner tells. */
 public final class MissingFigures {

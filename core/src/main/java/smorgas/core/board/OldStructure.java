@@ -17,11 +17,11 @@ import java.util.function.ToLongFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
-import smorgas.core.column.ColumnRole;
 import smorgas.core.column.TextColumn;
+import smorgas.core.figure.ColumnRole;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.value.Reported;
 

@@ -8,10 +8,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.IntToLongFunction;
 import java.util.stream.IntStream;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Fact;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Fact;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
 
 /**

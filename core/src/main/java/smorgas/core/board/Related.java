@@ -11,11 +11,11 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.ColumnRole;
 import smorgas.core.column.TextColumn;
+import smorgas.core.figure.ColumnRole;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.text.Tidy;
 
 /** A project's own phrases that are related to others: by pages that answer both, by competitors that have both, by what they mean. */

@@ -19,7 +19,7 @@ import smorgas.core.fold.Overlap;
 import smorgas.core.fold.Prepared;
 import smorgas.core.fold.Spellings;
 import smorgas.core.gather.Lines;
-import smorgas.core.group.engine.LikenessCache;
+import smorgas.core.group.engine.EngineCache;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Sifting;
@@ -144,8 +144,8 @@ final class StageValues {
             });
 
     /** What was found of likeness is remembered there, as long as the keywords are the same. */
-    static final Declared<LikenessCache> GROWN =
-            declare(List.of(KEYWORDS), made -> new LikenessCache(made.with().room()));
+    static final Declared<EngineCache> GROWN =
+            declare(List.of(KEYWORDS), made -> new EngineCache(made.with().room()));
 
     static final Declared<Groups> GROUPS = declare(
             List.of(KEYWORDS, MATCHER, STANDINGS, GROWN),

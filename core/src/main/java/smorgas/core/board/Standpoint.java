@@ -5,12 +5,12 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.SortedMap;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
+import smorgas.core.figure.Figure;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** The keywords of a project as they stand at one time, as far as {@link Difference} compares them; numbered from 0. */
 public interface Standpoint {

@@ -10,13 +10,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import smorgas.core.column.ColumnRole;
 import smorgas.core.column.TextColumn;
+import smorgas.core.figure.ColumnRole;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.MovesNeeded;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupRule;
+import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.text.Tidy;
 
 /**

@@ -1,6 +1,6 @@
 package smorgas.core.board;
 
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Searched;
 
 /** Something that is left to do of a job. */
 public sealed interface Task {

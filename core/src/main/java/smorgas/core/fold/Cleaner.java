@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Folding;
-import smorgas.core.recipe.Patterns;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.sift.Patterns;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.column.Merge;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Merge;
 import smorgas.core.gather.Lines;
 
 /**

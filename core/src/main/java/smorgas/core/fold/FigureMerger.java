@@ -5,9 +5,9 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.column.Merge;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Merge;
 import smorgas.core.gather.Lines;
 
 /** Merges the figures of the lines that were folded into one keyword. */

@@ -9,8 +9,8 @@ import java.util.Set;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.fold.FoldKind;
 
 /**
  * What each kind of folding did to some keywords or would do: the stair from lines to keywords, which kind brought a

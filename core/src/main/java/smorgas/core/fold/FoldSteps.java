@@ -1,7 +1,7 @@
 package smorgas.core.fold;
 
 import java.util.List;
-import smorgas.core.recipe.FoldKind;
+import smorgas.core.recipe.fold.FoldKind;
 
 /**
  * The way from lines down to keywords, a tread for each kind of folding: what each takes away in its turn, and what those

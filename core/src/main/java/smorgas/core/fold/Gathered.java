@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /**
  * A basket that was folded.

@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.fold.FoldKind;
 
 /**
  * Finds the keyword into which a text would be folded that no list has, by comparing folded words. What a hand decided of

@@ -1,10 +1,10 @@
 package smorgas.core.fold;
 
-import smorgas.core.column.Computed;
-import smorgas.core.column.Fact;
-import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Fact;
+import smorgas.core.figure.Figure;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /** What is a number and follows from the keywords alone. */
 final class KeywordNumbers {

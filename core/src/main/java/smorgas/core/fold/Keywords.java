@@ -19,17 +19,17 @@ import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Fact;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Fact;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.MonthColumn;
-import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /**
  * The keywords of a project: each line in use is in exactly one of them. Keywords are numbered from 0 in the order in

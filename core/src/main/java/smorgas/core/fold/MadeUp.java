@@ -3,8 +3,8 @@ package smorgas.core.fold;
 import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.Map;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 
 /**
  * Puts what stand-ins have made up where nothing is known: never beside a figure of its family, for together they would tell a

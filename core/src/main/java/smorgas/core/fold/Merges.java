@@ -3,8 +3,8 @@ package smorgas.core.fold;
 import java.util.Arrays;
 import java.util.List;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.recipe.FoldPin;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.fold.FoldPin;
 
 /**
  * Which spellings are one keyword, hands included, and which of them leads.

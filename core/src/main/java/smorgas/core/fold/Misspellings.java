@@ -14,8 +14,8 @@ import smorgas.core.language.Accents;
 import smorgas.core.language.Lexicon;
 import smorgas.core.language.Punctuation;
 import smorgas.core.language.WordForms;
-import smorgas.core.recipe.FoldRules;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.fold.FoldRules;
 
 /**
  * Proposes misspellings: a rare word close to a far more frequent one. Close means an optimal string alignment distance

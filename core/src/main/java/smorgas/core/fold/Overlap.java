@@ -7,10 +7,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.column.Searched;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /** What each basket adds to a project, and which baskets share how many keywords. Baskets are named by their place. */
 public final class Overlap {

@@ -8,8 +8,8 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.SortedSet;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.fold.FoldKind;
 
 /**
  * Spellings cleaned and cut into tokens, which other kinds of folding and other merges can begin with again. The keys of

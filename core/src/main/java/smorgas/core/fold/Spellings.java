@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.text.Tidy;
 

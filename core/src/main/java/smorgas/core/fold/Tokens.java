@@ -4,7 +4,7 @@ import it.unimi.dsi.fastutil.ints.IntArrayList;
 import java.util.Arrays;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
-import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Words;
 

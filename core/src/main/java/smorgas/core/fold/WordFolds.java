@@ -13,8 +13,8 @@ import smorgas.core.column.TextDictionary;
 import smorgas.core.language.Accents;
 import smorgas.core.language.Punctuation;
 import smorgas.core.language.WordForms;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.fold.FoldKind;
 
 /**
  * Folds spellings into keys: two that come to the same key are one keyword. A key is the sequence of a text's folded

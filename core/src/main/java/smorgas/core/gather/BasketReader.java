@@ -6,10 +6,10 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.Decimals;
 import smorgas.core.gather.Encodings.Decoded;
 import smorgas.core.gather.Reading.Format;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.ReadAs;
 
 /**
  * Reads the bytes of a list: finds its format, encoding, delimiter, header and columns by content, and hands each row

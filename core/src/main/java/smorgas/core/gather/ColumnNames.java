@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.regex.Pattern;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 

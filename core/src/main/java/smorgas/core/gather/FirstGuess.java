@@ -11,9 +11,9 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.Decimals;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 

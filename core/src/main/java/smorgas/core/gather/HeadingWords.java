@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Properties;
 import java.util.Set;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 
 /**
  * What a column holds by the words in its name, whatever else stands there: a place on the page, a range in brackets, a

@@ -3,7 +3,7 @@ package smorgas.core.gather;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.ReadAs;
 
 /** Holds the first rows of a list back until it is decided what its columns are, then hands all on. */
 final class HeldRows implements RowSink {

@@ -6,12 +6,12 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.column.FigureReader;
 import smorgas.core.column.TextColumn;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.FigureReader;
 import smorgas.core.text.Characters;
 
 /**

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 
 /**
  * A table whose every column is a list of keywords, such as one for each competitor. Told from a list with a column of

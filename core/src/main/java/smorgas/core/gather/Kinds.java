@@ -1,9 +1,9 @@
 package smorgas.core.gather;
 
 import java.util.List;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.BasketInfo.Kind;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.BasketInfo.Kind;
 
 /** Guesses where a list comes from by the columns it has (common practice). */
 final class Kinds {

@@ -8,10 +8,10 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
-import smorgas.core.column.FigureReader;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.FigureReader;
 
 /** Finds out how a text is laid out from its first lines: delimiter, header, and what each column holds. */
 final class Layout {

@@ -6,13 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.TextColumn;
-import smorgas.core.recipe.Asked;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.BasketState;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Figure;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.BasketState;
 
 /**
  * The lines of one basket with their figures; cannot change. Rows run from 0 to {@link #size()} - 1 in the order of the

@@ -9,9 +9,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.TextColumn;
+import smorgas.core.figure.Figure;
 
 /** Marks the figures that a list's own column names as made up, so that they pass for measured ones nowhere, also not gathered again. */
 final class MadeUpMarks {

@@ -1,7 +1,7 @@
 package smorgas.core.gather;
 
 import java.util.List;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 
 /**
  * How the bytes of a basket were understood. Lines belong to one reading; another reading of the same bytes replaces

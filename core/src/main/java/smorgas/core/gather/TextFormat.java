@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import smorgas.core.gather.Reading.Format;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.ReadAs;
 
 /** A way in which lists are written as text. A new one is a class and its place in {@link #ALL}. */
 interface TextFormat {

@@ -3,7 +3,7 @@ package smorgas.core.gather;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.ReadAs;
 
 /**
  * Finds the lists in a workbook: each of its sheets that looks like one. A sheet with column names is a list; where no sheet

@@ -17,7 +17,6 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.group.engine.Dial;
-import smorgas.core.group.engine.Division;
 import smorgas.core.group.engine.Engine;
 import smorgas.core.group.engine.Engines;
 import smorgas.core.group.engine.MemoryLimit;
@@ -26,8 +25,9 @@ import smorgas.core.group.engine.Question;
 import smorgas.core.group.engine.RemovedThemes;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Intent;
+import smorgas.core.group.themes.Division;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.value.Intent;
 
 /**
  * Puts every keyword of the scope into one group or among the leftovers: first what a hand has placed, locked or made
@@ -83,7 +83,7 @@ public final class Grouper {
                                         input.meaning().of(input.texts().apply(keyword)) == null)
                 ? here.with(here.method().with(false))
                 : here;
-        input.grown().room().require(known, input.scope().cardinality());
+        input.cache().limit().require(known, input.scope().cardinality());
         return known;
     }
 
@@ -269,7 +269,7 @@ public final class Grouper {
                 input.meaning(),
                 input.likeness(),
                 input.themes(),
-                input.grown());
+                input.cache());
         // Settled groups stay what they are, and none forms beside them.
         Engine engine = Engines.of(settings);
         Engine.Found found = hand.settled().isEmpty() ? engine.find(question) : engine.measuring(question);

@@ -11,9 +11,9 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.group.engine.Dial;
 import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.ThemeWords;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
-import smorgas.core.recipe.ThemeRules;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
+import smorgas.core.recipe.group.ThemeRules;
 
 /**
  * Which keyword is in which group, and what it is there by; cannot change. Groups are numbered from 0 in the order of

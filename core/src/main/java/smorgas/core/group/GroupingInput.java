@@ -7,16 +7,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import java.util.stream.Collectors;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.FoldedWords;
-import smorgas.core.group.engine.LikenessCache;
+import smorgas.core.group.engine.EngineCache;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.LikenessRules;
-import smorgas.core.recipe.ThemeRules;
+import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.ThemeRules;
+import smorgas.core.recipe.value.Intent;
 
 /**
  * What is grouped, and by what.
@@ -32,7 +32,7 @@ import smorgas.core.recipe.ThemeRules;
  * @param meaning what is known of what texts mean
  * @param likeness the numbers of groups by likeness
  * @param themes those of groups by themes
- * @param grown remembers what was found for these keywords before
+ * @param cache remembers what was found for these keywords before
  */
 public record GroupingInput(
         FoldedWords words,
@@ -46,7 +46,7 @@ public record GroupingInput(
         MeaningVectors meaning,
         LikenessRules likeness,
         ThemeRules themes,
-        LikenessCache grown) {
+        EngineCache cache) {
 
     /** Nothing but words: no figures, no rules, no hand. */
     public static GroupingInput of(
@@ -78,6 +78,6 @@ public record GroupingInput(
                 MeaningVectors.NONE,
                 likeness,
                 themes,
-                new LikenessCache(MemoryLimit.ENOUGH));
+                new EngineCache(MemoryLimit.ENOUGH));
     }
 }

@@ -2,6 +2,9 @@ package smorgas.core.recipe;
 
 import java.util.Set;
 import java.util.function.LongUnaryOperator;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.ReadAs;
 
 /** An entry about baskets: it belongs to one project's inputs and is in no exported recipe. */
 public sealed interface BasketEntry extends Entry {

@@ -4,8 +4,12 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import smorgas.core.column.Figure;
-import smorgas.core.column.Merge;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Merge;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.recipe.fold.WordPair;
+import smorgas.core.recipe.sift.Rule;
 import smorgas.core.text.Refusal;
 
 /** An entry about what is one keyword, and what figures it has. */

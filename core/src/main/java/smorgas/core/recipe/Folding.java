@@ -11,10 +11,15 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
-import smorgas.core.column.Merge;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Merge;
 import smorgas.core.language.Lexicon;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.recipe.fold.FoldPin;
+import smorgas.core.recipe.fold.FoldRules;
+import smorgas.core.recipe.fold.WordPair;
 
 /**
  * Everything that decides which lines are one keyword.

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import smorgas.core.recipe.gather.BasketState;
 
 /**
  * What was decided of baskets.

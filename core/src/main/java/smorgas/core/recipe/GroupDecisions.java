@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.SequencedMap;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import smorgas.core.recipe.group.GroupRule;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.SameHere;
 
 /**
  * What was decided of groups.

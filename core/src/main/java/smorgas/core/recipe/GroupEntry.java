@@ -3,6 +3,8 @@ package smorgas.core.recipe;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import smorgas.core.recipe.group.GroupRule;
+import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Words;
 

@@ -3,6 +3,8 @@ package smorgas.core.recipe;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import smorgas.core.recipe.group.GroupRule;
+import smorgas.core.recipe.group.SplitBy;
 import smorgas.core.text.Refusal;
 
 /**

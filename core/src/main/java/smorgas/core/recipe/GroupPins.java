@@ -11,6 +11,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import smorgas.core.recipe.group.SplitBy;
 import smorgas.core.text.Tidy;
 
 /**

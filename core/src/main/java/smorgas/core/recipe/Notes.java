@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /**
  * What was written down beside keywords, groups and the project. What is written of a basket is part of its {@link BasketInfo}.

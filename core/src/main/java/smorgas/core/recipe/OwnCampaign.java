@@ -1,6 +1,7 @@
 package smorgas.core.recipe;
 
 import java.util.List;
+import smorgas.core.recipe.serve.PlanBids;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Refusal;

@@ -2,6 +2,8 @@ package smorgas.core.recipe;
 
 import java.util.ArrayList;
 import java.util.List;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.serve.PlanSettings;
 
 /**
  * What the entries in force come to, room by room. A pure function of the entries and the language; cannot change.

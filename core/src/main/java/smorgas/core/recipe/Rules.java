@@ -10,6 +10,11 @@ import java.util.Collections;
 import java.util.Objects;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import smorgas.core.recipe.fold.FoldRules;
+import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.ThemeRules;
+import smorgas.core.recipe.serve.PlanRules;
+import smorgas.core.recipe.value.IntentRules;
 import smorgas.core.text.Refusal;
 
 /**

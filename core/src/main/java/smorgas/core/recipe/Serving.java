@@ -6,6 +6,12 @@ import java.util.List;
 import java.util.SequencedMap;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import smorgas.core.recipe.serve.AdTemplate;
+import smorgas.core.recipe.serve.PlanAds;
+import smorgas.core.recipe.serve.PlanBids;
+import smorgas.core.recipe.serve.PlanCampaigns;
+import smorgas.core.recipe.serve.PlanNames;
+import smorgas.core.recipe.serve.PlanSettings;
 
 /**
  * What was decided of the plan.

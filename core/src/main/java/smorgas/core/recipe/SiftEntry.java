@@ -3,6 +3,10 @@ package smorgas.core.recipe;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Refusal;
 
 /** An entry about what is kept and dropped, and how it is looked at. */

@@ -7,6 +7,10 @@ import java.util.List;
 import java.util.SequencedMap;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 
 /**
  * What was decided of keeping and dropping, and of how keywords are looked at.

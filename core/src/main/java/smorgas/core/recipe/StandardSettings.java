@@ -4,15 +4,28 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import smorgas.core.column.Figure;
-import smorgas.core.column.Merge;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Merge;
 import smorgas.core.language.Lexicon;
+import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
+import smorgas.core.recipe.group.SameHere;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.serve.PlanBids;
+import smorgas.core.recipe.serve.PlanCampaigns;
+import smorgas.core.recipe.serve.PlanGroups;
+import smorgas.core.recipe.serve.PlanNames;
+import smorgas.core.recipe.serve.PlanPages;
+import smorgas.core.recipe.serve.PlanSettings;
+import smorgas.core.recipe.serve.PlanStructure;
+import smorgas.core.recipe.value.ClickTable;
+import smorgas.core.recipe.value.FeedbackSettings;
 
 /**
  * The settings of a project in which nothing was chosen.
@@ -43,11 +56,11 @@ public record StandardSettings(
      * keywords have; exact and phrase, one campaign, names as they are, no bids; a hundred clicks go to a first sale (common
      * practice), and reports are of different weeks.
      */
-    static final StandardSettings FIRST = new StandardSettings(
+    public static final StandardSettings FIRST = new StandardSettings(
             EnumSet.complementOf(EnumSet.of(FoldKind.STEMS, FoldKind.LITTLE_WORDS)),
             Arrays.stream(Figure.values()).collect(Collectors.toMap(Function.identity(), Figure::standardMerge)),
             new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, 100_000),
-            new Method.ByThemes(List.of(new Pass(3, Pass.ANY, Pass.ANY, 1, Pass.LONGEST, true, 0)), Rank.BY_KEYWORDS),
+            Method.ByThemes.USUAL,
             .5,
             EnumSet.of(GroupSettings.StopAt.BEGIN, GroupSettings.StopAt.END),
             new PlanSettings(

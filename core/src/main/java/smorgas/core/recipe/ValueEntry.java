@@ -3,6 +3,12 @@ package smorgas.core.recipe;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.value.Assumptions;
+import smorgas.core.recipe.value.ClickTable;
+import smorgas.core.recipe.value.FeedbackSettings;
+import smorgas.core.recipe.value.Intent;
+import smorgas.core.recipe.value.PromiseSettings;
 import smorgas.core.text.Refusal;
 
 /** An entry about what keywords are for and may bring; it changes no standing and no group. */

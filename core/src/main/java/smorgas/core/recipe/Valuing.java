@@ -5,6 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.SequencedMap;
 import java.util.stream.Stream;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.value.Assumptions;
+import smorgas.core.recipe.value.ClickTable;
+import smorgas.core.recipe.value.FeedbackSettings;
+import smorgas.core.recipe.value.Intent;
+import smorgas.core.recipe.value.PromiseSettings;
 
 /**
  * What was decided of what keywords are for and may bring.

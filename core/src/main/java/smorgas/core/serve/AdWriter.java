@@ -11,8 +11,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import smorgas.core.recipe.AdTemplate;
-import smorgas.core.recipe.PlanAds;
+import smorgas.core.recipe.serve.AdTemplate;
+import smorgas.core.recipe.serve.PlanAds;
 import smorgas.core.text.Formulas;
 
 /**

@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.PlanGroups;
-import smorgas.core.recipe.PlanSettings;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.serve.PlanGroups;
+import smorgas.core.recipe.serve.PlanSettings;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.text.Tidy;
 
 /**

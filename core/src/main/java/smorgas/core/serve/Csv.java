@@ -7,9 +7,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.util.List;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
+import smorgas.core.figure.Figure;
 import smorgas.core.text.Formulas;
 
 /**

@@ -8,12 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.PlanPages;
-import smorgas.core.recipe.PlanRules;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.serve.PlanPages;
+import smorgas.core.recipe.serve.PlanRules;
 import smorgas.core.text.Formulas;
 import smorgas.core.value.Reported;
 

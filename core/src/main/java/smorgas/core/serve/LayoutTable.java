@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.serve.MatchType;
 
 /** Writes a plan as a table in a layout of somebody's own; nothing is neutralised, as in {@link PlanTable}. */
 final class LayoutTable extends TextPlanFormat {

@@ -11,13 +11,13 @@ import java.util.SequencedMap;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.ServeEntry;
-import smorgas.core.recipe.Standing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Formulas;
 import smorgas.core.value.SearchWords;
 

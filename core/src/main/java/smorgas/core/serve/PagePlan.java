@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
-import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.value.Intent;
 import smorgas.core.text.Words;
 import smorgas.core.value.Worth;
 
@@ -72,7 +72,11 @@ final class PagePlan {
         Searched searched = Searched.of(members, searches);
         return List.of(
                 group.page().orElse(""),
-                new PlanNaming(what.recipe().serving().plan().names().with(smorgas.core.recipe.PlanNames.Letters.TITLE))
+                new PlanNaming(what.recipe()
+                                .serving()
+                                .plan()
+                                .names()
+                                .with(smorgas.core.recipe.serve.PlanNames.Letters.TITLE))
                         .cased(main, false),
                 main,
                 String.join(

@@ -12,7 +12,7 @@ import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Overlap;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** The pictures of a project: how its lines became a plan, the map of its groups, and what its lists share. */
 final class Pictures {

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import smorgas.core.column.Figure;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.figure.Figure;
+import smorgas.core.recipe.serve.MatchType;
 
 /**
  * What an ad platform is given, as a tree: campaigns, their ad groups, the keywords of these; cannot change.

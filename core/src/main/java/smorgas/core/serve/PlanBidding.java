@@ -5,7 +5,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Numbers;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.PlanBids;
+import smorgas.core.recipe.serve.PlanBids;
 import smorgas.core.value.Worth;
 
 /** The bids of keywords. */

@@ -2,7 +2,7 @@ package smorgas.core.serve;
 
 import java.io.Writer;
 import java.util.List;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.serve.MatchType;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
 import tools.jackson.core.StreamWriteFeature;

@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
-import smorgas.core.recipe.PlanNames;
+import smorgas.core.recipe.serve.PlanNames;
 import smorgas.core.text.Characters;
 
 /** Names of campaigns and ad groups by a pattern; no two in one place are the same, whatever their case. */

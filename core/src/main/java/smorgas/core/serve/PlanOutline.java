@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.io.Writer;
 import java.util.Set;
 import java.util.stream.Collectors;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.serve.MatchType;
 
 /** A plan as text that people read: campaigns, ad groups and keywords, each a step further in. */
 final class PlanOutline extends TextPlanFormat {

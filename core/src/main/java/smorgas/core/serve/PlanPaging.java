@@ -8,11 +8,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.PlanPages;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.serve.PlanPages;
 import smorgas.core.text.Words;
 
 /** Where ad groups lead to. */

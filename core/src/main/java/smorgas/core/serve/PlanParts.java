@@ -14,10 +14,10 @@ import java.util.Map;
 import java.util.Set;
 import smorgas.core.fold.Gathered;
 import smorgas.core.group.read.ThemeTree;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.PlanCampaigns;
-import smorgas.core.recipe.PlanSettings;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.serve.PlanCampaigns;
+import smorgas.core.recipe.serve.PlanSettings;
+import smorgas.core.recipe.value.Intent;
 
 /** Parts what is served into campaigns. */
 final class PlanParts {

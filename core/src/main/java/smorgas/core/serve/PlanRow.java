@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.serve.MatchType;
 
 /**
  * One thing of a plan as a row of a table; what it has not is empty.

@@ -12,11 +12,11 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.dhatim.fastexcel.Workbook;
-import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /**
  * A plan as a workbook (ECMA-376) for people: a summary, and a sheet each for campaigns, ad groups, keywords, negatives, ads and

@@ -2,10 +2,10 @@ package smorgas.core.sift;
 
 import java.util.BitSet;
 import java.util.function.Function;
-import smorgas.core.column.Computed;
 import smorgas.core.column.Numbers;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.Standing;
+import smorgas.core.figure.Computed;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.value.Intent;
 
 /**
  * What conditions can ask beyond what a keyword is: what was decided or worked out of it. Rules are given tags and intents;
@@ -15,7 +15,7 @@ import smorgas.core.recipe.Standing;
  * @param tag the keywords that have a tag
  * @param intent the keywords that are for this above all
  * @param promise the keywords of the class of promise of this name
- * @param numbers a number of every keyword, see {@link smorgas.core.column.Fact.Use#VIEW}
+ * @param numbers a number of every keyword, see {@link smorgas.core.figure.Fact.Use#VIEW}
  */
 public record ConditionContext(
         Function<Standing, BitSet> standing,

@@ -4,10 +4,10 @@ import java.math.BigDecimal;
 import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.Map;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /**
  * What goes along when keywords are dropped and one may not have thought of.

@@ -14,8 +14,8 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.Standing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Words;
 
 /**

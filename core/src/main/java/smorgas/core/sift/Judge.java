@@ -9,13 +9,13 @@ import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.TreeMap;
 import java.util.function.Function;
-import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.Rule;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.value.Intent;
 
 /**
  * Gives every keyword its standing: by pin if a hand decided, else by the first rule from the top that takes it, else

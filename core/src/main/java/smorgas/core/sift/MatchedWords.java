@@ -10,9 +10,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Rule;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Words;
 
 /**

@@ -10,20 +10,20 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntPredicate;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Computed;
 import smorgas.core.column.Cores;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.figure.Computed;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Bounds;
-import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Patterns;
-import smorgas.core.recipe.Placing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.sift.Bounds;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Patterns;
+import smorgas.core.recipe.sift.Placing;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Tidy;
 
 /**
@@ -324,7 +324,7 @@ public final class Matcher {
         return doubts;
     }
 
-    private void figure(smorgas.core.column.Figure figure, List<String> doubts) {
+    private void figure(smorgas.core.figure.Figure figure, List<String> doubts) {
         if (keywords.figure(figure).isEmpty()) {
             doubts.add("No basket tells the " + figure.label() + " of its keywords.");
         }

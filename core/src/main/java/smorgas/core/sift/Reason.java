@@ -1,6 +1,6 @@
 package smorgas.core.sift;
 
-import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.sift.Rule;
 
 /** Why a keyword stands as it does. */
 public sealed interface Reason {

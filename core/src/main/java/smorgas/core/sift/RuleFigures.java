@@ -1,6 +1,6 @@
 package smorgas.core.sift;
 
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Searched;
 
 /**
  * What a rule does among the others.

@@ -5,8 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import smorgas.core.recipe.Rule;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 
 /** The standing of every keyword, with its reason; cannot change. Keywords are numbered as in the fold they came from. */
 public final class Standings {

@@ -5,13 +5,13 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalLong;
 import java.util.stream.IntStream;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.Bounds;
-import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.sift.Bounds;
+import smorgas.core.recipe.sift.Condition;
 
 /** The views that most lists are looked at by sooner or later (common practice); only those that can show something. */
 public final class UsualViews {

@@ -9,11 +9,11 @@ import java.util.List;
 import java.util.PriorityQueue;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.text.Tidy;
 
 /** Counts the words and phrases of some keywords. */

@@ -11,10 +11,10 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Figure;
-import smorgas.core.recipe.Estimation;
-import smorgas.core.recipe.Foraging;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Figure;
+import smorgas.core.recipe.gather.Estimation;
+import smorgas.core.recipe.gather.Foraging;
 import smorgas.core.text.Tidy;
 
 /**

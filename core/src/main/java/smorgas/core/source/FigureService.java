@@ -2,7 +2,7 @@ package smorgas.core.source;
 
 import java.util.List;
 import java.util.Map;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 
 /** A service that says how often keywords are searched for and what others bid for them; {@link Estimator} asks it. */
 public interface FigureService extends Service {

@@ -14,8 +14,8 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.recipe.Foraging;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.recipe.gather.Foraging;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 

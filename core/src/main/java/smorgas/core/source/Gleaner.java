@@ -12,8 +12,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.recipe.Gleaning;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.recipe.gather.Gleaning;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Refusal;
 

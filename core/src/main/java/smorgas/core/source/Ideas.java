@@ -10,8 +10,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.Brainstorm;
-import smorgas.core.recipe.Brainstorm.Form;
+import smorgas.core.recipe.gather.Brainstorm;
+import smorgas.core.recipe.gather.Brainstorm.Form;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 

@@ -23,8 +23,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.recipe.LogReading;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.recipe.gather.LogReading;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Tidy;
 

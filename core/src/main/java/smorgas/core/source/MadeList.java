@@ -4,8 +4,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.text.Formulas;
 
 /**

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.Predicate;
-import smorgas.core.recipe.Pairing;
+import smorgas.core.recipe.gather.Pairing;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Words;
 

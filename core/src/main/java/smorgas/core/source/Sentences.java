@@ -7,7 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
-import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.gather.Asked;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 

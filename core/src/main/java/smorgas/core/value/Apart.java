@@ -16,7 +16,7 @@ import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.serve.MatchType;
 
 /**
  * Negatives that keep groups apart: a search that is a keyword of one group would also trigger a keyword of another that

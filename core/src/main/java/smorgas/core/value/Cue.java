@@ -8,7 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.value.Intent;
 
 /**
  * What a word, a phrase or a form of keywords says of what they are for.

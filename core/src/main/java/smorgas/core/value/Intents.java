@@ -15,17 +15,17 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
 import smorgas.core.language.Units;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.IntentRules;
 import smorgas.core.recipe.Valuing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.WordList;
+import smorgas.core.recipe.value.Intent;
+import smorgas.core.recipe.value.IntentRules;
 
 /**
  * What each keyword is for, and why. Several intents can be seen in one keyword; the one with the strongest cue leads, and a

@@ -9,12 +9,12 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.PromiseSettings;
-import smorgas.core.recipe.PromiseSettings.Factor;
+import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PromiseSettings.Factor;
 
 /**
  * A verdict of every keyword by one's own weights: the mean of what each factor says, from 0 to 1, weighed; what is unknown of

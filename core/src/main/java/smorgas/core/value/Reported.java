@@ -1,7 +1,7 @@
 package smorgas.core.value;
 
 import java.util.Comparator;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.Lines;
 
 /**

@@ -7,7 +7,7 @@ import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.text.Tidy;
 
 /**

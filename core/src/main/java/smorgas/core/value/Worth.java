@@ -11,16 +11,16 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Assumed;
-import smorgas.core.recipe.Assumptions;
-import smorgas.core.recipe.ClickTable;
-import smorgas.core.recipe.CostBy;
-import smorgas.core.recipe.Span;
 import smorgas.core.recipe.Valuing;
+import smorgas.core.recipe.value.Assumed;
+import smorgas.core.recipe.value.Assumptions;
+import smorgas.core.recipe.value.ClickTable;
+import smorgas.core.recipe.value.CostBy;
+import smorgas.core.recipe.value.Span;
 
 /**
  * What keywords may bring in a month under the researcher's assumptions: searches times the share of clicks times the

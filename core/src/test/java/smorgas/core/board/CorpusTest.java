@@ -14,12 +14,12 @@ import java.util.Objects;
 import java.util.TreeSet;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.serve.PlanRecord;
 
 /**

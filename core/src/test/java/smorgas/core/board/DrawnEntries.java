@@ -22,7 +22,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import smorgas.core.group.engine.Engines;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.Method;
+import smorgas.core.recipe.group.Method;
 import smorgas.core.text.Refusal;
 
 /** Entries of every kind there is, drawn by their fields: a new kind is drawn without being named anywhere. */

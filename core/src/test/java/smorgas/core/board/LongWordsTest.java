@@ -10,12 +10,12 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
 
 /** Words of thousands of letters, as broken lists and cleanings bring them: every stage comes to an end in any case. */
 class LongWordsTest {

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import smorgas.core.column.Computed;
+import smorgas.core.figure.Computed;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;

@@ -10,8 +10,8 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /** What a project has that is related to some of its keywords. */
 class RelatedTest {

@@ -10,12 +10,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Cleaning.Match;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.fold.Cleaning.Match;
 import smorgas.core.text.Refusal;
 
 class CleanerTest {

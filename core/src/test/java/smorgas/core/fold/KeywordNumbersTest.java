@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /** What follows from keywords alone, counted by hand. */
 class KeywordNumbersTest {

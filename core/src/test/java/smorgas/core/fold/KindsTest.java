@@ -20,11 +20,11 @@ import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
-import smorgas.core.recipe.WordPair;
+import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.recipe.fold.WordPair;
 
 /** Which spellings are one keyword, by kind and by hand. */
 class KindsTest {

@@ -24,7 +24,7 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
-import smorgas.core.recipe.WordPair;
+import smorgas.core.recipe.fold.WordPair;
 
 class MisspellingsTest {
 

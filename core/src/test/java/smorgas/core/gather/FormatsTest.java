@@ -20,11 +20,11 @@ import org.dhatim.fastexcel.Worksheet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.Reading.Format;
-import smorgas.core.recipe.BasketInfo.Kind;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.BasketInfo.Kind;
+import smorgas.core.recipe.gather.ReadAs;
 
 /** Lists in every format that a researcher brings, and files that are broken or mean harm. */
 class FormatsTest {

@@ -9,7 +9,7 @@ import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 
 /** Months in the names of columns, as lists and spreadsheets of several countries write them. */
 class MonthsTest {

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.ReadAs;
 
 /**
  * Files that once ended a run, kept a reader busy for minutes or were told of wrongly. Each gets a sentence, and what is
@@ -203,7 +203,7 @@ class OddFilesTest {
                         "f",
                         list,
                         ReadAs.FOUND,
-                        smorgas.core.column.Decimals.POINT,
+                        smorgas.core.figure.Decimals.POINT,
                         afterSome,
                         (line, cells) -> rows.add(line)))
                 .isInstanceOf(ReadingStopped.class);
@@ -218,7 +218,7 @@ class OddFilesTest {
                             "f",
                             file,
                             ReadAs.FOUND,
-                            smorgas.core.column.Decimals.POINT,
+                            smorgas.core.figure.Decimals.POINT,
                             atOnce,
                             (line, cells) -> {}))
                     .hasMessage("It took too long.");

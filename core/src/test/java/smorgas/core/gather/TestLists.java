@@ -13,7 +13,7 @@ public final class TestLists {
     public static Lines lines(long basket, String name, byte[] bytes) {
         List<Object[]> rows = new ArrayList<>();
         Reading reading = BasketReader.read(name, bytes, (line, cells) -> rows.add(new Object[] {line, cells}));
-        Interpreter interpreter = new Interpreter(basket, name, reading, smorgas.core.column.Decimals.POINT);
+        Interpreter interpreter = new Interpreter(basket, name, reading, smorgas.core.figure.Decimals.POINT);
         rows.forEach(r -> interpreter.row((int) r[0], (String[]) r[1]));
         return interpreter.lines(reading);
     }

@@ -12,11 +12,11 @@ import org.dhatim.fastexcel.Worksheet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
-import smorgas.core.column.FigureReader;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.FigureReader;
+import smorgas.core.recipe.gather.ReadAs;
 
 /** What lists say in other people's writing, layouts and languages. */
 class UnderstoodTest {

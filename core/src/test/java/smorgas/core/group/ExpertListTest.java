@@ -20,9 +20,9 @@ import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.MovesNeeded;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.Method;
 import smorgas.core.text.Tidy;
 
 /**

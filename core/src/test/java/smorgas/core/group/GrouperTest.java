@@ -15,16 +15,16 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
-import smorgas.core.recipe.Pass;
-import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.Rules;
-import smorgas.core.recipe.SameHere;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
+import smorgas.core.recipe.group.Pass;
+import smorgas.core.recipe.group.Rank;
+import smorgas.core.recipe.group.SameHere;
 import smorgas.core.text.Words;
 
 class GrouperTest {

@@ -20,10 +20,10 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
-import smorgas.core.recipe.SplitBy;
+import smorgas.core.recipe.group.Pass;
+import smorgas.core.recipe.group.SplitBy;
 import smorgas.core.serve.Plan;
 
 /** What a hand does to groups, whatever the dials say. */

@@ -9,15 +9,15 @@ import java.util.stream.IntStream;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.NetOfWords;
 import smorgas.core.group.read.Prospects;
-import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.Pass;
 
 /** What is read off groups: the net of words, what changed, what else there could be. */
 class LookedAtTest {

@@ -16,8 +16,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.FieldSource;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.value.Intent;
 import smorgas.core.sift.UsualViews;
 
 /** A language is a folder: what stands in it is used, and one more folder is one more language. */

@@ -8,6 +8,9 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import smorgas.core.recipe.sift.Bounds;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.ConditionKind;
 
 /** What can be asked is described once, and the guide to recipes tells all of it. */
 class DocumentedTest {

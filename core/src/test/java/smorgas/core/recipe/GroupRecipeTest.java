@@ -8,6 +8,11 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import smorgas.core.recipe.group.GroupRule;
+import smorgas.core.recipe.group.Pass;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Standing;
 
 /** What entries about groups come to. */
 class GroupRecipeTest {

@@ -15,6 +15,9 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
+import smorgas.core.recipe.fold.FoldRules;
+import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.serve.PlanRules;
 import smorgas.core.text.Refusal;
 
 /** The rules are what decides, and the word lists that ship are those that they name. */

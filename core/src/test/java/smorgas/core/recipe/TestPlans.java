@@ -1,6 +1,12 @@
 package smorgas.core.recipe;
 
 import java.util.Set;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.serve.PlanBids;
+import smorgas.core.recipe.serve.PlanGroups;
+import smorgas.core.recipe.serve.PlanNames;
+import smorgas.core.recipe.serve.PlanSettings;
+import smorgas.core.recipe.serve.PlanStructure;
 
 /** Settings of plans as tests ask for them. */
 public final class TestPlans {

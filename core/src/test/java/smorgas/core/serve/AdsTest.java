@@ -13,14 +13,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.AdTemplate;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.PlanAds;
-import smorgas.core.recipe.PlanBids;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.serve.AdTemplate;
+import smorgas.core.recipe.serve.PlanAds;
+import smorgas.core.recipe.serve.PlanBids;
 import smorgas.core.text.Refusal;
 
 /** Ads from templates, and what the check finds. */

@@ -9,7 +9,7 @@ import java.util.random.RandomGenerator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 
 /** Cells of tables for reading. */
 class CsvTest {

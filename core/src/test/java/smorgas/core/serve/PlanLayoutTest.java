@@ -18,13 +18,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.AdTemplate;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.PlanAds;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.serve.AdTemplate;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.serve.PlanAds;
 import smorgas.core.text.Refusal;
 
 /** Layouts of somebody's own, read back by another library than wrote them. */

@@ -19,13 +19,13 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.FoldKind;
-import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.PlanSettings;
-import smorgas.core.recipe.PlanStructure;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.serve.PlanSettings;
+import smorgas.core.recipe.serve.PlanStructure;
 
 /** What the plan takes and what it holds back, beside rules that are written down once more here, and its text to read. */
 class PlanUnitsTest {

@@ -12,22 +12,22 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.TestLists;
 import smorgas.core.group.Grouper;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.TestPlans;
 import smorgas.core.recipe.Themed;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 
 class PlannerTest {
 

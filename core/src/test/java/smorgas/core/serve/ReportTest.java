@@ -28,22 +28,22 @@ import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.board.Board;
 import smorgas.core.draw.Drawing;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Assumed;
-import smorgas.core.recipe.Assumptions;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.NoteEntry;
-import smorgas.core.recipe.PlanPages;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Span;
-import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.ValueEntry;
+import smorgas.core.recipe.serve.PlanPages;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.value.Assumed;
+import smorgas.core.recipe.value.Assumptions;
+import smorgas.core.recipe.value.CostBy;
+import smorgas.core.recipe.value.Span;
 
 /** The report and the plan of pages, read back. */
 class ReportTest {

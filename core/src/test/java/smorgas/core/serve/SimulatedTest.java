@@ -10,17 +10,17 @@ import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.board.MissingFigures;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.PlanBids;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
+import smorgas.core.recipe.serve.PlanBids;
 
 /** Made-up figures: only where lists tell none, marked in what leaves, and no bid is made of one. */
 class SimulatedTest {

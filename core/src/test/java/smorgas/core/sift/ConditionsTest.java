@@ -12,19 +12,19 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Figure;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Bounds;
-import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Placing;
-import smorgas.core.recipe.Rule;
-import smorgas.core.recipe.Standing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.sift.Bounds;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Placing;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 
 /** Conditions on folded keywords, and how they combine. */
 class ConditionsTest {

@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 
 /** What goes along with what is dropped; the sums counted by hand. */
 class DropEffectsTest {

@@ -21,12 +21,12 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.fold.Folder;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Folding;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Rules;
-import smorgas.core.recipe.Standing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 
 /** Words, phrases and families of what is on view; trims. */
 class WordsOnViewTest {

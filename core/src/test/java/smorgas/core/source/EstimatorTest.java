@@ -8,12 +8,12 @@ import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Estimation;
-import smorgas.core.recipe.Foraging;
+import smorgas.core.recipe.gather.Estimation;
+import smorgas.core.recipe.gather.Foraging;
 
 /** Figures asked for in pieces, of planners that fail, answer nonsense, or are stopped. */
 class EstimatorTest {

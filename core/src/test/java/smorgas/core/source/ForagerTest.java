@@ -15,8 +15,8 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.recipe.Foraging;
-import smorgas.core.recipe.Foraging.Around;
+import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.recipe.gather.Foraging.Around;
 
 /** Suggestions asked for, in rounds, of sources that are slow, broken or both. */
 class ForagerTest {

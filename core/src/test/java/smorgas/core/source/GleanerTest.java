@@ -25,9 +25,9 @@ import org.xml.sax.Attributes;
 import org.xml.sax.InputSource;
 import org.xml.sax.SAXException;
 import org.xml.sax.helpers.DefaultHandler;
-import smorgas.core.recipe.Gleaning;
-import smorgas.core.recipe.Gleaning.Part;
-import smorgas.core.recipe.Gleaning.Range;
+import smorgas.core.recipe.gather.Gleaning;
+import smorgas.core.recipe.gather.Gleaning.Part;
+import smorgas.core.recipe.gather.Gleaning.Range;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 

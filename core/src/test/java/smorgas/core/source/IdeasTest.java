@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import smorgas.core.recipe.Brainstorm;
-import smorgas.core.recipe.Brainstorm.Form;
+import smorgas.core.recipe.gather.Brainstorm;
+import smorgas.core.recipe.gather.Brainstorm.Form;
 
 /** Phrases around what somebody wrote of customers. */
 class IdeasTest {

@@ -15,7 +15,7 @@ import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.recipe.LogReading;
+import smorgas.core.recipe.gather.LogReading;
 import smorgas.core.text.Refusal;
 
 /** Searches of access logs counted. */

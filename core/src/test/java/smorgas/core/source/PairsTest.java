@@ -12,7 +12,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.recipe.Pairing;
+import smorgas.core.recipe.gather.Pairing;
 import smorgas.core.text.Refusal;
 
 /** Word lists multiplied. */

@@ -8,7 +8,7 @@ import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.recipe.Asked;
+import smorgas.core.recipe.gather.Asked;
 import smorgas.core.text.Refusal;
 
 class SentencesTest {

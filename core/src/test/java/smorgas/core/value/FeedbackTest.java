@@ -14,17 +14,17 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.FeedbackSettings;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.value.FeedbackSettings;
 
 class FeedbackTest {
 

@@ -13,8 +13,8 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.serve.MatchType;
 
 class NegativeMatchTest {
 

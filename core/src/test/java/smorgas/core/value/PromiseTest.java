@@ -11,14 +11,14 @@ import java.util.stream.IntStream;
 import org.apache.commons.math3.stat.ranking.NaturalRanking;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
-import smorgas.core.column.Computed;
+import smorgas.core.figure.Computed;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.PromiseSettings;
-import smorgas.core.recipe.PromiseSettings.Factor;
-import smorgas.core.recipe.PromiseSettings.PromiseClass;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.ValueEntry;
+import smorgas.core.recipe.value.Intent;
+import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PromiseSettings.Factor;
+import smorgas.core.recipe.value.PromiseSettings.PromiseClass;
 import smorgas.core.text.Refusal;
 
 class PromiseTest {

@@ -13,20 +13,20 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Decimals;
 import smorgas.core.column.Numbers;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Decimals;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.Assumed;
-import smorgas.core.recipe.Assumptions;
-import smorgas.core.recipe.ClickTable;
-import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Span;
 import smorgas.core.recipe.ValueEntry;
+import smorgas.core.recipe.value.Assumed;
+import smorgas.core.recipe.value.Assumptions;
+import smorgas.core.recipe.value.ClickTable;
+import smorgas.core.recipe.value.CostBy;
+import smorgas.core.recipe.value.Span;
 import smorgas.core.text.Refusal;
 
 class WorthTest {

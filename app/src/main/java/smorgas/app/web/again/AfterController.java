@@ -17,7 +17,7 @@ import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.BeforeAfter;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.value.TwoProportions;
 
 /** What came of a change: the reports of the weeks before and since, group by group, with what can be told and what cannot yet. */

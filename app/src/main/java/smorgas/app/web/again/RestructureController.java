@@ -25,7 +25,7 @@ import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.OldStructure;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanRecord;

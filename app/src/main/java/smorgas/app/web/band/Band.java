@@ -11,7 +11,7 @@ import smorgas.core.board.Board;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /**
  * The drawn flow from lines to plan rows. All heights are to one scale: lines per pixel. Each piece is a link to just

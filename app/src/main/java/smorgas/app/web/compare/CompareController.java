@@ -22,7 +22,7 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.fold.Comparison;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.text.Refusal;
 
 /** Two sets compared; what comes out is picked up on the tray or made a basket. */

@@ -9,7 +9,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /**
  * One of two sets that are compared, as it stands in a form: {@code basket:} and its number, {@code group:} and its theme,

@@ -12,12 +12,12 @@ import smorgas.app.web.sift.SiftQuery;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Notes;
-import smorgas.core.recipe.Rule;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
 import smorgas.core.text.Tidy;
 
 /** What the field in the head finds while one types: keywords, a word, groups, rules, views, baskets and acts. */

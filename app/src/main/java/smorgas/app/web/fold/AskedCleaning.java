@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.fold.Cleaner;
-import smorgas.core.recipe.Cleaning;
+import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.text.Refusal;
 
 /** A cleaning as the form asks for it; a field that its kind does not need is not looked at. */

@@ -14,10 +14,10 @@ import smorgas.app.work.Outcome;
 import smorgas.app.work.Trays;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
-import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.FoldKind;
-import smorgas.core.recipe.WordPair;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.recipe.fold.WordPair;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 

@@ -18,13 +18,13 @@ import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.column.Computed;
+import smorgas.core.figure.Computed;
 import smorgas.core.fold.Cleaner;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
-import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.FoldPin;
 import smorgas.core.recipe.Folding;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.fold.FoldPin;
 import smorgas.core.text.Refusal;
 
 /** Fold: the stair from lines to keywords, what became one keyword and why, and what a hand can do about it. */
@@ -189,8 +189,7 @@ class FoldController {
     }
 
     private static PreviewView preview(Board board, Cleaning cleaning) {
-        Cleaner.Preview would =
-                Cleaner.preview(board.spellings(), board.recipe().folding(), cleaning);
+        Cleaner.Preview would = board.cleanedBy(cleaning);
         String aside = would.setAside() == 0
                 ? ""
                 : ", of which " + Show.count(would.setAside()) + " would be nothing and be set aside";

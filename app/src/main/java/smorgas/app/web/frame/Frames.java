@@ -19,7 +19,7 @@ import smorgas.app.work.Table;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Ahead;
 import smorgas.core.board.Board;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** Puts the frame around a page. */
 @Component

@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.value.Intent;
 
 /**
  * The tray as it is shown.

@@ -6,8 +6,8 @@ import org.jspecify.annotations.Nullable;
 import smorgas.app.store.Offers;
 import smorgas.app.store.Schedules;
 import smorgas.app.web.show.Show;
-import smorgas.core.recipe.Asked;
-import smorgas.core.recipe.BasketState;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.BasketState;
 
 /**
  * What a tool of ours was asked for when it made a basket, and what can go on with it.

@@ -18,16 +18,16 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.core.board.Board;
 import smorgas.core.board.TableGroups;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Figure;
-import smorgas.core.column.Merge;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Merge;
 import smorgas.core.fold.Versions;
 import smorgas.core.recipe.BasketEntry;
-import smorgas.core.recipe.BasketInfo;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.text.Refusal;
 
 /** What is done to one basket, and how figures of several are merged. */

@@ -11,7 +11,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Overlap;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /**
  * A basket as the list of baskets shows it. Bars are thousandths of the largest basket.

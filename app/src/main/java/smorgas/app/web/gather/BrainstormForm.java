@@ -3,8 +3,8 @@ package smorgas.app.web.gather;
 import java.util.EnumSet;
 import java.util.Set;
 import smorgas.app.web.show.Fields;
-import smorgas.core.recipe.Brainstorm;
-import smorgas.core.recipe.Brainstorm.Form;
+import smorgas.core.recipe.gather.Brainstorm;
+import smorgas.core.recipe.gather.Brainstorm.Form;
 
 /** What is written of customers, as the fields of its form. */
 record BrainstormForm(String offer, String customers, String problems, Set<Form> forms, String name) {

@@ -1,7 +1,7 @@
 package smorgas.app.web.gather;
 
 import smorgas.app.web.show.Fields;
-import smorgas.core.recipe.Estimation;
+import smorgas.core.recipe.gather.Estimation;
 
 /**
  * What a planner is to be asked, as the fields of its form.

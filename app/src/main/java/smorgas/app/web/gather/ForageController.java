@@ -23,9 +23,9 @@ import smorgas.app.work.Errand;
 import smorgas.app.work.Errands;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Sources;
-import smorgas.core.recipe.Asked;
-import smorgas.core.recipe.Foraging;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.source.Source;
 import smorgas.core.text.Refusal;
 

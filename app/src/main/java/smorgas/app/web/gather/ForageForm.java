@@ -4,8 +4,8 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import smorgas.app.web.show.Fields;
-import smorgas.core.recipe.Foraging;
-import smorgas.core.recipe.Foraging.Around;
+import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.recipe.gather.Foraging.Around;
 
 /** A foraging as the fields of its form. */
 record ForageForm(

@@ -35,9 +35,9 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.KnownPhrases;
 import smorgas.core.gather.Packed;
-import smorgas.core.recipe.Asked;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.Gleaning;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.Gleaning;
 import smorgas.core.source.Gleaner;
 import smorgas.core.text.Refusal;
 

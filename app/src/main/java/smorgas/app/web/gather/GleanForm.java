@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Map;
 import smorgas.app.web.show.Fields;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.Gleaning;
-import smorgas.core.recipe.Gleaning.Part;
-import smorgas.core.recipe.Gleaning.Range;
+import smorgas.core.recipe.gather.Gleaning;
+import smorgas.core.recipe.gather.Gleaning.Part;
+import smorgas.core.recipe.gather.Gleaning.Range;
 
 /** A gleaning as the fields of its form; numbers as they were typed. */
 record GleanForm(

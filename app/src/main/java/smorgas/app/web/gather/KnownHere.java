@@ -3,7 +3,7 @@ package smorgas.app.web.gather;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.board.KnownPhrases;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** What the project knows of phrases, in the words of every tool's page. */
 final class KnownHere {

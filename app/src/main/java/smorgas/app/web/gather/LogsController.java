@@ -22,9 +22,9 @@ import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Offered;
 import smorgas.app.work.Snapshot;
-import smorgas.core.recipe.Asked;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.LogReading;
+import smorgas.core.recipe.gather.Asked;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.LogReading;
 import smorgas.core.source.LogTerms;
 import smorgas.core.text.Refusal;
 

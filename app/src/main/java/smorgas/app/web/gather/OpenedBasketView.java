@@ -8,12 +8,12 @@ import smorgas.app.web.show.Show;
 import smorgas.app.work.GatheredBasket;
 import smorgas.core.board.Board;
 import smorgas.core.board.TableGroups;
-import smorgas.core.column.ColumnRole;
+import smorgas.core.figure.ColumnRole;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Problem;
 import smorgas.core.gather.Reading;
-import smorgas.core.recipe.BasketInfo;
-import smorgas.core.recipe.ReadAs;
+import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.recipe.gather.ReadAs;
 
 /**
  * The opened basket: how it was understood, and what can be put right.

@@ -7,7 +7,7 @@ import smorgas.app.web.sift.SiftQuery;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Overlap;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.BasketInfo;
+import smorgas.core.recipe.gather.BasketInfo;
 
 /**
  * How baskets overlap: the commonest combinations with their bar, and the pairs.

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import smorgas.app.web.show.Fields;
-import smorgas.core.recipe.Pairing;
+import smorgas.core.recipe.gather.Pairing;
 
 /**
  * A pairing as the fields of its form.

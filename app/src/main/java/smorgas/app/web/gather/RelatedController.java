@@ -19,7 +19,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.Related;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Condition;
+import smorgas.core.recipe.sift.Condition;
 import smorgas.core.text.Tidy;
 
 /** Related terms: of a seed or a group, what the project has that shares its pages, competitors or meaning. */

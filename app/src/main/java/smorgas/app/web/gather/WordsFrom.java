@@ -10,7 +10,7 @@ import smorgas.app.web.show.Choice;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.WordList;
 
 /** Where a tool of ours can take words from: what is picked, lists of the pantry, saved views and groups. */
 @Component

@@ -5,8 +5,8 @@ import java.util.function.ToIntFunction;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
 import smorgas.core.group.engine.Dial;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
 
 /** What the dial from broad to tight gives at each place, as two lines over it: groups, and keywords left over. */
 final class DialHtml {

@@ -8,9 +8,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
 import smorgas.core.board.Board;
-import smorgas.core.group.engine.SameProposals;
 import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Mending;
+import smorgas.core.group.same.SameProposals;
 import smorgas.core.recipe.GroupEntry;
 
 /** Answers to doubts; each is one entry. */

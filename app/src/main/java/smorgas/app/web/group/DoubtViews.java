@@ -9,9 +9,9 @@ import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.engine.SameProposals;
 import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Groups;
+import smorgas.core.group.same.SameProposals;
 
 /** The queue of what most needs a look, each with the acts that settle it. */
 final class DoubtViews {

@@ -19,7 +19,7 @@ import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.value.Worth;
 
 /** What the Group page shows of a result, be it adopted or a preview. */

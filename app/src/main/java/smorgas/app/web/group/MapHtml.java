@@ -4,11 +4,11 @@ import java.util.List;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.column.Searched;
 import smorgas.core.draw.AreaSize;
 import smorgas.core.draw.Drawing;
 import smorgas.core.draw.GroupMap;
 import smorgas.core.draw.Treemap.Rect;
+import smorgas.core.figure.Searched;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 

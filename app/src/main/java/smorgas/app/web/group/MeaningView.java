@@ -3,8 +3,8 @@ package smorgas.app.web.group;
 import java.util.Optional;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.Meanings;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
 
 /**
  * What the Group page tells of what keywords mean.

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.sift.WordCounts;
 
 /**

@@ -12,15 +12,15 @@ import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
+import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeMarks;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.Intent;
+import smorgas.core.recipe.value.Intent;
 
 /** The opened group, or the leftovers: figures, what holds it together, members, neighbours, what a hand decided of it. */
 final class OpenedGroupView {

@@ -16,7 +16,7 @@ import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.SplitBy;
+import smorgas.core.recipe.group.SplitBy;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;

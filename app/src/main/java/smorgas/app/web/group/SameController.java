@@ -20,9 +20,9 @@ import smorgas.core.board.Board;
 import smorgas.core.group.read.Changes;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupEntry.WordsSame;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.SameHere;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.SameHere;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Tidy;
 
 /** Words that mean the same: said, refused, told apart, taken from the pantry and put there. */

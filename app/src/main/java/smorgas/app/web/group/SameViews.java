@@ -8,11 +8,11 @@ import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.group.engine.SameFound;
-import smorgas.core.group.engine.SameProposals;
+import smorgas.core.group.same.SameFound;
+import smorgas.core.group.same.SameProposals;
 import smorgas.core.recipe.Folding;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Tidy;
 
 /** Words that count as one when groups form: what is said, what any trade says, and what may be. */

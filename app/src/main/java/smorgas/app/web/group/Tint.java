@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Standing;
 
 /** What the map tells by how dark an area is: five steps, each a fifth of the groups, but standing by its share. */
 final class Tint {

@@ -13,7 +13,7 @@ import smorgas.app.web.frame.Frames;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.Facts;
-import smorgas.core.column.Computed;
+import smorgas.core.figure.Computed;
 import smorgas.core.recipe.NoteEntry;
 import smorgas.core.serve.Csv;
 import smorgas.core.text.Tidy;

@@ -17,7 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Refusal;
 
 /** Shows the pantry's lists; makes, changes, imports and exports them. */

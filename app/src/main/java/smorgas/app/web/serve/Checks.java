@@ -8,11 +8,11 @@ import java.util.stream.IntStream;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.sift.SiftQuery;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.serve.CheckKind;
 import smorgas.core.serve.PlanCheck;
 

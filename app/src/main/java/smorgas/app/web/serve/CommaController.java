@@ -17,10 +17,10 @@ import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
-import smorgas.core.column.Searched;
-import smorgas.core.recipe.Standing;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.serve.Planner;
 import smorgas.core.text.Characters;
 

@@ -16,8 +16,8 @@ import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
-import smorgas.core.recipe.MatchType;
+import smorgas.core.figure.Figure;
+import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.serve.Plan;
 
 /** Keywords in pieces, each to be copied and pasted where no file is taken. */

@@ -5,17 +5,17 @@ import java.util.List;
 import java.util.Set;
 import org.springframework.util.MultiValueMap;
 import smorgas.app.web.show.Fields;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
-import smorgas.core.column.FigureReader;
-import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.PlanBids;
-import smorgas.core.recipe.PlanCampaigns;
-import smorgas.core.recipe.PlanGroups;
-import smorgas.core.recipe.PlanNames;
-import smorgas.core.recipe.PlanPages;
-import smorgas.core.recipe.PlanSettings;
-import smorgas.core.recipe.PlanStructure;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.FigureReader;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.serve.PlanBids;
+import smorgas.core.recipe.serve.PlanCampaigns;
+import smorgas.core.recipe.serve.PlanGroups;
+import smorgas.core.recipe.serve.PlanNames;
+import smorgas.core.recipe.serve.PlanPages;
+import smorgas.core.recipe.serve.PlanSettings;
+import smorgas.core.recipe.serve.PlanStructure;
 import smorgas.core.text.Refusal;
 
 /** The choices of Serve as the fields of a form; a field that is not there asks for what is adopted. */

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import smorgas.app.web.show.Show;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Figure;
 import smorgas.core.recipe.Serving;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;

@@ -6,12 +6,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Fact;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.Numbers;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Fact;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.serve.Csv;
 
 /** How figures are shown: thousands separators, and nothing where nothing is known. */

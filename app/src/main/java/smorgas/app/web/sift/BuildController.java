@@ -27,21 +27,21 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.ConditionKind;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupRule;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.PromiseSettings;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.ValueEntry;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.group.GroupRule;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.ConditionKind;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
+import smorgas.core.recipe.value.Intent;
+import smorgas.core.recipe.value.PromiseSettings;
 import smorgas.core.sift.Matcher;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
@@ -208,19 +208,16 @@ class BuildController {
 
     /** One that knows the lists of the pantry that the condition names and the project has not taken yet. */
     private Matcher matcher(Condition condition, Board board) {
-        Map<String, WordList> lists =
-                new LinkedHashMap<>(board.recipe().sifting().lists());
+        Map<String, WordList> further = new LinkedHashMap<>();
         condition
                 .all()
                 .filter(Condition.OnList.class::isInstance)
                 .map(part -> ((Condition.OnList) part).list())
-                .filter(name -> !lists.containsKey(name))
+                .filter(name -> !board.recipe().sifting().lists().containsKey(name))
                 .distinct()
                 .toList()
-                .forEach(name -> pantry.find(name).ifPresent(list -> lists.put(name, list)));
-        return lists.size() == board.recipe().sifting().lists().size()
-                ? board.matcher()
-                : new Matcher(board.keywords(), lists);
+                .forEach(name -> pantry.find(name).ifPresent(list -> further.put(name, list)));
+        return board.matcher(further);
     }
 
     private static List<Choices> kinds(Board board) {

@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
-import smorgas.core.column.FigureReader;
-import smorgas.core.recipe.Bounds;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.ConditionKind;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.FigureReader;
+import smorgas.core.recipe.sift.Bounds;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.ConditionKind;
 import smorgas.core.text.Refusal;
 
 /**

@@ -8,10 +8,10 @@ import java.util.Set;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.column.ColumnRole;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Fact;
-import smorgas.core.column.Figure;
+import smorgas.core.figure.ColumnRole;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Fact;
+import smorgas.core.figure.Figure;
 
 /**
  * A column of the keyword table beside standing and keyword.

@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.SequencedMap;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.Intent;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
 import smorgas.core.recipe.ValueEntry;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.value.Intent;
 
 /** Makes entries of what a hand decides of keywords: each names all tidy texts, so that it finds its keyword later too. */
 final class Hands {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.IntFunction;
 import smorgas.core.board.Board;
 import smorgas.core.board.Facts;
-import smorgas.core.column.Fact;
+import smorgas.core.figure.Fact;
 import smorgas.core.serve.Csv;
 
 /** Writes keywords as a table for reading. */

@@ -8,12 +8,9 @@ import java.util.Map;
 import java.util.Set;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.sift.DropEffects;
-import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
@@ -101,15 +98,7 @@ record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phr
 
     /** What a rule put below the others would change. */
     private static Act act(Board board, Matcher matcher, Condition condition, Standing standing) {
-        Recipe recipe = board.recipe();
-        List<Rule> rules = new ArrayList<>(recipe.sifting().rules());
-        rules.add(new Rule(recipe.sifting().nextRule(), condition, standing));
-        Standings would = Judge.judge(
-                matcher,
-                board.intents()::with,
-                recipe.sifting().pins(),
-                recipe.sifting().tags(),
-                rules);
+        Standings would = board.judgedWith(matcher, condition, standing);
         int changes = 0;
         BitSet changed = new BitSet();
         List<String> samples = new ArrayList<>();

@@ -15,9 +15,9 @@ import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Shown;
 import smorgas.core.board.Board;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.PromiseSettings;
 import smorgas.core.recipe.ValueEntry;
+import smorgas.core.recipe.value.Intent;
+import smorgas.core.recipe.value.PromiseSettings;
 import smorgas.core.text.Refusal;
 
 /** How promise is judged: told before it is set, and set. */

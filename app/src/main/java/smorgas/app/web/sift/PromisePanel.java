@@ -9,11 +9,11 @@ import java.util.stream.Stream;
 import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.column.Figure;
 import smorgas.core.column.Numbers;
-import smorgas.core.column.Searched;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.PromiseSettings;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
+import smorgas.core.recipe.value.Intent;
+import smorgas.core.recipe.value.PromiseSettings;
 import smorgas.core.value.Promise;
 
 /**

@@ -13,9 +13,9 @@ import java.util.stream.IntStream;
 import smorgas.app.store.Baskets;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Fact;
 import smorgas.core.column.Numbers;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Fact;
 
 /** Ranks of keywords in columns that acts change, or that only the lists know: what the board's orders do not keep. */
 final class Ranks {

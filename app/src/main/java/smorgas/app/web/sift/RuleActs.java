@@ -12,13 +12,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Act;
 import smorgas.app.work.Outcome;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupRule;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.group.GroupRule;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 

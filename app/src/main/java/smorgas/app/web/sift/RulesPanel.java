@@ -10,8 +10,8 @@ import smorgas.app.store.Json;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
-import smorgas.core.recipe.Rule;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.sift.RuleFigures;
 import smorgas.core.sift.Tags;
 

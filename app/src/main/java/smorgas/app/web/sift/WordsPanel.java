@@ -11,7 +11,7 @@ import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.WordList;
+import smorgas.core.recipe.sift.WordList;
 import smorgas.core.sift.Families;
 import smorgas.core.sift.WordCounts;
 

@@ -8,12 +8,12 @@ import java.util.List;
 import java.util.stream.Stream;
 import smorgas.app.web.show.Expected;
 import smorgas.core.board.Board;
-import smorgas.core.recipe.Assumed;
-import smorgas.core.recipe.Assumptions;
-import smorgas.core.recipe.ClickTable;
-import smorgas.core.recipe.CostBy;
-import smorgas.core.recipe.Span;
 import smorgas.core.recipe.Valuing;
+import smorgas.core.recipe.value.Assumed;
+import smorgas.core.recipe.value.Assumptions;
+import smorgas.core.recipe.value.ClickTable;
+import smorgas.core.recipe.value.CostBy;
+import smorgas.core.recipe.value.Span;
 
 /**
  * The assumptions about worth, of all keywords, of a tag or of a group, and what they come to for what is on view.

@@ -16,12 +16,12 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 
 /** The band is to scale: heights add up to what flows through it. */
 class BandTest {

@@ -8,13 +8,13 @@ import org.junit.jupiter.api.Test;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 
 /** What the field in the head finds, and where that leads. */
 class FinderTest {

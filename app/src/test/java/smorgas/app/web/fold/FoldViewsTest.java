@@ -9,11 +9,11 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.Cleaning;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.FoldKind;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.fold.FoldKind;
 
 /** What the page of Fold shows of a board. */
 class FoldViewsTest {

@@ -6,7 +6,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import smorgas.app.web.show.Step;
 import smorgas.core.board.Task;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Searched;
 
 /** What the line says and where it leads. */
 class NextLineTest {

@@ -7,8 +7,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import smorgas.core.recipe.Gleaning;
-import smorgas.core.recipe.Gleaning.Part;
+import smorgas.core.recipe.gather.Gleaning;
+import smorgas.core.recipe.gather.Gleaning.Part;
 import smorgas.core.text.Refusal;
 
 /** A form says what was asked, and what was asked fills the form again. */

@@ -13,12 +13,12 @@ import smorgas.core.board.Board;
 import smorgas.core.draw.AreaSize;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.read.ThemeTree;
-import smorgas.core.recipe.Assumed;
-import smorgas.core.recipe.Assumptions;
-import smorgas.core.recipe.CostBy;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Span;
 import smorgas.core.recipe.ValueEntry;
+import smorgas.core.recipe.value.Assumed;
+import smorgas.core.recipe.value.Assumptions;
+import smorgas.core.recipe.value.CostBy;
+import smorgas.core.recipe.value.Span;
 import smorgas.core.value.Worth;
 
 class AreaWorthTest {

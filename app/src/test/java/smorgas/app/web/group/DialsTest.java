@@ -15,14 +15,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Intent;
-import smorgas.core.recipe.Method;
-import smorgas.core.recipe.Pass;
-import smorgas.core.recipe.Rank;
 import smorgas.core.recipe.Rules;
-import smorgas.core.recipe.SameHere;
 import smorgas.core.recipe.StandardSettings;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
+import smorgas.core.recipe.group.Pass;
+import smorgas.core.recipe.group.Rank;
+import smorgas.core.recipe.group.SameHere;
+import smorgas.core.recipe.value.Intent;
 
 /** The dials of Group as fields and as a URL. */
 class DialsTest {

@@ -19,8 +19,8 @@ import smorgas.core.group.read.ThemeMarks;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rules;
+import smorgas.core.recipe.group.Pass;
 
 /** The pictures of Group, read back by a parser: what they tell, and that names stay text. */
 class PicturesTest {

@@ -11,15 +11,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.util.UriComponentsBuilder;
-import smorgas.core.column.Decimals;
-import smorgas.core.recipe.MatchType;
-import smorgas.core.recipe.PlanBids;
-import smorgas.core.recipe.PlanCampaigns;
-import smorgas.core.recipe.PlanGroups;
-import smorgas.core.recipe.PlanNames;
-import smorgas.core.recipe.PlanPages;
-import smorgas.core.recipe.PlanSettings;
-import smorgas.core.recipe.PlanStructure;
+import smorgas.core.figure.Decimals;
+import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.recipe.serve.PlanBids;
+import smorgas.core.recipe.serve.PlanCampaigns;
+import smorgas.core.recipe.serve.PlanGroups;
+import smorgas.core.recipe.serve.PlanNames;
+import smorgas.core.recipe.serve.PlanPages;
+import smorgas.core.recipe.serve.PlanSettings;
+import smorgas.core.recipe.serve.PlanStructure;
 import smorgas.core.text.Refusal;
 
 /** What the form of Serve asks for. */

@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import smorgas.core.recipe.MatchType;
 import smorgas.core.recipe.Serving;
+import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCount;
 

@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.util.LinkedMultiValueMap;
-import smorgas.core.column.Computed;
-import smorgas.core.column.Decimals;
-import smorgas.core.column.Figure;
-import smorgas.core.recipe.Bounds;
-import smorgas.core.recipe.Cleaning;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Placing;
-import smorgas.core.recipe.Standing;
+import smorgas.core.figure.Computed;
+import smorgas.core.figure.Decimals;
+import smorgas.core.figure.Figure;
+import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.sift.Bounds;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Placing;
+import smorgas.core.recipe.sift.Standing;
 
 /** A condition that is built by picking is the one that the fields say, and can be opened again. */
 class BuiltTest {

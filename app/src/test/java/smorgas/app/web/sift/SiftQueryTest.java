@@ -13,8 +13,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import smorgas.app.store.Json;
-import smorgas.core.recipe.Condition;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Standing;
 import smorgas.core.sift.WordCounts;
 
 /** What the table shows is in its URL, and comes back from it. */

@@ -9,13 +9,13 @@ import smorgas.app.Themed;
 import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.Condition;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.recipe.Rule;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.Standing;
+import smorgas.core.recipe.sift.Condition;
+import smorgas.core.recipe.sift.Rule;
+import smorgas.core.recipe.sift.Standing;
 
 /** What is told of one keyword: nothing of it may be guessed, so each sentence is held against what was really done. */
 class StoryTest {

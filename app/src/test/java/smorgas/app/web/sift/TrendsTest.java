@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
-import smorgas.core.column.Decimals;
+import smorgas.core.figure.Decimals;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.ReadAs;
 import smorgas.core.recipe.Recipe;
+import smorgas.core.recipe.gather.ReadAs;
 
 /** Months as a line: points and words worked out by hand, for a place of 60 by 14 with a pixel left free above and below. */
 class TrendsTest {

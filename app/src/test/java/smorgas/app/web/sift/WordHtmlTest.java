@@ -6,7 +6,7 @@ import java.util.List;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Searched;
 import smorgas.core.sift.WordCounts.WordCount;
 
 /** Words as HTML, read back by a parser. */

@@ -3,9 +3,9 @@ package smorgas.core.group.engine;
 import java.util.Comparator;
 import java.util.List;
 import java.util.ServiceLoader;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.Method;
 import smorgas.core.recipe.StandardSettings;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Method;
 
 /**
  * The kinds of methods that there are, each with its engine. Another is a {@link Kind} that is listed as a service.
@@ -25,52 +25,6 @@ public final class Engines {
 
         /** The engine of a method of this kind, which {@code settings} hold. */
         Engine engine(GroupSettings settings);
-    }
-
-    /** Keywords that are alike. */
-    public static final class Likeness implements Kind {
-        @Override
-        public String name() {
-            return "likeness";
-        }
-
-        @Override
-        public Class<? extends Method> method() {
-            return Method.ByLikeness.class;
-        }
-
-        @Override
-        public Method usual(StandardSettings standard) {
-            return standard.likeness();
-        }
-
-        @Override
-        public Engine engine(GroupSettings settings) {
-            return new LikenessEngine((Method.ByLikeness) settings.method(), settings);
-        }
-    }
-
-    /** Keywords with the same words. */
-    public static final class Themes implements Kind {
-        @Override
-        public String name() {
-            return "themes";
-        }
-
-        @Override
-        public Class<? extends Method> method() {
-            return Method.ByThemes.class;
-        }
-
-        @Override
-        public Method usual(StandardSettings standard) {
-            return standard.themes();
-        }
-
-        @Override
-        public Engine engine(GroupSettings settings) {
-            return new ThemeEngine((Method.ByThemes) settings.method(), settings);
-        }
     }
 
     private static final List<Kind> KINDS = ServiceLoader.load(Kind.class, Kind.class.getClassLoader()).stream()

@@ -1,8 +1,8 @@
 package smorgas.core.group.engine;
 
 import java.util.Locale;
-import smorgas.core.recipe.GroupSettings;
-import smorgas.core.recipe.ThemeRules;
+import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.ThemeRules;
 import smorgas.core.text.Refusal;
 
 /**

@@ -2,10 +2,10 @@ package smorgas.core.group.engine;
 
 import java.util.Map;
 import java.util.function.IntFunction;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.recipe.LikenessRules;
-import smorgas.core.recipe.ThemeRules;
+import smorgas.core.figure.Figure;
+import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.ThemeRules;
 
 /**
  * What an engine is asked.
@@ -20,7 +20,7 @@ import smorgas.core.recipe.ThemeRules;
  * @param meaning what is known of what texts mean
  * @param likeness the numbers of groups by likeness
  * @param themes those of groups by themes
- * @param grown remembers what was found for these keywords before
+ * @param cache remembers what was found for these keywords before
  */
 public record Question(
         ThemeWords words,
@@ -33,7 +33,7 @@ public record Question(
         MeaningVectors meaning,
         LikenessRules likeness,
         ThemeRules themes,
-        LikenessCache grown) {
+        EngineCache cache) {
 
     /** Themes on which no group forms, and by keyword those that may not take it. */
     public record Barred(RemovedThemes everywhere, Map<Integer, RemovedThemes> byKeyword) {

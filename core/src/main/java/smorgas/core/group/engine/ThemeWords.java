@@ -15,7 +15,7 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.language.WordForms;
-import smorgas.core.recipe.GroupSettings;
+import smorgas.core.recipe.group.GroupSettings;
 
 /**
  * The words of keywords as grouping sees them: further forms of a word are one where asked for. Words are numbered in the

@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.SplitBy;
+import smorgas.core.recipe.group.SplitBy;
 
 /**
  * What a hand decided of groups, by the keywords of one fold. A text that no keyword has any more decides nothing.

@@ -12,7 +12,7 @@ import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.engine.Nearness;
-import smorgas.core.recipe.GroupRule;
+import smorgas.core.recipe.group.GroupRule;
 
 /** Why keywords are in their groups, and what groups are made of. Safe for many threads; cannot change. */
 public final class Explained {

@@ -12,10 +12,10 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Figure;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 

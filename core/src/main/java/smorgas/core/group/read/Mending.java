@@ -7,7 +7,7 @@ import java.util.stream.Stream;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupRule;
+import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 

@@ -12,16 +12,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.column.Figure;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Figure;
+import smorgas.core.figure.Searched;
 import smorgas.core.group.Grouping;
-import smorgas.core.group.engine.Candidates;
-import smorgas.core.group.engine.Division;
-import smorgas.core.group.engine.ScopeWords;
 import smorgas.core.group.engine.ThemeWords;
-import smorgas.core.recipe.Pass;
-import smorgas.core.recipe.SplitBy;
+import smorgas.core.group.themes.Candidates;
+import smorgas.core.group.themes.Division;
+import smorgas.core.group.themes.ScopeWords;
+import smorgas.core.recipe.group.Pass;
+import smorgas.core.recipe.group.SplitBy;
 import smorgas.core.text.Tidy;
 
 /**

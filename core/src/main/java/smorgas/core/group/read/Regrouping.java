@@ -17,7 +17,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.GroupPin.GroupsSettled;
-import smorgas.core.recipe.GroupRule;
+import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.text.Tidy;
 
 /**

@@ -7,7 +7,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import smorgas.core.column.Searched;
+import smorgas.core.figure.Searched;
 import smorgas.core.group.Grouping;
 
 /**

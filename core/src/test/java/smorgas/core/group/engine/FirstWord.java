@@ -1,6 +1,6 @@
 package smorgas.core.group.engine;
 
-import smorgas.core.recipe.Method;
+import smorgas.core.recipe.group.Method;
 
 /**
  * An example of a method of grouping: keywords with the same first word.

@@ -12,11 +12,11 @@ import smorgas.core.group.Grouper;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.GroupingInput;
 import smorgas.core.recipe.GroupEntry.WordsSame;
-import smorgas.core.recipe.Method;
-import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
-import smorgas.core.recipe.SameHere;
+import smorgas.core.recipe.group.Method;
+import smorgas.core.recipe.group.Pass;
+import smorgas.core.recipe.group.SameHere;
 import smorgas.core.text.Refusal;
 
 class SameHereTest {

@@ -12,9 +12,9 @@ import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.Pass;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.Themed;
+import smorgas.core.recipe.group.Pass;
 
 /** Names, broader themes, reasons and figures of groups. */
 class ExplainedTest {

@@ -1,0 +1,75 @@
+package smorgas.core.figure;
+
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What a column of a list is understood to hold. Every column is kept with the lines; only some are read as figures. */
+public enum ColumnRole {
+    KEYWORD("keyword", null),
+    SEARCHES(Figure.SEARCHES),
+    CPC(Figure.CPC),
+    LOW_BID(Figure.LOW_BID),
+    HIGH_BID(Figure.HIGH_BID),
+    POSITION(Figure.POSITION),
+    COMPETITION(Figure.COMPETITION),
+    PREVIOUS_POSITION(Figure.PREVIOUS_POSITION),
+    CHANGE(Figure.CHANGE),
+    TRAFFIC(Figure.TRAFFIC),
+    DIFFICULTY(Figure.DIFFICULTY),
+    CLICKS(Figure.CLICKS),
+    IMPRESSIONS(Figure.IMPRESSIONS),
+    CTR(Figure.CTR),
+    COST(Figure.COST),
+    CONVERSIONS(Figure.CONVERSIONS),
+    QUALITY(Figure.QUALITY),
+    VISITS(Figure.VISITS),
+    GOALS(Figure.GOALS),
+    LANDING_PAGE("landing page", null),
+    MATCH_TYPE("match type", null),
+    CAMPAIGN("campaign", null),
+    AD_GROUP("ad group", null),
+    STATUS("status", null),
+    TAGS("tags", null),
+    TARGET_LOCATION("target location", null),
+    DATE("date", null),
+    /** Which figures of a line a stand-in for a service has made up. */
+    SIMULATED("simulated figures", null),
+    /** Of ads, which have several. */
+    HEADLINE("headline of an ad", null),
+    DESCRIPTION("description of an ad", null),
+    /** Searches of one month, of which lists have a column for each. */
+    MONTH("searches of a month", null),
+    OTHER("other", null);
+
+    private final String label;
+    private final @Nullable Figure figure;
+
+    ColumnRole(String label, @Nullable Figure figure) {
+        this.label = label;
+        this.figure = figure;
+    }
+
+    ColumnRole(Figure figure) {
+        this(figure.word(), figure);
+    }
+
+    /** What it holds, in the trade's words. */
+    public String label() {
+        return label;
+    }
+
+    /** The figure that the column's cells are read as; empty for the keyword and for what is kept as text. */
+    public Optional<Figure> figure() {
+        return Optional.ofNullable(figure);
+    }
+
+    /** Whether its cells are texts that are kept beside the figures of lines. */
+    public boolean text() {
+        return figure == null && this != KEYWORD && this != MONTH && this != OTHER;
+    }
+
+    /** Whether a list may have several columns of it. */
+    public boolean repeats() {
+        return this == MONTH || this == OTHER || this == HEADLINE || this == DESCRIPTION;
+    }
+}

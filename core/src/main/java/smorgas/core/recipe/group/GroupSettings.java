@@ -1,0 +1,113 @@
+package smorgas.core.recipe.group;
+
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Refusal;
+
+/**
+ * How groups form.
+ *
+ * @param method how they are found
+ * @param forms whether further forms of a word ("keeping", "keeper") count as one word; singular and plural are one as
+ *     the project folds them
+ * @param leftovers what becomes of keywords that no theme takes
+ * @param seatedFrom of seated leftovers the least tightness, 0 to 1
+ * @param stopWords tidy words that say nothing
+ * @param stopAt where a theme may have none of them; a theme in any order may have none at all if this is not empty
+ * @param muted tidy words that are in no theme and have no weight
+ * @param same words that count as one
+ * @param intentsApart intents whose keywords are in no group with those of others; what a rule or a hand places goes where it says
+ */
+public record GroupSettings(
+        Method method,
+        boolean forms,
+        Leftovers leftovers,
+        double seatedFrom,
+        SortedSet<String> stopWords,
+        Set<StopAt> stopAt,
+        SortedSet<String> muted,
+        SameHere same,
+        Set<Intent> intentsApart) {
+
+    /** What becomes of keywords that no theme takes. */
+    public enum Leftovers {
+        /** They stay in no group. */
+        APART("stay apart"),
+        /** They join the nearest group, if they are near enough. */
+        SEATED("are seated in the nearest group"),
+        /** They make one group, to be sorted by hand. */
+        ONE_GROUP("make one group");
+
+        private final String label;
+
+        Leftovers(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** A place of a stop word in a theme. */
+    public enum StopAt {
+        BEGIN("begin"),
+        END("end"),
+        WITHIN("within");
+
+        private final String label;
+
+        StopAt(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    public GroupSettings {
+        if (!(seatedFrom >= 0 && seatedFrom <= 1)) {
+            throw new Refusal("The least tightness of seated keywords is 0 to 1, not " + seatedFrom);
+        }
+        stopWords = Collections.unmodifiableSortedSet(new TreeSet<>(stopWords));
+        stopAt = stopAt.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(stopAt));
+        muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
+        intentsApart = intentsApart.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(intentsApart));
+    }
+
+    /** The same with another set of muted words. */
+    public GroupSettings withMuted(SortedSet<String> words) {
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, words, same, intentsApart);
+    }
+
+    /** The same with other words that count as one. */
+    public GroupSettings with(SameHere others) {
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, muted, others, intentsApart);
+    }
+
+    /** The same with other passes. */
+    public GroupSettings withPasses(Pass... others) {
+        return with(new Method.ByThemes(List.of(others), Rank.BY_KEYWORDS));
+    }
+
+    /** The same with another method. */
+    public GroupSettings with(Method other) {
+        return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same, intentsApart);
+    }
+
+    /** The same with other intents kept apart. */
+    public GroupSettings apart(Set<Intent> intents) {
+        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same, intents);
+    }
+
+    /** How themes are told, which also serves to split a group or to look for one: as set, else as usual. */
+    public Method.ByThemes themes(Method.ByThemes usual) {
+        return method.themes().orElse(usual);
+    }
+}

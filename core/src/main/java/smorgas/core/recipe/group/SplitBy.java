@@ -1,0 +1,25 @@
+package smorgas.core.recipe.group;
+
+import java.util.Collections;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import smorgas.core.text.Refusal;
+
+/**
+ * How the engine divides one group.
+ *
+ * @param smallest keywords of a part at least; 0 for no split
+ * @param muted tidy words on which no part forms, beside those that are muted everywhere
+ */
+public record SplitBy(int smallest, SortedSet<String> muted) {
+
+    /** No split. */
+    public static final SplitBy NOT = new SplitBy(0, new TreeSet<>());
+
+    public SplitBy {
+        if (smallest < 0 || smallest > 10_000) {
+            throw new Refusal("A part of a group has 1 to 10,000 keywords at least, not " + smallest);
+        }
+        muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
+    }
+}

@@ -1,0 +1,41 @@
+package smorgas.core.recipe.serve;
+
+import smorgas.core.text.Refusal;
+
+/**
+ * Which groups and keywords are served.
+ *
+ * @param keptOnly leave Undecided keywords out
+ * @param leftovers serve the leftovers too, as an ad group of their own
+ * @param smallest the least served keywords of a group, from 1
+ * @param small what becomes of smaller ones
+ * @param withKept leave out groups of which no keyword is Kept
+ */
+public record PlanGroups(boolean keptOnly, boolean leftovers, int smallest, Small small, boolean withKept) {
+
+    /** What becomes of groups that are too small. */
+    public enum Small {
+        LEFT_OUT("are left out"),
+        /** The nearest that is large enough; left out if none is near. */
+        INTO_NEIGHBOUR("join their neighbour");
+
+        private final String label;
+
+        Small(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** Kept and Undecided of every group, no leftovers. */
+    public static final PlanGroups ALL = new PlanGroups(false, false, 1, Small.LEFT_OUT, false);
+
+    public PlanGroups {
+        if (smallest < 1 || smallest > 100_000) {
+            throw new Refusal("The smallest group served has 1 to 100,000 keywords, not " + smallest);
+        }
+    }
+}

@@ -1,0 +1,79 @@
+package smorgas.core.recipe.sift;
+
+import java.util.Optional;
+import smorgas.core.text.Refusal;
+
+/**
+ * A condition and what it does with the keywords that fulfil it.
+ *
+ * @param number tells the rule apart within its project, from 1; never given twice
+ * @param when must not ask for a standing
+ */
+public record Rule(int number, Condition when, Does does) {
+
+    private static final int HIGHEST = 1_000_000;
+
+    /** What a rule does. */
+    public sealed interface Does {
+
+        /** The order that the rule gives, to come before what it is about: {@code Drop keywords}. */
+        String order();
+    }
+
+    /** Gives a standing, unless a hand or a rule above has. */
+    public record Gives(Standing standing) implements Does {
+        @Override
+        public String order() {
+            String act = standing.act();
+            return Character.toUpperCase(act.charAt(0)) + act.substring(1) + " keywords";
+        }
+    }
+
+    /** Gives a tag; other rules judge on. */
+    public record Tags(String tag) implements Does {
+        public Tags {
+            if (tag.isBlank() || tag.length() > 60) {
+                throw new Refusal("A tag has 1 to 60 characters");
+            }
+        }
+
+        @Override
+        public String order() {
+            return "Tag \"" + tag + "\" keywords";
+        }
+    }
+
+    public Rule {
+        checkNumber(number);
+        when.requireTexts();
+        if (when.followsFromRules()) {
+            throw new Refusal("A rule cannot ask for what follows from rules: keywords " + when.sentence());
+        }
+    }
+
+    /**
+     * Refuses a number that cannot tell a rule, or anything else that is numbered from 1 in a project, apart.
+     *
+     * @throws Refusal if it is not from 1 to {@value #HIGHEST}
+     */
+    public static void checkNumber(int number) {
+        if (number < 1 || number > HIGHEST) {
+            throw new Refusal("A number is 1 to 1,000,000, not " + number);
+        }
+    }
+
+    /** A rule that gives a standing. */
+    public Rule(int number, Condition when, Standing then) {
+        this(number, when, new Gives(then));
+    }
+
+    /** The standing it gives; empty if it gives none. */
+    public Optional<Standing> standing() {
+        return does instanceof Gives gives ? Optional.of(gives.standing()) : Optional.empty();
+    }
+
+    /** The rule as a sentence without a full stop: {@code Drop keywords with the word "free"}. */
+    public String sentence() {
+        return does.order() + " " + when.sentence();
+    }
+}

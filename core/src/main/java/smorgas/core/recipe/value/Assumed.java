@@ -1,0 +1,60 @@
+package smorgas.core.recipe.value;
+
+import smorgas.core.figure.Figure;
+import smorgas.core.text.Refusal;
+
+/** What one has to assume to say what a keyword may bring; all are the researcher's own, and none has a default. */
+public enum Assumed {
+    /** The place hoped for among the results or ads, in whole places; the table of clicks tells the share of clicks there. */
+    PLACE("Place hoped for", "", Figure.SEARCHES, 1, ClickTable.MOST_PLACES),
+    /** Of a hundred searches so many clicks, whatever the place. */
+    CLICK_SHARE("Share of clicks", "%", Figure.CTR, 0, 10_000),
+    /** Of a hundred clicks so many conversions. */
+    CONVERSION_RATE("Conversion rate", "%", Figure.CTR, 0, 10_000),
+    /** Of a hundred conversions so many customers; without it the value is that of a conversion. */
+    CUSTOMER_SHARE("Customers of leads", "%", Figure.CTR, 0, 10_000),
+    /** What a customer is worth, or a conversion where no share of customers is assumed. */
+    VALUE("Value of one", "", Figure.CPC, 0, 1_000_000_000L * 1_000_000);
+
+    private final String label;
+    private final String unit;
+    private final Figure like;
+    private final long least;
+    private final long most;
+
+    Assumed(String label, String unit, Figure like, long least, long most) {
+        this.label = label;
+        this.unit = unit;
+        this.like = like;
+        this.least = least;
+        this.most = most;
+    }
+
+    /** What it is, with the sign that is written behind the number. */
+    public String label() {
+        return unit.isEmpty() ? label : label + ", " + unit;
+    }
+
+    /** A figure of lists that is written in the same way and has the same parts. */
+    public Figure like() {
+        return like;
+    }
+
+    /** Of clicks and customers in whole; parts of one in its unit. */
+    public long scale() {
+        return like.scale();
+    }
+
+    /**
+     * Refuses what cannot be.
+     *
+     * @throws Refusal with the range that it has
+     */
+    void require(Span span) {
+        if (span.low() < least || span.high() > most) {
+            throw new Refusal(label + " is "
+                    + String.format(java.util.Locale.ENGLISH, "%,d to %,d%s", least / scale(), most / scale(), unit)
+                    + ", not what was written");
+        }
+    }
+}
