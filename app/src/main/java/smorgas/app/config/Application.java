@@ -10,11 +10,13 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 import smorgas.app.store.Copies;
 import smorgas.app.store.DataFolder;
 import smorgas.app.store.Tally;
 
 /** The Spring application. The database is migrated where the data folder is opened, before anything may use it. */
+@EnableScheduling
 @SpringBootApplication(scanBasePackages = "smorgas.app")
 public class Application {
 

@@ -1,14 +1,10 @@
 package smorgas.app.config;
 
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.ContextClosedEvent;
-import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.Copies;
 
@@ -18,37 +14,30 @@ class KeepingCopies {
 
     private static final Logger LOG = LoggerFactory.getLogger(KeepingCopies.class);
 
-    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(
-            Thread.ofPlatform().name("copies").daemon().factory());
+    private static final int A_DAY = 24 * 60 * 60;
+
     private final Copies copies;
-    private final long firstAfter;
 
-    KeepingCopies(Copies copies, @Value("${smorgas.first-copy-after-seconds}") long firstAfter) {
+    KeepingCopies(Copies copies) {
         this.copies = copies;
-        this.firstAfter = firstAfter;
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void begin() {
-        clock.scheduleWithFixedDelay(
-                () -> run(copies::makeIfChanged), firstAfter, TimeUnit.DAYS.toSeconds(1), TimeUnit.SECONDS);
-        clock.scheduleWithFixedDelay(() -> run(copies::makeIfWanted), 1, 1, TimeUnit.SECONDS);
+    @Scheduled(
+            initialDelayString = "${smorgas.first-copy-after-seconds}",
+            fixedDelay = A_DAY,
+            timeUnit = TimeUnit.SECONDS)
+    void daily() {
+        run(copies::makeIfChanged);
     }
 
-    /** Lets a copy that is being written come to its end; never by an interrupt, which would close the database's file. */
-    @EventListener(ContextClosedEvent.class)
-    void end() throws InterruptedException {
-        clock.shutdown();
-        clock.awaitTermination(1, TimeUnit.MINUTES);
+    @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.SECONDS)
+    void wanted() {
+        run(copies::makeIfWanted);
     }
 
-    private interface Work {
-        Object now() throws Exception;
-    }
-
-    private static void run(Work work) {
+    private static void run(Callable<?> work) {
         try {
-            work.now();
+            work.call();
         } catch (Exception e) {
             LOG.error("no copy of the database could be made: {}", e.getMessage());
         }

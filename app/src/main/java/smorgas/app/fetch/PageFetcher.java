@@ -18,9 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
 import org.apache.hc.client5.http.DnsResolver;
@@ -58,8 +56,6 @@ public final class PageFetcher implements AutoCloseable {
 
     private final Limits limits;
     private final CloseableHttpClient client;
-    private final ScheduledExecutorService ender = Executors.newSingleThreadScheduledExecutor(
-            Thread.ofPlatform().name("fetch-end").daemon().factory());
     private final Map<String, Rules> rules = new HashMap<>();
     private final Map<String, Long> lastAsked = new HashMap<>();
 
@@ -263,7 +259,11 @@ public final class PageFetcher implements AutoCloseable {
         HttpGet get = new HttpGet(uri);
         long begun = System.nanoTime();
         // A site that sends a byte now and then never runs into the time of a single read.
-        ScheduledFuture<?> end = ender.schedule(get::abort, limits.page().toMillis(), TimeUnit.MILLISECONDS);
+        CompletableFuture<Void> over = new CompletableFuture<>();
+        over.orTimeout(limits.page().toMillis(), TimeUnit.MILLISECONDS).exceptionally(late -> {
+            get.abort();
+            return null;
+        });
         try {
             return client.execute(get, response -> answer(uri, response, largest, page));
         } catch (NotPublic e) {
@@ -277,7 +277,7 @@ public final class PageFetcher implements AutoCloseable {
                             : uri + " could not be read: its site gave no answer",
                     e);
         } finally {
-            end.cancel(false);
+            over.complete(null);
         }
     }
 
@@ -315,7 +315,6 @@ public final class PageFetcher implements AutoCloseable {
 
     @Override
     public void close() throws IOException {
-        ender.shutdownNow();
         client.close();
     }
 }

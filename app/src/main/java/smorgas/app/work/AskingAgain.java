@@ -21,7 +21,7 @@ public class AskingAgain {
     private static final Logger LOG = LoggerFactory.getLogger(AskingAgain.class);
 
     private final Table table;
-    private final Errands errands;
+    private final ToolTasks errands;
     private final Sources sources;
     private final Pages pages;
     private final Offers offers;
@@ -30,7 +30,7 @@ public class AskingAgain {
 
     AskingAgain(
             Table table,
-            Errands errands,
+            ToolTasks errands,
             Sources sources,
             Pages pages,
             Offers offers,
@@ -50,15 +50,15 @@ public class AskingAgain {
      *
      * @throws Refusal if nothing was left
      */
-    public Errand rest(OpenProject project, GatheredBasket basket) {
+    public ToolTask rest(OpenProject project, GatheredBasket basket) {
         return errands.send(
                 project,
                 basket.name(),
-                new Errand.Purpose.Rest(project.snapshot().first(basket.id())),
+                new ToolTask.Purpose.Rest(project.snapshot().first(basket.id())),
                 rest(basket));
     }
 
-    private Errand.Work rest(GatheredBasket basket) {
+    private ToolTask.Work rest(GatheredBasket basket) {
         return switch (basket.state().asked()) {
             case Asked.Foraged asked ->
                 sources.foraging(
@@ -84,20 +84,20 @@ public class AskingAgain {
      *
      * @throws Refusal if that cannot be
      */
-    public Errand again(OpenProject project, GatheredBasket basket) {
+    public ToolTask again(OpenProject project, GatheredBasket basket) {
         return again(project, basket, false, over -> {});
     }
 
-    private Errand again(OpenProject project, GatheredBasket basket, boolean scheduled, Consumer<Errand> over) {
+    private ToolTask again(OpenProject project, GatheredBasket basket, boolean scheduled, Consumer<ToolTask> over) {
         return errands.send(
                 project,
                 basket.name(),
-                new Errand.Purpose.Again(project.snapshot().first(basket.id()), scheduled),
+                new ToolTask.Purpose.Again(project.snapshot().first(basket.id()), scheduled),
                 work(basket.state().asked()),
                 over);
     }
 
-    private Errand.Work work(Asked asked) {
+    private ToolTask.Work work(Asked asked) {
         return switch (asked) {
             case Asked.Foraged foraged -> sources.foraging(foraged.foraging(), List.of(), List.of());
             case Asked.Gleaned gleaned -> pages.gleaning(gleaned.gleaning());

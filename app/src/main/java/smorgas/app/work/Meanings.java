@@ -6,10 +6,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -17,7 +17,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.MeaningStore;
@@ -33,9 +32,12 @@ import smorgas.meaning.model.PackedVector;
  * all is known the words decide.
  */
 @Component
-public class Meanings implements DisposableBean {
+public class Meanings {
 
     private static final Logger LOG = LoggerFactory.getLogger(Meanings.class);
+
+    /** One thing is found out at a time: the model has one memory. */
+    private static final String LANE = "meaning";
 
     private static final int PART = 256;
     private static final int FEW = 500;
@@ -64,30 +66,55 @@ public class Meanings implements DisposableBean {
     /** What is known, by project: it goes with its project. */
     private final Map<Long, Map<String, byte[]>> known = new ConcurrentHashMap<>();
 
-    private final Map<Long, Task> tasks = new ConcurrentHashMap<>();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(Thread.ofPlatform()
-            .name("meaning-", 0)
-            .daemon()
-            .priority(Thread.MIN_PRIORITY)
-            .factory());
+    private final Map<Long, MeaningTask> tasks = new ConcurrentHashMap<>();
+    private final Background background;
     private @Nullable MeaningModel model;
     private volatile String broken = "";
 
-    /** What is found out for some keywords, which it does not hold: they may be gone before it is. */
-    private static final class Task {
+    /** What is found out for some keywords, which it does not hold once it is over. */
+    private final class MeaningTask extends BackgroundTask {
+        private final OpenProject open;
         private final WeakReference<Keywords> keywords;
         private volatile int done;
         private volatile int all;
         private volatile boolean stopped;
-        private volatile boolean over;
+        private volatile boolean complete;
 
-        Task(Keywords keywords) {
+        MeaningTask(OpenProject open, Keywords keywords) {
+            super(open.id(), "Meanings");
+            this.open = open;
             this.keywords = new WeakReference<>(keywords);
+        }
+
+        @Override
+        public List<String> told() {
+            return List.of(done + " of " + all);
+        }
+
+        @Override
+        void stop() {
+            stopped = true;
+        }
+
+        @Override
+        void run() {
+            Keywords here = keywords.get();
+            if (here != null && !stopped) {
+                quietly(() -> {
+                    findAll(this, here);
+                    return null;
+                });
+            }
         }
     }
 
-    Meanings(MeaningStore store, @Value("${smorgas.meaning}") boolean on, @Value("${smorgas.most-meanings}") int most) {
+    Meanings(
+            MeaningStore store,
+            Background background,
+            @Value("${smorgas.meaning}") boolean on,
+            @Value("${smorgas.most-meanings}") int most) {
         this.store = store;
+        this.background = background;
         this.on = on;
         this.most = most;
     }
@@ -132,10 +159,12 @@ public class Meanings implements DisposableBean {
                 .filter(text -> !here.containsKey(text))
                 .limit(FEW)
                 .toList();
-        Future<?> found = worker.submit(() -> {
-            here.putAll(find(missing));
-            return null;
-        });
+        Future<?> found = background.begin(
+                LANE,
+                () -> quietly(() -> {
+                    here.putAll(find(missing));
+                    return null;
+                }));
         try {
             found.get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS);
         } catch (InterruptedException e) {
@@ -157,17 +186,17 @@ public class Meanings implements DisposableBean {
         if (!broken.isEmpty()) {
             return new Broken(broken);
         }
-        Task task = task(project.id(), board.keywords());
+        MeaningTask task = task(project.id(), board.keywords());
         if (task == null) {
             return new Waiting(0, all);
         }
-        return task.over
+        return task.complete
                 ? new Ready()
                 : task.stopped ? new Waiting(task.done, task.all) : new Working(task.done, task.all);
     }
 
-    private @Nullable Task task(long project, Keywords keywords) {
-        Task task = tasks.get(project);
+    private @Nullable MeaningTask task(long project, Keywords keywords) {
+        MeaningTask task = tasks.get(project);
         return task != null && task.keywords.refersTo(keywords) ? task : null;
     }
 
@@ -190,24 +219,40 @@ public class Meanings implements DisposableBean {
     public void start(OpenProject project) {
         if (state(project) instanceof Waiting) {
             Keywords keywords = project.snapshot().board().keywords();
-            Task task = new Task(keywords);
-            Task before = tasks.put(project.id(), task);
+            MeaningTask task = new MeaningTask(project, keywords);
+            MeaningTask before = tasks.put(project.id(), task);
             if (before != null) {
-                before.stopped = true;
+                before.stop();
             }
-            worker.execute(() -> run(project, keywords, task));
+            background.begin(LANE, task);
         }
     }
 
     /** Stops; what is known stays. */
     public void stop(long project) {
-        Task task = tasks.get(project);
+        MeaningTask task = tasks.get(project);
         if (task != null) {
-            task.stopped = true;
+            task.stop();
         }
     }
 
-    private void run(OpenProject project, Keywords keywords, Task task) {
+    /** Everybody else goes first: nothing waits for it. */
+    private static <T> T quietly(Callable<T> work) {
+        Thread here = Thread.currentThread();
+        here.setPriority(Thread.MIN_PRIORITY);
+        try {
+            return work.call();
+        } catch (RuntimeException e) {
+            throw e;
+        } catch (Exception e) {
+            throw new CompletionException(e);
+        } finally {
+            here.setPriority(Thread.NORM_PRIORITY);
+        }
+    }
+
+    private void findAll(MeaningTask task, Keywords keywords) {
+        OpenProject project = task.open;
         try {
             Set<String> texts = new LinkedHashSet<>();
             for (int keyword = 0; keyword < keywords.size(); keyword++) {
@@ -229,7 +274,7 @@ public class Meanings implements DisposableBean {
                 project.understood();
             }
             // Only now: who sees that all is known finds the groups that go by it.
-            task.over = all;
+            task.complete = all;
         } catch (MeaningModel.Unavailable e) {
             LOG.warn("keywords are grouped by words alone: {}", e.getMessage());
             broken = String.valueOf(e.getMessage());
@@ -262,12 +307,5 @@ public class Meanings implements DisposableBean {
             found.put(texts.get(i), PackedVector.pack(vectors[i]));
         }
         return found;
-    }
-
-    @Override
-    public void destroy() {
-        tasks.values().forEach(task -> task.stopped = true);
-        // Never by an interrupt, which would close the database's file.
-        worker.shutdown();
     }
 }

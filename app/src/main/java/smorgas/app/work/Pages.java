@@ -81,7 +81,7 @@ public class Pages {
      *
      * @throws Refusal if there are too many, or one must be fetched and that is off
      */
-    public Errand.Work gleaning(Gleaning wanted) {
+    public ToolTask.Work gleaning(Gleaning wanted) {
         if (wanted.addresses().isEmpty()) {
             throw new Refusal("The pages are not kept: choose them again");
         }
@@ -98,7 +98,7 @@ public class Pages {
         return new Reading(wanted);
     }
 
-    private final class Reading implements Errand.Work {
+    private final class Reading implements ToolTask.Work {
         private final Gleaning wanted;
         private final AtomicInteger read = new AtomicInteger();
         private volatile boolean stopped;
@@ -108,7 +108,7 @@ public class Pages {
         }
 
         @Override
-        public Errand.Came run() throws InterruptedException {
+        public ToolTask.Came run() throws InterruptedException {
             Gleaner gleaner = new Gleaner(wanted);
             List<String> problems = new ArrayList<>();
             try (PageFetcher fetcher = new PageFetcher()) {
@@ -129,7 +129,7 @@ public class Pages {
             }
             Gleaner.Result result = gleaner.result();
             problems.addAll(result.problems());
-            return new Errand.Came(
+            return new ToolTask.Came(
                     result.list(),
                     BasketInfo.Kind.PAGE,
                     new Asked.Gleaned(wanted, result.pages(), problems),

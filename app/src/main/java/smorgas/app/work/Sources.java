@@ -45,7 +45,7 @@ public class Sources {
      * @param keywords the tidy texts
      * @throws Refusal if there is no such planner, or nothing to ask
      */
-    public Errand.Work estimating(Estimation wanted, List<String> keywords) {
+    public ToolTask.Work estimating(Estimation wanted, List<String> keywords) {
         FigureService planner = planners.stream()
                 .filter(one -> one.name().equals(wanted.planner()))
                 .findFirst()
@@ -68,7 +68,7 @@ public class Sources {
      * @param known what came before
      * @throws Refusal if none of the sources is there
      */
-    public Errand.Work foraging(Foraging wanted, List<Foraging.Left> left, List<String> known) {
+    public ToolTask.Work foraging(Foraging wanted, List<Foraging.Left> left, List<String> known) {
         List<Source> asked = sources.stream()
                 .filter(source -> wanted.sources().contains(source.name()))
                 .toList();
@@ -78,7 +78,7 @@ public class Sources {
         return new Forage(wanted, asked, left, known);
     }
 
-    private static final class Forage implements Errand.Work {
+    private static final class Forage implements ToolTask.Work {
         private final AtomicBoolean stopped = new AtomicBoolean();
         private final Foraging wanted;
         private final boolean simulated;
@@ -91,10 +91,10 @@ public class Sources {
         }
 
         @Override
-        public Errand.Came run() throws InterruptedException {
+        public ToolTask.Came run() throws InterruptedException {
             Forager.Result result = forager.run();
             String told = count(result.left().size(), "query was not asked", "queries were not asked");
-            return new Errand.Came(
+            return new ToolTask.Came(
                     result.list(),
                     BasketInfo.Kind.SUGGESTIONS,
                     new Asked.Foraged(wanted, simulated, result.left(), result.failed()),
@@ -130,7 +130,7 @@ public class Sources {
         }
     }
 
-    private static final class Estimate implements Errand.Work {
+    private static final class Estimate implements ToolTask.Work {
         private final AtomicBoolean stopped = new AtomicBoolean();
         private final Estimation wanted;
         private final FigureService planner;
@@ -143,10 +143,10 @@ public class Sources {
         }
 
         @Override
-        public Errand.Came run() throws InterruptedException {
+        public ToolTask.Came run() throws InterruptedException {
             Estimator.Result result = estimator.run();
             int left = result.left().size();
-            return new Errand.Came(
+            return new ToolTask.Came(
                     result.list(planner.simulated()),
                     BasketInfo.Kind.ESTIMATES,
                     new Asked.Estimated(wanted, planner.simulated(), result.left(), result.failed()),

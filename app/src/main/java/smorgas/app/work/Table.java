@@ -13,8 +13,6 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -71,14 +69,13 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
     /** Projects on their way, by number. */
     private final Map<Long, Future<OpenProject>> opening = new ConcurrentHashMap<>();
 
-    private final ExecutorService openers = Executors.newCachedThreadPool(
-            Thread.ofPlatform().name("open-", 0).daemon().factory());
-
     /** The last search for groups of each project. */
     private final Map<Long, Search> searches = new ConcurrentHashMap<>();
 
-    private final ExecutorService ahead = Executors.newSingleThreadExecutor(
-            Thread.ofPlatform().name("groups-", 0).daemon().factory());
+    /** Groups are found for one project after the other. */
+    private static final String LANE = "groups";
+
+    private final Background background;
 
     /** Groups being found, or found, for a board. */
     private record Search(Board board, Future<?> groups) {}
@@ -89,7 +86,9 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
             Histories histories,
             Memory memory,
             Meanings meanings,
-            Openings openings) {
+            Openings openings,
+            Background background) {
+        this.background = background;
         this.memory = memory;
         this.openings = openings;
         memory.add(this);
@@ -238,12 +237,16 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
         }
         Future<OpenProject> opened = opening.computeIfAbsent(
                 id,
-                key -> openers.submit(() -> {
+                key -> background.begin(() -> {
                     OpenProject project = open(key);
                     Board board = project.snapshot().board();
                     // What every page of Sift shows besides; nobody waits for it here.
-                    openers.execute(board::orders);
-                    openers.execute(board::phrases);
+                    background.begin(() -> {
+                        board.orders();
+                    });
+                    background.begin(() -> {
+                        board.phrases();
+                    });
                     return project;
                 }));
         try {
@@ -290,7 +293,7 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
             if (before != null) {
                 before.groups().cancel(true);
             }
-            return new Search(board, ahead.submit(() -> find(project, board)));
+            return new Search(board, background.begin(LANE, () -> found(project, board)));
         }));
         try {
             search.groups().get(millis, TimeUnit.MILLISECONDS);
@@ -317,7 +320,7 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
     }
 
     @SuppressWarnings("try") // it is held, not named
-    private void find(long project, Board board) {
+    private Board found(long project, Board board) {
         int keywords = board.standings().remaining().cardinality();
         long needed = board.recipe().grouping().settings().method().needed(keywords);
         try (Visiting visit = visit();
@@ -333,6 +336,7 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
             LOG.error("the groups of project {} could not be found", project, e);
             throw e;
         }
+        return board;
     }
 
     /** Why groups could not be found, if that can be said in a sentence; else empty. */
@@ -366,7 +370,7 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
                 .ifPresent(project -> {
                     openWithin(project.id(), 0);
                     // What goes wrong here shows when the project is asked for.
-                    openers.submit(() -> findAhead(project.id()));
+                    background.begin(() -> findAhead(project.id()));
                 });
     }
 
@@ -377,8 +381,6 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
 
     @Override
     public void destroy() {
-        ahead.shutdownNow();
-        // Never by an interrupt, which would close the database's file.
-        openers.shutdown();
+        searches.values().forEach(search -> search.groups().cancel(true));
     }
 }

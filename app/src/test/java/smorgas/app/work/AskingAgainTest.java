@@ -34,6 +34,8 @@ import smorgas.core.text.Refusal;
 /** Tools asked again for their baskets, by somebody and by schedules, under a clock that the test turns. */
 class AskingAgainTest {
 
+    private final Background background = new Background();
+
     /** A clock that stands until it is turned. */
     private static final class Turned extends Clock {
         private Instant now = Instant.parse("2026-03-01T08:00:00Z");
@@ -99,7 +101,7 @@ class AskingAgainTest {
     private final Growing source = new Growing();
     private StoreUnderTest store;
     private Table table;
-    private Errands errands;
+    private ToolTasks errands;
     private AskingAgain again;
     private OpenProject project;
     private long basket;
@@ -109,10 +111,10 @@ class AskingAgainTest {
         store = new StoreUnderTest(folder);
         start();
         project = table.open(store.projects().create("Client", "en", "UK", "GBP"));
-        Errand first = errands.send(
+        ToolTask first = errands.send(
                 project,
                 "Bees",
-                new Errand.Purpose.NewBasket("Bees"),
+                new ToolTask.Purpose.NewBasket("Bees"),
                 new Sources(List.of(source), List.of()).foraging(WANTED, List.of(), List.of()));
         assertThat(first.await(60_000)).isTrue();
         basket = first.basket();
@@ -122,7 +124,7 @@ class AskingAgainTest {
     /** As a start of the application does. */
     private void start() {
         table = TableUnderTest.over(store);
-        errands = new Errands(store.baskets(), store.offers(), table);
+        errands = new ToolTasks(store.baskets(), store.offers(), table, background);
         again = new AskingAgain(
                 table,
                 errands,
@@ -135,7 +137,7 @@ class AskingAgainTest {
 
     @AfterEach
     void close() throws InterruptedException {
-        errands.destroy();
+        background.destroy();
         table.destroy();
         store.close();
     }
@@ -246,13 +248,13 @@ class AskingAgainTest {
     }
 
     /** Works until it is told to stop, and brings one keyword. */
-    private static final class Endless implements Errand.Work {
+    private static final class Endless implements ToolTask.Work {
         private final CountDownLatch stopped = new CountDownLatch(1);
 
         @Override
-        public Errand.Came run() throws InterruptedException {
+        public ToolTask.Came run() throws InterruptedException {
             stopped.await();
-            return new Errand.Came(
+            return new ToolTask.Came(
                     MadeList.of(List.of("endless")), BasketInfo.Kind.SUGGESTIONS, Asked.NOTHING, "It was stopped.");
         }
 
@@ -269,14 +271,14 @@ class AskingAgainTest {
 
     @Test
     void soManyAreAtWorkAtATimeAndNoTwoForOneBasket() {
-        Errand.Purpose.Again same = new Errand.Purpose.Again(basket, true);
-        Errand first = errands.send(project, "first", same, new Endless());
+        ToolTask.Purpose.Again same = new ToolTask.Purpose.Again(basket, true);
+        ToolTask first = errands.send(project, "first", same, new Endless());
         assertThatThrownBy(() -> errands.send(project, "second", same, new Endless()))
                 .hasMessageContaining("It is being asked already");
         for (int more = 0; more < 7; more++) {
-            errands.send(project, "more", new Errand.Purpose.NewBasket("more " + more), new Endless());
+            errands.send(project, "more", new ToolTask.Purpose.NewBasket("more " + more), new Endless());
         }
-        assertThatThrownBy(() -> errands.send(project, "ninth", new Errand.Purpose.NewBasket("n"), new Endless()))
+        assertThatThrownBy(() -> errands.send(project, "ninth", new ToolTask.Purpose.NewBasket("n"), new Endless()))
                 .hasMessageContaining("8 of them are at work already");
         assertThat(first.told()).containsExactly("on and on");
         errands.of(project.id()).forEach(errand -> errands.stop(project.id(), errand.number()));
@@ -293,7 +295,7 @@ class AskingAgainTest {
         project.act(project.snapshot().version(), recipe -> new BasketEntry.BasketRemoved(basket, "Bees"));
         Endless work = new Endless();
         work.stop();
-        Errand rest = errands.send(project, "Bees", new Errand.Purpose.Rest(basket), work);
+        ToolTask rest = errands.send(project, "Bees", new ToolTask.Purpose.Rest(basket), work);
         assertThat(rest.await(60_000)).isTrue();
         assertThat(project.snapshot().baskets()).hasSize(1);
         assertThat(rest.basket())
@@ -302,9 +304,9 @@ class AskingAgainTest {
 
     @Test
     void whatFailsIsToldAndNothingIsMade() {
-        Errand.Work broken = new Errand.Work() {
+        ToolTask.Work broken = new ToolTask.Work() {
             @Override
-            public Errand.Came run() {
+            public ToolTask.Came run() {
                 throw new IllegalStateException("broken");
             }
 
@@ -316,7 +318,7 @@ class AskingAgainTest {
                 return List.of();
             }
         };
-        Errand errand = errands.send(project, "Broken", new Errand.Purpose.NewBasket("b"), broken);
+        ToolTask errand = errands.send(project, "Broken", new ToolTask.Purpose.NewBasket("b"), broken);
         assertThat(errand.await(60_000)).isTrue();
         assertThat(errand.sentence()).startsWith("Broken failed");
         assertThat(errand.basket()).isZero();

@@ -17,6 +17,8 @@ import smorgas.core.recipe.Rules;
 /** What keywords mean, found out in the background and kept. */
 class MeaningsTest {
 
+    private final Background background = new Background();
+
     @TempDir
     private Path folder;
 
@@ -26,12 +28,12 @@ class MeaningsTest {
     @BeforeEach
     void open() {
         store = new StoreUnderTest(folder);
-        meanings = new Meanings(store.meanings(), true, 10_000);
+        meanings = new Meanings(store.meanings(), background, true, 10_000);
     }
 
     @AfterEach
-    void close() {
-        meanings.destroy();
+    void close() throws InterruptedException {
+        background.destroy();
         store.close();
     }
 
@@ -77,14 +79,13 @@ class MeaningsTest {
         store.meanings().keep(project.id(), Map.of("cheap shoes", new byte[384], "new text", new byte[] {1}));
         assertThat(store.meanings().find(List.of("cheap shoes")).get("cheap shoes"))
                 .isNotEqualTo(new byte[384]);
-        Meanings later = new Meanings(store.meanings(), true, 10_000);
+        Meanings later = new Meanings(store.meanings(), background, true, 10_000);
         later.begin(project);
         for (int i = 0; i < 600 && !(later.state(project) instanceof Meanings.Ready); i++) {
             Thread.sleep(20);
         }
         assertThat(later.vectors(project.id()).of("cheap shoes"))
                 .isEqualTo(meanings.vectors(project.id()).of("cheap shoes"));
-        later.destroy();
         // What another project has found out is taken over, and goes only with the last of them.
         OpenProject other = project("en", "cheap shoes\n");
         meanings.begin(other);
@@ -108,22 +109,29 @@ class MeaningsTest {
                         .with(Rules.NEWEST.settings().likeness().with(true))));
         meanings.begin(project);
         assertThat(awaited(project)).isEqualTo(new Meanings.Ready());
-        Meanings anew = new Meanings(store.meanings(), true, 10_000);
+        Meanings anew = new Meanings(store.meanings(), background, true, 10_000);
         Table table = new Table(
-                store.projects(), store.baskets(), store.histories(), new Memory(), anew, new Openings(folder));
+                store.projects(),
+                store.baskets(),
+                store.histories(),
+                new Memory(),
+                anew,
+                new Openings(folder),
+                background);
         table.open(project.id());
         assertThat(anew.vectors(project.id()).of("leather boots")).hasSize(384);
         table.destroy();
-        anew.destroy();
     }
 
     @Test
     void otherLanguagesTooManyKeywordsAndASwitchLeaveItOff() {
         assertThat(meanings.state(project("de", "schuhe\n"))).isEqualTo(new Meanings.Off());
         OpenProject english = project("en", "shoes\nboots\n");
-        assertThat(new Meanings(store.meanings(), false, 10_000).state(english)).isEqualTo(new Meanings.Off());
-        assertThat(new Meanings(store.meanings(), true, 1).state(english)).isEqualTo(new Meanings.Off());
-        Meanings off = new Meanings(store.meanings(), false, 10_000);
+        assertThat(new Meanings(store.meanings(), background, false, 10_000).state(english))
+                .isEqualTo(new Meanings.Off());
+        assertThat(new Meanings(store.meanings(), background, true, 1).state(english))
+                .isEqualTo(new Meanings.Off());
+        Meanings off = new Meanings(store.meanings(), background, false, 10_000);
         off.begin(english);
         off.start(english);
         assertThat(off.state(english)).isEqualTo(new Meanings.Off());

@@ -69,8 +69,9 @@ class MemoryTest {
                 store.baskets(),
                 store.histories(),
                 memory,
-                new Meanings(Mockito.mock(MeaningStore.class), false, 0),
-                new Openings(store.folder()));
+                new Meanings(Mockito.mock(MeaningStore.class), new Background(), false, 0),
+                new Openings(store.folder()),
+                new Background());
     }
 
     @Test

@@ -32,8 +32,9 @@ class TableTest {
             Mockito.mock(Baskets.class),
             Mockito.mock(Histories.class),
             new Memory(),
-            new Meanings(Mockito.mock(MeaningStore.class), false, 0),
-            Mockito.mock(Openings.class));
+            new Meanings(Mockito.mock(MeaningStore.class), new Background(), false, 0),
+            Mockito.mock(Openings.class),
+            new Background());
 
     @AfterEach
     void close() {

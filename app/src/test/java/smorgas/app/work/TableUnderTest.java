@@ -16,7 +16,8 @@ public final class TableUnderTest {
                 store.baskets(),
                 store.histories(),
                 new Memory(),
-                new Meanings(Mockito.mock(MeaningStore.class), false, 0),
-                new Openings(store.folder()));
+                new Meanings(Mockito.mock(MeaningStore.class), new Background(), false, 0),
+                new Openings(store.folder()),
+                new Background());
     }
 }

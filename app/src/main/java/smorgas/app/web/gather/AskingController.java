@@ -15,10 +15,10 @@ import smorgas.app.store.Schedules;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.AskingAgain;
-import smorgas.app.work.Errand;
-import smorgas.app.work.Errands;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.OpenProject;
+import smorgas.app.work.ToolTask;
+import smorgas.app.work.ToolTasks;
 import smorgas.core.source.Schedule;
 import smorgas.core.text.Refusal;
 
@@ -29,14 +29,14 @@ class AskingController {
     private static final long PATIENCE_MILLIS = 400;
 
     private final Frames frames;
-    private final Errands errands;
+    private final ToolTasks errands;
     private final AskingAgain again;
     private final Offers offers;
     private final Schedules schedules;
     private final Clock clock;
 
     AskingController(
-            Frames frames, Errands errands, AskingAgain again, Offers offers, Schedules schedules, Clock clock) {
+            Frames frames, ToolTasks errands, AskingAgain again, Offers offers, Schedules schedules, Clock clock) {
         this.frames = frames;
         this.errands = errands;
         this.again = again;
@@ -46,12 +46,12 @@ class AskingController {
     }
 
     /** The errands alone. */
-    record Progress(ErrandsView errands) {}
+    record Progress(ToolTasksView errands) {}
 
     @GetMapping("/projects/{id}/errands")
     String progress(@PathVariable long id, Model model) {
         frames.open(id);
-        Shown.in(model, new Progress(ErrandsView.of(errands, id)));
+        Shown.in(model, new Progress(ToolTasksView.of(errands, id)));
         return "gather/errands :: errands";
     }
 
@@ -77,13 +77,13 @@ class AskingController {
 
     /** Sends a tool off for a basket. */
     private interface Sends {
-        Errand send(OpenProject project, GatheredBasket basket);
+        ToolTask send(OpenProject project, GatheredBasket basket);
     }
 
     private String sent(long id, long basket, RedirectAttributes redirect, Sends sends) {
         OpenProject project = frames.open(id);
         try {
-            Errand errand = sends.send(project, basket(project, basket));
+            ToolTask errand = sends.send(project, basket(project, basket));
             if (errand.await(PATIENCE_MILLIS)) {
                 redirect.addFlashAttribute("notice", errand.sentence());
                 return page(id, errand.basket() == 0 ? basket : errand.basket());

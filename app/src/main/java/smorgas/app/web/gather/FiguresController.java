@@ -18,10 +18,10 @@ import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
-import smorgas.app.work.Errand;
-import smorgas.app.work.Errands;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Sources;
+import smorgas.app.work.ToolTask;
+import smorgas.app.work.ToolTasks;
 import smorgas.core.board.Board;
 import smorgas.core.board.MissingFigures;
 import smorgas.core.recipe.gather.Asked;
@@ -39,10 +39,10 @@ class FiguresController {
 
     private final Frames frames;
     private final Sources sources;
-    private final Errands errands;
+    private final ToolTasks errands;
     private final WordsFrom wordsFrom;
 
-    FiguresController(Frames frames, Sources sources, Errands errands, WordsFrom wordsFrom) {
+    FiguresController(Frames frames, Sources sources, ToolTasks errands, WordsFrom wordsFrom) {
         this.frames = frames;
         this.sources = sources;
         this.errands = errands;
@@ -56,7 +56,7 @@ class FiguresController {
             List<Choice> languages,
             List<Choice> places,
             Lacks lacks,
-            ErrandsView errands) {}
+            ToolTasksView errands) {}
 
     /** Of how many keywords figures would be asked, and the first of them. */
     record Lacks(String told, List<String> samples) {}
@@ -95,7 +95,7 @@ class FiguresController {
                                         wordsFrom.places(snapshot.board(), id, tab).stream())
                                 .toList(),
                         lacks(form, keywords(snapshot.board(), form, id, tab)),
-                        ErrandsView.of(errands, id)));
+                        ToolTasksView.of(errands, id)));
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/figures";
     }
@@ -125,7 +125,7 @@ class FiguresController {
             errands.send(
                     frames.open(id),
                     name,
-                    new Errand.Purpose.NewBasket(name),
+                    new ToolTask.Purpose.NewBasket(name),
                     sources.estimating(
                             form.read(), keywords(frames.open(id).snapshot().board(), form, id, tab)));
         } catch (Refusal refused) {

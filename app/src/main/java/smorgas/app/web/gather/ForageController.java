@@ -19,10 +19,10 @@ import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
-import smorgas.app.work.Errand;
-import smorgas.app.work.Errands;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Sources;
+import smorgas.app.work.ToolTask;
+import smorgas.app.work.ToolTasks;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.Foraging;
 import smorgas.core.recipe.sift.WordList;
@@ -40,11 +40,11 @@ class ForageController {
 
     private final Frames frames;
     private final Sources sources;
-    private final Errands errands;
+    private final ToolTasks errands;
     private final WordsFrom wordsFrom;
     private final Pantry pantry;
 
-    ForageController(Frames frames, Sources sources, Errands errands, WordsFrom wordsFrom, Pantry pantry) {
+    ForageController(Frames frames, Sources sources, ToolTasks errands, WordsFrom wordsFrom, Pantry pantry) {
         this.pantry = pantry;
         this.frames = frames;
         this.sources = sources;
@@ -60,7 +60,7 @@ class ForageController {
             List<Choice> languages,
             List<Choice> places,
             Queries queries,
-            ErrandsView errands) {}
+            ToolTasksView errands) {}
 
     /**
      * What would be asked in the first round.
@@ -138,7 +138,7 @@ class ForageController {
             errands.send(
                     frames.open(id),
                     name,
-                    new Errand.Purpose.NewBasket(name),
+                    new ToolTask.Purpose.NewBasket(name),
                     sources.foraging(wanted, List.of(), List.of()));
         } catch (Refusal refused) {
             redirect.addFlashAttribute(KEPT, form);
@@ -177,7 +177,7 @@ class ForageController {
                         Language.choices(),
                         wordsFrom.places(snapshot.board(), id, tab),
                         queries(form),
-                        ErrandsView.of(errands, id)));
+                        ToolTasksView.of(errands, id)));
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/forage";
     }

@@ -32,13 +32,13 @@ import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
-import smorgas.app.work.Errands;
 import smorgas.app.work.GatheredBasket;
-import smorgas.app.work.Gatherings;
-import smorgas.app.work.Job;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
+import smorgas.app.work.ReadingTask;
+import smorgas.app.work.ReadingTasks;
 import smorgas.app.work.Snapshot;
+import smorgas.app.work.ToolTasks;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.Merge;
 import smorgas.core.fold.Overlap;
@@ -57,20 +57,20 @@ class GatherController {
 
     private final Frames frames;
     private final Baskets baskets;
-    private final Gatherings gatherings;
+    private final ReadingTasks gatherings;
     private final ListsIn listsIn;
     private final Offers offers;
     private final Schedules schedules;
-    private final Errands errands;
+    private final ToolTasks errands;
 
     GatherController(
             Frames frames,
             Baskets baskets,
-            Gatherings gatherings,
+            ReadingTasks gatherings,
             ListsIn listsIn,
             Offers offers,
             Schedules schedules,
-            Errands errands) {
+            ToolTasks errands) {
         this.offers = offers;
         this.schedules = schedules;
         this.errands = errands;
@@ -90,7 +90,7 @@ class GatherController {
             String about,
             List<Language> languages,
             List<Waits> waits,
-            ErrandsView errands) {}
+            ToolTasksView errands) {}
 
     /** What waits for a basket. */
     record Waits(long basket, String name, String told) {}
@@ -132,7 +132,7 @@ class GatherController {
                         about(project),
                         Language.ALL,
                         waits(id, snapshot),
-                        ErrandsView.of(errands, id)));
+                        ToolTasksView.of(errands, id)));
         readings(id, model);
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/page";
@@ -167,16 +167,19 @@ class GatherController {
 
     /** Puts what became of lists read meanwhile into the notice; the basket that came last. */
     private Optional<Long> told(long id, Snapshot snapshot, Model model) {
-        List<Job> over = gatherings.over(id, gatheredLast(snapshot));
+        List<ReadingTask> over = gatherings.over(id, gatheredLast(snapshot));
         List<String> sentences = new ArrayList<>();
         if (model.getAttribute("notice") != null) {
             sentences.add(String.valueOf(model.getAttribute("notice")));
         }
-        over.stream().map(Job::sentence).filter(s -> !s.isEmpty()).forEach(sentences::add);
+        over.stream().map(ReadingTask::sentence).filter(s -> !s.isEmpty()).forEach(sentences::add);
         if (!sentences.isEmpty()) {
             Frames.say(model, String.join(" ", sentences));
         }
-        return over.stream().map(Job::basket).filter(basket -> basket > 0).reduce((first, second) -> second);
+        return over.stream()
+                .map(ReadingTask::basket)
+                .filter(basket -> basket > 0)
+                .reduce((first, second) -> second);
     }
 
     /** Whether nothing was done since the last list came in: an act has a message of its own. */
@@ -207,7 +210,7 @@ class GatherController {
                                 .map(job -> new Reading(
                                         job.number(),
                                         job.name(),
-                                        job.state() == Job.State.WAITING
+                                        job.state() == ReadingTask.State.WAITING
                                                 ? "waits its turn"
                                                 : Show.count(job.rows(), "row", "rows") + " of "
                                                         + Show.count(job.bytes() / 1_000) + " kB so far"))
@@ -247,7 +250,7 @@ class GatherController {
     @PostMapping("/projects/{id}/gather/readings/{number}/stop")
     String stop(@PathVariable long id, @PathVariable long number) {
         gatherings.stop(frames.open(id).id(), number);
-        Gatherings.await(
+        ReadingTasks.await(
                 gatherings.pending(id).stream()
                         .filter(job -> job.number() == number)
                         .toList(),
@@ -258,9 +261,9 @@ class GatherController {
     @PostMapping("/projects/{id}/gather/demo")
     String demo(@PathVariable long id) {
         OpenProject project = frames.open(id);
-        List<Job> jobs = new ArrayList<>();
+        List<ReadingTask> jobs = new ArrayList<>();
         DemoLists.make().forEach((name, bytes) -> jobs.add(gatherings.submit(project, Offered.file(name, bytes))));
-        Gatherings.await(jobs, 10 * ListsIn.PATIENCE_MILLIS);
+        ReadingTasks.await(jobs, 10 * ListsIn.PATIENCE_MILLIS);
         return "redirect:/projects/" + id + "/gather";
     }
 

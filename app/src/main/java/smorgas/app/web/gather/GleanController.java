@@ -26,12 +26,12 @@ import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
-import smorgas.app.work.Errand;
-import smorgas.app.work.Errands;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Pages;
 import smorgas.app.work.Snapshot;
+import smorgas.app.work.ToolTask;
+import smorgas.app.work.ToolTasks;
 import smorgas.core.board.Board;
 import smorgas.core.board.KnownPhrases;
 import smorgas.core.gather.Packed;
@@ -51,14 +51,14 @@ class GleanController {
 
     private final Frames frames;
     private final Pages pages;
-    private final Errands errands;
+    private final ToolTasks errands;
     private final WordsFrom wordsFrom;
     private final long mostUnpacked;
 
     GleanController(
             Frames frames,
             Pages pages,
-            Errands errands,
+            ToolTasks errands,
             WordsFrom wordsFrom,
             @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
         this.frames = frames;
@@ -75,7 +75,7 @@ class GleanController {
             boolean hasDemoPages,
             boolean fetching,
             Gleanings gleaned,
-            ErrandsView errands) {}
+            ToolTasksView errands) {}
 
     /**
      * What comes of pages.
@@ -167,7 +167,7 @@ class GleanController {
                         !pages.addresses().isEmpty(),
                         pages.fetching(),
                         gleanings(id, snapshot.board(), form, problems),
-                        ErrandsView.of(errands, id)));
+                        ToolTasksView.of(errands, id)));
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/glean";
     }
@@ -282,7 +282,7 @@ class GleanController {
         GleanForm form = GleanForm.of(new Fields(fields));
         try {
             String name = ToolResult.name(form.name(), NAME);
-            errands.send(frames.open(id), name, new Errand.Purpose.NewBasket(name), pages.gleaning(form.read()));
+            errands.send(frames.open(id), name, new ToolTask.Purpose.NewBasket(name), pages.gleaning(form.read()));
         } catch (Refusal refused) {
             redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
         }

@@ -9,11 +9,11 @@ import org.springframework.stereotype.Component;
 import org.springframework.util.unit.DataSize;
 import org.springframework.web.multipart.MultipartFile;
 import smorgas.app.web.show.Show;
-import smorgas.app.work.Gatherings;
-import smorgas.app.work.Job;
 import smorgas.app.work.Memory;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
+import smorgas.app.work.ReadingTask;
+import smorgas.app.work.ReadingTasks;
 import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
 import smorgas.core.gather.Workbooks;
@@ -42,11 +42,11 @@ public class ListsIn {
     /** So long an upload waits for memory. */
     private static final long MEMORY_PATIENCE_MILLIS = 30_000;
 
-    private final Gatherings gatherings;
+    private final ReadingTasks gatherings;
     private final Memory memory;
     private final long mostUnpacked;
 
-    ListsIn(Gatherings gatherings, Memory memory, @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
+    ListsIn(ReadingTasks gatherings, Memory memory, @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
         this.gatherings = gatherings;
         this.memory = memory;
         this.mostUnpacked = memory.mostUnpacked(mostUnpacked.toBytes());
@@ -96,9 +96,9 @@ public class ListsIn {
 
     /** Gathers lists into a project, and waits a moment for those that are read quickly. */
     public void gather(OpenProject project, List<Offered> lists) {
-        List<Job> jobs =
+        List<ReadingTask> jobs =
                 lists.stream().map(list -> gatherings.submit(project, list)).toList();
-        Gatherings.await(jobs, PATIENCE_MILLIS);
+        ReadingTasks.await(jobs, PATIENCE_MILLIS);
     }
 
     private static String told(Problem problem) {

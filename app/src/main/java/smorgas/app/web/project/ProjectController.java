@@ -26,9 +26,9 @@ import smorgas.app.web.gather.ListsIn;
 import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
-import smorgas.app.work.Gatherings;
 import smorgas.app.work.Offered;
 import smorgas.app.work.Openings;
+import smorgas.app.work.ReadingTasks;
 import smorgas.app.work.Table;
 import smorgas.core.gather.FirstGuess;
 import smorgas.core.recipe.RecipeTaken;
@@ -47,7 +47,7 @@ class ProjectController {
     private final Projects projects;
     private final Table table;
     private final ListsIn listsIn;
-    private final Gatherings gatherings;
+    private final ReadingTasks gatherings;
     private final DemoProject demo;
     private final Copies copies;
     private final Openings openings;
@@ -56,7 +56,7 @@ class ProjectController {
             Projects projects,
             Table table,
             ListsIn listsIn,
-            Gatherings gatherings,
+            ReadingTasks gatherings,
             DemoProject demo,
             Copies copies,
             Openings openings) {

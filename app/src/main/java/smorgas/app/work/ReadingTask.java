@@ -3,9 +3,8 @@ package smorgas.app.work;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalLong;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
 import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -16,9 +15,9 @@ import smorgas.core.gather.ReadingStopped;
  * One list on its way into a project. Stopped, it is over at once, whatever its reader is in the middle of: that notices at
  * its next row, and what it has stored goes with its transaction.
  */
-public final class Job implements Watch {
+public final class ReadingTask extends BackgroundTask implements Watch {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Job.class);
+    private static final Logger LOG = LoggerFactory.getLogger(ReadingTask.class);
 
     /** No list that is one takes so long. */
     private static final Duration LONGEST = Duration.ofMinutes(10);
@@ -38,13 +37,10 @@ public final class Job implements Watch {
         FAILED
     }
 
-    private final long number;
-    private final long project;
-    private final String name;
     private final long size;
     private final Memory memory;
+    private final Table table;
     private final LongSupplier nanos;
-    private final CountDownLatch over = new CountDownLatch(1);
     /** What is needed to read it; nothing once it is over. */
     private volatile @Nullable Wanted wanted;
 
@@ -56,40 +52,21 @@ public final class Job implements Watch {
     private volatile State state = State.WAITING;
     private volatile long begun;
     private volatile long rows;
-    private volatile long basket;
-    private volatile String sentence = "";
     private OptionalLong firstTold = OptionalLong.empty();
 
     private record Wanted(OpenProject project, Offered list) {}
 
-    Job(long number, OpenProject project, Offered list, Memory memory, LongSupplier nanos) {
-        this.number = number;
-        this.project = project.id();
-        this.name = list.name();
+    ReadingTask(OpenProject project, Offered list, Memory memory, Table table, LongSupplier nanos) {
+        super(project.id(), list.name());
+        this.table = table;
         this.size = list.bytes().length;
         this.wanted = new Wanted(project, list);
         this.memory = memory;
         this.nanos = nanos;
     }
 
-    public long number() {
-        return number;
-    }
-
-    long project() {
-        return project;
-    }
-
-    public String name() {
-        return name;
-    }
-
     public State state() {
         return state;
-    }
-
-    public boolean pending() {
-        return over.getCount() > 0;
     }
 
     public long bytes() {
@@ -101,31 +78,23 @@ public final class Job implements Watch {
         return rows;
     }
 
-    /** The basket it became; 0 if it did not. */
-    public long basket() {
-        return basket;
-    }
-
-    /** What the researcher should be told when it is over; empty if it simply went in. */
-    public String sentence() {
-        return sentence;
-    }
-
-    boolean await(long some) throws InterruptedException {
-        return over.await(some, TimeUnit.NANOSECONDS);
+    @Override
+    public List<String> told() {
+        return List.of(String.format(Locale.ENGLISH, "%,d rows", rows));
     }
 
     /** When it was told first that this is over; empty if it is now. */
-    synchronized OptionalLong told(long now) {
+    synchronized OptionalLong firstTold(long now) {
         OptionalLong before = firstTold;
         firstTold = OptionalLong.of(before.orElse(now));
         return before;
     }
 
     /** Ends it, unless it is over already or about to be kept. */
+    @Override
     synchronized void stop() {
         if (state == State.WAITING || state == State.READING) {
-            end(State.STOPPED, name + " was stopped; nothing of it was gathered.");
+            end(State.STOPPED, name() + " was stopped; nothing of it was gathered.");
         }
     }
 
@@ -139,44 +108,51 @@ public final class Job implements Watch {
     }
 
     private synchronized void end(State how, String told) {
+        end(how, 0, told);
+    }
+
+    private synchronized void end(State how, long made, String told) {
         if (pending()) {
             state = how;
-            sentence = told;
+            came(made, told);
             wanted = null;
-            over.countDown();
+            release();
         }
     }
 
     /** Reads it; the project stays in memory meanwhile. */
     @SuppressWarnings("try") // it is held, not named
-    void run(Table table) {
+    @Override
+    void run() {
         Wanted list = wanted;
         if (list == null || !begin()) {
             return;
         }
         claimed = Memory.reading(list.list().bytes());
-        try (Memory.Claim claim = memory.claim("With " + name + ", the project", claimed, PATIENCE_MILLIS)) {
-            table.open(project);
+        try (Table.Visiting visit = table.visit();
+                Memory.Claim claim = memory.claim("With " + name() + ", the project", claimed, PATIENCE_MILLIS)) {
+            table.open(project());
             OpenProject.Gathered gathered = list.project().gather(list.list(), this);
-            basket = gathered.basket().orElse(0L);
+            long basket = gathered.basket().orElse(0L);
             boolean told = gathered.outcome() instanceof Outcome.Refused;
             end(
                     basket == 0 ? State.REFUSED : State.DONE,
+                    basket,
                     told ? gathered.outcome().sentence() : "");
         } catch (Memory.TooLittle e) {
-            end(State.REFUSED, name + " was not gathered. " + e.getMessage());
+            end(State.REFUSED, name() + " was not gathered. " + e.getMessage());
         } catch (ReadingStopped e) {
             // Stopped by hand it is over already.
-            end(State.REFUSED, name + " was not gathered. " + e.getMessage());
+            end(State.REFUSED, name() + " was not gathered. " + e.getMessage());
         } catch (RuntimeException | StackOverflowError e) {
-            LOG.error("{} was not gathered", name, e);
+            LOG.error("{} was not gathered", name(), e);
             end(
                     State.FAILED,
-                    name
+                    name()
                             + " was not gathered: it could not be stored. Check that the disk has room, then gather it again.");
         } finally {
             further.forEach(Memory.Claim::close);
-            end(State.FAILED, name + " was not gathered: Smorgas ran out of memory or was ended.");
+            end(State.FAILED, name() + " was not gathered: Smorgas ran out of memory or was ended.");
         }
     }
 
@@ -200,7 +176,7 @@ public final class Job implements Watch {
             // Packed, the list has more lines than its bytes tell.
             try {
                 long wanted = more + more / 4;
-                further.add(memory.claim("With " + name + ", the project", wanted - claimed, PATIENCE_MILLIS));
+                further.add(memory.claim("With " + name() + ", the project", wanted - claimed, PATIENCE_MILLIS));
                 claimed = wanted;
             } catch (Memory.TooLittle e) {
                 throw new ReadingStopped(String.valueOf(e.getMessage()));

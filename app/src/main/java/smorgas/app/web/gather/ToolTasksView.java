@@ -1,15 +1,15 @@
 package smorgas.app.web.gather;
 
 import java.util.List;
-import smorgas.app.work.Errand;
-import smorgas.app.work.Errands;
+import smorgas.app.work.ToolTask;
+import smorgas.app.work.ToolTasks;
 
 /**
  * The tools at work for a project, and those that were lately.
  *
  * @param pending whether one is at work
  */
-record ErrandsView(long id, boolean pending, List<One> all) {
+record ToolTasksView(long id, boolean pending, List<One> all) {
 
     private static final int SHOWN = 5;
 
@@ -21,13 +21,15 @@ record ErrandsView(long id, boolean pending, List<One> all) {
      */
     record One(long number, String name, boolean pending, List<String> lines, long basket) {}
 
-    static ErrandsView of(Errands errands, long project) {
-        List<One> all =
-                errands.of(project).stream().limit(SHOWN).map(ErrandsView::one).toList();
-        return new ErrandsView(project, all.stream().anyMatch(One::pending), all);
+    static ToolTasksView of(ToolTasks errands, long project) {
+        List<One> all = errands.of(project).stream()
+                .limit(SHOWN)
+                .map(ToolTasksView::one)
+                .toList();
+        return new ToolTasksView(project, all.stream().anyMatch(One::pending), all);
     }
 
-    private static One one(Errand errand) {
+    private static One one(ToolTask errand) {
         boolean pending = errand.pending();
         return new One(
                 errand.number(),

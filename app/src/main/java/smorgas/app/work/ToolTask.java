@@ -1,14 +1,13 @@
 package smorgas.app.work;
 
 import java.util.List;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.source.MadeList;
 
 /** A tool of ours at work in the background, from when it is sent to when what it brings is stored. */
-public final class Errand {
+public final class ToolTask extends BackgroundTask {
 
     /** What it does; everything it needs is in it. */
     public interface Work {
@@ -42,58 +41,26 @@ public final class Errand {
         record Again(long basket, boolean scheduled) implements Purpose {}
     }
 
-    private final long number;
-    private final long project;
-    private final String name;
     private final Purpose purpose;
     private final Work work;
-    private final CountDownLatch over = new CountDownLatch(1);
-    private volatile long basket;
-    private volatile String sentence = "";
+    private final Consumer<ToolTask> runner;
     private volatile boolean stopped;
 
-    Errand(long number, long project, String name, Purpose purpose, Work work) {
-        this.number = number;
-        this.project = project;
-        this.name = name;
+    /** @param runner runs it and stores what it brings */
+    ToolTask(long project, String name, Purpose purpose, Work work, Consumer<ToolTask> runner) {
+        super(project, name);
         this.purpose = purpose;
         this.work = work;
-    }
-
-    public long number() {
-        return number;
-    }
-
-    public long project() {
-        return project;
-    }
-
-    /** What it is called where it is told of. */
-    public String name() {
-        return name;
+        this.runner = runner;
     }
 
     public Purpose purpose() {
         return purpose;
     }
 
-    public boolean pending() {
-        return over.getCount() > 0;
-    }
-
-    /** How far it is. */
+    @Override
     public List<String> told() {
         return work.told();
-    }
-
-    /** The basket that it made or renewed; 0 for none. */
-    public long basket() {
-        return basket;
-    }
-
-    /** What came of it, once it is over. */
-    public String sentence() {
-        return sentence;
     }
 
     /** Whether somebody has stopped it. */
@@ -101,6 +68,7 @@ public final class Errand {
         return stopped;
     }
 
+    @Override
     void stop() {
         stopped = true;
         work.stop();
@@ -110,23 +78,8 @@ public final class Errand {
         return work;
     }
 
-    /** What came of it; it is over once whoever wants to know was told. */
-    void end(long made, String told) {
-        basket = made;
-        sentence = told;
-    }
-
-    void release() {
-        over.countDown();
-    }
-
-    /** Waits until it is over, so long at most; true if it is. */
-    public boolean await(long millis) {
-        try {
-            return over.await(millis, TimeUnit.MILLISECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            return false;
-        }
+    @Override
+    void run() {
+        runner.accept(this);
     }
 }

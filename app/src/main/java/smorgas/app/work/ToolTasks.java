@@ -9,14 +9,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.Baskets;
 import smorgas.app.store.Offers;
@@ -27,23 +22,21 @@ import smorgas.core.text.Tidy;
 
 /** Tools of ours at work in the background: they tell how far they are, can be stopped, and what they bring is stored. */
 @Component
-public class Errands implements DisposableBean {
+public class ToolTasks {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Errands.class);
+    private static final Logger LOG = LoggerFactory.getLogger(ToolTasks.class);
 
     private static final int MOST_AT_ONCE = 8;
     private static final int MOST_TOLD = 50;
 
-    private final ConcurrentLinkedQueue<Errand> errands = new ConcurrentLinkedQueue<>();
-    private final AtomicLong numbers = new AtomicLong();
-    private final ExecutorService workers = Executors.newCachedThreadPool(
-            Thread.ofPlatform().name("errand-", 0).daemon().factory());
-
+    private final ConcurrentLinkedQueue<ToolTask> tasks = new ConcurrentLinkedQueue<>();
     private final Baskets baskets;
     private final Offers offers;
     private final Table table;
+    private final Background background;
 
-    Errands(Baskets baskets, Offers offers, Table table) {
+    ToolTasks(Baskets baskets, Offers offers, Table table, Background background) {
+        this.background = background;
         this.table = table;
         this.baskets = baskets;
         this.offers = offers;
@@ -54,7 +47,7 @@ public class Errands implements DisposableBean {
      *
      * @throws Refusal if too many are at work already, or one is for the same basket
      */
-    public Errand send(OpenProject project, String name, Errand.Purpose purpose, Errand.Work work) {
+    public ToolTask send(OpenProject project, String name, ToolTask.Purpose purpose, ToolTask.Work work) {
         return send(project, name, purpose, work, over -> {});
     }
 
@@ -64,65 +57,62 @@ public class Errands implements DisposableBean {
      * @param over told when it is over
      */
     @SuppressWarnings("try") // it is held, not named
-    public synchronized Errand send(
-            OpenProject project, String name, Errand.Purpose purpose, Errand.Work work, Consumer<Errand> over) {
-        List<Errand> pending = errands.stream().filter(Errand::pending).toList();
+    public synchronized ToolTask send(
+            OpenProject project, String name, ToolTask.Purpose purpose, ToolTask.Work work, Consumer<ToolTask> over) {
+        List<ToolTask> pending = tasks.stream().filter(ToolTask::pending).toList();
         if (pending.size() >= MOST_AT_ONCE) {
             throw new Refusal(MOST_AT_ONCE + " of them are at work already: wait for one, or stop it");
         }
-        if (!(purpose instanceof Errand.Purpose.NewBasket)
+        if (!(purpose instanceof ToolTask.Purpose.NewBasket)
                 && pending.stream().anyMatch(one -> one.purpose().equals(purpose))) {
             throw new Refusal("It is being asked already");
         }
-        Errand errand = new Errand(numbers.incrementAndGet(), project.id(), name, purpose, work);
-        errands.add(errand);
-        while (errands.size() > MOST_TOLD) {
-            errands.stream().filter(one -> !one.pending()).findFirst().ifPresentOrElse(errands::remove, errands::poll);
-        }
-        workers.submit(() -> {
+        ToolTask task = new ToolTask(project.id(), name, purpose, work, sent -> {
             try (Table.Visiting visit = table.visit()) {
-                run(project, errand);
-                over.accept(errand);
-            } finally {
-                errand.release();
+                run(project, sent);
+                over.accept(sent);
             }
         });
-        return errand;
+        tasks.add(task);
+        while (tasks.size() > MOST_TOLD) {
+            tasks.stream().filter(one -> !one.pending()).findFirst().ifPresentOrElse(tasks::remove, tasks::poll);
+        }
+        background.begin("tool " + task.number(), task);
+        return task;
     }
 
-    private void run(OpenProject project, Errand errand) {
+    private void run(OpenProject project, ToolTask task) {
         try {
             table.open(project.id());
-            Errand.Came came = errand.work().run();
-            store(project, errand, came);
+            ToolTask.Came came = task.work().run();
+            store(project, task, came);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            errand.end(0, errand.name() + " was ended.");
+            task.came(0, task.name() + " was ended.");
         } catch (Refusal refused) {
-            errand.end(0, errand.name() + ": nothing was made. " + refused.getMessage() + ".");
+            task.came(0, task.name() + ": nothing was made. " + refused.getMessage() + ".");
         } catch (Memory.TooLittle e) {
-            errand.end(0, errand.name() + ": nothing was made. " + e.getMessage());
+            task.came(0, task.name() + ": nothing was made. " + e.getMessage());
         } catch (RuntimeException | StackOverflowError e) {
-            LOG.error("{} failed", errand.name(), e);
-            errand.end(
-                    0,
-                    errand.name() + " failed: it could not be stored. Check that the disk has room, then ask again.");
+            LOG.error("{} failed", task.name(), e);
+            task.came(
+                    0, task.name() + " failed: it could not be stored. Check that the disk has room, then ask again.");
         } finally {
-            if (errand.sentence().isEmpty()) {
-                errand.end(0, errand.name() + " failed: Smorgas ran out of memory or was ended.");
+            if (task.sentence().isEmpty()) {
+                task.came(0, task.name() + " failed: Smorgas ran out of memory or was ended.");
             }
         }
     }
 
-    private void store(OpenProject project, Errand errand, Errand.Came came) {
+    private void store(OpenProject project, ToolTask task, ToolTask.Came came) {
         String told = came.told().isEmpty() ? "" : " " + came.told();
         if (came.list().rows().isEmpty()) {
-            errand.end(0, errand.name() + ": nothing came." + told);
+            task.came(0, task.name() + ": nothing came." + told);
             return;
         }
-        switch (errand.purpose()) {
-            case Errand.Purpose.NewBasket basket -> gather(project, errand, basket.name(), came, told);
-            case Errand.Purpose.Rest rest ->
+        switch (task.purpose()) {
+            case ToolTask.Purpose.NewBasket basket -> gather(project, task, basket.name(), came, told);
+            case ToolTask.Purpose.Rest rest ->
                 project.snapshot()
                         .version(rest.basket())
                         .ifPresentOrElse(
@@ -130,21 +120,21 @@ public class Errands implements DisposableBean {
                                     byte[] all = Further.than(bytes(project, old), old.lines(), came.list())
                                             .bytes();
                                     OpenProject.Gathered gathered = project.renew(old.id(), all, came.asked(), false);
-                                    errand.end(
+                                    task.came(
                                             gathered.basket().orElse(0L),
                                             gathered.outcome().sentence() + told);
                                 },
                                 // Taken away meanwhile: what came is a basket of its own, and nothing is lost.
-                                () -> gather(project, errand, errand.name(), came, told));
-            case Errand.Purpose.Again again -> {
+                                () -> gather(project, task, task.name(), came, told));
+            case ToolTask.Purpose.Again again -> {
                 GatheredBasket old = inForce(project, again.basket());
                 Further further = Further.than(bytes(project, old), old.lines(), came.list());
                 if (further.fresh().isEmpty()) {
-                    errand.end(0, old.name() + ": nothing new came." + told);
+                    task.came(0, old.name() + ": nothing new came." + told);
                 } else {
                     offers.keep(
                             project.id(), old.id(), came.asked(), further.bytes(), further.fresh(), again.scheduled());
-                    errand.end(
+                    task.came(
                             old.id(),
                             String.format(
                                     Locale.ENGLISH,
@@ -158,9 +148,9 @@ public class Errands implements DisposableBean {
         }
     }
 
-    private static void gather(OpenProject project, Errand errand, String name, Errand.Came came, String told) {
+    private static void gather(OpenProject project, ToolTask task, String name, ToolTask.Came came, String told) {
         OpenProject.Gathered gathered = project.gather(Offered.made(name, came.list(), came.kind(), came.asked()));
-        errand.end(gathered.basket().orElse(0L), gathered.outcome().sentence() + told);
+        task.came(gathered.basket().orElse(0L), gathered.outcome().sentence() + told);
     }
 
     private byte[] bytes(OpenProject project, GatheredBasket basket) {
@@ -199,27 +189,17 @@ public class Errands implements DisposableBean {
     }
 
     /** Those of a project, the ones that are over too, the newest first. */
-    public List<Errand> of(long project) {
-        return errands.stream()
-                .filter(errand -> errand.project() == project)
-                .toList()
-                .reversed();
+    public List<ToolTask> of(long project) {
+        return tasks.stream().filter(task -> task.project() == project).toList().reversed();
     }
 
     /** One of a project. */
-    public Optional<Errand> find(long project, long number) {
-        return of(project).stream().filter(errand -> errand.number() == number).findFirst();
+    public Optional<ToolTask> find(long project, long number) {
+        return of(project).stream().filter(task -> task.number() == number).findFirst();
     }
 
     /** Makes one end with what came until now. */
     public void stop(long project, long number) {
-        find(project, number).ifPresent(Errand::stop);
-    }
-
-    @Override
-    public void destroy() throws InterruptedException {
-        errands.forEach(Errand::stop);
-        workers.shutdown();
-        workers.awaitTermination(5, TimeUnit.SECONDS);
+        find(project, number).ifPresent(ToolTask::stop);
     }
 }

@@ -15,7 +15,9 @@ import smorgas.app.store.StoreUnderTest;
 import smorgas.core.group.engine.MeaningVectors;
 
 /** Lists read in the background, one after the other. */
-class GatheringsTest {
+class ReadingTasksTest {
+
+    private final Background background = new Background();
 
     @TempDir
     private Path folder;
@@ -24,13 +26,13 @@ class GatheringsTest {
     private OpenProject project;
     private final AtomicLong now = new AtomicLong();
     private Table table;
-    private Gatherings gatherings;
+    private ReadingTasks gatherings;
 
     @BeforeEach
     void open() {
         store = new StoreUnderTest(folder);
         table = TableUnderTest.over(store);
-        gatherings = new Gatherings(new Memory(), table, now::get);
+        gatherings = new ReadingTasks(new Memory(), table, background, now::get);
         long id = store.projects().create("Client", "en", "UK", "GBP");
         project = new OpenProject(
                 store.projects().find(id).orElseThrow(),
@@ -42,12 +44,12 @@ class GatheringsTest {
 
     @AfterEach
     void close() throws InterruptedException {
-        gatherings.destroy();
+        background.destroy();
         table.destroy();
         store.close();
     }
 
-    private Job submit(String name, String text) {
+    private ReadingTask submit(String name, String text) {
         return gatherings.submit(project, Offered.file(name, text.getBytes(StandardCharsets.UTF_8)));
     }
 
@@ -61,12 +63,12 @@ class GatheringsTest {
 
     @Test
     void severalComeInInTheirOrderAndEachIsToldOfForSomeSecondsIfItIsAskedFor() {
-        List<Job> jobs = new ArrayList<>();
+        List<ReadingTask> jobs = new ArrayList<>();
         for (int i = 0; i < 5; i++) {
             jobs.add(submit("list " + i, "bee " + i + "\n"));
         }
-        assertThat(Gatherings.await(jobs, 60_000)).isTrue();
-        assertThat(jobs).allMatch(job -> job.state() == Job.State.DONE && job.basket() > 0);
+        assertThat(ReadingTasks.await(jobs, 60_000)).isTrue();
+        assertThat(jobs).allMatch(job -> job.state() == ReadingTask.State.DONE && job.basket() > 0);
         assertThat(project.snapshot().baskets())
                 .extracting(GatheredBasket::name)
                 .containsExactly("list 0", "list 1", "list 2", "list 3", "list 4");
@@ -80,14 +82,14 @@ class GatheringsTest {
 
     @Test
     void whatIsStoppedWhileItWaitsOrReadsLeavesNothing() {
-        Job reading = submit("long", numbered(300_000));
-        Job waiting = submit("waiting", "bee hive\n");
-        Job last = submit("last", "bee suit\n");
+        ReadingTask reading = submit("long", numbered(300_000));
+        ReadingTask waiting = submit("waiting", "bee hive\n");
+        ReadingTask last = submit("last", "bee suit\n");
         gatherings.stop(project.id(), waiting.number());
         gatherings.stop(project.id(), reading.number());
-        assertThat(Gatherings.await(List.of(reading, waiting, last), 60_000)).isTrue();
-        assertThat(reading.state()).isEqualTo(Job.State.STOPPED);
-        assertThat(waiting.state()).isEqualTo(Job.State.STOPPED);
+        assertThat(ReadingTasks.await(List.of(reading, waiting, last), 60_000)).isTrue();
+        assertThat(reading.state()).isEqualTo(ReadingTask.State.STOPPED);
+        assertThat(waiting.state()).isEqualTo(ReadingTask.State.STOPPED);
         assertThat(waiting.sentence()).isEqualTo("waiting was stopped; nothing of it was gathered.");
         assertThat(project.snapshot().baskets())
                 .extracting(GatheredBasket::name)
@@ -107,26 +109,27 @@ class GatheringsTest {
                 store.histories(),
                 MeaningVectors.NONE,
                 new Memory());
-        Job reading = submit("long", numbered(400_000));
-        Job beside = gatherings.submit(other, Offered.file("short", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
-        assertThat(Gatherings.await(List.of(beside), 60_000)).isTrue();
+        ReadingTask reading = submit("long", numbered(400_000));
+        ReadingTask beside =
+                gatherings.submit(other, Offered.file("short", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
+        assertThat(ReadingTasks.await(List.of(beside), 60_000)).isTrue();
         assertThat(reading.pending()).isTrue();
         gatherings.stop(project.id(), reading.number());
         assertThat(reading.pending()).isFalse();
-        assertThat(reading.state()).isEqualTo(Job.State.STOPPED);
-        Job next = submit("next", "bee suit\n");
-        assertThat(Gatherings.await(List.of(next), 60_000)).isTrue();
+        assertThat(reading.state()).isEqualTo(ReadingTask.State.STOPPED);
+        ReadingTask next = submit("next", "bee suit\n");
+        assertThat(ReadingTasks.await(List.of(next), 60_000)).isTrue();
         assertThat(store.baskets().of(project.id())).hasSize(1);
     }
 
     @Test
     void whatTakesLongerThanAnyListDoesIsToldOfAndLeavesNothing() {
-        Job reading =
+        ReadingTask reading =
                 gatherings.submit(project, Offered.file("slow", numbered(1_000).getBytes(StandardCharsets.UTF_8)));
         now.addAndGet(java.time.Duration.ofMinutes(11).toNanos());
-        Gatherings.await(List.of(reading), 60_000);
+        ReadingTasks.await(List.of(reading), 60_000);
         // It may have been through before the clock moved.
-        if (reading.state() != Job.State.DONE) {
+        if (reading.state() != ReadingTask.State.DONE) {
             assertThat(reading.sentence()).contains("after 10 minutes");
             assertThat(project.snapshot().baskets()).isEmpty();
         }
@@ -134,22 +137,22 @@ class GatheringsTest {
 
     @Test
     void whatSurelyDoesNotFitIsRefusedBeforeItIsReadWithWhatToSet() throws InterruptedException {
-        Gatherings small = new Gatherings(new Memory(160L << 20), table, now::get);
-        Job job = small.submit(project, Offered.file("large", numbered(50_000).getBytes(StandardCharsets.UTF_8)));
-        assertThat(Gatherings.await(List.of(job), 60_000)).isTrue();
-        assertThat(job.state()).isEqualTo(Job.State.REFUSED);
+        ReadingTasks small = new ReadingTasks(new Memory(160L << 20), table, background, now::get);
+        ReadingTask job =
+                small.submit(project, Offered.file("large", numbered(50_000).getBytes(StandardCharsets.UTF_8)));
+        assertThat(ReadingTasks.await(List.of(job), 60_000)).isTrue();
+        assertThat(job.state()).isEqualTo(ReadingTask.State.REFUSED);
         assertThat(job.sentence()).contains("With large, the project needs about", "-Xmx");
         assertThat(job.rows()).isZero();
-        small.destroy();
     }
 
     @Test
     void whatCannotBeReadIsRefusedWithItsReasonAndTheNextIsRead() {
-        Job empty = submit("empty", "");
-        Job twice = submit("list", "bee hive\n");
-        Job again = submit("copy", "bee hive\n");
-        assertThat(Gatherings.await(List.of(empty, twice, again), 60_000)).isTrue();
-        assertThat(empty.state()).isEqualTo(Job.State.REFUSED);
+        ReadingTask empty = submit("empty", "");
+        ReadingTask twice = submit("list", "bee hive\n");
+        ReadingTask again = submit("copy", "bee hive\n");
+        assertThat(ReadingTasks.await(List.of(empty, twice, again), 60_000)).isTrue();
+        assertThat(empty.state()).isEqualTo(ReadingTask.State.REFUSED);
         assertThat(empty.sentence()).contains("The file is empty");
         assertThat(empty.basket()).isZero();
         assertThat(again.sentence()).contains("the very same file as list");
@@ -159,9 +162,9 @@ class GatheringsTest {
     @Test
     void aListThatCannotBeStoredIsToldOfAndNothingIsAcknowledged() {
         store.close();
-        Job failed = submit("list", "bee hive\n");
-        assertThat(Gatherings.await(List.of(failed), 60_000)).isTrue();
-        assertThat(failed.state()).isEqualTo(Job.State.FAILED);
+        ReadingTask failed = submit("list", "bee hive\n");
+        assertThat(ReadingTasks.await(List.of(failed), 60_000)).isTrue();
+        assertThat(failed.state()).isEqualTo(ReadingTask.State.FAILED);
         assertThat(failed.sentence()).contains("was not gathered", "disk");
         assertThat(project.snapshot().baskets()).isEmpty();
     }
