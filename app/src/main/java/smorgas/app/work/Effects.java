@@ -32,7 +32,9 @@ final class Effects {
         Set<String> named =
                 switch (entry) {
                     case GroupPin.KeywordsPlaced pin -> Set.copyOf(pin.texts());
-                    case GroupPin.KeywordsBarred pin -> Set.copyOf(pin.texts());
+                    case GroupPin.Membership pin
+                    when pin.held() == GroupPin.Held.BARRED || pin.held() == GroupPin.Held.ALLOWED ->
+                        Set.copyOf(pin.texts());
                     default -> Set.of();
                 };
         return moved(before, after, named);

@@ -219,29 +219,23 @@ public sealed interface GroupPin extends GroupEntry {
         }
     }
 
-    /** Pins: these keywords are never in this group, or may be again. */
-    record KeywordsBarred(List<String> texts, List<String> also, String group, boolean on) implements GroupPin {
-        public KeywordsBarred {
-            texts = List.copyOf(texts);
-            also = List.copyOf(also);
-            GroupRule.checkName(group);
-        }
-
-        @Override
-        public Set<String> touches() {
-            return Entry.keywords(texts, also);
-        }
-
-        @Override
-        public String sentence() {
-            return (on ? "Barred " : "Let ") + GroupPins.named(texts) + (on ? " from" : " into") + " group \"" + group
-                    + "\"" + (on ? "" : " again");
-        }
+    /** How keywords are held to a group that is not the one they are placed in. */
+    enum Held {
+        /** Never in it. */
+        BARRED,
+        /** They may be in it again. */
+        ALLOWED,
+        /** In it beside their own, on purpose. */
+        ALSO,
+        /** No longer in it beside their own. */
+        NOT_ALSO,
+        /** Of the groups that they are in, in this one alone. */
+        ALONE
     }
 
-    /** Pins: these keywords are in this group beside their own, on purpose; or no longer. */
-    record KeywordsAlsoIn(List<String> texts, List<String> also, String group, boolean on) implements GroupPin {
-        public KeywordsAlsoIn {
+    /** Pins: how these keywords are held to a group. */
+    record Membership(List<String> texts, List<String> also, String group, Held held) implements GroupPin {
+        public Membership {
             texts = List.copyOf(texts);
             also = List.copyOf(also);
             GroupRule.checkName(group);
@@ -254,27 +248,15 @@ public sealed interface GroupPin extends GroupEntry {
 
         @Override
         public String sentence() {
-            return "Put " + GroupPins.named(texts) + (on ? " also into" : " no longer into") + " group \"" + group
-                    + "\"";
-        }
-    }
-
-    /** Pins: of the groups that these keywords are in, they stay in this one alone. */
-    record KeywordsKeptIn(List<String> texts, List<String> also, String group) implements GroupPin {
-        public KeywordsKeptIn {
-            texts = List.copyOf(texts);
-            also = List.copyOf(also);
-            GroupRule.checkName(group);
-        }
-
-        @Override
-        public Set<String> touches() {
-            return Entry.keywords(texts, also);
-        }
-
-        @Override
-        public String sentence() {
-            return "Kept " + GroupPins.named(texts) + " in group \"" + group + "\" alone";
+            String named = GroupPins.named(texts);
+            String in = " group \"" + group + "\"";
+            return switch (held) {
+                case BARRED -> "Barred " + named + " from" + in;
+                case ALLOWED -> "Let " + named + " into" + in + " again";
+                case ALSO -> "Put " + named + " also into" + in;
+                case NOT_ALSO -> "Put " + named + " no longer into" + in;
+                case ALONE -> "Kept " + named + " in" + in + " alone";
+            };
         }
     }
 }

@@ -115,12 +115,18 @@ public record GroupPins(
             });
         }
 
-        void keep(Collection<String> texts, String group) {
-            place(texts, group);
-            texts.forEach(alsoIn::remove);
+        void hold(Collection<String> texts, String group, GroupPin.Held held) {
+            switch (held) {
+                case BARRED, ALLOWED -> bar(texts, group, held == GroupPin.Held.BARRED);
+                case ALSO, NOT_ALSO -> also(texts, group, held == GroupPin.Held.ALSO);
+                case ALONE -> {
+                    place(texts, group);
+                    texts.forEach(alsoIn::remove);
+                }
+            }
         }
 
-        void bar(Collection<String> texts, String group, boolean on) {
+        private void bar(Collection<String> texts, String group, boolean on) {
             texts.forEach(text -> {
                 add(barred, text, group, on);
                 if (on) {
@@ -131,7 +137,7 @@ public record GroupPins(
             });
         }
 
-        void also(Collection<String> texts, String group, boolean on) {
+        private void also(Collection<String> texts, String group, boolean on) {
             texts.forEach(text -> {
                 add(alsoIn, text, group, on);
                 if (on) {
@@ -193,10 +199,6 @@ public record GroupPins(
                 draft.place(e.texts(), e.group());
                 draft.place(e.also(), e.group());
             }
-            case GroupPin.KeywordsKeptIn e -> {
-                draft.keep(e.texts(), e.group());
-                draft.keep(e.also(), e.group());
-            }
             case GroupPin.ThemeRemoved e -> {
                 if (e.gone()) {
                     draft.removed.add(e.theme());
@@ -235,13 +237,9 @@ public record GroupPins(
                 }
             }
             case GroupPin.GroupsSettled e -> draft.settle(e);
-            case GroupPin.KeywordsBarred e -> {
-                draft.bar(e.texts(), e.group(), e.on());
-                draft.bar(e.also(), e.group(), e.on());
-            }
-            case GroupPin.KeywordsAlsoIn e -> {
-                draft.also(e.texts(), e.group(), e.on());
-                draft.also(e.also(), e.group(), e.on());
+            case GroupPin.Membership e -> {
+                draft.hold(e.texts(), e.group(), e.held());
+                draft.hold(e.also(), e.group(), e.held());
             }
         }
     }

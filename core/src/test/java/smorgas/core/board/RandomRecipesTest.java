@@ -126,8 +126,18 @@ class RandomRecipesTest {
                 new GroupPin.GroupSplit(
                         theme(board, random), new SplitBy(random.nextInt(3), new TreeSet<>(List.of(word(random)))));
             case 16 -> new GroupPin.GroupLocked(theme(board, random), some, random.nextBoolean());
-            case 17 -> new GroupPin.KeywordsBarred(some, List.of(), theme(board, random), random.nextBoolean());
-            case 18 -> new GroupPin.KeywordsAlsoIn(some, List.of(), theme(board, random), random.nextBoolean());
+            case 17 ->
+                new GroupPin.Membership(
+                        some,
+                        List.of(),
+                        theme(board, random),
+                        random.nextBoolean() ? GroupPin.Held.BARRED : GroupPin.Held.ALLOWED);
+            case 18 ->
+                new GroupPin.Membership(
+                        some,
+                        List.of(),
+                        theme(board, random),
+                        random.nextBoolean() ? GroupPin.Held.ALSO : GroupPin.Held.NOT_ALSO);
             case 19 -> new ValueEntry.AssumptionsSet("", "", assumed(random));
             case 20 -> new ValueEntry.AssumptionsSet("t" + random.nextInt(2), "", assumed(random));
             case 21 -> new ValueEntry.AssumptionsSet("", theme(board, random), assumed(random));
@@ -141,7 +151,7 @@ class RandomRecipesTest {
                         word(random),
                         random.nextBoolean() ? "" : theme(board, random),
                         ServeEntry.Say.values()[random.nextInt(5)])));
-            case 26 -> new GroupPin.KeywordsKeptIn(some, List.of(), theme(board, random));
+            case 26 -> new GroupPin.Membership(some, List.of(), theme(board, random), GroupPin.Held.ALONE);
             case 25 -> new ServeEntry.GroupsKeptApart(random.nextBoolean());
             default -> new FoldEntry.FoldKindSwitched(FoldKind.values()[random.nextInt(5)], random.nextBoolean());
         };

@@ -140,10 +140,14 @@ class HandsTest {
 
     @Test
     void aBarredKeywordIsNeverThereAndTheLaterDecisionHolds() {
-        Entry bar = new GroupPin.KeywordsBarred(List.of("smoker red"), List.of(), "smoker", true);
+        Entry bar = new GroupPin.Membership(List.of("smoker red"), List.of(), "smoker", GroupPin.Held.BARRED);
         assertThat(groupOf(board(3, bar), "smoker red")).isNotEqualTo("smoker");
         assertThat(groupOf(
-                        board(3, bar, new GroupPin.KeywordsBarred(List.of("smoker red"), List.of(), "smoker", false)),
+                        board(
+                                3,
+                                bar,
+                                new GroupPin.Membership(
+                                        List.of("smoker red"), List.of(), "smoker", GroupPin.Held.ALLOWED)),
                         "smoker red"))
                 .isEqualTo("smoker");
         Entry place = new GroupPin.KeywordsPlaced(List.of("smoker red"), List.of(), "smoker");
@@ -153,7 +157,8 @@ class HandsTest {
         assertThat(groupOf(
                         board(
                                 3,
-                                new GroupPin.KeywordsBarred(List.of("smoker red"), List.of(), "honey jar", true),
+                                new GroupPin.Membership(
+                                        List.of("smoker red"), List.of(), "honey jar", GroupPin.Held.BARRED),
                                 new GroupPin.GroupsJoined(List.of("smoker"), "honey jar")),
                         "smoker red"))
                 .isEmpty();
@@ -166,7 +171,8 @@ class HandsTest {
 
     @Test
     void aKeywordIsAlsoInAnotherGroupOnPurposeAndServedInBoth() {
-        Board board = board(3, new GroupPin.KeywordsAlsoIn(List.of("smoker gift"), List.of(), "honey jar", true));
+        Board board =
+                board(3, new GroupPin.Membership(List.of("smoker gift"), List.of(), "honey jar", GroupPin.Held.ALSO));
         assertThat(groupOf(board, "smoker gift")).isEqualTo("smoker");
         int jar = board.groups().find("honey jar");
         assertThat(board.groups().grouping().also().row(jar))
@@ -181,8 +187,8 @@ class HandsTest {
         assertThat(board.plan().notes()).anyMatch(note -> note.startsWith("1 keyword is in more than one ad group"));
         Board barred = board(
                 3,
-                new GroupPin.KeywordsAlsoIn(List.of("smoker gift"), List.of(), "honey jar", true),
-                new GroupPin.KeywordsBarred(List.of("smoker gift"), List.of(), "honey jar", true));
+                new GroupPin.Membership(List.of("smoker gift"), List.of(), "honey jar", GroupPin.Held.ALSO),
+                new GroupPin.Membership(List.of("smoker gift"), List.of(), "honey jar", GroupPin.Held.BARRED));
         assertThat(barred.groups().grouping().also().row(barred.groups().find("honey jar")))
                 .isEmpty();
     }
@@ -193,9 +199,9 @@ class HandsTest {
         Board board = board(
                 3,
                 new GroupPin.KeywordsPlaced(List.of("smoker gift"), List.of(), ""),
-                new GroupPin.KeywordsAlsoIn(List.of("smoker gift"), List.of(), "honey jar", true),
-                new GroupPin.KeywordsAlsoIn(List.of("smoker gift"), List.of(), "smoker", true),
-                new GroupPin.KeywordsKeptIn(List.of("smoker gift"), List.of(), "smoker"));
+                new GroupPin.Membership(List.of("smoker gift"), List.of(), "honey jar", GroupPin.Held.ALSO),
+                new GroupPin.Membership(List.of("smoker gift"), List.of(), "smoker", GroupPin.Held.ALSO),
+                new GroupPin.Membership(List.of("smoker gift"), List.of(), "smoker", GroupPin.Held.ALONE));
         assertThat(groupOf(board, "smoker gift")).isEqualTo("smoker");
         assertThat(board.recipe().grouping().pins().alsoIn()).isEmpty();
         assertThat(board.plan()
@@ -210,9 +216,9 @@ class HandsTest {
     void pinsTellWhatTheyDidAndTwoOnOneThingAreSeen() {
         assertThat(new GroupPin.ThemesMade(List.of("a", "b"), true).sentence()).isEqualTo("Made 2 themes groups");
         assertThat(new GroupPin.GroupsJoined(List.of("a"), "b").sentence()).isEqualTo("Joined \"a\" into \"b\"");
-        assertThat(new GroupPin.KeywordsBarred(List.of("a"), List.of(), "g", true).sentence())
+        assertThat(new GroupPin.Membership(List.of("a"), List.of(), "g", GroupPin.Held.BARRED).sentence())
                 .isEqualTo("Barred \"a\" from group \"g\"");
-        assertThat(new GroupPin.KeywordsAlsoIn(List.of("a", "b"), List.of(), "g", true).sentence())
+        assertThat(new GroupPin.Membership(List.of("a", "b"), List.of(), "g", GroupPin.Held.ALSO).sentence())
                 .isEqualTo("Put 2 keywords also into group \"g\"");
         assertThat(new GroupPin.GroupSplit("g", new SplitBy(2, new TreeSet<>())).sentence())
                 .isEqualTo("Split group \"g\" into groups of 2 and more");
@@ -245,7 +251,8 @@ class HandsTest {
                 .containsOnlyKeys("stands hives", "lids smokers");
         entries.add(new GroupPin.GroupNamed("hive stand", "Our stands"));
         entries.add(new GroupPin.GroupsJoined(List.of("smoker lid"), "hive stand"));
-        entries.add(new GroupPin.KeywordsBarred(List.of("stands for hives wet"), List.of(), "hive stand", true));
+        entries.add(new GroupPin.Membership(
+                List.of("stands for hives wet"), List.of(), "hive stand", GroupPin.Held.BARRED));
         Board board = Board.of(List.of(next), Recipe.of(entries, "en"));
         assertThat(sizes(board)).isEqualTo(Map.of("hive stand", 15));
         assertThat(board.groups().name(0)).isEqualTo("Our stands");

@@ -158,7 +158,7 @@ class AdsTest {
                         "",
                         new AdTemplate(
                                 List.of("{Theme} of the Finest Oak Wood", "{price}"), List.of("One."), List.of())),
-                new GroupPin.KeywordsAlsoIn(List.of("queen cage"), List.of(), "hives", true));
+                new GroupPin.Membership(List.of("queen cage"), List.of(), "hives", GroupPin.Held.ALSO));
         List<PlanCheck.Finding> found = board.check();
         Map<CheckKind, PlanCheck.Finding> byKind = new LinkedHashMap<>();
         found.forEach(one -> byKind.put(one.kind(), one));

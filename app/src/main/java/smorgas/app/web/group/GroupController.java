@@ -186,8 +186,8 @@ class GroupController {
     /** The dials as they stand. */
     record DialsShown(
             GroupSettings settings,
-            Engines.Kind kind,
-            List<Engines.Kind> kinds,
+            String method,
+            List<String> methods,
             Method.@Nullable ByLikeness likeness,
             String takes,
             DialHtml.@Nullable Picture dial,
@@ -208,8 +208,8 @@ class GroupController {
                 model,
                 new DialsShown(
                         wanted,
-                        Engines.of(wanted.method()),
-                        Engines.kinds(),
+                        Engines.of(wanted.method()).name(),
+                        Engines.kinds().stream().map(Engines.Kind::name).toList(),
                         likeness,
                         likeness == null
                                 ? ""

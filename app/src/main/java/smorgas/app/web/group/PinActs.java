@@ -57,8 +57,8 @@ class PinActs {
         List<String> also = board.keywords().otherSpellings(texts);
         keepCase(act, board, group, intoGroup);
         Outcome outcome = act.make(recipe -> switch (way) {
-            case "also" -> new GroupPin.KeywordsAlsoIn(texts, also, group, true);
-            case "never" -> new GroupPin.KeywordsBarred(texts, also, group, true);
+            case "also" -> new GroupPin.Membership(texts, also, group, GroupPin.Held.ALSO);
+            case "never" -> new GroupPin.Membership(texts, also, group, GroupPin.Held.BARRED);
             default -> new GroupPin.KeywordsPlaced(texts, also, group);
         });
         if (!one && outcome instanceof Outcome.Done) {
@@ -89,8 +89,8 @@ class PinActs {
         List<String> texts = List.of(Tidy.of(keyword));
         List<String> also = act.snapshot().board().keywords().otherSpellings(texts);
         return act.done(recipe -> way.equals("also")
-                ? new GroupPin.KeywordsAlsoIn(texts, also, theme, false)
-                : new GroupPin.KeywordsBarred(texts, also, theme, false));
+                ? new GroupPin.Membership(texts, also, theme, GroupPin.Held.NOT_ALSO)
+                : new GroupPin.Membership(texts, also, theme, GroupPin.Held.ALLOWED));
     }
 
     /** Ticked groups are joined: into the one named, or into the first of them. */

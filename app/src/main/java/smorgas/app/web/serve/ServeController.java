@@ -309,7 +309,7 @@ class ServeController {
         if (places.size() < 2 || !places.contains(in)) {
             return act.back(new Outcome.NoChange("That keyword is in one ad group only by now."));
         }
-        return act.done(recipe -> new GroupPin.KeywordsKeptIn(texts, also, in));
+        return act.done(recipe -> new GroupPin.Membership(texts, also, in, GroupPin.Held.ALONE));
     }
 
     /** A negative that blocks what is served is meant, or is not. */
