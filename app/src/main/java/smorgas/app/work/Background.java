@@ -9,12 +9,18 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.context.annotation.DependsOn;
 import org.springframework.stereotype.Component;
 
 /** The threads of all that goes on in the background. What is in one lane runs one after the other, lanes run beside each other. */
 @Component
+@DependsOn("database") // What runs here is over before the database is closed.
 public class Background implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Background.class);
 
     private final ExecutorService threads = Executors.newCachedThreadPool(
             Thread.ofPlatform().name("background-", 0).daemon().factory());
@@ -49,6 +55,9 @@ public class Background implements DisposableBean {
         begin(lane, () -> {
             try {
                 task.run();
+            } catch (RuntimeException | Error e) {
+                LOG.error("{} failed", task.name(), e);
+                throw e;
             } finally {
                 task.release();
                 pending.remove(task.number());

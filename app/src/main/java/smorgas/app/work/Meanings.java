@@ -73,7 +73,9 @@ public class Meanings {
 
     /** What is found out for some keywords, which it does not hold once it is over. */
     private final class MeaningTask extends BackgroundTask {
-        private final OpenProject open;
+        /** Only until it is over: it is kept by its project, which would never be let go of. */
+        private volatile @Nullable OpenProject open;
+
         private final WeakReference<Keywords> keywords;
         private volatile int done;
         private volatile int all;
@@ -99,11 +101,16 @@ public class Meanings {
         @Override
         void run() {
             Keywords here = keywords.get();
-            if (here != null && !stopped) {
-                quietly(() -> {
-                    findAll(this, here);
-                    return null;
-                });
+            OpenProject project = open;
+            try {
+                if (here != null && project != null && !stopped) {
+                    quietly(() -> {
+                        findAll(this, project, here);
+                        return null;
+                    });
+                }
+            } finally {
+                open = null;
             }
         }
     }
@@ -251,8 +258,7 @@ public class Meanings {
         }
     }
 
-    private void findAll(MeaningTask task, Keywords keywords) {
-        OpenProject project = task.open;
+    private void findAll(MeaningTask task, OpenProject project, Keywords keywords) {
         try {
             Set<String> texts = new LinkedHashSet<>();
             for (int keyword = 0; keyword < keywords.size(); keyword++) {

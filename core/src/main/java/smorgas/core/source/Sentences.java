@@ -23,7 +23,12 @@ public final class Sentences {
     /** No keyword is longer, whatever a word is. */
     private static final int LONGEST = 200;
 
-    private static final Pattern AROUND = Pattern.compile("^[\\s\\p{P}\\p{S}&&[^#$\u20ac\u00a3]]+|[\\s\\p{P}&&[^%]]+$");
+    /** A longer sentence is left out as it is: looking for the marks around it would take long. */
+    private static final int LOOKED_AT = 1_000;
+
+    /** Marks around a sentence; what belongs to a word stays, such as # or a sign of money before it, % or a bracket behind it. */
+    private static final Pattern AROUND =
+            Pattern.compile("^[\\s\\p{P}\\p{S}&&[^#$\u20ac\u00a3]]+|[\\s\\p{P}&&[^%)\\]]]+$");
 
     private static final Pattern QUESTION = Pattern.compile(".*[?\uff1f\u061f\u037e][\\s\\p{P}]*", Pattern.DOTALL);
 
@@ -52,8 +57,8 @@ public final class Sentences {
             int start = ends.first();
             for (int end = ends.next(); end != BreakIterator.DONE; end = ends.next()) {
                 String sentence = paragraph.substring(start, end);
-                String keyword = Tidy.of(AROUND.matcher(sentence).replaceAll(""));
-                if (fits(sentence, keyword, wanted)) {
+                String keyword = sentence.length() > LOOKED_AT ? sentence : keyword(sentence);
+                if (sentence.length() <= LOOKED_AT && fits(sentence, keyword, wanted)) {
                     keywords.add(keyword);
                 } else if (!keyword.isEmpty()) {
                     left++;
@@ -62,6 +67,12 @@ public final class Sentences {
             }
         }
         return new Found(List.copyOf(keywords), left);
+    }
+
+    private static String keyword(String sentence) {
+        String bare = AROUND.matcher(sentence).replaceAll("");
+        boolean open = bare.indexOf('(') >= 0 || bare.indexOf('[') >= 0;
+        return Tidy.of(open ? bare : bare.replaceAll("[\\s\\p{P}&&[^%]]+$", ""));
     }
 
     private static boolean fits(String sentence, String keyword, Asked.Sentences wanted) {
@@ -74,17 +85,20 @@ public final class Sentences {
 
     private static List<String> paragraphs(List<PageTexts.Run> runs) {
         List<String> paragraphs = new ArrayList<>();
+        StringBuilder paragraph = new StringBuilder();
         for (PageTexts.Run run : runs) {
             String line = run.text().strip();
-            boolean goesOn = !paragraphs.isEmpty()
-                    && paragraphs.getLast().length() >= WRAPPED_FROM
-                    && Character.isLowerCase(line.codePointAt(0));
-            if (goesOn) {
-                paragraphs.add(paragraphs.removeLast() + " " + line);
+            if (line.isEmpty()) {
+                continue;
+            }
+            if (paragraph.length() >= WRAPPED_FROM && Character.isLowerCase(line.codePointAt(0))) {
+                paragraph.append(' ').append(line);
             } else {
-                paragraphs.add(line);
+                paragraphs.add(paragraph.toString());
+                paragraph = new StringBuilder(line);
             }
         }
+        paragraphs.add(paragraph.toString());
         return paragraphs;
     }
 }

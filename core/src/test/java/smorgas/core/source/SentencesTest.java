@@ -48,6 +48,23 @@ class SentencesTest {
                 .containsExactly("wie reinige ich den smoker f\u00fcr die imkerei", "gibt es h\u00f6lzer daf\u00fcr");
     }
 
+    /** Marks in a row and lines that go on for ever are read in one pass; looked for again and again they would take hours. */
+    @Test
+    void aHostileTextIsReadAndCounted() {
+        String marks = "a" + ",".repeat(1_000_000) + "b. What is next?\n";
+        String lines = ("x".repeat(60) + "\n").repeat(50_000);
+        Sentences.Found found = of(marks + lines, Asked.Sentences.USUAL);
+        assertThat(found.keywords()).containsExactly("what is next");
+        assertThat(found.left()).isEqualTo(2);
+    }
+
+    @Test
+    void bracketsStayWhereTheyAreAPair() {
+        assertThat(of("Which hive is best (for beginners)? (It is cedar.) \"Is it 50%?\"\n", Asked.Sentences.USUAL)
+                        .keywords())
+                .containsExactly("which hive is best (for beginners)", "it is cedar", "is it 50%");
+    }
+
     @Test
     void whatIsNoSentenceIsRefusedOrLeftOut() {
         assertThat(of("\n \n...\n", Asked.Sentences.USUAL)).isEqualTo(new Sentences.Found(java.util.List.of(), 0));

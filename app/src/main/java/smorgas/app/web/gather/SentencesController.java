@@ -86,8 +86,8 @@ class SentencesController {
             throw new Refusal(
                     file == null && pasted.isBlank()
                             ? "Choose a text or paste one first"
-                            : "No sentence of " + name + " has as many words as you asked for; " + found.left()
-                                    + " have more or fewer");
+                            : "No sentence of " + name + " fits; " + Show.count(found.left())
+                                    + " were left out. Allow more or fewer words");
         }
         return Offered.made(
                 ToolResult.name(form.text("name"), "Sentences of " + name),
