@@ -216,9 +216,15 @@ class GatherIT extends ProjectInBrowser {
         page.getByLabel("Questions only").check();
         page.locator("input[name=file]")
                 .setInputFiles(
-                        file("mails.txt", "Hello!\nDoes the \"oak hive\" come with a roof? It is, <b>lovely</b>.\n"));
+                        file(
+                                "mails.txt",
+                                "Hello!\nDoes the \"oak hive\" come with a roof? It is, <b>lovely</b>.\nIs \"oak, oiled\" 0,9 m high?\n"));
         press("Read and make a basket");
         assertThat(rows()).hasCount(1);
+        String csv = page.request().get(base() + "/sift.csv").text();
+        org.assertj.core.api.Assertions.assertThat(csv)
+                .as("commas and quotes within keywords")
+                .contains("\"is \"\"oak, oiled\"\" 0,9 m high\"", "\"does the \"\"oak hive\"\" come with a roof\"");
         assertThat(page.locator(".opened"))
                 .containsText("Questions of 2 to 10 words of a text; 2 other sentences were left out.");
         page.getByText("Read a text in the same way").click();

@@ -50,17 +50,20 @@ public record MadeList(List<Column> columns, List<List<String>> rows) {
                         .toList());
     }
 
-    /** How its bytes are read. */
+    /** How its bytes are read. One column is a plain list, a keyword a line, unless a keyword stands in quotes. */
     public ReadAs readAs() {
-        return columns.size() == 1
+        boolean plain = columns.size() == 1 && rows.stream().allMatch(row -> plain(row.getFirst()));
+        return plain
                 ? ReadAs.FOUND
                 : new ReadAs(
                         "UTF-8", ",", "", 1, columns.stream().map(Column::role).toList());
     }
 
+    private static boolean plain(String text) {
+        return text.chars().noneMatch(sign -> ",;\t\"\n\r".indexOf(sign) >= 0);
+    }
+
     private static String cell(String text) {
-        return text.chars().noneMatch(sign -> ",;\t\"\n\r".indexOf(sign) >= 0)
-                ? text
-                : '"' + text.replace("\"", "\"\"") + '"';
+        return plain(text) ? text : '"' + text.replace("\"", "\"\"") + '"';
     }
 }
