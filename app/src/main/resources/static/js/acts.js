@@ -133,6 +133,8 @@
   document.addEventListener("change", (event) => {
     if (event.target.id === "files") gather(event.target.files);
   });
+  // A list can be chosen before this script is there.
+  document.addEventListener("DOMContentLoaded", () => gather(document.getElementById("files")?.files ?? []));
   // Files that are gathered must not come along with the next paste.
   document.addEventListener("htmx:afterRequest", (event) => {
     if (event.target.id !== "drop") return;

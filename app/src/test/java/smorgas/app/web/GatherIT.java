@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SelectOption;
+import com.microsoft.playwright.options.WaitUntilState;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.Charset;
@@ -181,6 +182,17 @@ class GatherIT extends ProjectInBrowser {
         assertThat(message()).containsText("Searches now take the sum");
         page.navigate(page.url().replaceAll("/gather.*", "/sift?q=bee+hive"));
         assertThat(page.locator("tr.keyword-row")).containsText("400");
+    }
+
+    @Test
+    void aListChosenWhileThePageStillLoadsIsGathered() {
+        page.route("**/js/acts-*.js", script -> {
+            page.locator("#files").setInputFiles(file("early.txt", "bee hive"));
+            script.resume();
+        });
+        page.navigate(page.url(), new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
+        assertThat(row("early.txt")).isVisible();
+        assertThat(rows()).hasCount(1);
     }
 
     @Test

@@ -23,6 +23,7 @@ abstract class ProjectInBrowser {
         page.getByLabel("Currency").fill("GBP");
         page.getByLabel("Market").fill("United Kingdom");
         page.getByText("Make the project").click();
+        page.waitForURL("**/gather");
     }
 
     /** The address of the project. */
