@@ -13,6 +13,7 @@ import smorgas.core.figure.Decimals;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
+import smorgas.core.gather.RawList;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
@@ -119,10 +120,11 @@ final class Again {
         }
         return BasketReader.lines(
                         basket,
-                        "harvest " + basket,
-                        String.join("\n", rows).getBytes(StandardCharsets.UTF_8),
-                        ReadAs.FOUND,
-                        Decimals.POINT,
+                        new RawList(
+                                "harvest " + basket,
+                                String.join("\n", rows).getBytes(StandardCharsets.UTF_8),
+                                ReadAs.FOUND,
+                                Decimals.POINT),
                         Halt.NEVER,
                         (line, cells) -> {})
                 .lines()

@@ -46,18 +46,9 @@ final class FoldRuns {
             start = System.nanoTime();
             FoldReport.of(keywords);
             report = Math.min(report, System.nanoTime() - start);
-            theirs = Math.min(
-                    theirs,
-                    Processes.run(
-                                    Map.of("LC_ALL", "C"),
-                                    List.of(
-                                            "sort",
-                                            "-u",
-                                            "--parallel=2",
-                                            "-o",
-                                            folder.resolve("unique").toString(),
-                                            text.toString()))
-                            .millis());
+            List<String> sort = List.of(
+                    "sort", "-u", "--parallel=2", "-o", folder.resolve("unique").toString(), text.toString());
+            theirs = Math.min(theirs, Processes.run(Map.of("LC_ALL", "C"), sort).millis());
         }
         System.out.printf(
                 Locale.ENGLISH,

@@ -16,21 +16,9 @@ final class Foraging {
             for (int i = 0; i < 60; i++) {
                 served.get("/projects/1/" + pages[i % pages.length]);
             }
-            StringBuilder seeds = new StringBuilder();
-            for (int seed = 0; seed < 74; seed++) {
-                seeds.append("bee%0A".replace("bee", "seed" + seed));
-            }
-            String sources = "&sources=Ottermere+(simulated)&sources=Quillfen+(simulated)";
-            String token = served.token();
-            served.send(
-                    "/projects/1/forage/start",
-                    "application/x-www-form-urlencoded",
-                    "seeds=" + seeds
-                            + "&around=ALONE&around=LETTERS_BEHIND&letters=a+b+c+d+e+f+g+h+i+j+k+l+m+n+o+p+q+r+s+t+u+v+w+x+y+z"
-                            + "&words=&rounds=1&most=2000&language=en&place=&name=Bench" + sources,
-                    token);
+            ask(served);
             long begun = System.nanoTime();
-            java.util.List<Long> millis = new java.util.ArrayList<>();
+            Timed timed = new Timed();
             String errands = served.get("/projects/1/errands").body();
             if (!errands.contains("of 1,998 queries")) {
                 throw new IOException("nothing is asked: " + errands);
@@ -38,22 +26,33 @@ final class Foraging {
             for (int i = 0; served.get("/projects/1/errands").body().contains("Stop, and keep"); i++) {
                 long asked = System.nanoTime();
                 served.get("/projects/1/" + pages[i % pages.length]);
-                millis.add((System.nanoTime() - asked) / 1_000_000);
-                if (millis.getLast() > 300) {
+                long taken = timed.ended(i, asked);
+                if (taken > 300) {
                     System.out.printf(
                             "%s took %,d ms, %,d ms after the first query%n",
-                            pages[i % pages.length], millis.getLast(), (asked - begun) / 1_000_000);
+                            pages[i % pages.length], taken, (asked - begun) / 1_000_000);
                 }
             }
-            long[] sorted = millis.stream().mapToLong(Long::longValue).sorted().toArray();
             System.out.printf(
                     "%nForaging, 1,998 queries at each of two stand-ins, %,d ms; %d pages of the demo meanwhile, seen by the client:"
-                            + " median %d ms, 95th percentile %d ms, most %d ms%n",
-                    (System.nanoTime() - begun) / 1_000_000,
-                    sorted.length,
-                    sorted[sorted.length / 2],
-                    sorted[sorted.length * 95 / 100],
-                    sorted[sorted.length - 1]);
+                            + " %s, most %d ms%n",
+                    (System.nanoTime() - begun) / 1_000_000, timed.size(), timed, timed.most());
         }
+    }
+
+    private static void ask(Served served) throws IOException, InterruptedException {
+        StringBuilder seeds = new StringBuilder();
+        for (int seed = 0; seed < 74; seed++) {
+            seeds.append("bee%0A".replace("bee", "seed" + seed));
+        }
+        String sources = "&sources=Ottermere+(simulated)&sources=Quillfen+(simulated)";
+        String token = served.token();
+        served.send(
+                "/projects/1/forage/start",
+                "application/x-www-form-urlencoded",
+                "seeds=" + seeds
+                        + "&around=ALONE&around=LETTERS_BEHIND&letters=a+b+c+d+e+f+g+h+i+j+k+l+m+n+o+p+q+r+s+t+u+v+w+x+y+z"
+                        + "&words=&rounds=1&most=2000&language=en&place=&name=Bench" + sources,
+                token);
     }
 }

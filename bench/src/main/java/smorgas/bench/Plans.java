@@ -41,16 +41,17 @@ final class Plans {
 
     private Plans() {}
 
-    static void run(int count) {
-        int rounds = count > MANY ? 5 : 20;
-        Lines lines = Values.lines(count);
-        PlanSettings settings = Rules.NEWEST
+    private static PlanSettings settings() {
+        return Rules.NEWEST
                 .settings()
                 .plan()
                 .with(EnumSet.allOf(MatchType.class))
                 .with(PlanBids.fixed(450_000))
                 .with(new PlanPages(true, false, "https://shop.example/{theme}"))
                 .with(new PlanGroups(false, true, 1, PlanGroups.Small.LEFT_OUT, false));
+    }
+
+    private static Recipe recipe(PlanSettings settings) {
         AdTemplate ad = new AdTemplate(
                 List.of("{Theme}", "Buy {keyword} Now", "Free Delivery"),
                 List.of("Order {theme} today.", "Rated by those who use it."),
@@ -59,7 +60,14 @@ final class Plans {
                 new GroupEntry.GroupSettingsChosen(Rules.NEWEST.settings().byThemes("en")),
                 new ServeEntry.PlanSettingsChosen(settings),
                 new ServeEntry.AdsSet(new PlanAds(false, List.of(ad, ad), new LinkedHashMap<>())));
-        Recipe recipe = Recipe.of(entries, "en");
+        return Recipe.of(entries, "en");
+    }
+
+    static void run(int count) {
+        int rounds = count > MANY ? 5 : 20;
+        Lines lines = Values.lines(count);
+        PlanSettings settings = settings();
+        Recipe recipe = recipe(settings);
         Board board = Board.of(List.of(lines), recipe);
         board.groups();
         Handover what = board.handover("Shop", "EUR");
@@ -87,6 +95,10 @@ final class Plans {
                 board.served(),
                 board.apart());
         Values.measured("looked through for faults", rounds, WARM_UP, round -> PlanCheck.of(odd));
+        written(what, rounds);
+    }
+
+    private static void written(Handover what, int rounds) {
         for (PlanFormat format : PlanFormats.ALL) {
             Values.measured(format.file(), rounds, WARM_UP, round -> {
                 format.write(what, OutputStream.nullOutputStream());

@@ -31,13 +31,13 @@ final class SameMeaning {
 
     private static void report(ExpertList list, MeaningVectors vectors, boolean told) {
         List<String> texts = list.keywords().stream().map(Tidy::of).toList();
-        List<SameProposals.Proposal> found = SameProposals.of(
-                texts,
-                Rules.NEWEST.settings().byThemes(list.language()),
-                list.language(),
-                vectors,
-                Rules.NEWEST.likeness(),
-                20);
+        List<SameProposals.Proposal> found = new SameProposals(
+                        texts,
+                        Rules.NEWEST.settings().byThemes(list.language()),
+                        list.language(),
+                        vectors,
+                        Rules.NEWEST.likeness())
+                .find(20);
         StringBuilder row = new StringBuilder(
                 "| " + list.name() + " | " + (vectors == MeaningVectors.NONE ? "words" : "words and meaning") + " |");
         for (int first : FIRST) {

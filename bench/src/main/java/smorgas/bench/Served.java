@@ -9,7 +9,6 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -78,8 +77,8 @@ final class Served implements AutoCloseable {
             String project = served.fill(lines);
             served.add(project);
             String[] orders = {"searches", "keyword", "standing", "cpc", "baskets"};
-            long[] millis = new long[300];
-            for (int i = -60; i < millis.length; i++) {
+            Timed timed = new Timed();
+            for (int i = -60; i < 300; i++) {
                 String path =
                         switch (Math.floorMod(i, 3)) {
                             case 0 -> "?page=" + (1 + Math.floorMod(i * 37, lines / 200));
@@ -88,19 +87,15 @@ final class Served implements AutoCloseable {
                         };
                 long begun = System.nanoTime();
                 HttpResponse<String> page = served.get(project + "/sift" + path);
-                long taken = (System.nanoTime() - begun) / 1_000_000;
+                timed.ended(i, begun);
                 if (page.statusCode() != 200) {
                     throw new IOException(path + ": " + page.statusCode());
                 }
-                if (i >= 0) {
-                    millis[i] = taken;
-                }
             }
-            Arrays.sort(millis);
             System.out.printf(
                     "%nKeyword table over %,d keywords, pages of 200, %d requests after 60 to warm up (pages, sorts,"
-                            + " searches; seen by the client): median %d ms, 95th percentile %d ms, most %d ms%n",
-                    lines, millis.length, millis[150], millis[284], millis[299]);
+                            + " searches; seen by the client): %s, most %d ms%n",
+                    lines, timed.size(), timed, timed.most());
         }
     }
 
@@ -109,10 +104,10 @@ final class Served implements AutoCloseable {
         try (Served served = new Served(script, folder.resolve("flips-" + lines))) {
             served.awaitPage();
             String project = served.fill(lines);
-            long[] millis = new long[20];
+            Timed timed = new Timed();
             // Gathering made the first version; each switch makes one more.
             int version = 1;
-            for (int i = -10; i < millis.length; i++) {
+            for (int i = -10; i < 20; i++) {
                 String token = served.token();
                 long begun = System.nanoTime();
                 HttpResponse<String> page = served.send(
@@ -120,18 +115,15 @@ final class Served implements AutoCloseable {
                         "application/x-www-form-urlencoded",
                         "kind=PLURALS&on=" + (i % 2 != 0) + "&version=" + version++,
                         token);
-                if (i >= 0) {
-                    millis[i] = (System.nanoTime() - begun) / 1_000_000;
-                }
+                timed.ended(i, begun);
                 if (page.statusCode() != 200 || !page.body().contains("From lines to keywords")) {
                     throw new IOException("not switched: " + page.statusCode());
                 }
             }
-            Arrays.sort(millis);
             System.out.printf(
                     "%nSwitching a kind of folding on %,d lines, to the page with the new counts: median %d ms, most %d ms"
                             + " of %d%n",
-                    lines, millis[millis.length / 2], millis[millis.length - 1], millis.length);
+                    lines, timed.median(), timed.most(), timed.size());
         }
     }
 
@@ -140,59 +132,48 @@ final class Served implements AutoCloseable {
         try (Served served = new Served(script, folder.resolve("sifting-" + lines))) {
             served.awaitPage();
             String project = served.fill(lines);
-            long[] rule = new long[rounds];
-            long[] words = new long[rounds];
-            long[] groups = new long[rounds];
+            Timed rule = new Timed();
+            Timed words = new Timed();
+            Timed groups = new Timed();
             int version = 1;
             for (int i = -Math.max(rounds / 2, 2_000_000 / lines); i < rounds; i++) {
-                String token = served.token();
-                String fields = "how=ALL&rule=" + (version == 1 ? 0 : 1) + "&act=drop&version=" + version++
-                        + "&part=0&kind=text&value=ba&least=&most=&part=0&kind=figure:SEARCHES&value=&least="
-                        + Math.floorMod(100 + 7 * i, 4_000)
-                        + "&most=&part=0&kind=figure:CPC&value=&least=&most=1&part=0&kind=words&value=&least=2&most=4"
-                        + "&part=0&kind=starts&value=delfor&least=&most=";
-                long begun = System.nanoTime();
-                HttpResponse<String> page =
-                        served.send(project + "/rules/build", "application/x-www-form-urlencoded", fields, token);
-                long judged = (System.nanoTime() - begun) / 1_000_000;
-                if (page.statusCode() != 200 || !page.body().contains("Words on view")) {
-                    throw new IOException("no rule: " + page.statusCode());
-                }
+                served.judge(project, i, version++, rule);
                 String text = "bakalumergin".substring(Math.floorMod(i, 9), Math.floorMod(i, 9) + 3);
-                begun = System.nanoTime();
-                page = served.get(project + "/sift?q=" + text + "&wn=" + (i % 2 == 0 ? "1" : "2-5") + "&least="
-                        + Math.floorMod(i * 7, 50));
+                long begun = System.nanoTime();
+                HttpResponse<String> page = served.get(project + "/sift?q=" + text + "&wn=" + (i % 2 == 0 ? "1" : "2-5")
+                        + "&least=" + Math.floorMod(i * 7, 50));
+                words.ended(i, begun);
                 if (page.statusCode() != 200) {
                     throw new IOException("no words: " + page.statusCode());
                 }
-                long counted = (System.nanoTime() - begun) / 1_000_000;
                 // As a browser does: the band asks for its end until the groups are found.
                 begun = System.nanoTime();
                 while (served.get(project + "/band?step=sift").body().contains("aria-busy=\"true\"")) {
                     Thread.onSpinWait();
                 }
-                if (i >= 0) {
-                    rule[i] = judged;
-                    words[i] = counted;
-                    groups[i] = (System.nanoTime() - begun) / 1_000_000;
-                }
+                groups.ended(i, begun);
             }
-            Arrays.sort(rule);
-            Arrays.sort(words);
-            Arrays.sort(groups);
             System.out.printf(
                     "%nSift over %,d keywords, %d requests each, seen by the client: a rule of five conditions judged anew and the"
-                            + " page shown, median %d ms, 95th percentile %d ms; the page with the words counted anew for a"
-                            + " filter, median %d ms, 95th percentile %d ms; then the band with the groups, median %d ms, 95th"
-                            + " percentile %d ms%n",
-                    lines,
-                    rounds,
-                    rule[rounds / 2],
-                    rule[rounds * 95 / 100],
-                    words[rounds / 2],
-                    words[rounds * 95 / 100],
-                    groups[rounds / 2],
-                    groups[rounds * 95 / 100]);
+                            + " page shown, %s; the page with the words counted anew for a filter, %s; then the band with"
+                            + " the groups, %s%n",
+                    lines, rounds, rule, words, groups);
+        }
+    }
+
+    /** Makes a rule of five conditions, or changes it. */
+    private void judge(String project, int round, int version, Timed timed) throws IOException, InterruptedException {
+        String token = token();
+        String fields = "how=ALL&rule=" + (version == 1 ? 0 : 1) + "&act=drop&version=" + version
+                + "&part=0&kind=text&value=ba&least=&most=&part=0&kind=figure:SEARCHES&value=&least="
+                + Math.floorMod(100 + 7 * round, 4_000)
+                + "&most=&part=0&kind=figure:CPC&value=&least=&most=1&part=0&kind=words&value=&least=2&most=4"
+                + "&part=0&kind=starts&value=delfor&least=&most=";
+        long begun = System.nanoTime();
+        HttpResponse<String> page = send(project + "/rules/build", "application/x-www-form-urlencoded", fields, token);
+        timed.ended(round, begun);
+        if (page.statusCode() != 200 || !page.body().contains("Words on view")) {
+            throw new IOException("no rule: " + page.statusCode());
         }
     }
 
@@ -201,63 +182,52 @@ final class Served implements AutoCloseable {
         try (Served served = new Served(script, folder.resolve("dials-" + lines))) {
             served.awaitPage();
             String project = served.fill(lines);
-            long[] dial = new long[rounds];
-            long[] group = new long[rounds];
-            long[] map = new long[rounds];
+            Timed dial = new Timed();
+            Timed group = new Timed();
+            Timed map = new Timed();
             int areas = 0;
             for (int i = -Math.max(rounds / 2, 1_000_000 / lines); i < rounds; i++) {
                 // Never one that is remembered.
                 String turned = "/group?view=list&smallest=" + (3 + Math.floorMod(i, 7)) + "&tightness="
                         + Math.floorMod(i * 11, 100) + "&longest=" + (2 + Math.floorMod(i, 3));
-                dial[Math.max(0, i)] = served.timed(project + turned, "What the dials did");
+                served.timed(dial, i, project + turned, "What the dials did");
                 String list = served.get(project + "/group?view=list").body();
                 Matcher links = Pattern.compile("href=\"(\\?view=list&amp;group=[^\"]+)\"")
                         .matcher(list);
                 for (int skipped = 0; skipped <= Math.floorMod(i * 13, 40) && links.find(); skipped++) {
                     // To one of the first forty.
                 }
-                group[Math.max(0, i)] = served.timed(
+                served.timed(
+                        group,
+                        i,
                         project + "/group" + links.group(1).replace("&amp;", "&") + "&page="
                                 + (1 + Math.floorMod(i, 2)),
                         "class=\"keyword-row\"");
                 // More groups than the standard makes; they are found before the clock runs.
                 String many = project + "/group?by=keywords&smallest=2&longest=5";
                 areas = served.get(many).body().split("class=\"area ", -1).length - 1;
-                map[Math.max(0, i)] = served.timed(many + "&zoom=" + i, "id=\"group-map\"");
+                served.timed(map, i, many + "&zoom=" + i, "id=\"group-map\"");
             }
-            Arrays.sort(dial);
-            Arrays.sort(group);
-            Arrays.sort(map);
             System.out.printf(
                     "%nGroup over %,d keywords, %d requests each, seen by the client: a dial turned, to the page with the result and"
-                            + " what it did, median %d ms, 95th percentile %d ms; a group opened, median %d ms, 95th percentile"
-                            + " %d ms; the map of %,d areas, median %d ms, 95th percentile %d ms%n",
-                    lines,
-                    rounds,
-                    dial[rounds / 2],
-                    dial[rounds * 95 / 100],
-                    group[rounds / 2],
-                    group[rounds * 95 / 100],
-                    areas,
-                    map[rounds / 2],
-                    map[rounds * 95 / 100]);
+                            + " what it did, %s; a group opened, %s; the map of %,d areas, %s%n",
+                    lines, rounds, dial, group, areas, map);
         }
     }
 
-    private long timed(String path, String holding) throws IOException, InterruptedException {
+    private void timed(Timed timed, int round, String path, String holding) throws IOException, InterruptedException {
         long begun = System.nanoTime();
         HttpResponse<String> page = get(path);
-        long taken = (System.nanoTime() - begun) / 1_000_000;
+        timed.ended(round, begun);
         if (page.statusCode() != 200 || !page.body().contains(holding)) {
             throw new IOException(path + ": " + page.statusCode() + ", without " + holding);
         }
-        return taken;
     }
 
     /** Baskets of 1,000 lines added to the project: from the request to the page that shows the new state. */
     private void add(String project) throws IOException, InterruptedException {
-        long[] millis = new long[9];
-        for (int round = -3; round < millis.length; round++) {
+        Timed timed = new Timed();
+        for (int round = -3; round < 9; round++) {
             StringBuilder list = new StringBuilder("Keyword,Search volume\r\n");
             for (int i = 0; i < 1_000; i++) {
                 list.append("added ")
@@ -273,15 +243,12 @@ final class Served implements AutoCloseable {
             String token = token();
             long begun = System.nanoTime();
             send(project + "/gather", "multipart/form-data; boundary=edge", body, token);
-            if (round >= 0) {
-                millis[round] = (System.nanoTime() - begun) / 1_000_000;
-            }
+            timed.ended(round, begun);
         }
-        Arrays.sort(millis);
         System.out.printf(
                 "%nAdding a basket of 1,000 lines to it, to the page that shows the new state: median %d ms, most %d ms of"
                         + " %d%n",
-                millis[millis.length / 2], millis[millis.length - 1], millis.length);
+                timed.median(), timed.most(), timed.size());
     }
 
     /** Milliseconds from the request that brings all these lists into a new project until none is being read any more. */

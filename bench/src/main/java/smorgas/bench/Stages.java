@@ -93,7 +93,7 @@ public class Stages {
     public WordCounts.Found words() {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        return WordCounts.of(all, phrases, keywords, standings, Set.of(), WordCounts.Asked.words(120));
+        return WordCounts.of(all, phrases, standings, Set.of(), WordCounts.Asked.words(120));
     }
 
     @Benchmark

@@ -160,6 +160,10 @@ final class Values {
                     keyword -> values.known(keyword) ? Arrays.binarySearch(sorted, values.twiceMiddle(keyword)) : -1);
             return Orders.byRank(IntStream.range(0, rank.length).toArray(), rank, true);
         });
+        besidePeer(keywords, searches);
+    }
+
+    private static void besidePeer(Keywords keywords, FigureColumn searches) throws SQLException {
         try (Connection db = DriverManager.getConnection("jdbc:duckdb:")) {
             Sifting.fill(db, keywords);
             long[] core = new long[ROUNDS];

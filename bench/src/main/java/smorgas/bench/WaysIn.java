@@ -34,20 +34,7 @@ final class WaysIn {
 
     static void logs(Path folder) throws IOException, InterruptedException {
         Path log = folder.resolve("access.log");
-        try (BufferedWriter out = Files.newBufferedWriter(log, StandardCharsets.UTF_8)) {
-            Random random = new Random(7);
-            for (int line = 0; line < LINES; line++) {
-                int visitor = line / 8 + random.nextInt(40);
-                String target = line % 4 == 0
-                        ? "/find?page=1&q=term+" + (int) (TERMS * Math.pow(random.nextDouble(), 3)) + "+of+many"
-                        : line % 97 == 0 ? "/thanks" : "/shelf/" + random.nextInt(500) + ".html";
-                out.write("10." + (visitor >> 16 & 255) + "." + (visitor >> 8 & 255) + "." + (visitor & 255)
-                        + " - - [0" + (1 + line / 200_000) + "/Mar/2026:" + two(line / 9_000 % 24) + ":"
-                        + two(line / 150 % 60) + ":" + two(line * 60 / 150 % 60) + " +0000] \"GET " + target
-                        + " HTTP/1.1\" 200 5120 \"https://shop.example/shelf\""
-                        + " \"reader/1.0 (of a length that such names have; rv:123.0)\"\n");
-            }
-        }
+        write(log);
         System.out.printf(
                 "%nA log of %,d lines, %,d MB; ms, median and 95th percentile%n", LINES, Files.size(log) / 1_000_000);
         LogReading wanted = new LogReading(List.of("q"), true, List.of(new LogReading.Goal("/thanks", 1)), 1);
@@ -80,7 +67,24 @@ final class WaysIn {
         return (number < 10 ? "0" : "") + number;
     }
 
-    static void pages() {
+    private static void write(Path log) throws IOException {
+        try (BufferedWriter out = Files.newBufferedWriter(log, StandardCharsets.UTF_8)) {
+            Random random = new Random(7);
+            for (int line = 0; line < LINES; line++) {
+                int visitor = line / 8 + random.nextInt(40);
+                String target = line % 4 == 0
+                        ? "/find?page=1&q=term+" + (int) (TERMS * Math.pow(random.nextDouble(), 3)) + "+of+many"
+                        : line % 97 == 0 ? "/thanks" : "/shelf/" + random.nextInt(500) + ".html";
+                out.write("10." + (visitor >> 16 & 255) + "." + (visitor >> 8 & 255) + "." + (visitor & 255)
+                        + " - - [0" + (1 + line / 200_000) + "/Mar/2026:" + two(line / 9_000 % 24) + ":"
+                        + two(line / 150 % 60) + ":" + two(line * 60 / 150 % 60) + " +0000] \"GET " + target
+                        + " HTTP/1.1\" 200 5120 \"https://shop.example/shelf\""
+                        + " \"reader/1.0 (of a length that such names have; rv:123.0)\"\n");
+            }
+        }
+    }
+
+    private static List<byte[]> made() {
         List<byte[]> pages = new ArrayList<>();
         List<String> words = new ArrayList<>();
         Random random = new Random(7);
@@ -100,6 +104,11 @@ final class WaysIn {
             }
             pages.add(html.toString().getBytes(StandardCharsets.UTF_8));
         }
+        return pages;
+    }
+
+    static void pages() {
+        List<byte[]> pages = made();
         Map<Gleaning.Part, Integer> weights = new EnumMap<>(Gleaning.Part.class);
         for (Gleaning.Part part : Gleaning.Part.values()) {
             weights.put(part, part.usual());

@@ -12,7 +12,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -115,24 +114,12 @@ public final class BatchCommand implements Callable<Integer> {
         // What is printed is the summary and nothing else; libraries would log to the same place.
         ((Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME)).setLevel(Level.OFF);
         Recipe decided;
-        List<PlanFormat> formats = new ArrayList<>();
-        for (String file : format) {
-            Optional<PlanFormat> found = PlanFormats.find(file);
-            if (found.isEmpty()) {
-                System.err.println("smorgas: the plan leaves as no " + file + "; there are "
-                        + PlanFormats.ALL.stream().map(PlanFormat::file).collect(Collectors.joining(", ")));
-                return 2;
-            }
-            formats.add(found.get());
-        }
-        for (Path file : layout) {
-            try {
-                formats.add(Json.layout(Files.readString(file)).format());
-            } catch (Refusal | IOException e) {
-                System.err.println("smorgas: " + file + ": "
-                        + (e instanceof Refusal ? e.getMessage() : "it cannot be read as text"));
-                return 2;
-            }
+        List<PlanFormat> formats;
+        try {
+            formats = formats();
+        } catch (Refusal e) {
+            System.err.println("smorgas: " + e.getMessage());
+            return 2;
         }
         try {
             decided = recipe == null ? standard() : read(recipe);
@@ -160,6 +147,25 @@ public final class BatchCommand implements Callable<Integer> {
                             + " SMORGAS_JAVA_OPTS=-Xmx4g, or take fewer");
             return 3;
         }
+    }
+
+    private List<PlanFormat> formats() {
+        List<PlanFormat> formats = new ArrayList<>();
+        for (String file : format) {
+            formats.add(PlanFormats.find(file)
+                    .orElseThrow(() -> new Refusal("the plan leaves as no " + file + "; there are "
+                            + PlanFormats.ALL.stream().map(PlanFormat::file).collect(Collectors.joining(", ")))));
+        }
+        for (Path file : layout) {
+            try {
+                formats.add(Json.layout(Files.readString(file)).format());
+            } catch (Refusal e) {
+                throw new Refusal(file + ": " + e.getMessage(), e);
+            } catch (IOException e) {
+                throw new Refusal(file + ": it cannot be read as text", e);
+            }
+        }
+        return formats;
     }
 
     private int run(Recipe decided, List<PlanFormat> formats) {

@@ -18,6 +18,7 @@ import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
+import smorgas.core.gather.RawList;
 import smorgas.core.gather.Workbooks;
 import smorgas.core.recipe.gather.ReadAs;
 
@@ -128,7 +129,8 @@ final class BatchLists {
         }
         BasketReader.Read read;
         try {
-            read = BasketReader.lines(number, name, bytes, found.readAs(), decimals, Halt.NEVER, (line, cells) -> {});
+            read = BasketReader.lines(
+                    number, new RawList(name, bytes, found.readAs(), decimals), Halt.NEVER, (line, cells) -> {});
         } catch (OutOfMemoryError e) {
             return new Read(name, null, List.of(tooLarge(name)));
         }

@@ -206,6 +206,11 @@ final class BatchRun {
                 }
             });
         }
+        all(files);
+    }
+
+    /** Does all at once; the first fault is thrown when all are over. */
+    private static void all(List<Writing> files) {
         // Threads of their own: those of the common pool are needed by what is found out on the way, and must not wait
         // for it.
         try (ExecutorService threads =

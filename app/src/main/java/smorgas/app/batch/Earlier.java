@@ -11,6 +11,7 @@ import smorgas.core.board.Standpoint;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
+import smorgas.core.gather.RawList;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.gather.BasketState;
 import smorgas.core.serve.PlanRecord;
@@ -46,10 +47,11 @@ record Earlier(Standpoint keywords, PlanRecord plan) {
             if (state.on() && bytes != null) {
                 BasketReader.lines(
                                 (int) state.basket(),
-                                state.name(),
-                                bytes,
-                                state.readAs(),
-                                recipe.folding().decimals(),
+                                new RawList(
+                                        state.name(),
+                                        bytes,
+                                        state.readAs(),
+                                        recipe.folding().decimals()),
                                 Halt.NEVER,
                                 (line, cells) -> {})
                         .lines()

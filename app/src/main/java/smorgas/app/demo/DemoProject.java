@@ -107,6 +107,12 @@ public class DemoProject implements SmartInitializingSingleton {
         project.gather(Offered.file(PLAN, DemoLists.plan()));
         long plan = basket(project, PLAN);
         done(project.act(project.snapshot().version(), recipe -> new BasketEntry.BasketBrings(plan, PLAN, false)));
+        sift(project);
+        group(project);
+        serve(project);
+    }
+
+    private void sift(OpenProject project) {
         for (String word : DROPPED_WORDS) {
             act(project, new Condition.HasWord(word), Standing.DROPPED);
         }
@@ -136,6 +142,9 @@ public class DemoProject implements SmartInitializingSingleton {
                                 List.of(new Condition.OnList("Towns (made up)"), Condition.searchesFrom(20))))));
         judge(project, List.of("bee veil", "smoker fuel", "queen cage", "hive tool"), Standing.KEPT);
         judge(project, List.of("hive blockchain news", "electric smoker grill"), Standing.DROPPED);
+    }
+
+    private void group(OpenProject project) {
         StandardSettings standard = project.snapshot().board().recipe().rules().settings();
         GroupSettings usual = project.snapshot().board().recipe().grouping().settings();
         keep(project, "broad for a start", usual.with(standard.likeness().at(Method.ByLikeness.BROAD)));
@@ -153,6 +162,10 @@ public class DemoProject implements SmartInitializingSingleton {
         GroupPin.GroupsSettled standing =
                 Regrouping.standing(project.snapshot().board().groups());
         done(project.act(project.snapshot().version(), recipe -> standing));
+    }
+
+    private void serve(OpenProject project) {
+        StandardSettings standard = project.snapshot().board().recipe().rules().settings();
         done(project.act(project.snapshot().version(), recipe -> new ValueEntry.AssumptionsSet("", "", assumed())));
         done(project.act(
                 project.snapshot().version(),

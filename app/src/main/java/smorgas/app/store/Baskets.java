@@ -11,16 +11,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.LongConsumer;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.core.figure.Decimals;
 import smorgas.core.gather.BasketReader;
-import smorgas.core.gather.Halt;
 import smorgas.core.gather.Interpreter;
 import smorgas.core.gather.Lines;
+import smorgas.core.gather.RawList;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.gather.ReadAs;
 
@@ -58,67 +57,48 @@ public class Baskets {
     /** Reads a list and stores it whole, or stores nothing. It is in no project before an entry says so. */
     @Transactional
     public Stored store(long project, String name, byte[] bytes) {
-        return store(project, name, bytes, ReadAs.FOUND, Decimals.POINT, Halt.NEVER, rows -> {}, () -> {});
+        return store(project, RawList.of(name, bytes), Watch.NONE);
     }
 
     /**
      * Reads a list and stores it whole, or stores nothing.
      *
-     * @param readAs how the bytes are read, as far as that is known
-     * @param decimals how a number is meant that can be read in two ways
-     * @param halt is asked whether it is still wanted; when it throws {@link smorgas.core.gather.ReadingStopped} nothing is
-     *     stored and that passes on
-     * @param progress is told the rows stored so far, and may throw the same
-     * @param keeping is told before the transaction ends, and may throw the same
+     * @param watch when it throws {@link smorgas.core.gather.ReadingStopped} nothing is stored and that passes on
      */
     @Transactional
-    public Stored store(
-            long project,
-            String name,
-            byte[] bytes,
-            ReadAs readAs,
-            Decimals decimals,
-            Halt halt,
-            LongConsumer progress,
-            Runnable keeping) {
+    public Stored store(long project, RawList list, Watch watch) {
+        byte[] bytes = list.bytes();
         // The bytes as they came, and the lines of their reading.
         room.need(bytes.length * 3L);
         String fingerprint = fingerprint(bytes);
         long basket = db.insertInto(BASKET)
                 .set(BASKET.PROJECT_ID, project)
-                .set(BASKET.NAME, Bounded.text(name, BASKET.NAME, "The name of the list"))
+                .set(BASKET.NAME, Bounded.text(list.name(), BASKET.NAME, "The name of the list"))
                 .set(BASKET.CONTENT, bytes)
                 .set(BASKET.SIZE_BYTES, (long) bytes.length)
                 .set(BASKET.FINGERPRINT, fingerprint)
                 .set(BASKET.GATHERED_AT, OffsetDateTime.now(clock))
                 .returning(BASKET.ID)
                 .fetchSingle(BASKET.ID);
-        BasketReader.Read read = write(basket, name, bytes, readAs, decimals, halt, progress);
+        BasketReader.Read read = write(basket, list, watch);
         Reading reading = read.reading();
-        keeping.run();
+        watch.keeping();
         if (reading.refused()) {
             db.deleteFrom(BASKET).where(BASKET.ID.eq(basket)).execute();
             return new Stored(Optional.empty(), reading, Optional.empty());
         }
         db.update(BASKET)
                 .set(BASKET.READING, Json.reading(reading))
-                .set(BASKET.READ_AS, readAs.equals(ReadAs.FOUND) ? null : Json.readAs(readAs))
+                .set(BASKET.READ_AS, list.readAs().equals(ReadAs.FOUND) ? null : Json.readAs(list.readAs()))
                 .where(BASKET.ID.eq(basket))
                 .execute();
         tally.tell(new TallyMarks.OfBasket(basket, project, bytes.length, fingerprint));
         return new Stored(Optional.of(basket), reading, read.lines());
     }
 
-    private BasketReader.Read write(
-            long basket,
-            String name,
-            byte[] bytes,
-            ReadAs readAs,
-            Decimals decimals,
-            Halt halt,
-            LongConsumer progress) {
-        LineBlocks.Writer lines = blocks.replace(basket, progress);
-        BasketReader.Read read = BasketReader.lines(basket, name, bytes, readAs, decimals, halt, lines);
+    private BasketReader.Read write(long basket, RawList list, Watch watch) {
+        LineBlocks.Writer lines = blocks.replace(basket, watch::rows);
+        BasketReader.Read read = BasketReader.lines(basket, list, watch, lines);
         lines.finish();
         return read;
     }
@@ -163,7 +143,7 @@ public class Baskets {
                 .from(BASKET)
                 .where(BASKET.ID.eq(basket.id()))
                 .fetchSingle(BASKET.CONTENT);
-        return write(basket.id(), basket.name(), bytes, wanted, decimals, Halt.NEVER, rows -> {});
+        return write(basket.id(), new RawList(basket.name(), bytes, wanted, decimals), Watch.NONE);
     }
 
     /** The cells of one line as they stand in the file; empty if there is no such line. */

@@ -136,24 +136,7 @@ public class Projects {
                 * 3);
         long copy = create(name, original.language(), original.market(), original.currency());
         Map<Long, Long> baskets = copyBaskets(id, copy);
-        History history = Histories.load(db, id);
-        TallyMarks.OfProject mark = new TallyMarks.OfProject(copy, original.version(), 0, "");
-        List<Histories.Told> told = Histories.told(db, id);
-        for (History.Step step : history.steps()) {
-            Entry entry =
-                    step.entry() instanceof BasketEntry ofBasket ? ofBasket.renumbered(baskets::get) : step.entry();
-            Histories.insert(
-                    db,
-                    copy,
-                    new History.Step(step.seq(), entry, step.state(), step.version()),
-                    told.get((int) step.seq() - 1));
-            mark = mark.and(entry);
-        }
-        db.update(PROJECT)
-                .set(PROJECT.VERSION, original.version())
-                .where(PROJECT.ID.eq(copy))
-                .execute();
-        tally.tell(mark);
+        copyHistory(original, copy, baskets);
         copyRows(
                 SERVED.PROJECT_ID,
                 copy,
@@ -172,6 +155,27 @@ public class Projects {
                 .forEach(row -> tally.tell(new TallyMarks.OfBasket(
                         row.value1(), copy, row.value2(), row.value3() == null ? "" : row.value3())));
         return copy;
+    }
+
+    private void copyHistory(Project original, long copy, Map<Long, Long> baskets) {
+        History history = Histories.load(db, original.id());
+        TallyMarks.OfProject mark = new TallyMarks.OfProject(copy, original.version(), 0, "");
+        List<Histories.Told> told = Histories.told(db, original.id());
+        for (History.Step step : history.steps()) {
+            Entry entry =
+                    step.entry() instanceof BasketEntry ofBasket ? ofBasket.renumbered(baskets::get) : step.entry();
+            Histories.insert(
+                    db,
+                    copy,
+                    new History.Step(step.seq(), entry, step.state(), step.version()),
+                    told.get((int) step.seq() - 1));
+            mark = mark.and(entry);
+        }
+        db.update(PROJECT)
+                .set(PROJECT.VERSION, original.version())
+                .where(PROJECT.ID.eq(copy))
+                .execute();
+        tally.tell(mark);
     }
 
     private Map<Long, Long> copyBaskets(long from, long to) {

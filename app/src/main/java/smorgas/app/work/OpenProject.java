@@ -9,9 +9,11 @@ import smorgas.app.store.Baskets;
 import smorgas.app.store.DiskSpace;
 import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
+import smorgas.app.store.Watch;
 import smorgas.core.board.Board;
 import smorgas.core.figure.ColumnRole;
 import smorgas.core.figure.Decimals;
+import smorgas.core.gather.RawList;
 import smorgas.core.gather.Reading;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.BasketEntry;
@@ -235,7 +237,7 @@ public final class OpenProject {
         Decimals decimals = snapshot.board().recipe().folding().decimals();
         Baskets.Stored stored;
         try {
-            stored = baskets.store(id, name, bytes, known, decimals, watch, watch::rows, watch::keeping);
+            stored = baskets.store(id, new RawList(name, bytes, known, decimals), watch);
         } catch (DiskSpace.None e) {
             return new Gathered(new Outcome.Refused(name + ": " + e.getMessage()), Optional.empty());
         }
@@ -300,8 +302,7 @@ public final class OpenProject {
         Decimals decimals = snapshot.board().recipe().folding().decimals();
         Baskets.Stored stored;
         try {
-            stored = baskets.store(
-                    id, old.name(), bytes, readAs, decimals, Watch.NONE, Watch.NONE::rows, Watch.NONE::keeping);
+            stored = baskets.store(id, new RawList(old.name(), bytes, readAs, decimals), Watch.NONE);
         } catch (DiskSpace.None e) {
             return new Gathered(new Outcome.Refused(e.getMessage()), Optional.empty());
         }

@@ -9,6 +9,7 @@ import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import smorgas.app.store.Watch;
 import smorgas.core.gather.ReadingStopped;
 
 /**

@@ -126,26 +126,28 @@ public class ToolTasks {
                                 },
                                 // Taken away meanwhile: what came is a basket of its own, and nothing is lost.
                                 () -> gather(project, task, task.name(), came, told));
-            case ToolTask.Purpose.Again again -> {
-                GatheredBasket old = inForce(project, again.basket());
-                Further further = Further.than(bytes(project, old), old.lines(), came.list());
-                if (further.fresh().isEmpty()) {
-                    task.came(0, old.name() + ": nothing new came." + told);
-                } else {
-                    offers.keep(
-                            project.id(), old.id(), came.asked(), further.bytes(), further.fresh(), again.scheduled());
-                    task.came(
-                            old.id(),
-                            String.format(
-                                    Locale.ENGLISH,
-                                    "%s: %,d new %s, until you take or leave them.%s",
-                                    old.name(),
-                                    further.fresh().size(),
-                                    further.fresh().size() == 1 ? "keyword waits" : "keywords wait",
-                                    told));
-                }
-            }
+            case ToolTask.Purpose.Again again -> offer(project, task, again, came, told);
         }
+    }
+
+    private void offer(
+            OpenProject project, ToolTask task, ToolTask.Purpose.Again again, ToolTask.Came came, String told) {
+        GatheredBasket old = inForce(project, again.basket());
+        Further further = Further.than(bytes(project, old), old.lines(), came.list());
+        if (further.fresh().isEmpty()) {
+            task.came(0, old.name() + ": nothing new came." + told);
+            return;
+        }
+        offers.keep(project.id(), old.id(), came.asked(), further.bytes(), further.fresh(), again.scheduled());
+        task.came(
+                old.id(),
+                String.format(
+                        Locale.ENGLISH,
+                        "%s: %,d new %s, until you take or leave them.%s",
+                        old.name(),
+                        further.fresh().size(),
+                        further.fresh().size() == 1 ? "keyword waits" : "keywords wait",
+                        told));
     }
 
     private static void gather(OpenProject project, ToolTask task, String name, ToolTask.Came came, String told) {

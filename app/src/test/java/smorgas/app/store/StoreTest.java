@@ -13,8 +13,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.figure.Decimals;
 import smorgas.core.figure.Figure;
-import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
+import smorgas.core.gather.RawList;
 import smorgas.core.gather.ReadingStopped;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Entry;
@@ -120,20 +120,15 @@ class StoreTest {
         assertThat(store.baskets().withSameBytes(project, LIST)).containsExactly(basket);
         assertThat(store.baskets().withSameBytes(project(), LIST)).isEmpty();
         byte[] many = "bee\n".repeat(25_000).getBytes(StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> store.baskets()
-                        .store(
-                                project,
-                                "many",
-                                many,
-                                ReadAs.FOUND,
-                                Decimals.POINT,
-                                Halt.NEVER,
-                                rows -> {
-                                    if (rows >= 20_000) {
-                                        throw new ReadingStopped();
-                                    }
-                                },
-                                () -> {}))
+        Watch impatient = new Watch() {
+            @Override
+            public void rows(long stored) {
+                if (stored >= 20_000) {
+                    throw new ReadingStopped();
+                }
+            }
+        };
+        assertThatThrownBy(() -> store.baskets().store(project, RawList.of("many", many), impatient))
                 .isInstanceOf(ReadingStopped.class);
         assertThat(store.baskets().of(project)).hasSize(1);
         assertThat(store.baskets().withSameBytes(project, many)).isEmpty();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.reflect.Parameter;
+import java.lang.reflect.RecordComponent;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -31,6 +32,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.springframework.core.MethodParameter;
 import org.springframework.core.convert.ConversionService;
 import org.springframework.core.convert.TypeDescriptor;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
@@ -123,6 +125,13 @@ class RoutesIT {
                         : asked.name();
                 if (random.nextInt(12) > 0) {
                     fields.put(name, value(parameter.getType()));
+                }
+            } else if (parameter.isAnnotationPresent(ModelAttribute.class)
+                    && parameter.getType().isRecord()) {
+                for (RecordComponent field : parameter.getType().getRecordComponents()) {
+                    if (random.nextInt(12) > 0) {
+                        fields.put(field.getName(), value(field.getType()));
+                    }
                 }
             } else if (parameter.getType().getName().startsWith("org.springframework.util.MultiValueMap")
                     || !parameter.getType().isPrimitive() && asked == null) {

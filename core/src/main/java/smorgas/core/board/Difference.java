@@ -87,15 +87,7 @@ public final class Difference {
         }
         for (int keyword = 0; keyword < met.length; keyword++) {
             if (!met[keyword]) {
-                long twice = old.twiceSearches(keyword);
-                add(
-                        Kind.GONE,
-                        old.text(keyword),
-                        old.standing(keyword).label(),
-                        "",
-                        twice,
-                        old.simulated(keyword),
-                        twice);
+                add(Kind.GONE, old, keyword, old.standing(keyword).label(), "");
             }
         }
         rows.values()
@@ -146,21 +138,30 @@ public final class Difference {
     }
 
     private void fresh(Standpoint now, int keyword) {
-        long twice = now.twiceSearches(keyword);
-        boolean made = now.simulated(keyword);
         Standing standing = now.standing(keyword);
-        add(Kind.NEW, now.text(keyword), "", standing.label(), twice, made, twice);
+        add(Kind.NEW, now, keyword, "", standing.label());
         if (standing == Standing.UNDECIDED) {
-            add(Kind.WAITING, now.text(keyword), "", standing.label(), twice, made, twice);
+            add(Kind.WAITING, now, keyword, "", standing.label());
         } else if (standing == Standing.DROPPED) {
-            add(Kind.DROPPED, now.text(keyword), "", now.reason(keyword), twice, made, twice);
+            add(Kind.DROPPED, now, keyword, "", now.reason(keyword));
         }
     }
 
     private void changed(Standpoint old, int was, Standpoint now, int is) {
-        String text = now.text(is);
+        searched(old, was, now, is);
+        judged(old, was, now, is);
+        if (groups && !old.groupKey(was).equals(now.groupKey(is))) {
+            String here = old.group(was);
+            String there = now.group(is);
+            // A group that is found by likeness may have another key and be the one it was.
+            if (!here.equals(there)) {
+                add(Kind.MOVED, now, is, here, there);
+            }
+        }
+    }
+
+    private void searched(Standpoint old, int was, Standpoint now, int is) {
         long twice = now.twiceSearches(is);
-        boolean made = now.simulated(is);
         long before2 = old.twiceSearches(was);
         if (twice != before2) {
             boolean both = twice != FigureColumn.UNKNOWN && before2 != FigureColumn.UNKNOWN;
@@ -169,32 +170,27 @@ public final class Difference {
             rows.computeIfAbsent(kind, none -> new ArrayList<>())
                     .add(new Row(
                             kind,
-                            text,
+                            now.text(is),
                             told(before2),
                             told(twice),
                             twice,
-                            made,
+                            now.simulated(is),
                             season.map(Season::told).orElse(""),
                             both ? Math.abs(twice - before2) : Math.max(twice, before2)));
         }
+    }
+
+    private void judged(Standpoint old, int was, Standpoint now, int is) {
         Standing from = old.standing(was);
         Standing to = now.standing(is);
         if (from != to) {
             if (to == Standing.DROPPED) {
-                add(Kind.DROPPED, text, from.label(), now.reason(is), twice, made, twice);
+                add(Kind.DROPPED, now, is, from.label(), now.reason(is));
             } else if (from == Standing.DROPPED) {
-                add(Kind.BACK, text, old.reason(was), to.label(), twice, made, twice);
+                add(Kind.BACK, now, is, old.reason(was), to.label());
             }
             if (to == Standing.KEPT) {
-                add(Kind.KEPT, text, from.label(), now.reason(is), twice, made, twice);
-            }
-        }
-        if (groups && !old.groupKey(was).equals(now.groupKey(is))) {
-            String here = old.group(was);
-            String there = now.group(is);
-            // A group that is found by likeness may have another key and be the one it was.
-            if (!here.equals(there)) {
-                add(Kind.MOVED, text, here, there, twice, made, twice);
+                add(Kind.KEPT, now, is, from.label(), now.reason(is));
             }
         }
     }
@@ -203,9 +199,10 @@ public final class Difference {
         return twice == FigureColumn.UNKNOWN ? "" : String.valueOf(twice / 2);
     }
 
-    private void add(Kind kind, String text, String was, String is, long twice, boolean simulated, long weight) {
+    private void add(Kind kind, Standpoint of, int keyword, String was, String is) {
+        long twice = of.twiceSearches(keyword);
         rows.computeIfAbsent(kind, none -> new ArrayList<>())
-                .add(new Row(kind, text, was, is, twice, simulated, "", weight));
+                .add(new Row(kind, of.text(keyword), was, is, twice, of.simulated(keyword), "", twice));
     }
 
     /** Those of a kind, the most searched first; of what is searched otherwise those that changed most. */

@@ -96,14 +96,7 @@ record OldRow(
     /** What runs, as a plan that was served. */
     static PlanRecord plan(Map<String, List<OldRow>> byGroup) {
         List<PlanRecord.Row> all = new ArrayList<>();
-        byGroup.values()
-                .forEach(of -> all.add(row(
-                        PlanRecord.Kind.AD_GROUP,
-                        of.getFirst(),
-                        "",
-                        "",
-                        "",
-                        of.getFirst().page())));
+        byGroup.values().forEach(of -> all.add(row(PlanRecord.Kind.AD_GROUP, of.getFirst(), "", "", "")));
         byGroup.values().stream()
                 .flatMap(List::stream)
                 .filter(row -> !Formulas.runs(row.text()))
@@ -112,13 +105,11 @@ record OldRow(
                         row,
                         row.text(),
                         row.type(),
-                        row.bid() == 0 ? "" : Csv.amount(row.bid(), Figure.CPC.scale()),
-                        row.page())));
+                        row.bid() == 0 ? "" : Csv.amount(row.bid(), Figure.CPC.scale()))));
         return new PlanRecord(all);
     }
 
-    private static PlanRecord.Row row(
-            PlanRecord.Kind kind, OldRow of, String text, String type, String bid, String page) {
-        return new PlanRecord.Row(kind, of.campaign(), of.group(), text, type, bid, page, "");
+    private static PlanRecord.Row row(PlanRecord.Kind kind, OldRow of, String text, String type, String bid) {
+        return new PlanRecord.Row(kind, of.campaign(), of.group(), text, type, bid, of.page(), "");
     }
 }

@@ -40,6 +40,30 @@ public final class Related {
      */
     public record Term(int keyword, int pages, int competitors, double nearness, double score) {}
 
+    /** Pages that keywords share with some, and what these count for: a page that many have counts for little. */
+    private record Shared(Map<Integer, Integer> pages, Map<Integer, Double> scores) {
+
+        static Shared with(Keywords keywords, BitSet to) {
+            Map<Long, List<TextColumn>> columns = columns(keywords);
+            Map<String, IntArrayList> byPage = new HashMap<>();
+            for (int keyword = 0; keyword < keywords.size(); keyword++) {
+                for (String page : Related.pages(keywords, columns, keyword)) {
+                    byPage.computeIfAbsent(page, none -> new IntArrayList()).add(keyword);
+                }
+            }
+            Shared shared = new Shared(new HashMap<>(), new HashMap<>());
+            Set<String> seen = new HashSet<>();
+            to.stream().forEach(keyword -> Related.pages(keywords, columns, keyword).stream()
+                    .filter(seen::add)
+                    .forEach(page -> byPage.get(page).forEach(other -> {
+                        shared.pages.merge(other, 1, Integer::sum);
+                        shared.scores.merge(
+                                other, 1 / Math.log(1 + byPage.get(page).size()), Double::sum);
+                    })));
+            return shared;
+        }
+    }
+
     /**
      * The related ones: those that are not dropped before the others, the nearest first, and of as near ones what more competitors have.
      *
@@ -47,22 +71,7 @@ public final class Related {
      */
     public static List<Term> of(Board board, BitSet to, MeaningVectors meaning, int most) {
         Keywords keywords = board.keywords();
-        Map<Long, List<TextColumn>> columns = columns(keywords);
-        Map<String, IntArrayList> byPage = new HashMap<>();
-        for (int keyword = 0; keyword < keywords.size(); keyword++) {
-            for (String page : pages(keywords, columns, keyword)) {
-                byPage.computeIfAbsent(page, none -> new IntArrayList()).add(keyword);
-            }
-        }
-        Map<Integer, Integer> shared = new HashMap<>();
-        Map<Integer, Double> scores = new HashMap<>();
-        Set<String> seen = new HashSet<>();
-        to.stream().forEach(keyword -> pages(keywords, columns, keyword).stream()
-                .filter(seen::add)
-                .forEach(page -> byPage.get(page).forEach(other -> {
-                    shared.merge(other, 1, Integer::sum);
-                    scores.merge(other, 1 / Math.log(1 + byPage.get(page).size()), Double::sum);
-                })));
+        Shared shared = Shared.with(keywords, to);
         List<float[]> vectors = vectors(keywords, to, meaning);
         BitSet theirs = new BitSet();
         to.stream().forEach(keyword -> theirs.or(competitors(keywords, keyword)));
@@ -71,13 +80,17 @@ public final class Related {
             if (to.get(keyword)) {
                 continue;
             }
-            int pages = shared.getOrDefault(keyword, 0);
+            int pages = shared.pages().getOrDefault(keyword, 0);
             double nearness = nearness(keywords, keyword, vectors, meaning);
             if (pages > 0 || nearness > 0) {
                 BitSet both = competitors(keywords, keyword);
                 both.and(theirs);
                 terms.add(new Term(
-                        keyword, pages, both.cardinality(), nearness, nearness + scores.getOrDefault(keyword, 0.0)));
+                        keyword,
+                        pages,
+                        both.cardinality(),
+                        nearness,
+                        nearness + shared.scores().getOrDefault(keyword, 0.0)));
             }
         }
         Comparator<Term> nearest = Comparator.comparingDouble(Term::score)

@@ -55,75 +55,77 @@ public interface Standpoint {
 
     /** That of a board; its groups are worked out when they are first asked for. */
     static Standpoint of(Board board) {
-        Numbers searches = board.keywords().numbers(Figure.SEARCHES);
-        return new Standpoint() {
-            @Override
-            public int size() {
-                return board.keywords().size();
-            }
+        return new OfBoard(board, board.keywords().numbers(Figure.SEARCHES));
+    }
 
-            @Override
-            public String text(int keyword) {
-                return board.keywords().text(keyword);
-            }
+    /** What a board tells now. */
+    record OfBoard(Board board, Numbers searches) implements Standpoint {
+        @Override
+        public int size() {
+            return board.keywords().size();
+        }
 
-            @Override
-            public Optional<Integer> find(String tidy) {
-                return board.keywords().find(tidy);
-            }
+        @Override
+        public String text(int keyword) {
+            return board.keywords().text(keyword);
+        }
 
-            @Override
-            public Optional<Integer> meant(String tidy) {
-                return board.keywords().meant(tidy);
-            }
+        @Override
+        public Optional<Integer> find(String tidy) {
+            return board.keywords().find(tidy);
+        }
 
-            @Override
-            public List<String> spellings(int keyword) {
-                return board.keywords().tidyTexts(keyword);
-            }
+        @Override
+        public Optional<Integer> meant(String tidy) {
+            return board.keywords().meant(tidy);
+        }
 
-            @Override
-            public Standing standing(int keyword) {
-                return board.standings().of(keyword);
-            }
+        @Override
+        public List<String> spellings(int keyword) {
+            return board.keywords().tidyTexts(keyword);
+        }
 
-            @Override
-            public String reason(int keyword) {
-                return board.standings().reason(keyword).sentence();
-            }
+        @Override
+        public Standing standing(int keyword) {
+            return board.standings().of(keyword);
+        }
 
-            @Override
-            public long twiceSearches(int keyword) {
-                return searches.twiceMiddle(keyword);
-            }
+        @Override
+        public String reason(int keyword) {
+            return board.standings().reason(keyword).sentence();
+        }
 
-            @Override
-            public boolean simulated(int keyword) {
-                return searches.simulated(keyword);
-            }
+        @Override
+        public long twiceSearches(int keyword) {
+            return searches.twiceMiddle(keyword);
+        }
 
-            @Override
-            public SortedMap<YearMonth, Integer> months(int keyword) {
-                return board.keywords().months(keyword);
-            }
+        @Override
+        public boolean simulated(int keyword) {
+            return searches.simulated(keyword);
+        }
 
-            private int place(int keyword) {
-                Grouping grouping = board.groups().grouping();
-                return grouping.groupOf(keyword);
-            }
+        @Override
+        public SortedMap<YearMonth, Integer> months(int keyword) {
+            return board.keywords().months(keyword);
+        }
 
-            @Override
-            public String groupKey(int keyword) {
-                int place = place(keyword);
-                return place < 0 ? "" : board.groups().grouping().key(place);
-            }
+        private int place(int keyword) {
+            Grouping grouping = board.groups().grouping();
+            return grouping.groupOf(keyword);
+        }
 
-            @Override
-            public String group(int keyword) {
-                Groups groups = board.groups();
-                int place = place(keyword);
-                return place < 0 ? "" : groups.name(place);
-            }
-        };
+        @Override
+        public String groupKey(int keyword) {
+            int place = place(keyword);
+            return place < 0 ? "" : board.groups().grouping().key(place);
+        }
+
+        @Override
+        public String group(int keyword) {
+            Groups groups = board.groups();
+            int place = place(keyword);
+            return place < 0 ? "" : groups.name(place);
+        }
     }
 }

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.figure.Decimals;
 import smorgas.core.gather.Encodings.Decoded;
 import smorgas.core.gather.Reading.Format;
 import smorgas.core.recipe.gather.ReadAs;
@@ -75,20 +74,19 @@ public final class BasketReader {
 
     /** Reads a list and interprets its rows as they come, without keeping them. */
     public static Read lines(long basket, String name, byte[] bytes) {
-        return lines(basket, name, bytes, ReadAs.FOUND, Decimals.POINT, Halt.NEVER, (line, cells) -> {});
+        return lines(basket, RawList.of(name, bytes), Halt.NEVER, (line, cells) -> {});
     }
 
     /**
      * Reads a list as {@link #read} does and interprets each row when the sink has taken it.
      *
-     * @param decimals how a number is meant that can be read in two ways
      * @param halt is asked all the while whether the list is still wanted
      */
-    public static Read lines(
-            long basket, String name, byte[] bytes, ReadAs readAs, Decimals decimals, Halt halt, RowSink sink) {
+    public static Read lines(long basket, RawList list, Halt halt, RowSink sink) {
         AtomicReference<@Nullable Interpreter> interpreter = new AtomicReference<>();
-        Reading reading = new BasketReader(name, bytes, readAs, halt, columns -> {
-                    Interpreter fresh = new Interpreter(basket, name, columns.headers(), columns.roles(), decimals);
+        Reading reading = new BasketReader(list.name(), list.bytes(), list.readAs(), halt, columns -> {
+                    Interpreter fresh =
+                            new Interpreter(basket, list.name(), columns.headers(), columns.roles(), list.decimals());
                     interpreter.set(fresh);
                     return (line, cells) -> {
                         sink.row(line, cells);

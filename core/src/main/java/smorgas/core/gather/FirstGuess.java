@@ -59,10 +59,7 @@ public record FirstGuess(String name, String language, String currency) {
         StringBuilder figures = new StringBuilder();
         BasketReader.Read read = BasketReader.lines(
                 0,
-                name,
-                cut ? Arrays.copyOf(bytes, ENOUGH) : bytes,
-                readAs,
-                Decimals.POINT,
+                new RawList(name, cut ? Arrays.copyOf(bytes, ENOUGH) : bytes, readAs, Decimals.POINT),
                 Halt.NEVER,
                 (line, cells) -> {
                     if (line <= FIGURES) {

@@ -27,6 +27,7 @@ import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.group.themes.Division;
 import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.recipe.group.Pass;
 import smorgas.core.recipe.value.Intent;
 
 /**
@@ -195,6 +196,7 @@ public final class Grouper {
 
     /** Groups that a hand has split; what no part takes stays. */
     private void split(GroupSettings settings) {
+        Division division = new Division(words, settings, input.themes());
         hand.split().forEach((key, how) -> {
             Integer group = draft.find(key);
             if (group == null || hand.locked().containsKey(key)) {
@@ -204,7 +206,7 @@ public final class Grouper {
                     .filter(keyword -> groupOf[keyword] == group)
                     .toArray();
             int[] theme = made.get(group).theme();
-            for (Division.Part part : Division.of(words, in, theme, how, settings, input.themes())) {
+            for (Division.Part part : division.parts(in, theme, how, Pass.LONGEST)) {
                 String name = theme.length > 0 ? keys.of(part.theme()) : key + " " + words.text(part.theme());
                 int number = draft.number(name, Grouping.Kind.THEME, part.theme());
                 Arrays.stream(part.keywords()).forEach(keyword -> draft.put(keyword, number, Grouping.By.THEME));
@@ -251,14 +253,8 @@ public final class Grouper {
                 : input.intents().apply(keyword).filter(settings.intentsApart()::contains);
     }
 
-    private void find(GroupSettings settings, BitSet left, Optional<Intent> intent) {
-        int[] scope = left.stream()
-                .filter(keyword -> apart(settings, keyword).equals(intent))
-                .toArray();
-        if (scope.length == 0 && intent.isPresent()) {
-            return;
-        }
-        Question question = new Question(
+    private Question question(int[] scope) {
+        return new Question(
                 words,
                 input.texts(),
                 input.scope().stream().toArray(),
@@ -270,6 +266,16 @@ public final class Grouper {
                 input.likeness(),
                 input.themes(),
                 input.cache());
+    }
+
+    private void find(GroupSettings settings, BitSet left, Optional<Intent> intent) {
+        int[] scope = left.stream()
+                .filter(keyword -> apart(settings, keyword).equals(intent))
+                .toArray();
+        if (scope.length == 0 && intent.isPresent()) {
+            return;
+        }
+        Question question = question(scope);
         // Settled groups stay what they are, and none forms beside them.
         Engine engine = Engines.of(settings);
         Engine.Found found = hand.settled().isEmpty() ? engine.find(question) : engine.measuring(question);

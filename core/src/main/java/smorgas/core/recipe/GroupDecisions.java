@@ -46,15 +46,7 @@ public record GroupDecisions(
             case GroupPin pin -> with(pins.after(List.of(pin)));
             case GroupEntry.WordsMuted muted -> with(muted(muted));
             case GroupEntry.WordsSame words -> with(settings.with(same(words)));
-            case GroupEntry.OffersRefused offers -> {
-                SortedSet<String> next = new TreeSet<>(refused);
-                if (offers.on()) {
-                    next.addAll(offers.offers());
-                } else {
-                    next.removeAll(offers.offers());
-                }
-                yield new GroupDecisions(settings, alternatives, rules, pins, next, nextRule);
-            }
+            case GroupEntry.OffersRefused offers -> refused(offers);
             case GroupEntry.GroupSettingsChosen chosen -> with(chosen.settings());
             case GroupEntry.GroupsAdopted adopted ->
                 with(adopted.settings()).with(pins.after(List.of(adopted.settled())));
@@ -85,6 +77,16 @@ public record GroupDecisions(
                 yield with(next, nextRule);
             }
         };
+    }
+
+    private GroupDecisions refused(GroupEntry.OffersRefused offers) {
+        SortedSet<String> next = new TreeSet<>(refused);
+        if (offers.on()) {
+            next.addAll(offers.offers());
+        } else {
+            next.removeAll(offers.offers());
+        }
+        return new GroupDecisions(settings, alternatives, rules, pins, next, nextRule);
     }
 
     /** After some entries, in order: what a hand said of thousands of keywords is copied once, not for each of them. */

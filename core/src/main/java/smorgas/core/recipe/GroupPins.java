@@ -115,6 +115,23 @@ public record GroupPins(
             });
         }
 
+        void remove(String theme, boolean gone) {
+            if (gone) {
+                removed.add(theme);
+                made.remove(theme);
+            } else {
+                removed.remove(theme);
+            }
+        }
+
+        void make(List<String> themes, boolean on) {
+            made.removeAll(themes);
+            if (on) {
+                made.addAll(themes);
+                removed.removeAll(themes);
+            }
+        }
+
         void hold(Collection<String> texts, String group, GroupPin.Held held) {
             switch (held) {
                 case BARRED, ALLOWED -> bar(texts, group, held == GroupPin.Held.BARRED);
@@ -199,48 +216,26 @@ public record GroupPins(
                 draft.place(e.texts(), e.group());
                 draft.place(e.also(), e.group());
             }
-            case GroupPin.ThemeRemoved e -> {
-                if (e.gone()) {
-                    draft.removed.add(e.theme());
-                    draft.made.remove(e.theme());
-                } else {
-                    draft.removed.remove(e.theme());
-                }
-            }
-            case GroupPin.GroupNamed e -> {
-                if (e.name().isEmpty()) {
-                    draft.names.remove(e.theme());
-                } else {
-                    draft.names.put(e.theme(), e.name());
-                }
-            }
-            case GroupPin.ThemesMade e -> {
-                draft.made.removeAll(e.themes());
-                if (e.on()) {
-                    draft.made.addAll(e.themes());
-                    draft.removed.removeAll(e.themes());
-                }
-            }
-            case GroupPin.GroupsJoined e -> draft.join(e.groups(), e.into());
-            case GroupPin.GroupSplit e -> {
-                if (e.by().equals(SplitBy.NOT)) {
-                    draft.split.remove(e.group());
-                } else {
-                    draft.split.put(e.group(), e.by());
-                }
-            }
-            case GroupPin.GroupLocked e -> {
-                if (e.on()) {
-                    draft.locked.put(e.group(), new TreeSet<>(e.texts()));
-                } else {
-                    draft.locked.remove(e.group());
-                }
-            }
-            case GroupPin.GroupsSettled e -> draft.settle(e);
             case GroupPin.Membership e -> {
                 draft.hold(e.texts(), e.group(), e.held());
                 draft.hold(e.also(), e.group(), e.held());
             }
+            case GroupPin.ThemeRemoved e -> draft.remove(e.theme(), e.gone());
+            case GroupPin.ThemesMade e -> draft.make(e.themes(), e.on());
+            case GroupPin.GroupNamed e ->
+                set(draft.names, e.theme(), e.name(), e.name().isEmpty());
+            case GroupPin.GroupsJoined e -> draft.join(e.groups(), e.into());
+            case GroupPin.GroupSplit e -> set(draft.split, e.group(), e.by(), e.by().equals(SplitBy.NOT));
+            case GroupPin.GroupLocked e -> set(draft.locked, e.group(), new TreeSet<>(e.texts()), !e.on());
+            case GroupPin.GroupsSettled e -> draft.settle(e);
+        }
+    }
+
+    private static <V> void set(Map<String, V> of, String group, V value, boolean none) {
+        if (none) {
+            of.remove(group);
+        } else {
+            of.put(group, value);
         }
     }
 

@@ -76,10 +76,14 @@ final class Pictures {
             int kept = what.standings().count(Standing.KEPT);
             int undecided = what.standings().count(Standing.UNDECIDED);
             int dropped = what.standings().count(Standing.DROPPED);
-            ribbon(FOLD, TOP, SIFT, TOP, high(keywords.size()), BODY);
+            ribbon(new Corner(FOLD, TOP), new Corner(SIFT, TOP), high(keywords.size()), BODY);
             peel(FOLD, TOP + high(keywords.size()), keywords.linesInUse() - keywords.size(), "folded", FOLDED);
-            ribbon(SIFT, TOP, GROUPS, TOP, high(kept), KEPT);
-            ribbon(SIFT, TOP + high(kept), GROUPS, TOP + high(kept), high(undecided), UNDECIDED);
+            ribbon(new Corner(SIFT, TOP), new Corner(GROUPS, TOP), high(kept), KEPT);
+            ribbon(
+                    new Corner(SIFT, TOP + high(kept)),
+                    new Corner(GROUPS, TOP + high(kept)),
+                    high(undecided),
+                    UNDECIDED);
             peel(SIFT, TOP + high(kept + undecided), dropped, "dropped", DROPPED);
             groups();
             head(LISTS, count(keywords.linesInUse(), "line", "lines"));
@@ -103,10 +107,13 @@ final class Pictures {
             shapes.add(new Drawing.Letters(x, TOP - 16, PLAIN, true, false, text, Drawing.INK));
         }
 
-        private void ribbon(double x1, double y1, double x2, double y2, double thick, String fill) {
+        /** The upper corner at which a ribbon begins or ends. */
+        private record Corner(double x, double y) {}
+
+        private void ribbon(Corner from, Corner to, double thick, String fill) {
             if (thick > 0) {
                 double seen = Math.max(1, thick);
-                shapes.add(new Drawing.Ribbon(x1, y1, seen, x2, y2, seen, fill));
+                shapes.add(new Drawing.Ribbon(from.x, from.y, seen, to.x, to.y, seen, fill));
             }
         }
 
@@ -131,7 +138,7 @@ final class Pictures {
                 List<Gathered> some = rest ? bringing.subList(i, bringing.size()) : List.of(bringing.get(i));
                 long lines = some.stream().mapToLong(Gathered::lines).sum();
                 double from = Math.max(TOP + i * row, to);
-                ribbon(LISTS, from, FOLD, to, high(lines), TINTS.get(i % TINTS.size()));
+                ribbon(new Corner(LISTS, from), new Corner(FOLD, to), high(lines), TINTS.get(i % TINTS.size()));
                 String name = rest
                         ? count(some.size(), "more list", "more lists")
                         : some.getFirst().name();
@@ -167,7 +174,7 @@ final class Pictures {
             if (size <= 0) {
                 return to;
             }
-            ribbon(GROUPS, from, ENDS, to, high(size), fill);
+            ribbon(new Corner(GROUPS, from), new Corner(ENDS, to), high(size), fill);
             shapes.add(new Drawing.Letters(
                     ENDS + 8,
                     to + SMALL,

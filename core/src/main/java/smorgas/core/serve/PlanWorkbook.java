@@ -150,6 +150,15 @@ final class PlanWorkbook implements PlanFormat {
         return written.isEmpty() ? "" : new BigDecimal(written);
     }
 
+    /** A number, or an empty text. */
+    private static Object searched(Keywords keywords, String one) {
+        Numbers searches = keywords.numbers(Figure.SEARCHES);
+        return keywords.find(one)
+                .filter(searches::known)
+                .<Object>map(keyword -> searches.twiceMiddle(keyword) / 2)
+                .orElse("");
+    }
+
     private static void keywords(Handover what, Workbook book) throws IOException {
         Sheet sheet = new Sheet(
                 book,
@@ -159,7 +168,6 @@ final class PlanWorkbook implements PlanFormat {
                         List.of("Campaign", "Ad group", "Keyword", "Match type", "Searches", "Max CPC", "Page"),
                         SIMULATED),
                 marked(what, List.of(30, 40, 44, 12, 12, 12, 60), SIMULATED_WIDTH));
-        Numbers searches = what.keywords().numbers(Figure.SEARCHES);
         var rows = PlanRow.of(what.plan(), EnumSet.of(PlanRow.Kind.KEYWORD)).iterator();
         String before = "";
         Object searched = "";
@@ -167,11 +175,7 @@ final class PlanWorkbook implements PlanFormat {
         while (rows.hasNext()) {
             PlanRow one = rows.next();
             if (!one.keyword().equals(before)) {
-                searched = what.keywords()
-                        .find(one.keyword())
-                        .filter(searches::known)
-                        .<Object>map(keyword -> searches.twiceMiddle(keyword) / 2)
-                        .orElse("");
+                searched = searched(what.keywords(), one.keyword());
                 simulated = what.keywords()
                         .find(one.keyword())
                         .map(keyword -> made(what.keywords(), keyword))

@@ -132,12 +132,10 @@ public final class Families {
         }
         Set<String> dictionary = Lexicon.of(keywords.folding().language()).dictionary();
         int[] behindPlacing = behindPlacing();
-        BitSet capitals = capitals();
-        BitSet alike = inPlacesCompany(behindPlacing);
-        double[] spread = spread();
+        Signs signs = new Signs(dictionary, behindPlacing, inPlacesCompany(behindPlacing), capitals(), spread());
         for (int word = 0; word < count.length; word++) {
             if (count[word] >= FEWEST) {
-                Family family = family(word, dictionary, behindPlacing, alike, capitals, spread[word]);
+                Family family = family(word, signs);
                 if (family != null) {
                     found.get(family).add(member(word));
                 }
@@ -158,8 +156,15 @@ public final class Families {
                 byStanding[Standing.DROPPED.ordinal()][word]);
     }
 
-    private @org.jspecify.annotations.Nullable Family family(
-            int word, Set<String> dictionary, int[] behindPlacing, BitSet alike, BitSet capitals, double spread) {
+    /** What tells of the families of words: known words, how often each is behind a word that places, and so on. */
+    private record Signs(Set<String> dictionary, int[] behindPlacing, BitSet alike, BitSet capitals, double[] spread) {
+
+        boolean unknown(String word) {
+            return !dictionary.isEmpty() && !dictionary.contains(word);
+        }
+    }
+
+    private @org.jspecify.annotations.Nullable Family family(int word, Signs signs) {
         String text = folded.text(word);
         for (Map.Entry<WordList.Kind, Family> listed : LISTED.entrySet()) {
             if (lists.getOrDefault(listed.getKey(), Set.of()).contains(text)) {
@@ -174,14 +179,15 @@ public final class Families {
         if (text.chars().anyMatch(Character::isDigit)) {
             return Family.NUMBERS;
         }
-        if (behindPlacing[word] >= FEWEST && behindPlacing[word] >= MOSTLY * count[word]) {
+        if (signs.behindPlacing[word] >= FEWEST && signs.behindPlacing[word] >= MOSTLY * count[word]) {
             return Family.PLACES;
         }
-        boolean unknown = !dictionary.isEmpty() && !dictionary.contains(text);
-        if (alike.get(word) && (unknown || dictionary.isEmpty() || capitals.get(word))) {
+        boolean unknown = signs.unknown(text);
+        boolean capital = signs.capitals.get(word);
+        if (signs.alike.get(word) && (unknown || signs.dictionary.isEmpty() || capital)) {
             return Family.PLACES;
         }
-        if (unknown || capitals.get(word)) {
+        if (unknown || capital) {
             return Family.BRANDS;
         }
         if (dropped >= FEWEST
@@ -192,6 +198,7 @@ public final class Families {
         if (count[word] < ENOUGH) {
             return null;
         }
+        double spread = signs.spread[word];
         return spread <= SPREAD ? Family.MODIFIERS : spread >= CONCENTRATED ? Family.THINGS : null;
     }
 

@@ -101,17 +101,8 @@ public final class Matcher {
             case Condition.HasAnyWord any -> withAny(any.words());
             case Condition.OnList on ->
                 lists.containsKey(on.list()) ? withAny(lists.get(on.list()).words()) : new BitSet();
-            case Condition.HasText has -> {
-                String text = Tidy.of(has.text());
-                yield WITHIN_A_WORD.matcher(text).matches()
-                        ? withWordsThatHave(text, among)
-                        : select(among, keyword -> keywords.text(keyword).contains(text));
-            }
-            case Condition.Matches matches -> {
-                Pattern pattern = Patterns.compile(matches.pattern());
-                yield select(among, keyword -> pattern.matcher(keywords.text(keyword))
-                        .find());
-            }
+            case Condition.HasText has -> withText(Tidy.of(has.text()), among);
+            case Condition.Matches matches -> matching(Patterns.compile(matches.pattern()), among);
             case Condition.Count count -> counted(count, among);
             case Condition.FigureWithin within ->
                 keywords.figure(within.figure())
@@ -128,37 +119,17 @@ public final class Matcher {
             }
             case Condition.HasDigit has ->
                 select(among, keyword -> keywords.text(keyword).codePoints().anyMatch(Character::isDigit));
-            case Condition.HasScript has -> {
-                int script = script(has.script());
-                yield select(
-                        among,
-                        keyword -> keywords.text(keyword).codePoints().anyMatch(c -> UScript.hasScript(c, script)));
-            }
+            case Condition.HasScript has -> inScript(script(has.script()), among);
             case Condition.HasTag has -> beyond.tag().apply(has.tag());
             case Condition.Stands stands -> beyond.standing().apply(stands.standing());
             case Condition.Intended is -> beyond.intent().apply(is.intent());
             case Condition.Promised promised -> beyond.promise().apply(promised.name());
-            case Condition.Valued valued -> {
-                Numbers numbers = beyond.numbers().apply(valued.what());
-                Bounds bounds = valued.bounds().times(valued.what().scale());
-                yield select(
-                        among, keyword -> numbers.known(keyword) && bounds.holdTwice(numbers.twiceMiddle(keyword)));
-            }
-            case Condition.AllOf every -> {
-                BitSet found = all();
-                // What is read off an index or a column comes first; texts are looked at for what it leaves.
-                for (Condition part : every.parts()) {
-                    if (!readsTexts(part)) {
-                        found.and(match(part, beyond));
-                    }
-                }
-                for (Condition part : every.parts()) {
-                    if (readsTexts(part) && !found.isEmpty()) {
-                        found.and(remembered(part).orElseGet(() -> find(part, beyond, found)));
-                    }
-                }
-                yield found;
-            }
+            case Condition.Valued valued ->
+                valued(
+                        beyond.numbers().apply(valued.what()),
+                        valued.bounds().times(valued.what().scale()),
+                        among);
+            case Condition.AllOf every -> allOf(every.parts(), beyond);
             case Condition.AnyOf any -> anyOf(any.parts(), beyond);
             case Condition.NoneOf none -> {
                 BitSet found = anyOf(none.parts(), beyond);
@@ -166,6 +137,41 @@ public final class Matcher {
                 yield found;
             }
         };
+    }
+
+    private BitSet withText(String text, @Nullable BitSet among) {
+        return WITHIN_A_WORD.matcher(text).matches()
+                ? withWordsThatHave(text, among)
+                : select(among, keyword -> keywords.text(keyword).contains(text));
+    }
+
+    private BitSet matching(Pattern pattern, @Nullable BitSet among) {
+        return select(among, keyword -> pattern.matcher(keywords.text(keyword)).find());
+    }
+
+    private BitSet inScript(int script, @Nullable BitSet among) {
+        return select(
+                among, keyword -> keywords.text(keyword).codePoints().anyMatch(c -> UScript.hasScript(c, script)));
+    }
+
+    private BitSet valued(Numbers numbers, Bounds bounds, @Nullable BitSet among) {
+        return select(among, keyword -> numbers.known(keyword) && bounds.holdTwice(numbers.twiceMiddle(keyword)));
+    }
+
+    private BitSet allOf(List<Condition> parts, ConditionContext beyond) {
+        BitSet found = all();
+        // What is read off an index or a column comes first; texts are looked at for what it leaves.
+        for (Condition part : parts) {
+            if (!readsTexts(part)) {
+                found.and(match(part, beyond));
+            }
+        }
+        for (Condition part : parts) {
+            if (readsTexts(part) && !found.isEmpty()) {
+                found.and(remembered(part).orElseGet(() -> find(part, beyond, found)));
+            }
+        }
+        return found;
     }
 
     private Optional<BitSet> remembered(Condition condition) {

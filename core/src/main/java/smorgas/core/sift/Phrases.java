@@ -19,6 +19,7 @@ public final class Phrases {
     /** The most words of a phrase. */
     public static final int LONGEST = 5;
 
+    private final Keywords keywords;
     private final FoldedWords folded;
     private final Length[] lengths = new Length[LONGEST];
 
@@ -45,7 +46,12 @@ public final class Phrases {
 
     /** Of these keywords; nothing is worked out yet. */
     public Phrases(Keywords keywords) {
+        this.keywords = keywords;
         this.folded = keywords.folded();
+    }
+
+    Keywords keywords() {
+        return keywords;
     }
 
     FoldedWords folded() {

@@ -86,8 +86,8 @@ public final class WordCounts {
     private int all;
     private int folded;
 
-    private WordCounts(Phrases phrases, Keywords keywords, Standings standings, Set<String> littleWords, Asked asked) {
-        this.keywords = keywords;
+    private WordCounts(Phrases phrases, Standings standings, Set<String> littleWords, Asked asked) {
+        this.keywords = phrases.keywords();
         this.phrases = phrases;
         this.standings = standings;
         this.asked = asked;
@@ -106,14 +106,8 @@ public final class WordCounts {
      * @param phrases of all keywords
      * @param littleWords words that say little by themselves
      */
-    public static Found of(
-            BitSet view,
-            Phrases phrases,
-            Keywords keywords,
-            Standings standings,
-            Set<String> littleWords,
-            Asked asked) {
-        return new WordCounts(phrases, keywords, standings, littleWords, asked).run(view);
+    public static Found of(BitSet view, Phrases phrases, Standings standings, Set<String> littleWords, Asked asked) {
+        return new WordCounts(phrases, standings, littleWords, asked).run(view);
     }
 
     private Found run(BitSet view) {
@@ -145,76 +139,98 @@ public final class WordCounts {
 
     /** Counts one length; only what may be among the first becomes a text. */
     private void count(BitSet view, int length, PriorityQueue<WordCount> best) {
-        Phrases.Length of = phrases.length(length);
-        int[] count = new int[of.size()];
-        long[] twice = new long[of.size()];
-        BitSet made = new BitSet();
-        int[][] byStanding = new int[Standing.values().length][of.size()];
-        int[] lastSeen = new int[of.size()];
-        Arrays.fill(lastSeen, -1);
-        IntArrayList met = new IntArrayList();
-        @Nullable FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
-        for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
-            long searched = searches != null && searches.known(k) ? searches.twiceMiddle(k) : 0;
-            boolean simulated = searches != null && searches.simulated(k);
-            int[] standing = byStanding[standings.of(k).ordinal()];
-            int places = of.rows.length(k);
-            for (int place = 0; place < places; place++) {
-                int phrase = of.rows.get(k, place);
-                if (lastSeen[phrase] != k) {
-                    if (count[phrase] == 0) {
-                        met.add(phrase);
-                    }
-                    lastSeen[phrase] = k;
-                    count[phrase]++;
-                    standing[phrase]++;
-                    twice[phrase] += searched;
-                    if (simulated) {
-                        made.set(phrase);
-                    }
-                }
+        Tally tally = tally(view, phrases.length(length));
+        for (int i = 0; i < tally.met.size(); i++) {
+            int phrase = tally.met.getInt(i);
+            if (!says(length, phrase) || !contains(length, phrase)) {
+                continue;
             }
-        }
-        int[] undecided = byStanding[Standing.UNDECIDED.ordinal()];
-        for (int i = 0; i < met.size(); i++) {
-            int phrase = met.getInt(i);
-            if (says(length, phrase) && contains(length, phrase)) {
-                if (!asked.judged() && undecided[phrase] == 0) {
-                    folded++;
-                    continue;
-                }
-                all++;
-                if (mayBeAmong(best, count[phrase], twice[phrase] / 2, undecided[phrase], byStanding, phrase)) {
-                    WordCount word = new WordCount(
-                            phrases.text(length, phrase),
-                            count[phrase],
-                            new Searched(twice[phrase] / 2, made.get(phrase)),
-                            byStanding[Standing.KEPT.ordinal()][phrase],
-                            undecided[phrase],
-                            byStanding[Standing.DROPPED.ordinal()][phrase]);
-                    if (best.size() < asked.most()) {
-                        best.add(word);
-                    } else if (order.compare(word, best.element()) < 0) {
-                        best.remove();
-                        best.add(word);
-                    }
+            if (!asked.judged() && tally.of(Standing.UNDECIDED, phrase) == 0) {
+                folded++;
+                continue;
+            }
+            all++;
+            if (mayBeAmong(best, tally, phrase)) {
+                WordCount word = tally.word(phrase, phrases.text(length, phrase));
+                if (best.size() < asked.most()) {
+                    best.add(word);
+                } else if (order.compare(word, best.element()) < 0) {
+                    best.remove();
+                    best.add(word);
                 }
             }
         }
     }
 
+    /** What is counted of each phrase of one length. */
+    private static final class Tally {
+        final int[] count;
+        final long[] twice;
+        final BitSet made = new BitSet();
+        final int[][] byStanding;
+        final IntArrayList met = new IntArrayList();
+
+        Tally(int phrases) {
+            count = new int[phrases];
+            twice = new long[phrases];
+            byStanding = new int[Standing.values().length][phrases];
+        }
+
+        int of(Standing standing, int phrase) {
+            return byStanding[standing.ordinal()][phrase];
+        }
+
+        WordCount word(int phrase, String text) {
+            return new WordCount(
+                    text,
+                    count[phrase],
+                    new Searched(twice[phrase] / 2, made.get(phrase)),
+                    of(Standing.KEPT, phrase),
+                    of(Standing.UNDECIDED, phrase),
+                    of(Standing.DROPPED, phrase));
+        }
+    }
+
+    private Tally tally(BitSet view, Phrases.Length of) {
+        Tally tally = new Tally(of.size());
+        int[] lastSeen = new int[of.size()];
+        Arrays.fill(lastSeen, -1);
+        @Nullable FigureColumn searches = keywords.figure(Figure.SEARCHES).orElse(null);
+        for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
+            long searched = searches != null && searches.known(k) ? searches.twiceMiddle(k) : 0;
+            boolean simulated = searches != null && searches.simulated(k);
+            int[] standing = tally.byStanding[standings.of(k).ordinal()];
+            int places = of.rows.length(k);
+            for (int place = 0; place < places; place++) {
+                int phrase = of.rows.get(k, place);
+                if (lastSeen[phrase] != k) {
+                    if (tally.count[phrase] == 0) {
+                        tally.met.add(phrase);
+                    }
+                    lastSeen[phrase] = k;
+                    tally.count[phrase]++;
+                    standing[phrase]++;
+                    tally.twice[phrase] += searched;
+                    if (simulated) {
+                        tally.made.set(phrase);
+                    }
+                }
+            }
+        }
+        return tally;
+    }
+
     /** Whether it is not surely behind all that are kept already. */
-    private boolean mayBeAmong(
-            PriorityQueue<WordCount> best, int count, long searches, int undecided, int[][] byStanding, int phrase) {
+    private boolean mayBeAmong(PriorityQueue<WordCount> best, Tally tally, int phrase) {
         if (best.size() < asked.most()) {
             return true;
         }
         WordCount last = best.element();
         return switch (asked.by()) {
-            case COUNT -> count >= last.count();
-            case SEARCHES -> searches >= last.searches().sum();
-            case UNDECIDED -> undecided >= last.undecided();
-            case DROPPED -> byStanding[Standing.DROPPED.ordinal()][phrase] >= last.dropped();
+            case COUNT -> tally.count[phrase] >= last.count();
+            case SEARCHES -> tally.twice[phrase] / 2 >= last.searches().sum();
+            case UNDECIDED -> tally.of(Standing.UNDECIDED, phrase) >= last.undecided();
+            case DROPPED -> tally.of(Standing.DROPPED, phrase) >= last.dropped();
             case WORD -> true;
         };
     }

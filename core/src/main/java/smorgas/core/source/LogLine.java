@@ -51,21 +51,13 @@ record LogLine(long visitor, long second, LocalDate day, String target, int stat
         if (status < 100 || status > 999) {
             return new Read.Strange("it has no status");
         }
-        String referrer = "";
-        String agent = "";
         int from = line.indexOf('"', requestEnd + 1);
-        if (from >= 0) {
-            int end = quoteEnd(line, from + 1);
-            if (end < 0) {
-                return new Read.Strange("it is cut off in its referrer");
-            }
-            referrer = plain(line, from + 1, end);
-            int agentFrom = line.indexOf('"', end + 1);
-            if (agentFrom >= 0) {
-                int agentEnd = quoteEnd(line, agentFrom + 1);
-                agent = line.substring(agentFrom + 1, agentEnd < 0 ? line.length() : agentEnd);
-            }
+        int end = from < 0 ? -1 : quoteEnd(line, from + 1);
+        if (from >= 0 && end < 0) {
+            return new Read.Strange("it is cut off in its referrer");
         }
+        String referrer = from < 0 ? "" : plain(line, from + 1, end);
+        String agent = from < 0 ? "" : agent(line, end + 1);
         return new Read.Line(new LogLine(
                 ((long) host(line).hashCode() << 32) ^ (agent.hashCode() & 0xffffffffL),
                 time.second,
@@ -73,6 +65,12 @@ record LogLine(long visitor, long second, LocalDate day, String target, int stat
                 target(plain(line, request + 1, requestEnd)),
                 status,
                 referrer.equals("-") ? "" : referrer));
+    }
+
+    private static String agent(String line, int from) {
+        int begin = line.indexOf('"', from);
+        int end = begin < 0 ? -1 : quoteEnd(line, begin + 1);
+        return begin < 0 ? "" : line.substring(begin + 1, end < 0 ? line.length() : end);
     }
 
     private static int spaces(String line, int end) {

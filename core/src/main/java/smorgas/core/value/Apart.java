@@ -14,6 +14,7 @@ import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import smorgas.core.column.Cores;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.serve.MatchType;
@@ -47,15 +48,12 @@ public final class Apart {
     private final int[][] members;
     private final double[] weights;
     private final boolean[] little;
-    /** By the words of a keyword, in their order for phrases and rising for sets, the keywords with these. */
-    private final Long2ObjectOpenHashMap<IntArrayList> phrases = new Long2ObjectOpenHashMap<>();
+    /** By their words in their order. */
+    private final ByWords phrases;
+    /** By their words rising, each once. */
+    private final ByWords sets;
 
-    private final Long2ObjectOpenHashMap<IntArrayList> sets = new Long2ObjectOpenHashMap<>();
     private final IntArrayList[] groupsOf;
-    /** The words of each keyword in their order, and rising, each once. */
-    private final int[][] ordered;
-
-    private final int[][] risen;
 
     private Apart(
             SearchWords words, int[][] members, Collection<String> little, IntToDoubleFunction weight, int longest) {
@@ -69,8 +67,8 @@ public final class Apart {
             this.little[word] = little.contains(words.text(word));
         }
         this.groupsOf = new IntArrayList[rows.size()];
-        this.ordered = new int[rows.size()][];
-        this.risen = new int[rows.size()][];
+        this.phrases = new ByWords(rows.size());
+        this.sets = new ByWords(rows.size());
         for (int group = 0; group < members.length; group++) {
             for (int keyword : members[group]) {
                 if (groupsOf[keyword] == null) {
@@ -110,12 +108,9 @@ public final class Apart {
         for (int keyword = 0; keyword < groupsOf.length; keyword++) {
             if (groupsOf[keyword] != null) {
                 int[] row = rows.row(keyword);
-                put(phrases, hash(row, 0, row.length), keyword);
-                ordered[keyword] = row;
+                phrases.put(keyword, row);
                 if (broad) {
-                    int[] set = set(row);
-                    put(sets, hash(set, 0, set.length), keyword);
-                    risen[keyword] = set;
+                    sets.put(keyword, set(row));
                 }
             }
         }
@@ -148,31 +143,55 @@ public final class Apart {
         return IntStream.of(row).sorted().distinct().toArray();
     }
 
-    private static void put(Long2ObjectOpenHashMap<IntArrayList> map, long hash, int keyword) {
-        map.computeIfAbsent(hash, none -> new IntArrayList(1)).add(keyword);
-    }
+    /** Keywords by their words. */
+    private static final class ByWords {
+        private final Long2ObjectOpenHashMap<IntArrayList> byHash = new Long2ObjectOpenHashMap<>();
+        private final int[][] words;
 
-    private static long hash(int[] row, int from, int to) {
-        long hash = to - from;
-        for (int i = from; i < to; i++) {
-            hash = (hash ^ row[i]) * 0x9E3779B97F4A7C15L;
-            hash ^= hash >>> 29;
+        ByWords(int keywords) {
+            words = new int[keywords][];
         }
-        return hash;
+
+        void put(int keyword, int[] row) {
+            byHash.computeIfAbsent(hash(row, 0, row.length), none -> new IntArrayList(1))
+                    .add(keyword);
+            words[keyword] = row;
+        }
+
+        /** Those that may have just these words, and all that have; null for none. */
+        @Nullable
+        IntArrayList with(int[] row, int from, int to) {
+            return byHash.get(hash(row, from, to));
+        }
+
+        boolean has(int keyword, int[] row, int from, int to) {
+            int[] own = words[keyword];
+            return Arrays.equals(own, 0, own.length, row, from, to);
+        }
+
+        private static long hash(int[] row, int from, int to) {
+            long hash = to - from;
+            for (int i = from; i < to; i++) {
+                hash = (hash ^ row[i]) * 0x9E3779B97F4A7C15L;
+                hash ^= hash >>> 29;
+            }
+            return hash;
+        }
     }
 
     /** The groups, but its own, that a search would trigger. */
     private void triggers(int search, boolean broad, IntOpenHashSet found) {
-        int[] row = ordered[search];
+        Triggered by = new Triggered(search, found);
+        int[] row = phrases.words[search];
         for (int from = 0; from < row.length; from++) {
             for (int to = from + 1; to <= row.length; to++) {
                 if (to - from < row.length) {
-                    hits(phrases, ordered, row, from, to, search, found);
+                    hits(phrases, row, from, to, by);
                 }
             }
         }
-        if (broad && risen[search].length <= longest) {
-            int[] distinct = risen[search];
+        if (broad && sets.words[search].length <= longest) {
+            int[] distinct = sets.words[search];
             int[] part = new int[distinct.length];
             for (int chosen = 1; chosen < 1 << distinct.length; chosen++) {
                 int size = 0;
@@ -181,33 +200,28 @@ public final class Apart {
                         part[size++] = distinct[i];
                     }
                 }
-                hits(sets, risen, part, 0, size, search, found);
+                hits(sets, part, 0, size, by);
             }
         }
     }
 
     /** The groups of the keywords that have just these words. */
-    private void hits(
-            Long2ObjectOpenHashMap<IntArrayList> map,
-            int[][] keys,
-            int[] words,
-            int from,
-            int to,
-            int search,
-            IntOpenHashSet found) {
-        IntArrayList keywords = map.get(hash(words, from, to));
+    private void hits(ByWords index, int[] words, int from, int to, Triggered by) {
+        IntArrayList keywords = index.with(words, from, to);
         for (int i = 0; keywords != null && i < keywords.size(); i++) {
             int keyword = keywords.getInt(i);
-            int[] key = keys[keyword];
-            if (keyword != search && Arrays.equals(key, 0, key.length, words, from, to)) {
+            if (keyword != by.search && index.has(keyword, words, from, to)) {
                 for (int group : groupsOf[keyword]) {
-                    if (!groupsOf[search].contains(group)) {
-                        found.add(group);
+                    if (!groupsOf[by.search].contains(group)) {
+                        by.groups.add(group);
                     }
                 }
             }
         }
     }
+
+    /** The groups that a search would trigger. */
+    private record Triggered(int search, IntOpenHashSet groups) {}
 
     /**
      * Words that none of the group has, those that steer most first; what no word steers is its own negative. What a word
@@ -223,17 +237,7 @@ public final class Apart {
             int byWeight = Double.compare(weights[b], weights[a]);
             return byWeight != 0 ? byWeight : Integer.compare(a, b);
         });
-        Int2ObjectOpenHashMap<IntArrayList> having = new Int2ObjectOpenHashMap<>();
-        for (int search : searches) {
-            rows.forEach(search, word -> {
-                if (!own.contains(word) && !little[word]) {
-                    IntArrayList list = having.computeIfAbsent(word, none -> new IntArrayList(2));
-                    if (list.isEmpty() || list.getInt(list.size() - 1) != search) {
-                        list.add(search);
-                    }
-                }
-            });
-        }
+        Int2ObjectOpenHashMap<IntArrayList> having = having(searches, own);
         IntOpenHashSet left = new IntOpenHashSet(searches);
         PriorityQueue<Candidate> candidates = new PriorityQueue<>();
         having.forEach((word, list) -> candidates.add(candidate(word, list, left)));
@@ -257,6 +261,22 @@ public final class Apart {
             }
         }
         return steers;
+    }
+
+    /** The searches that have each word but these. */
+    private Int2ObjectOpenHashMap<IntArrayList> having(int[] searches, IntOpenHashSet own) {
+        Int2ObjectOpenHashMap<IntArrayList> having = new Int2ObjectOpenHashMap<>();
+        for (int search : searches) {
+            rows.forEach(search, word -> {
+                if (!own.contains(word) && !little[word]) {
+                    IntArrayList list = having.computeIfAbsent(word, none -> new IntArrayList(2));
+                    if (list.isEmpty() || list.getInt(list.size() - 1) != search) {
+                        list.add(search);
+                    }
+                }
+            });
+        }
+        return having;
     }
 
     /** A word with the searches that it would steer and that no other does yet. */

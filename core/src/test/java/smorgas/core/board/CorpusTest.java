@@ -18,6 +18,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
+import smorgas.core.gather.RawList;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.serve.PlanRecord;
@@ -44,10 +45,11 @@ class CorpusTest {
         Recipe recipe = Recipe.empty(language);
         Lines lines = BasketReader.lines(
                         1,
-                        language,
-                        resource(language + ".csv").getBytes(StandardCharsets.UTF_8),
-                        ReadAs.FOUND,
-                        recipe.folding().decimals(),
+                        new RawList(
+                                language,
+                                resource(language + ".csv").getBytes(StandardCharsets.UTF_8),
+                                ReadAs.FOUND,
+                                recipe.folding().decimals()),
                         Halt.NEVER,
                         (line, cells) -> {})
                 .lines()

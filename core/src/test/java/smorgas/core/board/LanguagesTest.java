@@ -20,6 +20,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
+import smorgas.core.gather.RawList;
 import smorgas.core.group.Grouping;
 import smorgas.core.language.Accents;
 import smorgas.core.recipe.Entry;
@@ -191,10 +192,11 @@ class LanguagesTest {
                         .collect(Collectors.joining());
         Lines lines = BasketReader.lines(
                         1,
-                        "list",
-                        text.getBytes(StandardCharsets.UTF_8),
-                        ReadAs.FOUND,
-                        Decimals.of(list.language()),
+                        new RawList(
+                                "list",
+                                text.getBytes(StandardCharsets.UTF_8),
+                                ReadAs.FOUND,
+                                Decimals.of(list.language())),
                         Halt.NEVER,
                         (line, cells) -> {})
                 .lines()

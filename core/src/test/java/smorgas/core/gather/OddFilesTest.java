@@ -200,10 +200,7 @@ class OddFilesTest {
         };
         assertThatThrownBy(() -> BasketReader.lines(
                         1,
-                        "f",
-                        list,
-                        ReadAs.FOUND,
-                        smorgas.core.figure.Decimals.POINT,
+                        new RawList("f", list, ReadAs.FOUND, smorgas.core.figure.Decimals.POINT),
                         afterSome,
                         (line, cells) -> rows.add(line)))
                 .isInstanceOf(ReadingStopped.class);
@@ -215,10 +212,7 @@ class OddFilesTest {
         for (byte[] file : List.of(list, workbook(""), bytes("[{\"keyword\":\"bee\"}]"))) {
             assertThatThrownBy(() -> BasketReader.lines(
                             1,
-                            "f",
-                            file,
-                            ReadAs.FOUND,
-                            smorgas.core.figure.Decimals.POINT,
+                            new RawList("f", file, ReadAs.FOUND, smorgas.core.figure.Decimals.POINT),
                             atOnce,
                             (line, cells) -> {}))
                     .hasMessage("It took too long.");

@@ -149,10 +149,7 @@ class UnderstoodTest {
     private static List<String> read(Workbooks.Part part) {
         return texts(BasketReader.lines(
                 1,
-                part.list().name(),
-                part.list().bytes(),
-                part.readAs(),
-                Decimals.POINT,
+                new RawList(part.list().name(), part.list().bytes(), part.readAs(), Decimals.POINT),
                 Halt.NEVER,
                 (line, cells) -> {}));
     }

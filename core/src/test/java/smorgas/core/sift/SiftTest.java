@@ -176,7 +176,7 @@ class SiftTest {
                     Comparator.comparing((String word) -> -counts.get(word)).thenComparing(Comparator.naturalOrder()));
             int most = 1 + random.nextInt(20);
             List<WordCounts.WordCount> found = WordCounts.of(
-                            view, new Phrases(keywords), keywords, standings, Set.of(), WordCounts.Asked.words(most))
+                            view, new Phrases(keywords), standings, Set.of(), WordCounts.Asked.words(most))
                     .words();
             assertThat(found)
                     .extracting(WordCounts.WordCount::word)

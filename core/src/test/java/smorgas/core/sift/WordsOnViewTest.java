@@ -88,7 +88,6 @@ class WordsOnViewTest {
         WordCounts.Found found = WordCounts.of(
                 all(keywords),
                 new Phrases(keywords),
-                keywords,
                 judged(keywords),
                 Set.of(),
                 new WordCounts.Asked(1, 5, WordCounts.By.WORD, "", WordCounts.Little.SHOWN, true, 1_000_000));
@@ -105,7 +104,7 @@ class WordsOnViewTest {
         Phrases phrases = new Phrases(keywords);
         Set<String> little = Set.of("for", "a");
         java.util.function.Function<WordCounts.Asked, List<String>> words =
-                asked -> WordCounts.of(all(keywords), phrases, keywords, standings, little, asked).words().stream()
+                asked -> WordCounts.of(all(keywords), phrases, standings, little, asked).words().stream()
                         .map(WordCounts.WordCount::word)
                         .toList();
         WordCounts.By count = WordCounts.By.COUNT;

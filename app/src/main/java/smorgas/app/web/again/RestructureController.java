@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -57,13 +58,22 @@ class RestructureController {
             @Nullable OldAndNew old,
             OldAndNew.@Nullable Opened opened) {}
 
+    /** Which ad groups that run are shown, in which order, and which is opened; -1 for none. */
+    record OldAsked(String fate, String by, int old) {}
+
+    @ModelAttribute("oldAsked")
+    OldAsked oldAsked(
+            @RequestParam(defaultValue = "") String fate,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "-1") int old) {
+        return new OldAsked(fate, by, old);
+    }
+
     @GetMapping("/projects/{id}/restructure")
     String page(
             @PathVariable long id,
             @RequestParam(defaultValue = "0") long basket,
-            @RequestParam(defaultValue = "") String fate,
-            @RequestParam(defaultValue = "") String by,
-            @RequestParam(defaultValue = "-1") int old,
+            @ModelAttribute("oldAsked") OldAsked asked,
             @RequestParam(defaultValue = "New ") String prefix,
             Model model) {
         Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
@@ -71,7 +81,7 @@ class RestructureController {
         Board board = snapshot.board();
         Optional<OldStructure> structure = campaigns.beside(board, chosen(lists, basket));
         OldStructure.By order = Arrays.stream(OldStructure.By.values())
-                .filter(one -> one.word().equals(by))
+                .filter(one -> one.word().equals(asked.by()))
                 .findFirst()
                 .orElse(OldStructure.By.KEYWORDS);
         Shown.in(
@@ -79,15 +89,16 @@ class RestructureController {
                 new RestructurePage(
                         choices(lists),
                         lists.size() == 1 ? lists.getFirst().id() : basket,
-                        fate,
+                        asked.fate(),
                         order.word(),
                         prefix,
                         structure
-                                .map(one -> OldAndNew.of(board, one, order, fate, old))
+                                .map(one -> OldAndNew.of(board, one, order, asked.fate(), asked.old()))
                                 .orElse(null),
                         structure
-                                .filter(one -> old >= 0 && old < one.groups().size())
-                                .map(one -> OldAndNew.opened(board, one, old))
+                                .filter(one -> asked.old() >= 0
+                                        && asked.old() < one.groups().size())
+                                .map(one -> OldAndNew.opened(board, one, asked.old()))
                                 .orElse(null)));
         frames.frameWithGroups(model, id, snapshot, Step.SERVE);
         return "again/restructure";

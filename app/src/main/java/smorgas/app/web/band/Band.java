@@ -89,7 +89,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                     groups();
                 } else {
                     pieces.add(new Piece(
-                            ribbon(GROUP, TOP, left(), SERVE, TOP, left()),
+                            ribbon(new Edge(GROUP, TOP, left()), new Edge(SERVE, TOP, left())),
                             "pending",
                             finding == Finding.FAILED ? "Groups could not be found" : "Groups are being found",
                             base + "/group"));
@@ -128,11 +128,11 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             int folded = lines() - keywords();
             double body = high(keywords());
             pieces.add(new Piece(
-                    ribbon(FOLD, TOP, body, SIFT, TOP, body),
+                    ribbon(new Edge(FOLD, TOP, body), new Edge(SIFT, TOP, body)),
                     "keywords",
                     Show.count(keywords(), "keyword", "keywords"),
                     base + "/sift"));
-            peel(FOLD, TOP + body, high(folded), "folded", Show.count(folded) + " folded", base + "/fold", folded);
+            peel(FOLD, TOP + body, folded, "folded", base + "/fold");
         }
 
         private void sifted() {
@@ -144,20 +144,16 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             y += high(kept);
             flow(y, high(undecided), "undecided", Show.count(undecided) + " undecided", "undecided");
             y += high(undecided);
-            peel(
-                    SIFT,
-                    y,
-                    high(dropped),
-                    "dropped",
-                    Show.count(dropped) + " dropped",
-                    base + "/sift?standing=dropped",
-                    dropped);
+            peel(SIFT, y, dropped, "dropped", base + "/sift?standing=dropped");
         }
 
         private void flow(double y, double thick, String role, String tells, String standing) {
             if (thick > 0) {
                 pieces.add(new Piece(
-                        ribbon(SIFT, y, thick, GROUP, y, thick), role, tells, base + "/sift?standing=" + standing));
+                        ribbon(new Edge(SIFT, y, thick), new Edge(GROUP, y, thick)),
+                        role,
+                        tells,
+                        base + "/sift?standing=" + standing));
             }
         }
 
@@ -181,7 +177,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                 }
                 double thick = high(size);
                 pieces.add(new Piece(
-                        ribbon(GROUP, y, thick, SERVE, to, thick),
+                        ribbon(new Edge(GROUP, y, thick), new Edge(SERVE, to, thick)),
                         "group",
                         groups.name(order[i]) + ": " + Show.count(size, "keyword", "keywords"),
                         base + "/group?group=" + Show.encoded(groups.grouping().key(order[i]))));
@@ -190,7 +186,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             }
             if (rest > 0) {
                 pieces.add(new Piece(
-                        ribbon(GROUP, y, high(rest), SERVE, to, high(rest)),
+                        ribbon(new Edge(GROUP, y, high(rest)), new Edge(SERVE, to, high(rest))),
                         "group rest",
                         Show.count(order.length - NAMED_GROUPS, "more group", "more groups") + ": "
                                 + Show.count(rest, "keyword", "keywords"),
@@ -200,7 +196,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             }
             if (leftovers > 0) {
                 pieces.add(new Piece(
-                        ribbon(GROUP, y, high(leftovers), SERVE, to, high(leftovers)),
+                        ribbon(new Edge(GROUP, y, high(leftovers)), new Edge(SERVE, to, high(leftovers))),
                         "leftovers",
                         Show.count(leftovers) + " leftovers",
                         base + "/group?leftovers=true"));
@@ -213,7 +209,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             double thick = high(served);
             if (served > 0) {
                 pieces.add(new Piece(
-                        ribbon(SERVE, TOP, thick, END, TOP, thick),
+                        ribbon(new Edge(SERVE, TOP, thick), new Edge(END, TOP, thick)),
                         "served",
                         Show.count(board.planCount().rows(), "plan row", "plan rows") + " for "
                                 + Show.count(served, "keyword", "keywords") + worth(),
@@ -236,12 +232,13 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             return worth.isEmpty() ? "" : ", worth " + worth;
         }
 
-        /** What leaves the flow: a ribbon that bends down and ends at its count. */
-        private void peel(double x, double y, double thick, String role, String tells, String url, int count) {
+        /** What leaves the flow, and by which word: a ribbon that bends down and ends at its count. */
+        private void peel(double x, double y, int count, String role, String url) {
             if (count == 0) {
                 return;
             }
-            double shown = Math.max(1, thick);
+            double shown = Math.max(1, high(count));
+            String tells = Show.count(count) + " " + role;
             double foot = TOP + HEIGHT + 12;
             double end = x + 66;
             pieces.add(new Piece(
@@ -278,11 +275,17 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             return new Station(share(x), place.label(), figure, base + "/" + place.path(), place.path());
         }
 
-        private static String ribbon(double x1, double y1, double thick1, double x2, double y2, double thick2) {
-            double shown1 = Math.max(0.6, thick1);
-            double shown2 = Math.max(0.6, thick2);
-            return "M" + n(x1) + "," + n(y1) + curve(x1, y1, x2, y2) + "V" + n(y2 + shown2)
-                    + curve(x2, y2 + shown2, x1, y1 + shown1) + "Z";
+        /** Where a ribbon begins or ends: its upper corner, and how thick it is there. */
+        private record Edge(double x, double y, double thick) {
+
+            double foot() {
+                return y + Math.max(0.6, thick);
+            }
+        }
+
+        private static String ribbon(Edge from, Edge to) {
+            return "M" + n(from.x) + "," + n(from.y) + curve(from.x, from.y, to.x, to.y) + "V" + n(to.foot())
+                    + curve(to.x, to.foot(), from.x, from.foot()) + "Z";
         }
 
         private static String curve(double x1, double y1, double x2, double y2) {

@@ -62,20 +62,29 @@ class FoldController {
     /** What folding comes to. */
     record FoldPage(List<StairView> stair, String keywords) {}
 
+    /** Which sets are shown, in which order, and which page of them. */
+    record SetsAsked(String q, String order, int page) {}
+
+    @ModelAttribute("setsAsked")
+    SetsAsked setsAsked(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "doubtful") String order,
+            @RequestParam(defaultValue = "1") int page) {
+        return new SetsAsked(q, order, page);
+    }
+
     /**
      * @param asked a cleaning to be looked at before it is made
      */
     @GetMapping("/projects/{id}/fold")
     String page(
             @PathVariable long id,
-            @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "doubtful") String order,
-            @RequestParam(defaultValue = "1") int page,
+            @ModelAttribute("setsAsked") SetsAsked wanted,
             @ModelAttribute("cleaning") AskedCleaning asked,
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
-        sets(board, q, order, page, model);
+        sets(board, wanted, model);
         Shown.in(
                 model,
                 new FoldPage(
@@ -90,10 +99,10 @@ class FoldController {
     /** Keywords with several lines. */
     record Sets(String q, String order, String sets, int page, int pages, List<FoldSet> rows) {}
 
-    private static void sets(Board board, String q, String order, int page, Model model) {
+    private static void sets(Board board, SetsAsked asked, Model model) {
         Keywords keywords = board.keywords();
-        String wanted = smorgas.core.text.Tidy.of(q);
-        boolean doubtful = !order.equals("largest");
+        String wanted = smorgas.core.text.Tidy.of(asked.q());
+        boolean doubtful = !asked.order().equals("largest");
         int[] all =
                 doubtful ? board.foldReport().doubtfulFirst() : board.orders().by(Computed.LINES, true);
         int[] sets = java.util.Arrays.stream(all)
@@ -102,11 +111,11 @@ class FoldController {
                         || keywords.tidyTexts(keyword).stream().anyMatch(text -> text.contains(wanted)))
                 .toArray();
         int pages = Math.max(1, (sets.length + PAGE - 1) / PAGE);
-        int shown = Math.clamp(page, 1, pages);
+        int shown = Math.clamp(asked.page(), 1, pages);
         Shown.in(
                 model,
                 new Sets(
-                        q,
+                        asked.q(),
                         doubtful ? "doubtful" : "largest",
                         Show.count(sets.length),
                         shown,

@@ -102,6 +102,7 @@ class Failures {
 
     @ExceptionHandler({
         org.springframework.web.method.annotation.MethodArgumentTypeMismatchException.class,
+        org.springframework.web.bind.MethodArgumentNotValidException.class,
         org.springframework.web.bind.ServletRequestBindingException.class,
         org.springframework.web.multipart.support.MissingServletRequestPartException.class
     })

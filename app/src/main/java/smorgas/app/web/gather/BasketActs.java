@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -87,18 +89,30 @@ class BasketActs {
         return done(act, basket, b -> new BasketEntry.BasketBrings(basket, b.name(), keywords));
     }
 
+    /** Where a list is from, as it was typed; without blanks at the ends. */
+    record Described(String seed, String competitor, String market, String currency, String gathered, String note) {
+
+        Described {
+            seed = text(seed);
+            competitor = text(competitor);
+            market = text(market);
+            currency = text(currency);
+            gathered = text(gathered);
+            note = text(note);
+        }
+
+        private static String text(@Nullable String field) {
+            return field == null ? "" : field.strip();
+        }
+    }
+
     @PostMapping("/projects/{id}/gather/{basket}/describe")
     String describe(
             Act act,
             @PathVariable long basket,
             @RequestParam String name,
             @RequestParam BasketInfo.Kind kind,
-            @RequestParam(defaultValue = "") String seed,
-            @RequestParam(defaultValue = "") String competitor,
-            @RequestParam(defaultValue = "") String market,
-            @RequestParam(defaultValue = "") String currency,
-            @RequestParam(defaultValue = "") String gathered,
-            @RequestParam(defaultValue = "") String note) {
+            @ModelAttribute Described told) {
         boolean taken = act.snapshot().baskets().stream()
                 .anyMatch(other -> other.id() != basket && other.name().equals(name.strip()));
         if (taken) {
@@ -112,12 +126,12 @@ class BasketActs {
                         new BasketInfo(
                                 name,
                                 kind,
-                                seed.strip(),
-                                competitor.strip(),
-                                market.strip(),
-                                currency.strip(),
-                                gathered.strip(),
-                                note.strip())));
+                                told.seed(),
+                                told.competitor(),
+                                told.market(),
+                                told.currency(),
+                                told.gathered(),
+                                told.note())));
     }
 
     /** One column is understood otherwise. */
@@ -132,6 +146,15 @@ class BasketActs {
                         b.state().readAs().with(b.stored().reading().columns(), column, role)));
     }
 
+    /** Where in a file its rows are. */
+    record Rows(String sheet, String headerLine) {
+
+        Rows {
+            sheet = sheet == null ? "" : sheet;
+            headerLine = headerLine == null ? "" : headerLine;
+        }
+    }
+
     /** The bytes are read otherwise: columns are found anew. */
     @PostMapping("/projects/{id}/gather/{basket}/read")
     String read(
@@ -139,8 +162,7 @@ class BasketActs {
             @PathVariable long basket,
             @RequestParam(defaultValue = "") String encoding,
             @RequestParam(defaultValue = "") String delimiter,
-            @RequestParam(defaultValue = "") String sheet,
-            @RequestParam(defaultValue = "") String headerLine) {
+            @ModelAttribute Rows rows) {
         return done(
                 act,
                 basket,
@@ -150,8 +172,8 @@ class BasketActs {
                         new ReadAs(
                                 encoding,
                                 delimiter.equals("\r\n") ? "\n" : delimiter,
-                                sheet,
-                                headerLine.isBlank() ? -1 : line(headerLine),
+                                rows.sheet(),
+                                rows.headerLine().isBlank() ? -1 : line(rows.headerLine()),
                                 java.util.List.of())));
     }
 

@@ -75,13 +75,13 @@ class BrainstormController {
     }
 
     private String begun(long id, long again, Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
-        Optional<BasketState> before = snapshot.board().recipe().gathering().find(again);
+        OpenProject project = frames.open(id);
+        Optional<BasketState> before =
+                project.snapshot().board().recipe().gathering().find(again);
         Optional<Brainstorm> asked =
                 before.flatMap(basket -> basket.asked(Asked.Thought.class)).map(Asked.Thought::brainstorm);
         return shown(
-                id,
-                snapshot,
+                project,
                 asked.orElse(null),
                 asked.map(brainstorm -> BrainstormForm.of(
                                 brainstorm, before.orElseThrow().name()))
@@ -93,17 +93,18 @@ class BrainstormController {
     /** The phrases around the texts. */
     @PostMapping("/projects/{id}/brainstorm")
     String think(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        OpenProject project = frames.open(id);
         BrainstormForm form = BrainstormForm.of(new Fields(fields));
         try {
-            return shown(id, snapshot, form.read(frames.project(id).language()), form, "", model);
+            return shown(project, form.read(frames.project(id).language()), form, "", model);
         } catch (Refusal refused) {
-            return shown(id, snapshot, null, form, refused.getMessage() + ".", model);
+            return shown(project, null, form, refused.getMessage() + ".", model);
         }
     }
 
     private String shown(
-            long id, Snapshot snapshot, @Nullable Brainstorm asked, BrainstormForm form, String fault, Model model) {
+            OpenProject project, @Nullable Brainstorm asked, BrainstormForm form, String fault, Model model) {
+        Snapshot snapshot = project.snapshot();
         Board board = snapshot.board();
         List<Ideas.Idea> ideas = asked == null ? List.of() : Ideas.of(asked);
         Shown.in(
@@ -121,8 +122,8 @@ class BrainstormController {
                                                         .map(Ideas.Idea::text)
                                                         .toList()))
                                         + ".",
-                        said(frames.open(id), board, ideas)));
-        frames.frame(model, id, snapshot, Step.GATHER);
+                        said(project, board, ideas)));
+        frames.frame(model, project.id(), snapshot, Step.GATHER);
         return "gather/brainstorm";
     }
 

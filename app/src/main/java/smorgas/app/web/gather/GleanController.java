@@ -95,15 +95,16 @@ class GleanController {
             @RequestParam(defaultValue = "") List<String> address,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
             Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
-        GleanForm form = snapshot.board()
+        OpenProject project = frames.open(id);
+        GleanForm form = project.snapshot()
+                .board()
                 .recipe()
                 .gathering()
                 .find(again)
                 .flatMap(basket ->
                         basket.asked(Asked.Gleaned.class).map(asked -> GleanForm.of(asked.gleaning(), basket.name())))
                 .orElseGet(() -> GleanForm.usual(frames.project(id).language()));
-        return shown(id, snapshot, form.withAddresses(address), List.of(), tab, model);
+        return shown(project, form.withAddresses(address), List.of(), tab, model);
     }
 
     /** Takes in what was sent, if anything was, and shows what comes of it. */
@@ -116,7 +117,8 @@ class GleanController {
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
             Model model)
             throws IOException {
-        Snapshot snapshot = frames.open(id).snapshot();
+        OpenProject project = frames.open(id);
+        Snapshot snapshot = project.snapshot();
         GleanForm form = GleanForm.of(new Fields(fields));
         List<String> problems = new ArrayList<>();
         if (fill.equals("addresses")) {
@@ -128,7 +130,7 @@ class GleanController {
         } else {
             take(id, form, files == null ? List.of() : files, problems);
         }
-        return shown(id, snapshot, form, problems, tab, model);
+        return shown(project, form, problems, tab, model);
     }
 
     private void take(long id, GleanForm form, List<MultipartFile> files, List<String> problems) throws IOException {
@@ -158,7 +160,9 @@ class GleanController {
         }
     }
 
-    private String shown(long id, Snapshot snapshot, GleanForm form, List<String> problems, String tab, Model model) {
+    private String shown(OpenProject project, GleanForm form, List<String> problems, String tab, Model model) {
+        long id = project.id();
+        Snapshot snapshot = project.snapshot();
         Shown.in(
                 model,
                 new GleanPage(

@@ -88,10 +88,29 @@ class LogsController {
                 form.has("referrers"),
                 form.lines("goals").stream().map(LogReading.Goal::read).toList(),
                 form.number("least", "visits"));
-        LogTerms terms = new LogTerms(reading);
-        long until = System.nanoTime() + LONGEST.toNanos();
         List<MultipartFile> logs =
                 files.stream().filter(file -> !file.isEmpty()).toList();
+        if (logs.isEmpty()) {
+            throw new Refusal("Choose a log first");
+        }
+        LogTerms.Result result = read(reading, logs, redirect);
+        if (result.terms().isEmpty()) {
+            throw new Refusal(result.counted().told() + ": no search was found in "
+                    + String.join(", ", reading.parameters()) + " that can be a keyword");
+        }
+        return Offered.made(
+                ToolResult.name(
+                        form.text("name"),
+                        "Searches of "
+                                + Show.fileName(String.valueOf(logs.getFirst().getOriginalFilename()))),
+                result.list(!reading.goals().isEmpty()),
+                BasketInfo.Kind.LOG,
+                new Asked.Logged(reading, result.counted()));
+    }
+
+    private static LogTerms.Result read(LogReading reading, List<MultipartFile> logs, RedirectAttributes redirect) {
+        LogTerms terms = new LogTerms(reading);
+        long until = System.nanoTime() + LONGEST.toNanos();
         for (MultipartFile log : logs) {
             try (InputStream bytes = log.getInputStream()) {
                 terms.read(bytes, () -> {
@@ -108,21 +127,6 @@ class LogsController {
                                 + " is damaged and was read until there: pack it anew to have the rest.");
             }
         }
-        if (logs.isEmpty()) {
-            throw new Refusal("Choose a log first");
-        }
-        LogTerms.Result result = terms.result();
-        if (result.terms().isEmpty()) {
-            throw new Refusal(result.counted().told() + ": no search was found in "
-                    + String.join(", ", reading.parameters()) + " that can be a keyword");
-        }
-        return Offered.made(
-                ToolResult.name(
-                        form.text("name"),
-                        "Searches of "
-                                + Show.fileName(String.valueOf(logs.getFirst().getOriginalFilename()))),
-                result.list(!reading.goals().isEmpty()),
-                BasketInfo.Kind.LOG,
-                new Asked.Logged(reading, result.counted()));
+        return terms.result();
     }
 }

@@ -79,8 +79,8 @@ class PairingController {
             @RequestParam(defaultValue = "") String from,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
             Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
-        Board board = snapshot.board();
+        OpenProject project = frames.open(id);
+        Board board = project.snapshot().board();
         List<String> words = from.isEmpty() ? List.of() : wordsFrom.words(board, from, id, tab);
         String group = from.startsWith("group:") ? from.substring("group:".length()) : "";
         PairingForm form = board.recipe()
@@ -89,7 +89,7 @@ class PairingController {
                 .flatMap(basket ->
                         basket.asked(Asked.Paired.class).map(asked -> PairingForm.of(asked.pairing(), basket.name())))
                 .orElseGet(() -> PairingForm.of(List.of(words), "", group));
-        return shown(id, snapshot, form, Set.of(), tab, model);
+        return shown(project, form, Set.of(), tab, model);
     }
 
     /** The same page with words of a list, the tray or groups in a column. */
@@ -100,15 +100,14 @@ class PairingController {
             @RequestParam MultiValueMap<String, String> fields,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
             Model model) {
-        Snapshot snapshot = frames.open(id).snapshot();
+        OpenProject project = frames.open(id);
         String from = fields.getFirst("from" + fill);
         PairingForm form = PairingForm.of(new Fields(fields));
         return shown(
-                id,
-                snapshot,
+                project,
                 from == null || from.isEmpty()
                         ? form
-                        : form.with(fill, wordsFrom.words(snapshot.board(), from, id, tab)),
+                        : form.with(fill, wordsFrom.words(project.snapshot().board(), from, id, tab)),
                 types(fields),
                 tab,
                 model);
@@ -121,15 +120,16 @@ class PairingController {
         return "gather/pairing :: comes";
     }
 
-    private String shown(long id, Snapshot snapshot, PairingForm form, Set<MatchType> types, String tab, Model model) {
+    private String shown(OpenProject project, PairingForm form, Set<MatchType> types, String tab, Model model) {
+        Snapshot snapshot = project.snapshot();
         Shown.in(
                 model,
                 new PairingPage(
                         form,
-                        wordsFrom.places(snapshot.board(), id, tab),
+                        wordsFrom.places(snapshot.board(), project.id(), tab),
                         MatchType.values(),
                         comes(snapshot.board(), form, types)));
-        frames.frame(model, id, snapshot, Step.GATHER);
+        frames.frame(model, project.id(), snapshot, Step.GATHER);
         return "gather/pairing";
     }
 

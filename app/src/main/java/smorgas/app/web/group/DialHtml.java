@@ -48,11 +48,12 @@ final class DialHtml {
                 .raw("\" y1=\"0\" y2=\"")
                 .raw(String.valueOf(HEIGHT))
                 .raw("\"></line>");
+        Asked asked = new Asked(method, settings, query);
         List<Named> named = List.of(
-                named("broad", Method.ByLikeness.BROAD, dial, method, settings, query),
-                named("usual", Method.ByLikeness.USUAL, dial, method, settings, query),
-                named("tight", Method.ByLikeness.TIGHT, dial, method, settings, query),
-                named("one keyword each", Method.ByLikeness.TIGHTEST, dial, method, settings, query));
+                named("broad", Method.ByLikeness.BROAD, dial, asked),
+                named("usual", Method.ByLikeness.USUAL, dial, asked),
+                named("tight", Method.ByLikeness.TIGHT, dial, asked),
+                named("one keyword each", Method.ByLikeness.TIGHTEST, dial, asked));
         return new Picture(html.toString(), named);
     }
 
@@ -73,8 +74,17 @@ final class DialHtml {
         html.raw("\"></polyline>");
     }
 
-    private static Named named(
-            String name, int place, Dial dial, Method.ByLikeness method, GroupSettings settings, GroupQuery query) {
+    /** What is asked for now, of which a place on the dial is one thing otherwise. */
+    private record Asked(Method.ByLikeness method, GroupSettings settings, GroupQuery query) {
+
+        GroupQuery at(int place, boolean single) {
+            Method.ByLikeness turned = new Method.ByLikeness(
+                    place, single ? 1 : method.smallest(), method.largest(), method.meaning(), method.compared());
+            return new GroupQuery(Dials.query(settings.with(turned)), query.fields());
+        }
+    }
+
+    private static Named named(String name, int place, Dial dial, Asked asked) {
         // Each by itself is a group of one.
         boolean single = place == Method.ByLikeness.TIGHTEST;
         Dial.Point at = dial.points().stream()
@@ -85,15 +95,7 @@ final class DialHtml {
                 name,
                 Show.count(single ? at.groups() + at.leftovers() : at.groups()),
                 Show.count(single ? 0 : at.leftovers()),
-                new GroupQuery(
-                                Dials.query(settings.with(new Method.ByLikeness(
-                                        place,
-                                        single ? 1 : method.smallest(),
-                                        method.largest(),
-                                        method.meaning(),
-                                        method.compared()))),
-                                query.fields())
-                        .with(),
-                place == method.place());
+                asked.at(place, single).with(),
+                place == asked.method.place());
     }
 }

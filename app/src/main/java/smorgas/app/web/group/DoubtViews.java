@@ -66,48 +66,52 @@ final class DoubtViews {
                         side(join.from()),
                         side(join.into()),
                         List.of(new Answer("join", "Join them"), new Answer("refuse", "Keep them apart")));
-            case Doubts.Move move -> {
-                int own = grouping.groupOf(move.keyword());
-                Side keyword = new Side(
-                        board.keywords().text(move.keyword()),
-                        own < 0 ? query.left() : query.opening(grouping.key(own)),
-                        (own < 0 ? "in no group" : "in " + groups.name(own)) + searched(move.keyword()),
-                        List.of(),
-                        "");
-                yield new DoubtView(
-                        key,
-                        own < 0 ? "Does it belong here?" : "Is it better here?",
-                        keyword,
-                        side(move.into()),
-                        List.of(new Answer("move", "Put it there"), new Answer("refuse", "Leave it")));
-            }
-            case Doubts.Part part -> {
-                Set<Integer> leaving = Arrays.stream(part.keywords()).boxed().collect(Collectors.toSet());
-                int[] staying = Arrays.stream(grouping.members().row(part.group()))
-                        .filter(keyword -> !leaving.contains(keyword))
-                        .toArray();
-                Answer own = new Answer("own", "A group of its own");
-                Answer leave = new Answer("refuse", "Leave it whole");
-                yield new DoubtView(
-                        key,
-                        "Are these two things?",
-                        new Side(
-                                "",
-                                "",
-                                Show.count(part.keywords().length, "keyword", "keywords"),
-                                texts(part.keywords()),
-                                more(part.keywords())),
-                        new Side(
-                                groups.name(part.group()),
-                                query.opening(grouping.key(part.group())),
-                                Show.count(staying.length, "keyword", "keywords") + " stay",
-                                texts(staying),
-                                more(staying)),
-                        part.near() < 0
-                                ? List.of(own, leave)
-                                : List.of(own, new Answer("near", "Into " + groups.name(part.near())), leave));
-            }
+            case Doubts.Move move -> move(key, move);
+            case Doubts.Part part -> part(key, part);
         };
+    }
+
+    private DoubtView move(String key, Doubts.Move move) {
+        int own = grouping.groupOf(move.keyword());
+        Side keyword = new Side(
+                board.keywords().text(move.keyword()),
+                own < 0 ? query.left() : query.opening(grouping.key(own)),
+                (own < 0 ? "in no group" : "in " + groups.name(own)) + searched(move.keyword()),
+                List.of(),
+                "");
+        return new DoubtView(
+                key,
+                own < 0 ? "Does it belong here?" : "Is it better here?",
+                keyword,
+                side(move.into()),
+                List.of(new Answer("move", "Put it there"), new Answer("refuse", "Leave it")));
+    }
+
+    private DoubtView part(String key, Doubts.Part part) {
+        Set<Integer> leaving = Arrays.stream(part.keywords()).boxed().collect(Collectors.toSet());
+        int[] staying = Arrays.stream(grouping.members().row(part.group()))
+                .filter(keyword -> !leaving.contains(keyword))
+                .toArray();
+        Answer own = new Answer("own", "A group of its own");
+        Answer leave = new Answer("refuse", "Leave it whole");
+        return new DoubtView(
+                key,
+                "Are these two things?",
+                new Side(
+                        "",
+                        "",
+                        Show.count(part.keywords().length, "keyword", "keywords"),
+                        texts(part.keywords()),
+                        more(part.keywords())),
+                new Side(
+                        groups.name(part.group()),
+                        query.opening(grouping.key(part.group())),
+                        Show.count(staying.length, "keyword", "keywords") + " stay",
+                        texts(staying),
+                        more(staying)),
+                part.near() < 0
+                        ? List.of(own, leave)
+                        : List.of(own, new Answer("near", "Into " + groups.name(part.near())), leave));
     }
 
     private Side side(int group) {

@@ -111,16 +111,26 @@ class GroupController {
                         meaningKnown));
         dials(wanted, board, query, model);
         if (preview) {
-            Changes changes = Changes.between(adopted.groups(), board.groups());
-            Shown.in(
-                    model,
-                    new Turned(
-                            ChangeView.of(changes, adopted.groups(), board.groups(), query),
-                            FlowHtml.of(changes, adopted.groups(), board.groups())));
+            turned(adopted, board, query, model);
         }
         int shown = opened(board.groups(), query);
-        GroupViews views = new GroupViews(board, query);
-        look(id, views, board, adopted, query, shown, model);
+        look(id, new Seen(board, adopted, query), shown, model);
+        opened(id, board, query, shown, model);
+        frames.frame(model, id, snapshot, Step.GROUP);
+        return "group/page";
+    }
+
+    private static void turned(Board adopted, Board board, GroupQuery query, Model model) {
+        Changes changes = Changes.between(adopted.groups(), board.groups());
+        Shown.in(
+                model,
+                new Turned(
+                        ChangeView.of(changes, adopted.groups(), board.groups(), query),
+                        FlowHtml.of(changes, adopted.groups(), board.groups())));
+    }
+
+    /** What is opened: a group or the leftovers, or a candidate, and if it is wanted the parts that it could have. */
+    private static void opened(long id, Board board, GroupQuery query, int shown, Model model) {
         boolean candidate = !query.value("candidate").isEmpty();
         boolean parts = query.value("parts").equals("true");
         CandidateViews candidates = new CandidateViews(board, query);
@@ -132,8 +142,6 @@ class GroupController {
         if (parts && (candidate || shown >= 0)) {
             candidates.parts(candidate ? -1 : shown, Tidy.of(query.value("candidate")), model);
         }
-        frames.frame(model, id, snapshot, Step.GROUP);
-        return "group/page";
     }
 
     /** Begins to find out what keywords mean where that can count, and tells how far it is; whether it is known. */
@@ -240,8 +248,15 @@ class GroupController {
             Set<String> removed,
             Map<String, String> joined) {}
 
+    /** The board on view, which is the adopted one unless dials are being tried, and how it is looked at. */
+    private record Seen(Board board, Board adopted, GroupQuery query) {}
+
     /** The left side: the map, the list, the broader themes, the net of words, the candidates or the comparison. */
-    private void look(long id, GroupViews views, Board board, Board adopted, GroupQuery query, int shown, Model model) {
+    private void look(long id, Seen seen, int shown, Model model) {
+        Board board = seen.board();
+        Board adopted = seen.adopted();
+        GroupQuery query = seen.query();
+        GroupViews views = new GroupViews(board, query);
         Groups groups = board.groups();
         switch (query.value("view")) {
             case "list" -> views.list(Tidy.of(query.value("q")).toLowerCase(Locale.ROOT), shown, model);

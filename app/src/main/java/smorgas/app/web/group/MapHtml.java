@@ -66,52 +66,41 @@ final class MapHtml {
     }
 
     private void area(GroupMap.Area area, boolean first) {
+        ThemeTree.Node node =
+                area.smaller() > 0 || area.leftovers() ? null : groups.tree().node(area.node());
         if (area.smaller() > 0) {
             String many = Show.count(area.smaller()) + " smaller ones";
-            link(area.place(), "broader-area", "", query.with("view", "list"), many, "in the list", first, true, "");
-            return;
-        }
-        ThemeTree.Node node = area.leftovers() ? null : groups.tree().node(area.node());
-        if (node == null) {
+            link(new Drawn(area.place(), "broader-area", query.with("view", "list"), many, "in the list"), first);
+        } else if (node == null) {
             String facts = facts(groups.grouping().leftovers(), groups.leftoverSearches());
             link(
-                    area.place(),
-                    "area leftover-area",
-                    "",
-                    query.left(),
-                    "Leftovers, in no group",
-                    facts,
-                    first,
-                    true,
-                    size(size.leftovers(), groups.leftoverSearches().simulated()));
+                    new Drawn(area.place(), "area leftover-area", query.left(), "Leftovers, in no group", facts)
+                            .sized(size(
+                                    size.leftovers(), groups.leftoverSearches().simulated())),
+                    first);
         } else if (area.group() < 0) {
+            String facts = facts(node.keywords(), node.searches()) + ", look into it";
             String url = query.with("zoom", node.text(), "page", "");
-            link(
-                    area.place(),
-                    "broader-area",
-                    "",
-                    url,
-                    node.text(),
-                    facts(node.keywords(), node.searches()) + ", look into it",
-                    first,
-                    area.banded(),
-                    "");
+            Drawn drawn = new Drawn(area.place(), "broader-area", url, node.text(), facts);
+            link(area.banded() ? drawn : drawn.unnamed(), first);
         } else {
-            int group = area.group();
-            String told = tint.told(group);
-            link(
-                    area.place(),
-                    "area tint-step-" + tint.step(group) + (group == opened ? " opened-area" : ""),
-                    groups.grouping().key(group),
-                    query.opening(groups.grouping().key(group)),
-                    groups.name(group),
-                    facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
-                    first,
-                    true,
-                    size(
-                            size.group().applyAsDouble(group),
-                            groups.searches(group).simulated()));
+            link(group(area), first);
         }
+    }
+
+    private Drawn group(GroupMap.Area area) {
+        int group = area.group();
+        String key = groups.grouping().key(group);
+        String told = tint.told(group);
+        return new Drawn(
+                area.place(),
+                "area tint-step-" + tint.step(group) + (group == opened ? " opened-area" : ""),
+                key,
+                query.opening(key),
+                groups.name(group),
+                facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
+                true,
+                size(size.group().applyAsDouble(group), groups.searches(group).simulated()));
     }
 
     /** What the area is as large as. */
@@ -125,37 +114,55 @@ final class MapHtml {
         return Show.count(keywords, "keyword", "keywords") + ", " + Show.searches(searches);
     }
 
-    private void link(
-            Rect place,
-            String kind,
-            String key,
-            String url,
-            String name,
-            String facts,
-            boolean first,
-            boolean named,
-            String size) {
+    /**
+     * An area as it is drawn.
+     *
+     * @param kind its classes
+     * @param key of the group that it is; empty if it is none
+     * @param named whether its name stands in it
+     * @param size what it is as large as; empty if that is not told
+     */
+    private record Drawn(
+            Rect place, String kind, String key, String url, String name, String facts, boolean named, String size) {
+        Drawn(Rect place, String kind, String url, String name, String facts) {
+            this(place, kind, "", url, name, facts, true, "");
+        }
+
+        Drawn sized(String as) {
+            return new Drawn(place, kind, key, url, name, facts, named, as);
+        }
+
+        Drawn unnamed() {
+            return new Drawn(place, kind, key, url, name, facts, false, size);
+        }
+    }
+
+    private void link(Drawn of, boolean first) {
         html.raw("<a ");
-        if (!key.isEmpty()) {
-            html.raw("data-group=\"").text(key).raw("\" ");
+        if (!of.key().isEmpty()) {
+            html.raw("data-group=\"").text(of.key()).raw("\" ");
         }
         html.raw("href=\"")
-                .text(url)
+                .text(of.url())
                 .raw("\" class=\"")
-                .raw(kind)
+                .raw(of.kind())
                 .raw("\" tabindex=\"")
                 .raw(first ? "0" : "-1")
                 .raw("\" aria-label=\"")
-                .text(name + ", " + facts)
+                .text(of.name() + ", " + of.facts())
                 .raw("\"><title>")
-                .text(name + "\n" + facts)
+                .text(of.name() + "\n" + of.facts())
                 .raw("</title><rect x=\"");
-        html.decimal(place.x()).raw("\" y=\"");
-        html.decimal(place.y()).raw("\" width=\"");
-        html.decimal(place.width()).raw("\" height=\"");
-        html.decimal(place.height()).raw("\"/>");
-        if (named) {
-            label(place, name, kind.startsWith("area") ? size : "", kind.startsWith("area") ? MOST_LINES : 1);
+        html.decimal(of.place().x()).raw("\" y=\"");
+        html.decimal(of.place().y()).raw("\" width=\"");
+        html.decimal(of.place().width()).raw("\" height=\"");
+        html.decimal(of.place().height()).raw("\"/>");
+        if (of.named()) {
+            label(
+                    of.place(),
+                    of.name(),
+                    of.kind().startsWith("area") ? of.size() : "",
+                    of.kind().startsWith("area") ? MOST_LINES : 1);
         }
         html.raw("</a>");
     }

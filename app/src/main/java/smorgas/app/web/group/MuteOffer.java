@@ -33,12 +33,7 @@ record MuteOffer(String word, String share) {
         WordCounts.Asked asked = new WordCounts.Asked(
                 1, 1, WordCounts.By.COUNT, "", WordCounts.Little.NOT_AT_EDGES, true, muted.size() + 1);
         return WordCounts.of(
-                        board.standings().remaining(),
-                        board.phrases(),
-                        board.keywords(),
-                        board.standings(),
-                        settings.stopWords(),
-                        asked)
+                        board.standings().remaining(), board.phrases(), board.standings(), settings.stopWords(), asked)
                 .words()
                 .stream()
                 .filter(word -> word.count() >= SAYS_NOTHING * left)

@@ -116,29 +116,9 @@ final class OpenedGroupView {
                                 : groups.leftoverSearches().written(),
                         is ? Show.money(groups.bid(group)) : "",
                         is && grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
-                        is
-                                ? groups.explained().common(group).stream()
-                                        .filter(word -> !word.theme())
-                                        .limit(8)
-                                        .map(word -> new GroupViews.Part(word.word(), Show.percent(word.share()), ""))
-                                        .toList()
-                                : List.of(),
-                        is
-                                ? groups.explained().near(group).stream()
-                                        .map(near -> new GroupViews.Part(
-                                                groups.name(near.group()),
-                                                Show.percent(near.nearness()),
-                                                views.url(near.group())))
-                                        .toList()
-                                : List.of(),
-                        is
-                                ? groups.explained().odd(group).stream()
-                                        .map(keyword -> new GroupViews.Part(
-                                                board.keywords().text(keyword),
-                                                Show.percent(grouping.tightness(keyword)),
-                                                ""))
-                                        .toList()
-                                : List.of(),
+                        is ? common(group) : List.of(),
+                        is ? near(group) : List.of(),
+                        is ? odd(group) : List.of(),
                         is ? String.join(" › ", groups.tree().above(group)) : "",
                         query.with("page", String.valueOf(shown - 1)),
                         query.with("page", String.valueOf(shown + 1)),
@@ -147,6 +127,30 @@ final class OpenedGroupView {
                         is ? base + "/sift?assume=" + Show.encoded("group:" + grouping.key(group)) : "",
                         shown,
                         pages));
+    }
+
+    /** Words that its keywords share beside the theme. */
+    private List<GroupViews.Part> common(int group) {
+        return groups.explained().common(group).stream()
+                .filter(word -> !word.theme())
+                .limit(8)
+                .map(word -> new GroupViews.Part(word.word(), Show.percent(word.share()), ""))
+                .toList();
+    }
+
+    private List<GroupViews.Part> near(int group) {
+        return groups.explained().near(group).stream()
+                .map(near -> new GroupViews.Part(
+                        groups.name(near.group()), Show.percent(near.nearness()), views.url(near.group())))
+                .toList();
+    }
+
+    /** Keywords that are least like the others. */
+    private List<GroupViews.Part> odd(int group) {
+        return groups.explained().odd(group).stream()
+                .map(keyword -> new GroupViews.Part(
+                        board.keywords().text(keyword), Show.percent(grouping.tightness(keyword)), ""))
+                .toList();
     }
 
     /** How many of the keywords are for what, the commonest first; empty if it is known of none. */

@@ -60,18 +60,17 @@ final class SameViews {
         List<String> texts = board.standings().remaining().stream()
                 .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
                 .toList();
-        List<ProposalView> proposals = SameProposals.of(
+        List<ProposalView> proposals = new SameProposals(
                         texts,
                         settings,
                         folding.language(),
                         vectors,
-                        board.recipe().rules().likeness(),
-                        SHOWN + refused.size())
-                .stream()
-                .filter(proposal -> !refused.contains(proposal.key()))
-                .limit(SHOWN)
-                .map(SameViews::view)
-                .toList();
+                        board.recipe().rules().likeness())
+                .find(SHOWN + refused.size()).stream()
+                        .filter(proposal -> !refused.contains(proposal.key()))
+                        .limit(SHOWN)
+                        .map(SameViews::view)
+                        .toList();
         List<SameFound> found = SameFound.in(texts, settings.same(), folding.language());
         long before = refused.stream().filter(SameProposals::isKey).count();
         Shown.in(

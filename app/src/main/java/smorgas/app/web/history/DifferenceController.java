@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -80,23 +81,36 @@ class DifferenceController {
     /** A keyword with what it was and what it is. */
     record Row(String text, String searches, String was, String is, String season) {}
 
-    @GetMapping("/projects/{id}/difference")
-    String page(
-            @PathVariable long id,
+    /** Two points of the history, and whether groups are compared too. */
+    record Between(String from, String to, boolean groups) {}
+
+    @ModelAttribute("between")
+    Between between(
             @RequestParam(defaultValue = "0") String from,
             @RequestParam(defaultValue = NOW) String to,
-            @RequestParam(defaultValue = "false") boolean groups,
-            Model model) {
+            @RequestParam(defaultValue = "false") boolean groups) {
+        return new Between(from, to, groups);
+    }
+
+    @GetMapping("/projects/{id}/difference")
+    String page(@PathVariable long id, @ModelAttribute("between") Between between, Model model) {
         OpenProject project = frames.open(id);
         Snapshot snapshot = project.snapshot();
         String fault = "";
         Otherwise otherwise = null;
         try {
-            otherwise = otherwise(board(project, from), board(project, to), groups);
+            otherwise = otherwise(board(project, between.from()), board(project, between.to()), between.groups());
         } catch (Refusal refused) {
             fault = refused.getMessage() + ".";
         }
-        Shown.in(model, new DifferencePage(from, to, choices(id, snapshot.history(), from, to), fault, otherwise));
+        Shown.in(
+                model,
+                new DifferencePage(
+                        between.from(),
+                        between.to(),
+                        choices(id, snapshot.history(), between.from(), between.to()),
+                        fault,
+                        otherwise));
         frames.frame(model, id, snapshot, null);
         return "history/difference";
     }
@@ -196,17 +210,12 @@ class DifferenceController {
 
     /** All of it as a table. */
     @GetMapping("/projects/{id}/difference.csv")
-    void download(
-            @PathVariable long id,
-            @RequestParam(defaultValue = "0") String from,
-            @RequestParam(defaultValue = NOW) String to,
-            @RequestParam(defaultValue = "false") boolean groups,
-            HttpServletResponse response)
+    void download(@PathVariable long id, @ModelAttribute("between") Between between, HttpServletResponse response)
             throws IOException {
         OpenProject project = frames.open(id);
-        Board old = board(project, from);
-        Board now = board(project, to);
-        Difference difference = points.between(old, now, groups || Points.groupsAreNear(old, now));
+        Board old = board(project, between.from());
+        Board now = board(project, between.to());
+        Difference difference = points.between(old, now, between.groups() || Points.groupsAreNear(old, now));
         response.setContentType("text/csv;charset=UTF-8");
         response.setHeader("Content-Disposition", "attachment; filename=\"difference.csv\"");
         try (Csv csv = new Csv(response.getWriter())) {
@@ -218,9 +227,7 @@ class DifferenceController {
     @PostMapping("/projects/{id}/difference/pick")
     String pick(
             @PathVariable long id,
-            @RequestParam(defaultValue = "0") String from,
-            @RequestParam(defaultValue = NOW) String to,
-            @RequestParam(defaultValue = "false") boolean groups,
+            @ModelAttribute("between") Between between,
             @RequestParam String kind,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
             Model model) {
@@ -228,16 +235,17 @@ class DifferenceController {
         Optional<Difference.Kind> wanted = Arrays.stream(Difference.Kind.values())
                 .filter(one -> one.name().equals(kind))
                 .findFirst();
-        Board old = board(project, from);
-        Board now = board(project, to);
-        List<String> known =
-                points.between(old, now, groups || Points.groupsAreNear(old, now)).rows(wanted.orElseThrow()).stream()
-                        .map(Difference.Row::text)
-                        .filter(text ->
-                                project.snapshot().board().keywords().find(text).isPresent())
-                        .toList();
+        Board old = board(project, between.from());
+        Board now = board(project, between.to());
+        List<String> known = points
+                .between(old, now, between.groups() || Points.groupsAreNear(old, now))
+                .rows(wanted.orElseThrow())
+                .stream()
+                .map(Difference.Row::text)
+                .filter(text -> project.snapshot().board().keywords().find(text).isPresent())
+                .toList();
         trays.pick(id, tab, known);
         Frames.say(model, "Picked up " + Show.count(known.size(), "keyword", "keywords") + ".");
-        return page(id, from, to, groups, model);
+        return page(id, between, model);
     }
 }

@@ -10,6 +10,7 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
@@ -93,20 +94,28 @@ class PantryController {
         return "/pantry?list=" + Show.encoded(name);
     }
 
+    /** The words of a list and their language. */
+    record Typed(String language, String words) {
+
+        Typed {
+            language = language == null ? "" : language;
+            words = words == null ? "" : words;
+        }
+    }
+
     /** A list as it stands in the fields or in a file becomes the newest version of its name. */
     @PostMapping("/pantry")
     String save(
             @RequestParam String name,
-            @RequestParam(defaultValue = "") String language,
             @RequestParam WordList.Kind kind,
-            @RequestParam(defaultValue = "") String words,
+            @ModelAttribute Typed typed,
             @RequestParam(required = false) @Nullable MultipartFile file,
             RedirectAttributes redirect)
             throws IOException {
         boolean uploaded = file != null && !file.isEmpty();
-        String text = uploaded ? new String(file.getBytes(), StandardCharsets.UTF_8) : words;
+        String text = uploaded ? new String(file.getBytes(), StandardCharsets.UTF_8) : typed.words();
         try {
-            WordList list = WordList.of(name, language, kind, text);
+            WordList list = WordList.of(name, typed.language(), kind, text);
             if (list.words().isEmpty()) {
                 redirect.addFlashAttribute("notice", "Nothing was saved: a list needs a word at least.");
                 return "redirect:/pantry";

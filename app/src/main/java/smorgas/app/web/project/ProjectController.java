@@ -1,9 +1,7 @@
 package smorgas.app.web.project;
 
 import java.io.IOException;
-import java.util.Currency;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -12,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -37,10 +36,6 @@ import smorgas.core.text.Refusal;
 /** The projects: list, make, rename, copy, bin. */
 @Controller
 class ProjectController {
-
-    private static final Set<String> CURRENCIES = Currency.getAvailableCurrencies().stream()
-            .map(Currency::getCurrencyCode)
-            .collect(Collectors.toUnmodifiableSet());
 
     private static final String LIST = "redirect:/projects";
 
@@ -158,40 +153,27 @@ class ProjectController {
 
     /** What was guessed, or has changed, put right in place; everything is read anew by it. */
     @PostMapping("/projects/{id}/about")
-    String about(
-            @PathVariable long id,
-            @RequestParam String name,
-            @RequestParam String language,
-            @RequestParam String market,
-            @RequestParam String currency,
-            RedirectAttributes redirect) {
-        Optional<String> fault = fault(name, market, language, currency)
+    String about(@PathVariable long id, @ModelAttribute About about, RedirectAttributes redirect) {
+        Optional<String> fault = about.fault()
                 .or(() -> gatherings.pending(id).isEmpty()
                         ? Optional.empty()
                         : Optional.of("Lists are still being read; put it right when they are in."));
         if (fault.isPresent()) {
             redirect.addFlashAttribute("notice", fault.get());
         } else {
-            projects.about(id, name.strip(), language, market.strip(), code(currency));
+            projects.about(id, about.name(), about.language(), about.market(), about.currency());
             table.forget(id);
         }
         return "redirect:/projects/" + id + "/gather";
     }
 
-    private static String code(String currency) {
-        return currency.strip().toUpperCase(Locale.ROOT);
-    }
-
     @PostMapping("/projects")
     String create(
-            @RequestParam String name,
-            @RequestParam String language,
-            @RequestParam String market,
-            @RequestParam String currency,
+            @ModelAttribute About about,
             @RequestParam(required = false) @Nullable MultipartFile recipe,
             RedirectAttributes redirect)
             throws IOException {
-        Optional<String> fault = fault(name, market, language, currency);
+        Optional<String> fault = about.fault();
         if (fault.isPresent()) {
             redirect.addFlashAttribute("notice", fault.get());
             return LIST;
@@ -200,37 +182,20 @@ class ProjectController {
         try {
             taken = recipe == null || recipe.isEmpty()
                     ? Optional.empty()
-                    : Optional.of(
-                            RecipeFile.take(Show.fileName(recipe.getOriginalFilename()), recipe.getBytes(), language));
+                    : Optional.of(RecipeFile.take(
+                            Show.fileName(recipe.getOriginalFilename()), recipe.getBytes(), about.language()));
         } catch (Refusal e) {
             redirect.addFlashAttribute("notice", e.getMessage() + ".");
             return LIST;
         }
-        long id = projects.create(name.strip(), language, market.strip(), code(currency));
+        long id = projects.create(about.name(), about.language(), about.market(), about.currency());
         taken.ifPresent(first -> table.open(id).act(0, before -> first));
         return "redirect:/projects/" + id;
     }
 
-    private static Optional<String> fault(String name, String market, String language, String currency) {
-        return fault(name, market)
-                .or(() -> Language.ALL.stream().noneMatch(l -> l.code().equals(language))
-                        ? Optional.of("Choose one of the languages.")
-                        : Optional.empty())
-                .or(() -> CURRENCIES.contains(code(currency))
-                        ? Optional.empty()
-                        : Optional.of("A currency is three letters, such as GBP or EUR."));
-    }
-
-    private static Optional<String> fault(String name, String market) {
-        if (name.isBlank() || name.strip().length() > 200) {
-            return Optional.of("A project needs a name of 1 to 200 characters.");
-        }
-        return market.length() > 80 ? Optional.of("A market has at most 80 characters.") : Optional.empty();
-    }
-
     @PostMapping("/projects/{id}/rename")
     String rename(@PathVariable long id, @RequestParam String name, RedirectAttributes redirect) {
-        Optional<String> fault = fault(name, "");
+        Optional<String> fault = About.fault(name);
         if (fault.isPresent()) {
             redirect.addFlashAttribute("notice", fault.get());
         } else {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -80,36 +81,45 @@ class PiecesController {
     /** Of what pieces can be made. */
     record Target(String of, String label) {}
 
-    @GetMapping("/projects/{id}/pieces")
-    String page(
-            @PathVariable long id,
+    /** Of what pieces are made, how they are written, how many keywords a piece has, and which is shown, from 1. */
+    record PiecesAsked(String of, As as, int size, int at) {}
+
+    @ModelAttribute("piecesAsked")
+    PiecesAsked piecesAsked(
             @RequestParam(defaultValue = "") String of,
             @RequestParam(defaultValue = "LINES") As as,
             @RequestParam(defaultValue = "100") int size,
-            @RequestParam(defaultValue = "1") int at,
+            @RequestParam(defaultValue = "1") int at) {
+        return new PiecesAsked(of, as, size, at);
+    }
+
+    @GetMapping("/projects/{id}/pieces")
+    String page(
+            @PathVariable long id,
+            @ModelAttribute("piecesAsked") PiecesAsked asked,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab,
             Model model) {
         Snapshot snapshot = frames.open(id).snapshot();
         Board board = snapshot.board();
-        int each = size < 1 ? USUAL : Math.min(size, MOST);
-        List<String> texts = texts(board, id, of, tab);
-        List<String> lines = lines(board, texts, as);
+        int each = asked.size() < 1 ? USUAL : Math.min(asked.size(), MOST);
+        List<String> texts = texts(board, id, asked.of(), tab);
+        List<String> lines = lines(board, texts, asked.as());
         int count = Math.max(1, (lines.size() + each - 1) / each);
-        int here = Math.clamp(at, 1, count);
+        int here = Math.clamp(asked.at(), 1, count);
         List<String> piece =
                 lines.subList(Math.min(lines.size(), (here - 1) * each), Math.min(lines.size(), here * each));
         Shown.in(
                 model,
                 new Pieces(
-                        of,
-                        label(board, of),
-                        as,
+                        asked.of(),
+                        label(board, asked.of()),
+                        asked.as(),
                         As.values(),
                         each,
                         here,
                         count,
                         Show.count(lines.size(), "line", "lines"),
-                        String.join(as == As.COMMAS ? ", " : "\n", piece),
+                        String.join(asked.as() == As.COMMAS ? ", " : "\n", piece),
                         Integer.toHexString(piece.hashCode()),
                         targets(board, tab.isEmpty() ? 0 : trays.texts(id, tab).size())));
         frames.frame(model, id, snapshot, Step.SERVE);

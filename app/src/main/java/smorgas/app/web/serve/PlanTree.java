@@ -87,17 +87,7 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
                     named = true;
                 }
                 if (here) {
-                    lines.add(new Line(
-                            number,
-                            "",
-                            group.name(),
-                            Show.count(group.keywords().size()),
-                            bid(group),
-                            group.page().orElse(""),
-                            group.negatives().isEmpty()
-                                    ? ""
-                                    : Show.count(group.negatives().size()),
-                            number == open));
+                    lines.add(line(number, group, number == open));
                 }
                 if (number == open) {
                     opened.add(opened(number, group, own));
@@ -116,6 +106,18 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
                         ? Show.count(from + 1L) + " to " + Show.count(Math.min(number, from + PAGE)) + " of "
                                 + Show.count(number)
                         : "");
+    }
+
+    private static Line line(int number, Plan.AdGroup group, boolean open) {
+        return new Line(
+                number,
+                "",
+                group.name(),
+                Show.count(group.keywords().size()),
+                bid(group),
+                group.page().orElse(""),
+                group.negatives().isEmpty() ? "" : Show.count(group.negatives().size()),
+                open);
     }
 
     private static Line campaign(Plan.Campaign campaign) {

@@ -14,6 +14,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -270,6 +271,22 @@ class BuildController {
         return labels;
     }
 
+    /** How what is made of a condition is called, and what else is said of it; without blanks at the ends. */
+    record Made(String newTag, String view, String groupName, Intent intent, Boolean leftoversOnly) {
+
+        Made {
+            newTag = text(newTag);
+            view = text(view);
+            groupName = text(groupName);
+            intent = intent == null ? Intent.COMMERCIAL : intent;
+            leftoversOnly = leftoversOnly != null && leftoversOnly;
+        }
+
+        private static String text(@Nullable String field) {
+            return field == null ? "" : field.strip();
+        }
+    }
+
     /** What was built becomes a rule, takes the place of one, or is saved as a view. */
     @PostMapping("/projects/{id}/rules/build")
     String make(
@@ -277,11 +294,7 @@ class BuildController {
             @RequestParam MultiValueMap<String, String> fields,
             @RequestParam("act") String what,
             @RequestParam(defaultValue = "0") int rule,
-            @RequestParam(defaultValue = "") String newTag,
-            @RequestParam(defaultValue = "") String view,
-            @RequestParam(defaultValue = "") String groupName,
-            @RequestParam(defaultValue = "COMMERCIAL") Intent intent,
-            @RequestParam(defaultValue = "false") boolean leftoversOnly) {
+            @ModelAttribute Made made) {
         Built.Read read = Built.of(fields).read(Decimals.of(act.project().language()));
         if (!read.faults().isEmpty() || read.condition().isEmpty()) {
             String why = read.faults().isEmpty()
@@ -291,15 +304,16 @@ class BuildController {
         }
         Condition condition = read.condition().get();
         Outcome outcome = takeLists(act, condition).orElseGet(() -> switch (what) {
-            case "group" -> group(act, condition, groupName, leftoversOnly);
-            case "intent" -> act.make(recipe -> new ValueEntry.IntentRuled(condition, intent, true));
-            default -> make(act, condition, what, rule, newTag, view);
+            case "group" -> group(act, condition, made.groupName(), made.leftoversOnly());
+            case "intent" -> act.make(recipe -> new ValueEntry.IntentRuled(condition, made.intent(), true));
+            case "view" -> act.make(recipe -> new SiftEntry.ViewSaved(made.view(), condition));
+            default -> make(act, condition, what, rule, made.newTag());
         });
         if (!(outcome instanceof Outcome.Done)) {
             return act.back(outcome);
         }
         return what.equals("group")
-                ? act.to("/group?group=" + Show.encoded(Tidy.of(groupName)), outcome)
+                ? act.to("/group?group=" + Show.encoded(Tidy.of(made.groupName())), outcome)
                 : act.to("/sift" + (what.equals("view") ? SiftQuery.urlOf(condition) : ""), outcome);
     }
 
@@ -326,10 +340,7 @@ class BuildController {
                 new GroupRule(recipe.grouping().nextRule(), name.strip(), condition, leftoversOnly)));
     }
 
-    private static Outcome make(Act act, Condition condition, String what, int rule, String newTag, String view) {
-        if (what.equals("view")) {
-            return act.make(recipe -> new SiftEntry.ViewSaved(view.strip(), condition));
-        }
+    private static Outcome make(Act act, Condition condition, String what, int rule, String newTag) {
         if (condition.followsFromRules()) {
             return new Outcome.Refused(
                     "A rule cannot ask how a keyword stands, what it promises or what it is worth, for rules"

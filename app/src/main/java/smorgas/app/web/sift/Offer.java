@@ -60,13 +60,7 @@ record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phr
         }
         WordCounts.Asked asked = new WordCounts.Asked(
                 length, length, WordCounts.By.COUNT, word, WordCounts.Little.SHOWN, true, 4 * PHRASES);
-        return WordCounts.of(
-                        board.keywords().withWord(word),
-                        board.phrases(),
-                        board.keywords(),
-                        board.standings(),
-                        Set.of(),
-                        asked)
+        return WordCounts.of(board.keywords().withWord(word), board.phrases(), board.standings(), Set.of(), asked)
                 .words()
                 .stream()
                 .filter(found -> found.count() > 1 && (" " + found.word() + " ").contains(" " + word + " "))

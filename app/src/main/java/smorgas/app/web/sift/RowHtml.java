@@ -53,45 +53,10 @@ final class RowHtml {
 
     private void cell(Cell cell, boolean roomy) {
         switch (cell) {
-            case Cell.Text told -> {
-                if (told.number()) {
-                    html.raw(roomy ? "<td class=\"number roomy\">" : "<td class=\"number\">");
-                } else {
-                    // A long one is cut off where the column ends.
-                    html.raw(roomy ? "<td class=\"told roomy\" title=\"" : "<td class=\"told\" title=\"");
-                    html.text(told.text()).raw("\">");
-                }
-                html.text(told.text());
-            }
-            case Cell.Searches searches -> {
-                html.raw("<td class=\"number searches\"><svg class=\"cell-bar\" viewBox=\"0 0 1000 10\""
-                                + " preserveAspectRatio=\"none\" aria-hidden=\"true\"><rect y=\"0\" height=\"10\" x=\"")
-                        .number(1_000 - searches.bar())
-                        .raw("\" width=\"")
-                        .number(searches.bar())
-                        .raw("\"/></svg><span>");
-                html.text(searches.text()).raw("</span>");
-            }
-            case Cell.Trend trend -> {
-                html.raw("<td class=\"trend\">");
-                if (!trend.points().isEmpty()) {
-                    html.raw("<svg viewBox=\"0 0 60 14\" width=\"60\" height=\"14\" role=\"img\""
-                            + " aria-label=\"Searches by month, ");
-                    html.text(trend.told()).raw("\"><polyline points=\"");
-                    html.text(trend.points()).raw("\"/></svg>");
-                }
-            }
-            case Cell.Baskets baskets -> {
-                html.raw("<td class=\"dots\">");
-                for (Cell.Dot dot : baskets.dots()) {
-                    html.raw("<span class=\"dot tint-").number(dot.tint()).raw("\" title=\"");
-                    html.text(dot.name()).raw("\"></span>");
-                }
-                int count = baskets.dots().size();
-                html.raw("<span class=\"unseen\">")
-                        .number(count)
-                        .raw(count == 1 ? " basket</span>" : " baskets</span>");
-            }
+            case Cell.Text told -> text(told, roomy);
+            case Cell.Searches searches -> searches(searches);
+            case Cell.Trend trend -> trend(trend);
+            case Cell.Baskets baskets -> baskets(baskets);
             case Cell.Tags tags -> {
                 html.raw("<td class=\"its-tags\">");
                 for (String tag : tags.tags()) {
@@ -101,5 +66,46 @@ final class RowHtml {
             }
         }
         html.raw("</td>");
+    }
+
+    private void text(Cell.Text told, boolean roomy) {
+        if (told.number()) {
+            html.raw(roomy ? "<td class=\"number roomy\">" : "<td class=\"number\">");
+        } else {
+            // A long one is cut off where the column ends.
+            html.raw(roomy ? "<td class=\"told roomy\" title=\"" : "<td class=\"told\" title=\"");
+            html.text(told.text()).raw("\">");
+        }
+        html.text(told.text());
+    }
+
+    private void searches(Cell.Searches searches) {
+        html.raw("<td class=\"number searches\"><svg class=\"cell-bar\" viewBox=\"0 0 1000 10\""
+                        + " preserveAspectRatio=\"none\" aria-hidden=\"true\"><rect y=\"0\" height=\"10\" x=\"")
+                .number(1_000 - searches.bar())
+                .raw("\" width=\"")
+                .number(searches.bar())
+                .raw("\"/></svg><span>");
+        html.text(searches.text()).raw("</span>");
+    }
+
+    private void trend(Cell.Trend trend) {
+        html.raw("<td class=\"trend\">");
+        if (!trend.points().isEmpty()) {
+            html.raw("<svg viewBox=\"0 0 60 14\" width=\"60\" height=\"14\" role=\"img\""
+                    + " aria-label=\"Searches by month, ");
+            html.text(trend.told()).raw("\"><polyline points=\"");
+            html.text(trend.points()).raw("\"/></svg>");
+        }
+    }
+
+    private void baskets(Cell.Baskets baskets) {
+        html.raw("<td class=\"dots\">");
+        for (Cell.Dot dot : baskets.dots()) {
+            html.raw("<span class=\"dot tint-").number(dot.tint()).raw("\" title=\"");
+            html.text(dot.name()).raw("\"></span>");
+        }
+        int count = baskets.dots().size();
+        html.raw("<span class=\"unseen\">").number(count).raw(count == 1 ? " basket</span>" : " baskets</span>");
     }
 }

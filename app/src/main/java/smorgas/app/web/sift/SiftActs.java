@@ -178,24 +178,32 @@ class SiftActs {
         return act.make(recipe -> Hands.judged(recipe, keywords, texts, to));
     }
 
+    /** A tag put on or taken off: of the tray, of what is on view, or of one keyword. */
+    record Tagged(String keyword, String scope, String newTag, Boolean on) {
+
+        Tagged {
+            keyword = keyword == null ? "" : Tidy.of(keyword);
+            scope = scope == null ? "" : scope;
+            newTag = newTag == null ? "" : newTag.strip();
+            on = on == null || on;
+        }
+    }
+
     /** A tag is given to one keyword, to the tray or to all on view; or taken from them. */
     @PostMapping("/projects/{id}/tag")
     String tag(
             Act act,
             @ModelAttribute("query") SiftQuery query,
-            @RequestParam(defaultValue = "") String keyword,
-            @RequestParam String scope,
-            @RequestParam String newTag,
-            @RequestParam(defaultValue = "true") boolean on,
+            @ModelAttribute Tagged tagged,
             @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
         List<String> texts =
-                switch (scope) {
+                switch (tagged.scope()) {
                     case "tray" -> trays.texts(act.id(), tab);
                     case "view" -> onView(act.snapshot(), query);
-                    default -> Tidy.of(keyword).isEmpty() ? List.of() : List.of(Tidy.of(keyword));
+                    default -> tagged.keyword().isEmpty() ? List.of() : List.of(tagged.keyword());
                 };
         Keywords keywords = act.snapshot().board().keywords();
-        Outcome outcome = act.make(recipe -> Hands.tagged(recipe, keywords, texts, newTag.strip(), on));
+        Outcome outcome = act.make(recipe -> Hands.tagged(recipe, keywords, texts, tagged.newTag(), tagged.on()));
         return act.back(outcome);
     }
 

@@ -96,42 +96,47 @@ class SiftController {
         SiftTable table = new SiftTable(snapshot, query, baskets);
         rows(table, query, table.page(), model);
         WordCounts.Found words = WordsPanel.found(board, table.found(), query);
-        Shown.in(
-                model,
-                new SiftPage(
-                        Tidy.of(offer),
-                        table.heading("standing", "Standing"),
-                        table.heading("keyword", "Keyword"),
-                        table.headings(),
-                        Column.all(snapshot),
-                        Column.shown(snapshot).stream()
-                                .filter(column -> !column.roomy())
-                                .map(Column::name)
-                                .toList(),
-                        table.page(),
-                        Show.count(table.found().cardinality()),
-                        table.found().cardinality(),
-                        Show.count(board.keywords().size(), "keyword", "keywords"),
-                        table.searches(),
-                        query.removable(),
-                        query.words(),
-                        words,
-                        WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES),
-                        RulesPanel.of(board, query, pantry),
-                        board.usualViews().stream()
-                                .map(view -> new ViewLink(
-                                        view.name(),
-                                        SiftQuery.urlOf(view.shows()),
-                                        view.shows().sentence()))
-                                .toList(),
-                        List.of(Intent.values()),
-                        table.sortedBy(),
-                        WorthPanel.of(board, assume, table.found()),
-                        PromisePanel.of(board, table.found()),
-                        Story.of(Tidy.of(story), board, line -> others(line, snapshot))
-                                .orElse(null)));
+        Shown.in(model, shown(snapshot, query, table, words, new Opened(Tidy.of(offer), Tidy.of(story), assume)));
         frames.frame(model, id, snapshot, Step.SIFT);
         return "sift/page";
+    }
+
+    /** What of one keyword or rule is shown beside the table; empty texts for nothing. */
+    private record Opened(String offer, String story, String assume) {}
+
+    private SiftPage shown(Snapshot snapshot, SiftQuery query, SiftTable table, WordCounts.Found words, Opened opened) {
+        Board board = snapshot.board();
+        return new SiftPage(
+                opened.offer(),
+                table.heading("standing", "Standing"),
+                table.heading("keyword", "Keyword"),
+                table.headings(),
+                Column.all(snapshot),
+                Column.shown(snapshot).stream()
+                        .filter(column -> !column.roomy())
+                        .map(Column::name)
+                        .toList(),
+                table.page(),
+                Show.count(table.found().cardinality()),
+                table.found().cardinality(),
+                Show.count(board.keywords().size(), "keyword", "keywords"),
+                table.searches(),
+                query.removable(),
+                query.words(),
+                words,
+                WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES),
+                RulesPanel.of(board, query, pantry),
+                board.usualViews().stream()
+                        .map(view -> new ViewLink(
+                                view.name(),
+                                SiftQuery.urlOf(view.shows()),
+                                view.shows().sentence()))
+                        .toList(),
+                List.of(Intent.values()),
+                table.sortedBy(),
+                WorthPanel.of(board, opened.assume(), table.found()),
+                PromisePanel.of(board, table.found()),
+                Story.of(opened.story(), board, line -> others(line, snapshot)).orElse(null));
     }
 
     /** The rows that follow those that a list shows already. */

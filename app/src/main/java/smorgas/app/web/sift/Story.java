@@ -110,52 +110,58 @@ record Story(
             return "In no group, because it is Dropped.";
         }
         if (group == Grouping.LEFTOVER) {
-            if (grouping.settings().method().byWords()) {
-                return "A leftover: no theme with enough keywords has its words.";
-            }
-            Explained.Why why = groups.explained().why(keyword);
-            return (grouping.since().get(keyword)
-                            ? "It waits: it was in no group when they were settled, or came since."
-                            : "A leftover: no group is near enough.")
-                    + why.next()
-                            .map(other -> " The nearest is \"" + groups.name(other) + "\" with "
-                                    + Show.percent(why.nextTightness()) + reasons(keyword, other, board) + ".")
-                            .orElse("");
+            return ungrouped(keyword, board);
         }
         Explained.Why why = groups.explained().why(keyword);
         String in = "In \"" + groups.name(group) + "\", ";
-        String tight = Show.percent(why.tightness()) + " of its weight";
-        boolean likeness = !grouping.settings().method().byWords();
-        String because =
-                switch (grouping.by(keyword)) {
-                    case SETTLED ->
-                        "where it was when the groups were settled"
-                                + (likeness
-                                        ? "; it is " + Show.percent(why.tightness()) + " like the others there"
-                                                + reasons(keyword, group, board)
-                                        : "")
-                                + ".";
-                    case THEME ->
-                        likeness
-                                ? "because it is " + Show.percent(why.tightness()) + " like the others there"
-                                        + reasons(keyword, group, board) + "."
-                                : "because it has " + quoted(why.by()) + ", "
-                                        + (why.by().size() == 1 ? "which carries " : "which carry ") + tight + ".";
-                    case RULE -> "because a rule puts it there.";
-                    case HAND -> "because a hand put it there.";
-                    case LOCK -> "because a hand has locked the group with it.";
-                    case JOIN -> "because its own group was joined into this one.";
-                    case SEAT ->
-                        "the nearest group: no theme took it, and with " + quoted(why.by()) + " it shares " + tight
-                                + " with this one.";
-                    case REST -> "with all that no theme took.";
-                };
+        String because = because(keyword, why, board);
         String next = why.next()
                 .map(other -> " The next best would be \"" + groups.name(other) + "\" with "
                         + Show.percent(why.nextTightness()) + ", "
                         + (why.lead() < 0 ? "more by " : "less by ") + Show.percent(Math.abs(why.lead())) + ".")
                 .orElse("");
         return in + because + next;
+    }
+
+    private static String ungrouped(int keyword, Board board) {
+        Groups groups = board.groups();
+        Grouping grouping = groups.grouping();
+        if (grouping.settings().method().byWords()) {
+            return "A leftover: no theme with enough keywords has its words.";
+        }
+        Explained.Why why = groups.explained().why(keyword);
+        return (grouping.since().get(keyword)
+                        ? "It waits: it was in no group when they were settled, or came since."
+                        : "A leftover: no group is near enough.")
+                + why.next()
+                        .map(other -> " The nearest is \"" + groups.name(other) + "\" with "
+                                + Show.percent(why.nextTightness()) + reasons(keyword, other, board) + ".")
+                        .orElse("");
+    }
+
+    private static String because(int keyword, Explained.Why why, Board board) {
+        Grouping grouping = board.groups().grouping();
+        String tight = Show.percent(why.tightness()) + " of its weight";
+        boolean likeness = !grouping.settings().method().byWords();
+        String like = "it is " + Show.percent(why.tightness()) + " like the others there";
+        return switch (grouping.by(keyword)) {
+            case SETTLED ->
+                "where it was when the groups were settled"
+                        + (likeness ? "; " + like + reasons(keyword, grouping.groupOf(keyword), board) : "") + ".";
+            case THEME ->
+                likeness
+                        ? "because " + like + reasons(keyword, grouping.groupOf(keyword), board) + "."
+                        : "because it has " + quoted(why.by()) + ", "
+                                + (why.by().size() == 1 ? "which carries " : "which carry ") + tight + ".";
+            case RULE -> "because a rule puts it there.";
+            case HAND -> "because a hand put it there.";
+            case LOCK -> "because a hand has locked the group with it.";
+            case JOIN -> "because its own group was joined into this one.";
+            case SEAT ->
+                "the nearest group: no theme took it, and with " + quoted(why.by()) + " it shares " + tight
+                        + " with this one.";
+            case REST -> "with all that no theme took.";
+        };
     }
 
     /** What makes it like the others of its group, and which are nearest. */

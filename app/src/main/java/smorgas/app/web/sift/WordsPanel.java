@@ -27,7 +27,7 @@ final class WordsPanel {
     private static final int MOST_OF_FAMILY = 60;
 
     static WordCounts.Found found(Board board, BitSet view, SiftQuery query) {
-        return WordCounts.of(view, board.phrases(), board.keywords(), board.standings(), little(board), query.words());
+        return WordCounts.of(view, board.phrases(), board.standings(), little(board), query.words());
     }
 
     /** Words that say little by themselves: the language's stop words and the project's little words. */

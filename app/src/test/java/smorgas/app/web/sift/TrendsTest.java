@@ -12,6 +12,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Halt;
 import smorgas.core.gather.Lines;
+import smorgas.core.gather.RawList;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.gather.ReadAs;
 
@@ -21,10 +22,7 @@ class TrendsTest {
     private static Lines list(long basket, String text, Decimals decimals) {
         return BasketReader.lines(
                         basket,
-                        "list",
-                        text.getBytes(StandardCharsets.UTF_8),
-                        ReadAs.FOUND,
-                        decimals,
+                        new RawList("list", text.getBytes(StandardCharsets.UTF_8), ReadAs.FOUND, decimals),
                         Halt.NEVER,
                         (line, cells) -> {})
                 .lines()

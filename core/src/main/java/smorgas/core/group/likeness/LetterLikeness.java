@@ -30,13 +30,36 @@ final class LetterLikeness {
         int size = terms.things();
         this.like = new Like[terms.size()];
         Arrays.fill(like, NONE);
-        long[][] letters = new long[size][];
+        Long2IntOpenHashMap numbers = new Long2IntOpenHashMap();
+        RaggedInts grams = numbered(terms, numbers);
+        RaggedInts having = grams.inverse(numbers.size());
         Cores.run(size, Likeness.FEW, (from, to) -> {
+            Met met = new Met(grams, size);
+            for (int term = from; term < to; term++) {
+                for (int at = 0; at < grams.length(term); at++) {
+                    int gram = grams.get(term, at);
+                    int all = having.length(gram);
+                    for (int i = 0; i < all && all <= rules.commonest(); i++) {
+                        met.add(having.get(gram, i));
+                    }
+                }
+                like[term] = of(term, met, most);
+                met.clear();
+            }
+        });
+        Like[] mutual = new Like[size];
+        Arrays.setAll(mutual, this::mutual);
+        System.arraycopy(mutual, 0, like, 0, size);
+    }
+
+    /** The letters of each term that stand together, by numbers. */
+    private RaggedInts numbered(Terms terms, Long2IntOpenHashMap numbers) {
+        long[][] letters = new long[terms.things()][];
+        Cores.run(letters.length, Likeness.FEW, (from, to) -> {
             for (int term = from; term < to; term++) {
                 letters[term] = grams(terms.text(term));
             }
         });
-        Long2IntOpenHashMap numbers = new Long2IntOpenHashMap();
         RaggedInts.Builder rows = new RaggedInts.Builder();
         for (long[] own : letters) {
             for (long gram : own) {
@@ -44,31 +67,7 @@ final class LetterLikeness {
             }
             rows.endRow();
         }
-        RaggedInts grams = rows.seal();
-        RaggedInts having = grams.inverse(numbers.size());
-        Cores.run(size, Likeness.FEW, (from, to) -> {
-            int[] shared = new int[size];
-            IntArrayList met = new IntArrayList();
-            IntArrayList others = new IntArrayList();
-            for (int term = from; term < to; term++) {
-                for (int at = 0; at < grams.length(term); at++) {
-                    int gram = grams.get(term, at);
-                    int all = having.length(gram);
-                    for (int i = 0; i < all && all <= rules.commonest(); i++) {
-                        int other = having.get(gram, i);
-                        if (shared[other]++ == 0) {
-                            met.add(other);
-                        }
-                    }
-                }
-                like[term] = of(term, shared, met, others, grams, most);
-                met.forEach(other -> shared[other] = 0);
-                met.clear();
-            }
-        });
-        Like[] mutual = new Like[size];
-        Arrays.setAll(mutual, this::mutual);
-        System.arraycopy(mutual, 0, like, 0, size);
+        return rows.seal();
     }
 
     /** Without those that have others to which they are more like, so that two terms are alike whichever is asked. */
@@ -89,11 +88,12 @@ final class LetterLikeness {
         return new Like(terms, values);
     }
 
-    private Like of(int term, int[] shared, IntArrayList met, IntArrayList others, RaggedInts grams, int most) {
+    private Like of(int term, Met met, int most) {
+        IntArrayList others = met.others;
         others.clear();
-        for (int i = 0; i < met.size(); i++) {
-            int other = met.getInt(i);
-            if (other != term && dice(shared[other], term, other, grams) >= rules.from()) {
+        for (int i = 0; i < met.terms.size(); i++) {
+            int other = met.terms.getInt(i);
+            if (other != term && met.dice(term, other) >= rules.from()) {
                 others.add(other);
             }
         }
@@ -102,8 +102,7 @@ final class LetterLikeness {
         }
         if (others.size() > most) {
             others.sort((one, other) -> {
-                int byLetters =
-                        Double.compare(dice(shared[other], term, other, grams), dice(shared[one], term, one, grams));
+                int byLetters = Double.compare(met.dice(term, other), met.dice(term, one));
                 return byLetters != 0 ? byLetters : Integer.compare(one, other);
             });
             others.size(most);
@@ -112,13 +111,38 @@ final class LetterLikeness {
         float[] values = new float[others.size()];
         for (int i = 0; i < values.length; i++) {
             int other = others.getInt(i);
-            values[i] = (float) Math.min(rules.most(), rules.times() * dice(shared[other], term, other, grams));
+            values[i] = (float) Math.min(rules.most(), rules.times() * met.dice(term, other));
         }
         return new Like(others.toIntArray(), values);
     }
 
-    private static double dice(int shared, int one, int other, RaggedInts grams) {
-        return 2.0 * shared / (grams.length(one) + grams.length(other));
+    /** The terms that have letters of one term, and how many; one for each thread. */
+    private static final class Met {
+        final RaggedInts grams;
+        final int[] shared;
+        final IntArrayList terms = new IntArrayList();
+        final IntArrayList others = new IntArrayList();
+
+        Met(RaggedInts grams, int size) {
+            this.grams = grams;
+            this.shared = new int[size];
+        }
+
+        void add(int other) {
+            if (shared[other]++ == 0) {
+                terms.add(other);
+            }
+        }
+
+        void clear() {
+            terms.forEach(other -> shared[other] = 0);
+            terms.clear();
+        }
+
+        /** Dice's coefficient. */
+        double dice(int one, int other) {
+            return 2.0 * shared[other] / (grams.length(one) + grams.length(other));
+        }
     }
 
     /** The 3- and 4-grams of a word, once each, a letter in each 16 bits. */

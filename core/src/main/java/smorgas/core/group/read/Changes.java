@@ -69,15 +69,17 @@ public record Changes(List<Integer> fresh, List<Integer> gone, int changed, int 
                 changedAfter.cardinality(),
                 kept.cardinality() - changedAfter.cardinality(),
                 moved,
-                counts.long2IntEntrySet().stream()
-                        .map(entry -> new Flow(
-                                (int) (entry.getLongKey() >> 32) - 1,
-                                (int) entry.getLongKey() - 1,
-                                entry.getIntValue()))
-                        .sorted(Comparator.<Flow>comparingInt(flow -> -flow.keywords())
-                                .thenComparingInt(Flow::from)
-                                .thenComparingInt(Flow::to))
-                        .toList());
+                flows(counts));
+    }
+
+    private static List<Flow> flows(Long2IntOpenHashMap counts) {
+        return counts.long2IntEntrySet().stream()
+                .map(entry -> new Flow(
+                        (int) (entry.getLongKey() >> 32) - 1, (int) entry.getLongKey() - 1, entry.getIntValue()))
+                .sorted(Comparator.<Flow>comparingInt(flow -> -flow.keywords())
+                        .thenComparingInt(Flow::from)
+                        .thenComparingInt(Flow::to))
+                .toList();
     }
 
     private static void mark(BitSet groups, int group) {

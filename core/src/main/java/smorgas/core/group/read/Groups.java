@@ -82,8 +82,13 @@ public final class Groups {
             byKey.put(grouping.key(group), group);
         }
         this.leftoverSearches = new Searched(left / 2, leftMade);
-        this.order = IntStream.range(0, grouping.size()).toArray();
-        IntArrays.quickSort(order, (a, b) -> {
+        this.order = mostSearchedFirst();
+        this.names = names(keywords, column, given);
+    }
+
+    private int[] mostSearchedFirst() {
+        int[] ordered = IntStream.range(0, grouping.size()).toArray();
+        IntArrays.quickSort(ordered, (a, b) -> {
             int bySearches = Long.compare(searches[b].sum(), searches[a].sum());
             if (bySearches != 0) {
                 return bySearches;
@@ -92,7 +97,7 @@ public final class Groups {
                     grouping.members().length(b), grouping.members().length(a));
             return bySize != 0 ? bySize : Integer.compare(a, b);
         });
-        this.names = names(keywords, column, given);
+        return ordered;
     }
 
     /** Distinct whatever their case: of two that would have one name the one that comes later gets a number. */

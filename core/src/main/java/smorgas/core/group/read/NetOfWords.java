@@ -31,15 +31,7 @@ public record NetOfWords(List<Word> words, List<Link> links) {
     public static NetOfWords of(Groups groups, int words, int links) {
         Grouping grouping = groups.grouping();
         ThemeWords of = grouping.words();
-        RaggedInts rows = of.rows();
-        int[] counts = new int[of.size()];
-        for (int keyword = 0; keyword < rows.size(); keyword++) {
-            if (grouping.groupOf(keyword) != Grouping.OUTSIDE) {
-                for (int word : distinct(rows.row(keyword))) {
-                    counts[word] += of.stop(word) || of.fragment(word) || of.muted(word) ? 0 : 1;
-                }
-            }
-        }
+        int[] counts = counts(grouping);
         int[] order = new int[of.size()];
         Arrays.setAll(order, word -> word);
         IntArrays.quickSort(order, (a, b) -> {
@@ -55,6 +47,32 @@ public record NetOfWords(List<Word> words, List<Link> links) {
         for (int i = 0; i < size; i++) {
             place[order[i]] = i;
         }
+        List<Link> found = links(together(grouping, place, size));
+        List<Word> commonest = new ArrayList<>();
+        for (int i = 0; i < size; i++) {
+            commonest.add(new Word(of.text(order[i]), counts[order[i]]));
+        }
+        return new NetOfWords(
+                List.copyOf(commonest), found.stream().limit(links).toList());
+    }
+
+    /** In how many keywords each word is that may be shown. */
+    private static int[] counts(Grouping grouping) {
+        ThemeWords of = grouping.words();
+        int[] counts = new int[of.size()];
+        for (int keyword = 0; keyword < of.rows().size(); keyword++) {
+            if (grouping.groupOf(keyword) != Grouping.OUTSIDE) {
+                for (int word : distinct(of.rows().row(keyword))) {
+                    counts[word] += of.stop(word) || of.fragment(word) || of.muted(word) ? 0 : 1;
+                }
+            }
+        }
+        return counts;
+    }
+
+    /** In how many keywords two of the words shown are, the one of the lower place first. */
+    private static int[][] together(Grouping grouping, int[] place, int size) {
+        RaggedInts rows = grouping.words().rows();
         int[][] together = new int[size][size];
         for (int keyword = 0; keyword < rows.size(); keyword++) {
             if (grouping.groupOf(keyword) != Grouping.OUTSIDE) {
@@ -71,9 +89,13 @@ public record NetOfWords(List<Word> words, List<Link> links) {
                 }
             }
         }
+        return together;
+    }
+
+    private static List<Link> links(int[][] together) {
         List<Link> found = new ArrayList<>();
-        for (int i = 0; i < size; i++) {
-            for (int j = i + 1; j < size; j++) {
+        for (int i = 0; i < together.length; i++) {
+            for (int j = i + 1; j < together.length; j++) {
                 if (together[i][j] > 1) {
                     found.add(new Link(i, j, together[i][j]));
                 }
@@ -82,12 +104,7 @@ public record NetOfWords(List<Word> words, List<Link> links) {
         found.sort(Comparator.<Link>comparingInt(link -> -link.keywords())
                 .thenComparingInt(Link::one)
                 .thenComparingInt(Link::other));
-        List<Link> shown = found.stream().limit(links).toList();
-        List<Word> commonest = new ArrayList<>();
-        for (int i = 0; i < size; i++) {
-            commonest.add(new Word(of.text(order[i]), counts[order[i]]));
-        }
-        return new NetOfWords(List.copyOf(commonest), shown);
+        return found;
     }
 
     private static int[] distinct(int[] row) {

@@ -232,14 +232,16 @@ public final class Prospects {
     private List<FurtherWord> parts(int[] keywords, int[] shared) {
         // One word at a time: the next level is asked for by looking into a part.
         SplitBy by = new SplitBy(SMALLEST_PART, new TreeSet<>());
-        return Division.of(words, keywords, shared, by, grouping.settings(), grouping.rules(), 1).stream()
-                .map(part -> {
-                    BitSet in = new BitSet();
-                    Arrays.stream(part.keywords()).forEach(in::set);
-                    String theme = words.text(part.theme());
-                    int alone = get(theme).map(got -> got.keywords().length).orElse(0);
-                    return new FurtherWord(theme, part.keywords().length, alone, groups.searches(in));
-                })
-                .toList();
+        return new Division(words, grouping.settings(), grouping.rules())
+                .parts(keywords, shared, by, 1).stream()
+                        .map(part -> {
+                            BitSet in = new BitSet();
+                            Arrays.stream(part.keywords()).forEach(in::set);
+                            String theme = words.text(part.theme());
+                            int alone =
+                                    get(theme).map(got -> got.keywords().length).orElse(0);
+                            return new FurtherWord(theme, part.keywords().length, alone, groups.searches(in));
+                        })
+                        .toList();
     }
 }

@@ -138,6 +138,25 @@ public final class IntendedWords {
 
     private void misspelt() {
         Set<String> dictionary = Lexicon.of(language).dictionary();
+        Map<String, List<String>> byRest = byRest(!dictionary.isEmpty());
+        DamerauLevenshteinDistance distance = new DamerauLevenshteinDistance(2);
+        counts.forEach((word, count) -> {
+            boolean may = count <= rules.rare()
+                    && word.length() >= rules.shortestWrong()
+                    && word.length() <= rules.longest()
+                    && word.chars().allMatch(Character::isLetter)
+                    && !known.contains(word)
+                    && !dictionary.contains(word);
+            String best = may ? closest(word, count, byRest, distance) : "";
+            if (!best.isEmpty()) {
+                meant.put(word, List.of(best));
+                wrong.add(word);
+            }
+        });
+    }
+
+    /** Words that others may be meant for, by what is left of them when a letter is taken out. */
+    private Map<String, List<String>> byRest(boolean dictionary) {
         // Close words have a text in common that is left when a letter is taken out.
         Map<String, List<String>> byRest = new HashMap<>();
         counts.forEach((word, count) -> {
@@ -150,45 +169,36 @@ public final class IntendedWords {
         });
         // Words that say the same in any trade are right however few have them; only a dictionary tells that others are
         // too.
-        if (!dictionary.isEmpty()) {
+        if (dictionary) {
             known.stream()
                     .filter(word ->
                             word.length() >= rules.shortestWrong() && counts.getOrDefault(word, 0) < rules.common())
                     .forEach(word -> rests(word).forEach(rest -> byRest.computeIfAbsent(rest, r -> new ArrayList<>())
                             .add(word)));
         }
-        DamerauLevenshteinDistance distance = new DamerauLevenshteinDistance(2);
-        counts.forEach((word, count) -> {
-            boolean letters = word.chars().allMatch(Character::isLetter);
-            if (count > rules.rare()
-                    || word.length() < rules.shortestWrong()
-                    || word.length() > rules.longest()
-                    || !letters
-                    || known.contains(word)
-                    || dictionary.contains(word)) {
-                return;
-            }
-            int most = word.length() < rules.longWord() ? 1 : 2;
-            String best = "";
-            int bestDistance = 9;
-            for (String rest : rests(word)) {
-                for (String common : byRest.getOrDefault(rest, List.of())) {
-                    boolean may = (counts.getOrDefault(common, 0) >= rules.times() * count || known.contains(common))
-                            && common.charAt(0) == word.charAt(0)
-                            && !common.startsWith(word)
-                            && !word.startsWith(common);
-                    int apart = may ? distance.apply(word, common) : -1;
-                    if (apart > 0 && apart <= most && better(common, apart, best, bestDistance)) {
-                        best = common;
-                        bestDistance = apart;
-                    }
+        return byRest;
+    }
+
+    /** The common word that a rare one is closest to; empty if it is close to none. */
+    private String closest(
+            String word, int count, Map<String, List<String>> byRest, DamerauLevenshteinDistance distance) {
+        int most = word.length() < rules.longWord() ? 1 : 2;
+        String best = "";
+        int bestDistance = 9;
+        for (String rest : rests(word)) {
+            for (String common : byRest.getOrDefault(rest, List.of())) {
+                boolean may = (counts.getOrDefault(common, 0) >= rules.times() * count || known.contains(common))
+                        && common.charAt(0) == word.charAt(0)
+                        && !common.startsWith(word)
+                        && !word.startsWith(common);
+                int apart = may ? distance.apply(word, common) : -1;
+                if (apart > 0 && apart <= most && better(common, apart, best, bestDistance)) {
+                    best = common;
+                    bestDistance = apart;
                 }
             }
-            if (!best.isEmpty()) {
-                meant.put(word, List.of(best));
-                wrong.add(word);
-            }
-        });
+        }
+        return best;
     }
 
     private boolean better(String common, int apart, String best, int bestDistance) {

@@ -94,13 +94,15 @@ public final class SameProposals {
     private final List<IntSet> having = new ArrayList<>();
     private final List<Integer> contextsOf = new ArrayList<>();
 
-    private SameProposals(
-            List<String> texts,
-            GroupSettings settings,
-            String language,
-            MeaningVectors vectors,
-            LikenessRules.Reading reading) {
-        this.reading = reading;
+    /**
+     * Of these keywords.
+     *
+     * @param texts tidy
+     * @param rules how words are read
+     */
+    public SameProposals(
+            List<String> texts, GroupSettings settings, String language, MeaningVectors vectors, LikenessRules rules) {
+        this.reading = rules.reading();
         this.texts = texts;
         this.language = language;
         this.settings = settings;
@@ -110,24 +112,22 @@ public final class SameProposals {
         this.vectors = vectors;
     }
 
-    /**
-     * The likeliest pairs, the likeliest first.
-     *
-     * @param texts of keywords, tidy
-     * @param rules how words are read
-     * @param most how many at most
-     */
-    public static List<Proposal> of(
-            List<String> texts,
-            GroupSettings settings,
-            String language,
-            MeaningVectors vectors,
-            LikenessRules rules,
-            int most) {
-        return new SameProposals(texts, settings, language, vectors, rules.reading()).find(most);
+    /** The likeliest pairs, the likeliest first, so many at most. */
+    public List<Proposal> find(int most) {
+        List<Proposal> found = new ArrayList<>();
+        examples(bySurrounding()).forEach((pair, examples) -> {
+            int one = (int) (pair >> 32);
+            int other = pair.intValue();
+            if (may(one, other)) {
+                found.add(proposal(one, other, examples));
+            }
+        });
+        found.sort(Comparator.comparingDouble(Proposal::score).reversed().thenComparing(Proposal::key));
+        return List.copyOf(found.subList(0, Math.min(most, found.size())));
     }
 
-    private List<Proposal> find(int most) {
+    /** By what stands around them the words that stand there. */
+    private Map<String, List<Place>> bySurrounding() {
         Map<String, List<Place>> bySurrounding = new HashMap<>();
         IntendedWords written = new IntendedWords(texts, language, same.words(), reading);
         for (int keyword = 0; keyword < texts.size(); keyword++) {
@@ -146,6 +146,11 @@ public final class SameProposals {
                 }
             }
         }
+        return bySurrounding;
+    }
+
+    /** By pair of words the keywords in which they stand alike, and among how many others. */
+    private Map<Long, List<int[]>> examples(Map<String, List<Place>> bySurrounding) {
         Map<Long, List<int[]>> shared = new HashMap<>();
         for (List<Place> places : bySurrounding.values()) {
             int[] distinct = places.stream().mapToInt(Place::word).distinct().toArray();
@@ -171,16 +176,7 @@ public final class SameProposals {
                 }
             }
         }
-        List<Proposal> found = new ArrayList<>();
-        shared.forEach((pair, examples) -> {
-            int one = (int) (pair >> 32);
-            int other = pair.intValue();
-            if (may(one, other)) {
-                found.add(proposal(one, other, examples));
-            }
-        });
-        found.sort(Comparator.comparingDouble(Proposal::score).reversed().thenComparing(Proposal::key));
-        return List.copyOf(found.subList(0, Math.min(most, found.size())));
+        return shared;
     }
 
     /** Whether a word can mean the same as another at all: no size, nothing that is muted, no little word. */
@@ -262,16 +258,22 @@ public final class SameProposals {
         return fewer.intStream().anyMatch(more::contains);
     }
 
-    private Proposal proposal(int one, int other, List<int[]> examples) {
+    /** How alike the keywords of examples are on average, and the pair that is most alike; NaN and the first if no meaning is known. */
+    private record Meant(double mean, int[] best) {
+
+        boolean known() {
+            return !Double.isNaN(mean);
+        }
+    }
+
+    private Meant meant(List<int[]> examples) {
         double sum = 0;
         int known = 0;
-        double weight = 0;
         int[] best = examples.getFirst();
         double most = -1;
         for (int[] pair : examples) {
             float[] a = vectors.of(texts.get(pair[0]));
             float[] b = vectors.of(texts.get(pair[1]));
-            weight += 1 / Math.log(1 + pair[2]);
             if (a != null && b != null) {
                 double like = 0;
                 for (int i = 0; i < a.length; i++) {
@@ -285,15 +287,22 @@ public final class SameProposals {
                 }
             }
         }
-        double meaning = known == 0 ? Double.NaN : sum / known;
+        return new Meant(known == 0 ? Double.NaN : sum / known, best);
+    }
+
+    private Proposal proposal(int one, int other, List<int[]> examples) {
+        Meant meant = meant(examples);
+        double weight = 0;
+        for (int[] pair : examples) {
+            weight += 1 / Math.log(1 + pair[2]);
+        }
         double together = weight / Math.sqrt((double) contextsOf.get(one) * contextsOf.get(other));
         int more = Math.max(having.get(one).size(), having.get(other).size());
         boolean said = same.words().contains(text(one)) || same.words().contains(text(other));
         double score = Math.log(1 + examples.size())
                 / Math.log(2 + more)
-                * (said ? known == 0 ? SAID : SAID_KNOWN : 1)
-                * (known == 0 ? together : Math.sqrt(together) * Math.pow(Math.max(0, meaning), STRICT));
-
+                * (said ? meant.known() ? SAID_KNOWN : SAID : 1)
+                * (meant.known() ? Math.sqrt(together) * Math.pow(Math.max(0, meant.mean()), STRICT) : together);
         boolean commoner = having.get(one).size() >= having.get(other).size();
         int first = commoner ? one : other;
         int second = commoner ? other : one;
@@ -303,8 +312,8 @@ public final class SameProposals {
                 having.get(first).size(),
                 having.get(second).size(),
                 examples.size(),
-                List.of(texts.get(best[commoner ? 0 : 1]), texts.get(best[commoner ? 1 : 0])),
-                meaning,
+                List.of(texts.get(meant.best()[commoner ? 0 : 1]), texts.get(meant.best()[commoner ? 1 : 0])),
+                meant.mean(),
                 score);
     }
 }

@@ -17,8 +17,12 @@ import smorgas.core.recipe.group.Pass;
 import smorgas.core.recipe.group.SplitBy;
 import smorgas.core.recipe.group.ThemeRules;
 
-/** Divides some keywords by what they have beside the words that they share. */
-public final class Division {
+/**
+ * Divides some keywords by what they have beside the words that they share.
+ *
+ * @param words of all keywords
+ */
+public record Division(ThemeWords words, GroupSettings settings, ThemeRules rules) {
 
     /**
      * A part.
@@ -28,32 +32,14 @@ public final class Division {
      */
     public record Part(int[] theme, int[] further, int[] keywords) {}
 
-    private Division() {}
-
     /**
      * The parts, largest first, then by their words; what no part takes is left out.
      *
      * @param keywords rising
      * @param shared the words on which no part forms, for all of them have them
-     */
-    public static List<Part> of(
-            ThemeWords words, int[] keywords, int[] shared, SplitBy by, GroupSettings settings, ThemeRules rules) {
-        return of(words, keywords, shared, by, settings, rules, Pass.LONGEST);
-    }
-
-    /**
-     * The parts.
-     *
      * @param further how many words a part has beside the shared ones, at most
      */
-    public static List<Part> of(
-            ThemeWords words,
-            int[] keywords,
-            int[] shared,
-            SplitBy by,
-            GroupSettings settings,
-            ThemeRules rules,
-            int further) {
+    public List<Part> parts(int[] keywords, int[] shared, SplitBy by, int further) {
         if (keywords.length == 0) {
             return List.of();
         }
@@ -70,14 +56,8 @@ public final class Division {
         Arrays.stream(keywords).forEach(scope::set);
         long[] worth = new long[keywords.length];
         Arrays.fill(worth, 1);
-        Engine.Found found = PassEngine.run(
-                others,
-                keywords,
-                worth,
-                settings,
-                pass,
-                new Question.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()),
-                rules);
+        Engine.Found found = new PassEngine(ScopeWords.of(others, keywords), worth, settings, pass, rules)
+                .run(new Question.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()));
         RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
         List<Part> parts = new ArrayList<>();
         for (int part = 0; part < groups.size(); part++) {

@@ -197,7 +197,7 @@ final class FrequentSets {
                     rows[row] = row;
                     starts[row] = row == 0 ? 0 : behindEnds[row - 1];
                 }
-                add(NONE, word, 1, rows, starts, 0, size);
+                add(NONE, word, 1, new Stretch(rows, starts, 0, size));
             }
         }
 
@@ -210,13 +210,16 @@ final class FrequentSets {
             return NONE;
         }
 
-        /** A frequent set; its keywords, and where the words behind its last one start, are a stretch of two arrays. */
-        private void add(int parent, int last, int length, int[] rows, int[] starts, int from, int to) {
+        /** The keywords of a set, and where the words behind its last one start: from one place of two arrays to another. */
+        private record Stretch(int[] rows, int[] starts, int from, int to) {}
+
+        /** A frequent set. */
+        private void add(int parent, int last, int length, Stretch of) {
             int set = size();
             long rank = 0;
-            for (int r = from; r < to; r++) {
-                rank += worths[rows[r]];
-                keywords.add(having[rows[r]]);
+            for (int r = of.from; r < of.to; r++) {
+                rank += worths[of.rows[r]];
+                keywords.add(having[of.rows[r]]);
             }
             parents.add(parent);
             lastWords.add(last);
@@ -224,12 +227,12 @@ final class FrequentSets {
             ranks.add(rank);
             ends.add(keywords.size());
             if (length < pass.longest()) {
-                extend(set, length, rows, starts, from, to);
+                extend(set, length, of);
             }
         }
 
-        private void extend(int set, int length, int[] rows, int[] starts, int from, int to) {
-            int[] touched = count(rows, starts, from, to);
+        private void extend(int set, int length, Stretch of) {
+            int[] touched = count(of.rows, of.starts, of.from, of.to);
             int frequent = 0;
             for (int word : touched) {
                 if (counted[word] >= pass.smallest()) {
@@ -251,11 +254,11 @@ final class FrequentSets {
             }
             int[] further = new int[stretches[frequent]];
             int[] furtherStarts = new int[stretches[frequent]];
-            for (int r = from; r < to; r++) {
-                for (int p = starts[r]; p < behindEnds[rows[r]]; p++) {
+            for (int r = of.from; r < of.to; r++) {
+                for (int p = of.starts[r]; p < behindEnds[of.rows[r]]; p++) {
                     int f = -1 - counted[behind[p]];
                     if (f >= 0) {
-                        further[next[f]] = rows[r];
+                        further[next[f]] = of.rows[r];
                         furtherStarts[next[f]++] = p + 1;
                     }
                 }
@@ -264,7 +267,7 @@ final class FrequentSets {
                 counted[touched[f]] = 0;
             }
             for (int f = 0; f < frequent; f++) {
-                add(set, touched[f], length + 1, further, furtherStarts, stretches[f], stretches[f + 1]);
+                add(set, touched[f], length + 1, new Stretch(further, furtherStarts, stretches[f], stretches[f + 1]));
             }
         }
 

@@ -22,24 +22,19 @@ final class LargeGroups {
     private final int[] divided;
     private final int[] size;
 
-    private LargeGroups(
-            ScopeWords in, long[] worth, Pass pass, Candidates candidates, Preferences preferences, int[] chosen) {
+    LargeGroups(ScopeWords in, long[] worth, Pass pass, Candidates candidates, Preferences preferences) {
         this.in = in;
         this.worth = worth;
         this.pass = pass;
         this.candidates = candidates;
         this.preferences = preferences;
-        this.divided = chosen.clone();
+        this.divided = new int[in.size()];
         this.size = new int[candidates.size()];
     }
 
     /** For each keyword the candidate it has then, or -1. */
-    static int[] divide(
-            ScopeWords in, long[] worth, Pass pass, Candidates candidates, Preferences preferences, int[] chosen) {
-        return new LargeGroups(in, worth, pass, candidates, preferences, chosen).divide(chosen);
-    }
-
-    private int[] divide(int[] chosen) {
+    int[] divide(int[] chosen) {
+        System.arraycopy(chosen, 0, divided, 0, divided.length);
         RaggedInts groups = RaggedInts.byKey(chosen, candidates.size());
         Arrays.setAll(size, groups::length);
         for (int c = 0; c < size.length; c++) {

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.concurrent.CancellationException;
 import smorgas.core.group.engine.Engine;
 import smorgas.core.group.engine.Question;
-import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.Pass;
 import smorgas.core.recipe.group.ThemeRules;
@@ -30,7 +29,7 @@ public final class PassEngine {
     private final ThemeRules rules;
     private final Candidates candidates;
 
-    private PassEngine(ScopeWords in, long[] worth, GroupSettings settings, Pass pass, ThemeRules rules) {
+    PassEngine(ScopeWords in, long[] worth, GroupSettings settings, Pass pass, ThemeRules rules) {
         this.in = in;
         this.worth = worth;
         this.pass = pass;
@@ -39,24 +38,11 @@ public final class PassEngine {
     }
 
     /**
-     * Runs one pass.
+     * Runs the pass.
      *
-     * @param scope the keywords to be grouped, rising
-     * @param worth of each of them, as {@link RankWeights} gives it
      * @param barred what may not be
      */
-    public static Engine.Found run(
-            ThemeWords words,
-            int[] scope,
-            long[] worth,
-            GroupSettings settings,
-            Pass pass,
-            Question.Barred barred,
-            ThemeRules rules) {
-        return new PassEngine(ScopeWords.of(words, scope), worth, settings, pass, rules).run(barred);
-    }
-
-    private Engine.Found run(Question.Barred barred) {
+    Engine.Found run(Question.Barred barred) {
         WordWeights words = new WordWeights(in, rules.leastWeight());
         double[] weights = words.rarity();
         for (int round = 0; round < rules.rounds(); round++) {
@@ -70,7 +56,7 @@ public final class PassEngine {
                 new Preferences(in, candidates, weights, barred, pass.leastTightness(), rules.nearly());
         int[] chosen = choose(preferences);
         if (pass.largest() != Pass.ANY) {
-            chosen = LargeGroups.divide(in, worth, pass, candidates, preferences, chosen);
+            chosen = new LargeGroups(in, worth, pass, candidates, preferences).divide(chosen);
         }
         return result(chosen, weights);
     }

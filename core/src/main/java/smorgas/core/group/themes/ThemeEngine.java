@@ -101,7 +101,8 @@ public final class ThemeEngine implements Engine {
         long[] worthOfScope = new long[scope.length];
         Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
         ThemeWords words = question.words();
-        Found found = PassEngine.run(words, scope, worthOfScope, settings, pass, question.barred(), question.themes());
+        Found found = new PassEngine(ScopeWords.of(words, scope), worthOfScope, settings, pass, question.themes())
+                .run(question.barred());
         if (pass.anyOrder()) {
             int[][] themes = found.themes();
             RaggedInts groups = RaggedInts.byKey(found.group(), themes.length);
