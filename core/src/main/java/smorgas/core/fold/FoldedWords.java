@@ -1,8 +1,6 @@
 package smorgas.core.fold;
 
 import it.unimi.dsi.fastutil.ints.IntArrayList;
-import it.unimi.dsi.fastutil.ints.IntArrays;
-import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -10,6 +8,7 @@ import java.util.function.BiPredicate;
 import java.util.stream.IntStream;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.column.TextOrder;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 
@@ -42,18 +41,9 @@ public final class FoldedWords {
         this.vocabulary = vocabulary;
         this.elsewhere = elsewhere;
         String[] shown = shownAs(words.inverse(vocabulary.size()), formsOfSurface, written);
-        int[] inOrder = new int[shown.length];
-        Arrays.setAll(inOrder, form -> form);
-        IntArrays.parallelQuickSort(inOrder, (a, b) -> {
-            int byText = shown[a].compareTo(shown[b]);
-            return byText != 0 ? byText : forms.text(a).compareTo(forms.text(b));
-        });
-        this.texts = new String[shown.length];
-        this.numbers = new int[shown.length];
-        for (int number = 0; number < inOrder.length; number++) {
-            texts[number] = shown[inOrder[number]];
-            numbers[inOrder[number]] = number;
-        }
+        TextOrder order = TextOrder.of(shown, (a, b) -> forms.text(a).compareTo(forms.text(b)));
+        this.texts = order.texts();
+        this.numbers = order.numbers();
         this.ofSurface = formsOfSurface.renumbered(numbers);
         this.rows = RaggedInts.made(
                 words.size(), (keyword, row) -> words.forEach(keyword, word -> ofSurface.forEach(word, row::add)));

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -11,7 +12,7 @@ import javax.xml.stream.XMLStreamReader;
 import smorgas.core.gather.Reading.Format;
 
 /** A workbook in OpenDocument (ISO/IEC 26300), read row by row from its content.xml. */
-final class OdsWorkbook implements Workbook {
+final class OdsWorkbook extends Workbook {
 
     static final WorkbookFormat FORMAT = new WorkbookFormat(part -> part.equals("content.xml"), OdsWorkbook::new);
 
@@ -23,20 +24,19 @@ final class OdsWorkbook implements Workbook {
 
     private final byte[] bytes;
     private final Problems problems;
-    private final List<String> sheets = new ArrayList<>();
-    private String firstFilled = "";
 
     OdsWorkbook(byte[] bytes, Problems problems) throws Unreadable {
+        super(Format.ODS);
         this.bytes = bytes;
         this.problems = problems;
         try {
-            read((sheet, line, cells) -> firstFilled = firstFilled.isEmpty() ? sheet : firstFilled, "");
+            read(this::sheet, (sheet, line, cells) -> filled(sheet), "");
         } catch (XMLStreamException | IOException e) {
             throw new Unreadable(
                     "The workbook is damaged" + where(e),
                     "Open it in a spreadsheet program and save it anew, or as CSV.");
         }
-        if (sheets.isEmpty()) {
+        if (sheets().isEmpty()) {
             throw new Unreadable("The workbook has no sheet", "Nothing was read; it may have a password.");
         }
     }
@@ -47,30 +47,15 @@ final class OdsWorkbook implements Workbook {
     }
 
     @Override
-    public Format format() {
-        return Format.ODS;
-    }
-
-    @Override
-    public List<String> sheets() {
-        return sheets;
-    }
-
-    @Override
-    public String firstFilled() {
-        return firstFilled.isEmpty() ? sheets.getFirst() : firstFilled;
-    }
-
-    @Override
     public void close() {
         // Nothing is kept open between two readings.
     }
 
     @Override
-    public RowSource rows(String wanted) {
+    RowSource rows(String wanted) {
         return sink -> {
             try {
-                read((sheet, line, cells) -> sink.row(line, cells), wanted);
+                read(sheet -> {}, (sheet, line, cells) -> sink.row(line, cells), wanted);
             } catch (XMLStreamException | IOException e) {
                 problems.add(
                         0,
@@ -87,8 +72,7 @@ final class OdsWorkbook implements Workbook {
     }
 
     /** Reads the sheet wanted, or all if none is named. */
-    private void read(SheetSink sink, String wanted) throws XMLStreamException, IOException {
-        sheets.clear();
+    private void read(Consumer<String> sheets, SheetSink sink, String wanted) throws XMLStreamException, IOException {
         try (ZipParts zip = new ZipParts(bytes);
                 InputStream in = zip.open("content.xml")) {
             XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
@@ -102,7 +86,7 @@ final class OdsWorkbook implements Workbook {
                 if (xml.next() == XMLStreamConstants.START_ELEMENT && TABLE.equals(xml.getNamespaceURI())) {
                     if (xml.getLocalName().equals("table")) {
                         sheet = String.valueOf(xml.getAttributeValue(TABLE, "name"));
-                        sheets.add(sheet);
+                        sheets.accept(sheet);
                         line = 1;
                     } else if (xml.getLocalName().equals("table-row")) {
                         int repeated = repeated(xml, "number-rows-repeated");

@@ -2,19 +2,31 @@ package smorgas.core.gather;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.gather.Reading.Format;
 
 /** The sheets of a workbook. Before it is opened it is unpacked once into nothing, to see that it stays within bounds. */
-interface Workbook extends AutoCloseable {
+abstract class Workbook implements AutoCloseable {
 
     /** Bytes that the parts of a workbook may have together. */
-    long MOST_BYTES = 768L << 20;
+    static final long MOST_BYTES = 768L << 20;
+
+    /** Texts that all cells share are held in memory. */
+    static final long MOST_SHARED = 64_000_000;
+
+    private final Format format;
+    private final List<String> sheets = new ArrayList<>();
+    private String firstFilled = "";
+
+    Workbook(Format format) {
+        this.format = format;
+    }
 
     /** Told in words that end up as a problem. */
-    final class Unreadable extends Exception {
+    static final class Unreadable extends Exception {
         private static final long serialVersionUID = 1;
 
         private final String what;
@@ -40,21 +52,34 @@ interface Workbook extends AutoCloseable {
         }
     }
 
-    Format format();
+    final Format format() {
+        return format;
+    }
 
     /** The names of its sheets, in order. */
-    List<String> sheets();
+    final List<String> sheets() {
+        return sheets;
+    }
 
     /** The first sheet with anything in it; the first if there is none. */
-    String firstFilled();
+    final String firstFilled() {
+        return firstFilled.isEmpty() ? sheets.getFirst() : firstFilled;
+    }
 
-    RowSource rows(String sheet);
+    /** The next sheet in order. */
+    final void sheet(String name) {
+        sheets.add(name);
+    }
+
+    /** A sheet has something in it. */
+    final void filled(String sheet) {
+        firstFilled = firstFilled.isEmpty() ? sheet : firstFilled;
+    }
+
+    abstract RowSource rows(String sheet);
 
     @Override
-    void close();
-
-    /** Texts that all cells share are held in memory. */
-    long MOST_SHARED = 64_000_000;
+    public abstract void close();
 
     /** The workbook in a ZIP file; empty if it is another ZIP file. */
     static Optional<Workbook> open(byte[] bytes, Problems problems, Halt halt) throws Unreadable {

@@ -2,8 +2,6 @@ package smorgas.core.gather;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.stream.Stream;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
@@ -13,7 +11,7 @@ import org.dhatim.fastexcel.reader.Sheet;
 import smorgas.core.gather.Reading.Format;
 
 /** A workbook in Office Open XML (ECMA-376), read row by row. */
-final class XlsxWorkbook implements Workbook {
+final class XlsxWorkbook extends Workbook {
 
     static final WorkbookFormat FORMAT =
             new WorkbookFormat(part -> part.startsWith("xl/"), (bytes, problems) -> new XlsxWorkbook(bytes));
@@ -24,27 +22,27 @@ final class XlsxWorkbook implements Workbook {
     /** Kept open: each opening reads all shared texts anew. */
     private final ReadableWorkbook workbook;
 
-    private final List<String> sheets = new ArrayList<>();
-    private String firstFilled = "";
-
     XlsxWorkbook(byte[] bytes) throws Unreadable {
+        super(Format.XLSX);
         try {
             workbook = new ReadableWorkbook(new ByteArrayInputStream(bytes));
         } catch (IOException | RuntimeException e) {
             throw Unreadable.damaged();
         }
         try {
+            boolean any = false;
             for (Sheet sheet : workbook.getSheets().toList()) {
-                sheets.add(sheet.getName());
-                if (firstFilled.isEmpty() && filled(sheet)) {
-                    firstFilled = sheet.getName();
+                sheet(sheet.getName());
+                if (!any && holds(sheet)) {
+                    any = true;
+                    filled(sheet.getName());
                 }
             }
         } catch (IOException | RuntimeException e) {
             close();
             throw Unreadable.damaged();
         }
-        if (sheets.isEmpty()) {
+        if (sheets().isEmpty()) {
             close();
             throw new Unreadable("The workbook has no sheet", "Nothing was read.");
         }
@@ -59,29 +57,14 @@ final class XlsxWorkbook implements Workbook {
         }
     }
 
-    private static boolean filled(Sheet sheet) throws IOException {
+    private static boolean holds(Sheet sheet) throws IOException {
         try (Stream<Row> rows = sheet.openStream()) {
             return rows.limit(100).anyMatch(row -> cells(row).length > 0);
         }
     }
 
     @Override
-    public Format format() {
-        return Format.XLSX;
-    }
-
-    @Override
-    public List<String> sheets() {
-        return sheets;
-    }
-
-    @Override
-    public String firstFilled() {
-        return firstFilled.isEmpty() ? sheets.getFirst() : firstFilled;
-    }
-
-    @Override
-    public RowSource rows(String name) {
+    RowSource rows(String name) {
         return sink -> {
             try (Stream<Row> rows = workbook.findSheet(name).orElseThrow().openStream()) {
                 long places = 0;

@@ -104,7 +104,7 @@ public final class Grouper {
         join(Set.of());
         split(settings);
         // A part may be joined into another group, but not back into the one that was split.
-        join(hand.split().keySet());
+        join(hand.pins().split().keySet());
         // Only now: a group that a hand takes a keyword from stays what it is for the others.
         placed.stream().forEach(keyword -> place(keyword, hand.placed().get(keyword)));
         left.andNot(placed);
@@ -131,7 +131,7 @@ public final class Grouper {
     }
 
     private Question.Barred barred() {
-        SortedSet<String> everywhere = new TreeSet<>(hand.removed());
+        SortedSet<String> everywhere = new TreeSet<>(hand.pins().removed());
         everywhere.addAll(hand.locked().keySet());
         Map<Integer, RemovedThemes> byKeyword = new HashMap<>();
         hand.barred().forEach((keyword, themes) -> byKeyword.put(keyword, new RemovedThemes(themes, words)));
@@ -150,11 +150,11 @@ public final class Grouper {
 
     /** The themes that a hand made take all keywords that have their words; the longer ones first. */
     private void makeThemes(BitSet left) {
-        if (hand.made().isEmpty()) {
+        if (hand.pins().made().isEmpty()) {
             return;
         }
         RaggedInts having = words.rows().inverse(words.size());
-        hand.made().stream()
+        hand.pins().made().stream()
                 .filter(theme -> words.find(theme).isPresent())
                 .sorted(Comparator.<String>comparingInt(
                         theme -> -words.find(theme).orElseThrow().length))
@@ -175,7 +175,7 @@ public final class Grouper {
 
     /** Groups that a hand has joined into others give all they have. */
     private void join(Set<String> notInto) {
-        for (Map.Entry<String, String> join : hand.joined().entrySet()) {
+        for (Map.Entry<String, String> join : hand.pins().joined().entrySet()) {
             Integer from = draft.find(join.getKey());
             if (from != null && !notInto.contains(join.getValue()) && has(from)) {
                 int into = draft.find(join.getValue()) != null
@@ -197,7 +197,7 @@ public final class Grouper {
     /** Groups that a hand has split; what no part takes stays. */
     private void split(GroupSettings settings) {
         Division division = new Division(words, settings, input.themes());
-        hand.split().forEach((key, how) -> {
+        hand.pins().split().forEach((key, how) -> {
             Integer group = draft.find(key);
             if (group == null || hand.locked().containsKey(key)) {
                 return;
@@ -322,7 +322,7 @@ public final class Grouper {
             groupOf[keyword] = Grouping.LEFTOVER;
         } else {
             // A group that was joined into another is no more, whatever made it.
-            String into = hand.joined().getOrDefault(key, key);
+            String into = hand.pins().joined().getOrDefault(key, key);
             draft.put(keyword, draft.number(into, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
         }
     }

@@ -95,7 +95,7 @@ final class Seats {
                     boolean may = !hand.bars(keyword, key)
                             && !hand.locked().containsKey(key)
                             && mayJoin.test(keyword, group)
-                            && !hand.joined().containsKey(key);
+                            && !hand.pins().joined().containsKey(key);
                     if (may && (best < 0 || nearer(group, best, shared, whole))) {
                         best = group;
                     }

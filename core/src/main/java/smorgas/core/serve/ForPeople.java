@@ -90,37 +90,21 @@ final class ForPeople {
         return cell.matches("\\d+") ? (Object) Long.valueOf(cell) : cell;
     }
 
+    private static PlanFormat.For use(String mediaType) {
+        return mediaType.startsWith("image") ? PlanFormat.For.PICTURES : PlanFormat.For.PEOPLE;
+    }
+
     private static final class Text extends TextPlanFormat {
-        private final String file;
-        private final String label;
-        private final String type;
         private final Writing writing;
 
-        Text(String file, String label, String type, Writing writing) {
-            this.file = file;
-            this.label = label;
-            this.type = type;
+        Text(String file, String label, String mediaType, Writing writing) {
+            super(file, label, mediaType);
             this.writing = writing;
         }
 
         @Override
-        public String file() {
-            return file;
-        }
-
-        @Override
-        public String label() {
-            return label;
-        }
-
-        @Override
-        public String mediaType() {
-            return type;
-        }
-
-        @Override
         public For use() {
-            return type.startsWith("image") ? For.PICTURES : For.PEOPLE;
+            return ForPeople.use(mediaType());
         }
 
         @Override
@@ -149,7 +133,7 @@ final class ForPeople {
             implements PlanFormat {
         @Override
         public For use() {
-            return mediaType.startsWith("image") ? For.PICTURES : For.PEOPLE;
+            return ForPeople.use(mediaType);
         }
 
         @Override

@@ -20,22 +20,11 @@ final class LayoutTable extends TextPlanFormat {
     private final PlanLayout layout;
 
     LayoutTable(PlanLayout layout) {
+        super(
+                layout.fileName(),
+                layout.name(),
+                PlanTable.mediaType(layout.between().sign()));
         this.layout = layout;
-    }
-
-    @Override
-    public String file() {
-        return layout.fileName();
-    }
-
-    @Override
-    public String label() {
-        return layout.name();
-    }
-
-    @Override
-    public String mediaType() {
-        return layout.between() == PlanLayout.Between.TAB ? "text/tab-separated-values" : "text/csv";
     }
 
     @Override

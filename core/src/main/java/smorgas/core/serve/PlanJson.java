@@ -14,19 +14,8 @@ final class PlanJson extends TextPlanFormat {
     private static final JsonFactory JSON =
             JsonFactory.builder().disable(StreamWriteFeature.AUTO_CLOSE_TARGET).build();
 
-    @Override
-    public String file() {
-        return "plan.json";
-    }
-
-    @Override
-    public String label() {
-        return "JSON";
-    }
-
-    @Override
-    public String mediaType() {
-        return "application/json";
+    PlanJson() {
+        super("plan.json", "JSON", "application/json");
     }
 
     @Override

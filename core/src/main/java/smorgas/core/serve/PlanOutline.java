@@ -9,19 +9,8 @@ import smorgas.core.recipe.serve.MatchType;
 /** A plan as text that people read: campaigns, ad groups and keywords, each a step further in. */
 final class PlanOutline extends TextPlanFormat {
 
-    @Override
-    public String file() {
-        return "plan.txt";
-    }
-
-    @Override
-    public String label() {
-        return "text to read";
-    }
-
-    @Override
-    public String mediaType() {
-        return "text/plain";
+    PlanOutline() {
+        super("plan.txt", "text to read", "text/plain");
     }
 
     @Override

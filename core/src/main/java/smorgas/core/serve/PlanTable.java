@@ -82,19 +82,21 @@ public final class PlanTable extends TextPlanFormat {
         });
     }
 
-    private final String file;
-    private final String label;
     private final char between;
     private final Set<PlanRow.Kind> kinds;
     private final Function<Plan, List<Column>> columns;
 
     private PlanTable(
             String file, String label, char between, Set<PlanRow.Kind> kinds, Function<Plan, List<Column>> columns) {
-        this.file = file;
-        this.label = label;
+        super(file, label, mediaType(between));
         this.between = between;
         this.kinds = kinds;
         this.columns = columns;
+    }
+
+    /** Of a table with this sign between cells. */
+    static String mediaType(char between) {
+        return between == '\t' ? "text/tab-separated-values" : "text/csv";
     }
 
     private static List<Column> plain(Plan plan) {
@@ -137,21 +139,6 @@ public final class PlanTable extends TextPlanFormat {
                     List<String> all = texts.apply(row.ad());
                     return i < all.size() ? all.get(i) : "";
                 })));
-    }
-
-    @Override
-    public String file() {
-        return file;
-    }
-
-    @Override
-    public String label() {
-        return label;
-    }
-
-    @Override
-    public String mediaType() {
-        return between == ',' ? "text/csv" : "text/tab-separated-values";
     }
 
     @Override

@@ -11,6 +11,31 @@ import java.nio.charset.StandardCharsets;
 /** A format that is a text. */
 abstract class TextPlanFormat implements PlanFormat {
 
+    private final String file;
+    private final String label;
+    private final String mediaType;
+
+    TextPlanFormat(String file, String label, String mediaType) {
+        this.file = file;
+        this.label = label;
+        this.mediaType = mediaType;
+    }
+
+    @Override
+    public final String file() {
+        return file;
+    }
+
+    @Override
+    public final String label() {
+        return label;
+    }
+
+    @Override
+    public final String mediaType() {
+        return mediaType;
+    }
+
     abstract void write(Handover what, Writer to) throws IOException;
 
     @Override

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -19,6 +20,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.figure.Figure;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.hand.Hand;
+import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.Method;
@@ -211,17 +213,18 @@ class GrouperTest {
     }
 
     private static Hand hand(SortedMap<Integer, String> placed, String... removed) {
-        return new Hand(
-                placed,
+        GroupPins pins = new GroupPins(
+                new LinkedHashMap<>(),
                 new TreeSet<>(List.of(removed)),
+                new TreeMap<>(),
                 List.of(),
                 new TreeMap<>(),
                 new TreeMap<>(),
                 new TreeMap<>(),
                 new TreeMap<>(),
                 new TreeMap<>(),
-                new TreeSet<>(),
-                new TreeMap<>());
+                new LinkedHashMap<>());
+        return new Hand(pins, placed, new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
     }
 
     @Test

@@ -13,6 +13,7 @@ import java.util.SortedSet;
 import java.util.function.UnaryOperator;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.column.TextDictionary;
+import smorgas.core.column.TextOrder;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.language.WordForms;
 import smorgas.core.recipe.group.GroupSettings;
@@ -49,21 +50,12 @@ public final class ThemeWords {
         for (int c = 0; c < count; c++) {
             byClass[c] = folded.text(shown[c]);
         }
-        int[] inOrder = new int[count];
-        Arrays.setAll(inOrder, i -> i);
-        if (together) {
-            // Folded words are in this order already.
-            IntArrays.parallelQuickSort(inOrder, (a, b) -> byClass[a].compareTo(byClass[b]));
-        }
-        int[] place = new int[count];
-        this.texts = new String[count];
-        for (int i = 0; i < count; i++) {
-            place[inOrder[i]] = i;
-            texts[i] = byClass[inOrder[i]];
-        }
+        // Folded words are in this order already.
+        TextOrder order = together ? TextOrder.of(byClass, Integer::compare) : TextOrder.as(byClass);
+        this.texts = order.texts();
         this.numbers = new int[classes.length];
         for (int word = 0; word < classes.length; word++) {
-            numbers[word] = place[classes[word]];
+            numbers[word] = order.numbers()[classes[word]];
         }
         this.rows = together ? folded.rows().renumbered(numbers) : folded.rows();
         this.muted = new boolean[count];

@@ -1,7 +1,6 @@
 package smorgas.core.group.hand;
 
 import java.util.BitSet;
-import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
 import java.util.SortedSet;
@@ -9,46 +8,28 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.group.SplitBy;
 
 /**
  * What a hand decided of groups, by the keywords of one fold. A text that no keyword has any more decides nothing.
  *
+ * @param pins what it decided, by texts; what is said there of groups alone holds as it is
  * @param placed by keyword the key of the group where a hand put it; empty for none
- * @param removed themes on which no group forms
- * @param made themes on which groups form before the engine chooses
- * @param joined by key, the group into which its keywords go
- * @param split by key, how the group is divided
  * @param locked by key, the keywords that are in it, and no others
  * @param barred by keyword, the keys of groups in which it never is
  * @param alsoIn by keyword, the keys of groups in which it is beside its own
- * @param named keys of groups that a hand gave a name
  * @param settled by keyword the key of the group that it settled in; empty while groups form by themselves
  */
 public record Hand(
+        GroupPins pins,
         SortedMap<Integer, String> placed,
-        SortedSet<String> removed,
-        List<String> made,
-        SortedMap<String, String> joined,
-        SortedMap<String, SplitBy> split,
         SortedMap<String, BitSet> locked,
         SortedMap<Integer, SortedSet<String>> barred,
         SortedMap<Integer, SortedSet<String>> alsoIn,
-        SortedSet<String> named,
         SortedMap<Integer, String> settled) {
 
     /** A hand that has decided nothing. */
     public static final Hand NONE = new Hand(
-            new TreeMap<>(),
-            new TreeSet<>(),
-            List.of(),
-            new TreeMap<>(),
-            new TreeMap<>(),
-            new TreeMap<>(),
-            new TreeMap<>(),
-            new TreeMap<>(),
-            new TreeSet<>(),
-            new TreeMap<>());
+            GroupPins.NONE, new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
 
     /** The pins by keyword; of two decisions on one keyword the later holds. */
     public static Hand of(GroupPins pins, Keywords keywords) {
@@ -63,16 +44,7 @@ public record Hand(
         SortedMap<Integer, String> settled = new TreeMap<>();
         pins.settled().forEach((text, group) -> keywords.meant(text).ifPresent(k -> settled.putIfAbsent(k, group)));
         return new Hand(
-                placed,
-                pins.removed(),
-                pins.made(),
-                pins.joined(),
-                pins.split(),
-                locked,
-                byKeyword(pins.barred(), keywords),
-                byKeyword(pins.alsoIn(), keywords),
-                new TreeSet<>(pins.names().keySet()),
-                settled);
+                pins, placed, locked, byKeyword(pins.barred(), keywords), byKeyword(pins.alsoIn(), keywords), settled);
     }
 
     private static SortedMap<Integer, SortedSet<String>> byKeyword(
@@ -87,14 +59,14 @@ public record Hand(
     /** Every key by which a hand knows a group. */
     public SortedSet<String> keys() {
         SortedSet<String> keys = new TreeSet<>(placed.values());
-        keys.addAll(made);
-        keys.addAll(joined.keySet());
-        keys.addAll(joined.values());
-        keys.addAll(split.keySet());
+        keys.addAll(pins.made());
+        keys.addAll(pins.joined().keySet());
+        keys.addAll(pins.joined().values());
+        keys.addAll(pins.split().keySet());
         keys.addAll(locked.keySet());
         barred.values().forEach(keys::addAll);
         alsoIn.values().forEach(keys::addAll);
-        keys.addAll(named);
+        keys.addAll(pins.names().keySet());
         return keys;
     }
 
