@@ -30,6 +30,7 @@ import smorgas.core.serve.Handover;
 import smorgas.core.serve.PlanCheck;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
+import smorgas.core.text.Catalogue;
 
 /** The plan: made, told before it is made, looked through for faults, and written in every format. Groups go by themes. */
 final class Plans {
@@ -70,7 +71,7 @@ final class Plans {
         Recipe recipe = recipe(settings);
         Board board = Board.of(List.of(lines), recipe);
         board.groups();
-        Handover what = board.handover("Shop", "EUR");
+        Handover what = board.handover("Shop", "EUR", Catalogue.english());
         System.out.printf(
                 Locale.ENGLISH,
                 "%nThe plan of %,d keywords: %,d ad groups with two ads each, %,d rows; ms, median and 95th percentile%n",
@@ -122,7 +123,7 @@ final class Plans {
                     one.campaign(),
                     one.adGroup(),
                     one.keyword(),
-                    one.matchType().label(),
+                    one.matchType().fixedName(),
                     one.maxCpc(),
                     one.page()
                 };

@@ -227,7 +227,7 @@ final class Values {
         measured("the words of all searches", round -> SearchWords.of(keywords.size(), keywords::text));
         SearchWords words = SearchWords.of(keywords.size(), keywords::text);
         for (MatchType type : MatchType.values()) {
-            measured("1,000 negatives held against all, " + type.label().toLowerCase(Locale.ENGLISH), round -> {
+            measured("1,000 negatives held against all, " + type.fixedName().toLowerCase(Locale.ENGLISH), round -> {
                 int blocked = 0;
                 for (String negative : drawn) {
                     blocked += words.blocked(negative, type).cardinality();
@@ -271,7 +271,7 @@ final class Values {
                     String.format(
                             Locale.ENGLISH,
                             "2,500 groups kept apart, %s, %,d negatives",
-                            type.label().toLowerCase(Locale.ENGLISH),
+                            type.fixedName().toLowerCase(Locale.ENGLISH),
                             found),
                     took);
         }

@@ -25,7 +25,10 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
+import smorgas.core.text.Catalogue;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
+import smorgas.core.text.Wording;
 import smorgas.meaning.model.MeaningModel;
 
 /** {@code batch}: lists and a recipe in, tables, plan and summary out. */
@@ -37,6 +40,8 @@ public final class BatchCommand implements Callable<Integer> {
 
     @Option(names = "--in", required = true, paramLabel = "FILE", description = "A list; give it once for each.")
     private List<Path> in = new ArrayList<>();
+
+    private final Wording wording = Catalogue.english();
 
     @Option(names = "--recipe", paramLabel = "FILE", description = "A recipe as the application exports it.")
     private @Nullable Path recipe;
@@ -153,16 +158,18 @@ public final class BatchCommand implements Callable<Integer> {
         List<PlanFormat> formats = new ArrayList<>();
         for (String file : format) {
             formats.add(PlanFormats.find(file)
-                    .orElseThrow(() -> new Refusal("the plan leaves as no " + file + "; there are "
-                            + PlanFormats.ALL.stream().map(PlanFormat::file).collect(Collectors.joining(", ")))));
+                    .orElseThrow(() -> new Refusal(
+                            "batch.batch-command.plan-leaves",
+                            file,
+                            PlanFormats.ALL.stream().map(PlanFormat::file).collect(Collectors.joining(", ")))));
         }
         for (Path file : layout) {
             try {
                 formats.add(Json.layout(Files.readString(file)).format());
             } catch (Refusal e) {
-                throw new Refusal(file + ": " + e.getMessage(), e);
+                throw new Refusal(Message.of("store.recipe-file.in-file", file, e.message()), e);
             } catch (IOException e) {
-                throw new Refusal(file + ": it cannot be read as text", e);
+                throw new Refusal(Message.of("batch.batch-command.cannot-read-text", file), e);
             }
         }
         return formats;
@@ -209,7 +216,8 @@ public final class BatchCommand implements Callable<Integer> {
                             each ? one.getKey() : project,
                             currency,
                             against == null ? first : earlier.get(one.getKey())),
-                    System.err::println);
+                    System.err::println,
+                    wording);
             BatchRun.Summary summary = run.run(one.getValue(), folder);
             first = first == null && each && against == null ? summary.came().get() : first;
             write(folder, summary.fields());

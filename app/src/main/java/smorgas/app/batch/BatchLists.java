@@ -21,6 +21,7 @@ import smorgas.core.gather.Problem;
 import smorgas.core.gather.RawList;
 import smorgas.core.gather.Workbooks;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 
 /** Reads the files of a run, packed ones and every sheet of workbooks too, on all cores. */
 final class BatchLists {
@@ -41,9 +42,9 @@ final class BatchLists {
     record Read(String name, @Nullable Lines lines, List<Problem> problems) {
 
         /** How many lines it has, in a few words. */
-        String told() {
-            return name + ": "
-                    + (lines == null ? "not read" : String.format(Locale.ENGLISH, "%,d lines", lines.size()));
+        Message told() {
+            return Message.verbatim(name + ": "
+                    + (lines == null ? "not read" : String.format(Locale.ENGLISH, "%,d lines", lines.size())));
         }
     }
 
@@ -72,7 +73,11 @@ final class BatchLists {
                     name,
                     null,
                     ReadAs.FOUND,
-                    List.of(new Problem(name, 0, "The file cannot be read", "Check that it exists and may be read."))));
+                    List.of(new Problem(
+                            name,
+                            0,
+                            Message.of("batch.batch-lists.the-file-cannot-be"),
+                            Message.of("batch.batch-lists.check-that-it-exists")))));
         }
         Packed.Contents contents;
         try {
@@ -103,8 +108,8 @@ final class BatchLists {
         return new Problem(
                 name,
                 0,
-                "The memory that Java was given is not enough for it",
-                "It was not read; give more, such as SMORGAS_JAVA_OPTS=-Xmx4g, or split it.");
+                Message.of("batch.batch-lists.the-memory-that-java"),
+                Message.of("batch.batch-lists.it-was-not-read"));
     }
 
     private static List<String> names(List<Path> in) {

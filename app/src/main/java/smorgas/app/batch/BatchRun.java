@@ -42,6 +42,7 @@ import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Tidy;
+import smorgas.core.text.Wording;
 import smorgas.core.value.Feedback;
 import smorgas.meaning.model.MeaningModel;
 
@@ -64,13 +65,15 @@ final class BatchRun {
     private final Recipe recipe;
     private final Wanted wanted;
     private final Consumer<String> progress;
+    private final Wording wording;
     private final GivenMemory memory = GivenMemory.ofThisRun();
     /** Of more keywords the words decide: it would take too long. */
     private static final int MOST_MEANINGS = 50_000;
 
     private final Map<String, Long> millis = new LinkedHashMap<>();
 
-    BatchRun(Recipe recipe, Wanted wanted, Consumer<String> progress) {
+    BatchRun(Recipe recipe, Wanted wanted, Consumer<String> progress, Wording wording) {
+        this.wording = wording;
         this.recipe = recipe;
         this.wanted = wanted;
         this.progress = progress;
@@ -89,7 +92,7 @@ final class BatchRun {
     Summary run(List<Path> in, Path out) throws IOException {
         long start = System.nanoTime();
         List<BatchLists.Read> read = new BatchLists(recipe.folding().decimals(), memory).read(in);
-        read.forEach(r -> progress.accept(r.told()));
+        read.forEach(r -> progress.accept(wording.of(r.told())));
         List<Lines> baskets = new ArrayList<>();
         read.forEach(r -> {
             if (r.lines() != null) {
@@ -127,11 +130,11 @@ final class BatchRun {
     }
 
     /** What is otherwise than in an earlier run, as two files and how many of each kind. */
-    private static Map<String, Object> compare(Board board, Earlier earlier, Path out) throws IOException {
+    private Map<String, Object> compare(Board board, Earlier earlier, Path out) throws IOException {
         Difference difference = Difference.between(earlier.keywords(), Standpoint.of(board), true);
         PlanChanges changes = PlanChanges.of(earlier.plan(), Earlier.keywords(PlanRecord.of(board.plan())));
         try (Csv csv = new Csv(writer(out, "difference.csv"))) {
-            DifferenceCsv.write(difference, csv);
+            DifferenceCsv.write(difference, wording, csv);
         }
         try (Writer to = writer(out, "plan-changes.csv")) {
             changes.write(to);
@@ -139,7 +142,7 @@ final class BatchRun {
         Map<String, Object> told = new LinkedHashMap<>();
         for (Difference.Kind kind : Difference.Kind.values()) {
             if (!difference.rows(kind).isEmpty()) {
-                told.put(kind.label(), difference.rows(kind).size());
+                told.put(kind.label().toString(), difference.rows(kind).size());
             }
         }
         for (PlanChanges.Do what : PlanChanges.Do.values()) {
@@ -195,14 +198,14 @@ final class BatchRun {
         if (!found.terms().isEmpty()) {
             files.add(() -> {
                 try (Csv csv = new Csv(writer(out, "feedback.csv"))) {
-                    FeedbackCsv.write(board, found, csv);
+                    FeedbackCsv.write(board, found, wording, csv);
                 }
             });
         }
         for (PlanFormat format : formats()) {
             files.add(() -> {
                 try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(out.resolve(format.file())))) {
-                    format.write(board.handover(wanted.project(), wanted.currency()), to);
+                    format.write(board.handover(wanted.project(), wanted.currency(), wording), to);
                 }
             });
         }

@@ -44,7 +44,7 @@ final class BatchTables {
                 .toList();
         List<String> header = new ArrayList<>(List.of(
                 "keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
-        others.forEach(fact -> header.add(fact.word()));
+        others.forEach(fact -> header.add(fact.fixedWord()));
         try (OutputStream out = Files.newOutputStream(to)) {
             rows(csv -> csv.row(header.toArray(String[]::new))).writeTo(out);
             IntFunction<String>[] columns = columns(board, others);
@@ -140,7 +140,7 @@ final class BatchTables {
                 cells.add(sum == null ? "" : Csv.amount(Math.round(sum.middle()), 100));
             }
             if (simulated) {
-                cells.add(groups.searches(group).told());
+                cells.add(groups.searches(group).simulated() ? "searches" : "");
             }
             csv.row(cells.toArray(String[]::new));
         }

@@ -19,6 +19,7 @@ import smorgas.core.figure.FigureReader;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -61,15 +62,15 @@ final class EarlierRun implements Standpoint {
      */
     static EarlierRun read(Path folder) throws IOException {
         if (!Files.isReadable(folder.resolve("keywords.csv")) || !Files.isReadable(folder.resolve("plan.csv"))) {
-            throw new Refusal(folder + " is no folder of an earlier run: keywords.csv or plan.csv is missing in it");
+            throw new Refusal("batch.earlier-run.folder-earlier-run-keywords", folder);
         }
         return new EarlierRun(folder);
     }
 
     private static String cell(Path file, NamedCsvRecord record, String column) {
         String cell = record.findField(column)
-                .orElseThrow(() -> new Refusal(file + ", line " + record.getStartingLineNumber()
-                        + ": there is no column " + column + "; it is not as a run has written it"));
+                .orElseThrow(() -> new Refusal(
+                        "batch.earlier-run.line-column-run-written", file, record.getStartingLineNumber(), column));
         // What a spreadsheet would run was written behind an apostrophe.
         return cell.startsWith("'") && Formulas.runs(cell.substring(1)) ? cell.substring(1) : cell;
     }
@@ -77,10 +78,10 @@ final class EarlierRun implements Standpoint {
     private static Standing standing(Path file, NamedCsvRecord record) {
         String label = cell(file, record, "standing");
         return Arrays.stream(Standing.values())
-                .filter(one -> one.label().equals(label))
+                .filter(one -> one.fixedName().equals(label))
                 .findFirst()
-                .orElseThrow(() -> new Refusal(
-                        file + ", line " + record.getStartingLineNumber() + ": \"" + label + "\" is no standing"));
+                .orElseThrow(() ->
+                        new Refusal("batch.earlier-run.line-standing", file, record.getStartingLineNumber(), label));
     }
 
     private void add(Row row) {
@@ -146,8 +147,8 @@ final class EarlierRun implements Standpoint {
     }
 
     @Override
-    public String reason(int keyword) {
-        return rows.get(keyword).reason();
+    public Message reason(int keyword) {
+        return Message.verbatim(rows.get(keyword).reason());
     }
 
     @Override

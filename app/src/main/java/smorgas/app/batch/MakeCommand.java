@@ -88,7 +88,7 @@ public final class MakeCommand implements Callable<Integer> {
                         out);
                 return 0;
             } catch (Refusal refused) {
-                System.err.println("smorgas: " + refused.getMessage());
+                System.err.println("smorgas: " + refused.message());
                 return 2;
             } catch (IOException e) {
                 System.err.println("smorgas: " + e.getMessage() + " cannot be read or written");
@@ -230,7 +230,7 @@ public final class MakeCommand implements Callable<Integer> {
         MadeList list() throws IOException {
             List<Source> sources = standIns ? StandIns.sources() : List.of();
             if (sources.isEmpty()) {
-                throw new Refusal("There is nobody to ask: --standins switches simulated sources on");
+                throw new Refusal("batch.make-command.nobody-ask-standins-switches");
             }
             Foraging wanted = new Foraging(
                     Files.readAllLines(in),
@@ -250,7 +250,7 @@ public final class MakeCommand implements Callable<Integer> {
                 return result.list();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
-                throw new Refusal("It was ended");
+                throw new Refusal("batch.make-command.it-was-ended");
             }
         }
     }

@@ -26,10 +26,10 @@ final class Projects {
         for (Path one : given) {
             List<Path> lists = Files.isDirectory(one) ? lists(one) : List.of(one);
             if (lists.isEmpty()) {
-                throw new Refusal(one + " has no lists in it");
+                throw new Refusal("batch.projects.has-no-lists-in", one);
             }
             if (projects.put(name(one), lists) != null) {
-                throw new Refusal("Two projects would be called " + name(one) + "; name one of them otherwise");
+                throw new Refusal("batch.projects.two-projects-would-called", name(one));
             }
         }
         return projects;

@@ -14,6 +14,8 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 import smorgas.app.store.Copies;
 import smorgas.app.store.DataFolder;
 import smorgas.app.store.Tally;
+import smorgas.core.text.Catalogue;
+import smorgas.core.text.Wording;
 
 /** The Spring application. The database is migrated where the data folder is opened, before anything may use it. */
 @EnableScheduling
@@ -37,6 +39,12 @@ public class Application {
                     ? Override.MUST_EVICT
                     : Override.CONTINUE_EVICT;
         }
+    }
+
+    /** The words for all that people read. */
+    @Bean
+    Wording wording() {
+        return Catalogue.english();
     }
 
     @Bean

@@ -243,7 +243,7 @@ public class DemoProject implements SmartInitializingSingleton {
 
     private static void done(Outcome outcome) {
         if (outcome instanceof Outcome.Refused refused) {
-            throw new IllegalStateException(refused.sentence());
+            throw new IllegalStateException(refused.sentence().toString());
         }
     }
 }

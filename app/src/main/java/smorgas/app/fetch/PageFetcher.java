@@ -31,6 +31,7 @@ import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuil
 import org.apache.hc.core5.http.ClassicHttpResponse;
 import org.apache.hc.core5.http.Header;
 import org.apache.hc.core5.util.Timeout;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -44,7 +45,6 @@ public final class PageFetcher implements AutoCloseable {
     public static final int MOST_PAGES = 200;
 
     private static final String AGENT = "smorgas";
-    private static final String NO_ADDRESS = "is no address of a page, such as https://shop.example/hives";
 
     private static final int MOST_REDIRECTS = 5;
     private static final int LARGEST = 10_000_000;
@@ -132,20 +132,20 @@ public final class PageFetcher implements AutoCloseable {
         URI uri = uri(address);
         for (int redirects = 0; redirects <= MOST_REDIRECTS; redirects++) {
             if (!been.add(uri)) {
-                throw new Refusal(address + " leads in a circle");
+                throw new Refusal("fetch.page-fetcher.leads-circle", address);
             }
             requireAllowed(uri);
             rest(uri);
             Answer answer = ask(uri, LARGEST, true);
             if (answer.to().isEmpty()) {
                 if (answer.status() != 200) {
-                    throw new Refusal(uri + " answers with " + answer.status());
+                    throw new Refusal("fetch.page-fetcher.answers-with", uri, answer.status());
                 }
                 return answer.bytes();
             }
             uri = uri(uri, answer.to());
         }
-        throw new Refusal(address + " leads on and on");
+        throw new Refusal("fetch.page-fetcher.leads-on-on", address);
     }
 
     private static URI uri(String address) {
@@ -156,7 +156,7 @@ public final class PageFetcher implements AutoCloseable {
             if (!scheme.equals("http") && !scheme.equals("https")
                     || uri.getHost() == null
                     || uri.getUserInfo() != null) {
-                throw new Refusal("\"" + written + "\" " + NO_ADDRESS);
+                throw new Refusal("fetch.page-fetcher.no-address", written);
             }
             // As it was written, but for what stands behind a number sign: percent signs mean what they mean to the
             // site.
@@ -164,7 +164,7 @@ public final class PageFetcher implements AutoCloseable {
                     + (uri.getRawPath().isEmpty() ? "/" : uri.getRawPath())
                     + (uri.getRawQuery() == null ? "" : "?" + uri.getRawQuery()));
         } catch (URISyntaxException e) {
-            throw new Refusal("\"" + written + "\" " + NO_ADDRESS, e);
+            throw new Refusal(Message.of("fetch.page-fetcher.no-address", written), e);
         }
     }
 
@@ -173,7 +173,7 @@ public final class PageFetcher implements AutoCloseable {
         try {
             return uri(from.resolve(to).toString());
         } catch (IllegalArgumentException e) {
-            throw new Refusal(from + " leads to \"" + to + "\", which " + NO_ADDRESS, e);
+            throw new Refusal(Message.of("fetch.page-fetcher.leads-which", from, to), e);
         }
     }
 
@@ -182,16 +182,16 @@ public final class PageFetcher implements AutoCloseable {
     }
 
     /** @param says why what they do not allow is not read: the site says so, or cannot be asked */
-    private record Rules(BaseRobotRules rules, String says) {
+    private record Rules(BaseRobotRules rules, Message says) {
 
         static Rules told(BaseRobotRules rules) {
-            return new Rules(rules, "says its site");
+            return new Rules(rules, Message.of("fetch.page-fetcher.says-site"));
         }
 
-        static Rules untold(String why) {
+        static Rules untold(Message why) {
             return new Rules(
                     new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_NONE),
-                    "as long as its site does not tell what they may: " + why);
+                    Message.of("fetch.page-fetcher.long-site-does-tell", why));
         }
     }
 
@@ -202,7 +202,7 @@ public final class PageFetcher implements AutoCloseable {
             rules.put(site(uri), known);
         }
         if (!known.rules().isAllowed(uri.toString())) {
-            throw new Refusal(uri + " is not to be read by programs, " + known.says());
+            throw new Refusal("fetch.page-fetcher.read-programs", uri, known.says());
         }
     }
 
@@ -217,11 +217,11 @@ public final class PageFetcher implements AutoCloseable {
                 if (refused.getCause() instanceof NotPublic) {
                     throw refused;
                 }
-                return Rules.untold(refused.getMessage());
+                return Rules.untold(refused.message());
             }
             if (answer.to().isEmpty()) {
                 return answer.status() >= 500
-                        ? Rules.untold(place + " answers with " + answer.status())
+                        ? Rules.untold(Message.of("fetch.page-fetcher.answers-with-2", place, answer.status()))
                         : Rules.told(
                                 answer.status() >= 400
                                         ? new SimpleRobotRules(SimpleRobotRules.RobotRulesMode.ALLOW_ALL)
@@ -267,14 +267,14 @@ public final class PageFetcher implements AutoCloseable {
         try {
             return client.execute(get, response -> answer(uri, response, largest, page));
         } catch (NotPublic e) {
-            throw new Refusal(uri + " is no public address, and such are not asked", e);
+            throw new Refusal(Message.of("fetch.page-fetcher.public-address-such-asked", uri), e);
         } catch (UnknownHostException e) {
-            throw new Refusal("There is no site " + uri.getHost(), e);
+            throw new Refusal(Message.of("fetch.page-fetcher.there-is-no-site", uri.getHost()), e);
         } catch (IOException e) {
             throw new Refusal(
                     System.nanoTime() - begun >= limits.page().toNanos()
-                            ? uri + " did not answer in time"
-                            : uri + " could not be read: its site gave no answer",
+                            ? Message.of("fetch.page-fetcher.did-answer-time", uri)
+                            : Message.of("fetch.page-fetcher.could-read-site-gave", uri),
                     e);
         } finally {
             over.complete(null);
@@ -293,7 +293,7 @@ public final class PageFetcher implements AutoCloseable {
         String type = String.valueOf(response.getEntity().getContentType());
         String bare = type.replaceAll(";.*", "").strip().toLowerCase(Locale.ROOT);
         if (page && status == 200 && !TYPES.contains(bare)) {
-            throw new Refusal(uri + " is no page: it is " + bare);
+            throw new Refusal("fetch.page-fetcher.is-no-page-it", uri, bare);
         }
         return new Answer(status, bounded(uri, response.getEntity().getContent(), largest, page), "");
     }
@@ -304,7 +304,7 @@ public final class PageFetcher implements AutoCloseable {
         for (int count = in.read(some); count >= 0; count = in.read(some)) {
             if (out.size() + count > largest) {
                 if (whole) {
-                    throw new Refusal(uri + " is larger than a page is: more than 10 MB");
+                    throw new Refusal("fetch.page-fetcher.larger-than-page-more", uri);
                 }
                 break;
             }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import smorgas.core.figure.Figure;
 import smorgas.core.source.FigureService;
+import smorgas.core.text.Message;
 import smorgas.core.text.Words;
 
 /**
@@ -51,7 +52,7 @@ final class FigureStandIn implements FigureService {
     public List<Estimate> estimate(Question question) throws Fault, InterruptedException {
         Thread.sleep(MILLIS);
         if (draw(question.keywords().getFirst() + question.place(), FAILS_OF) == 0) {
-            throw new Fault("it has too much to do");
+            throw new Fault(Message.of("standin.figure-stand-in.too-much-do"));
         }
         return question.keywords().stream()
                 .map(keyword -> known(keyword, question.place()))

@@ -9,6 +9,7 @@ import java.util.NavigableMap;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import smorgas.core.source.Source;
+import smorgas.core.text.Message;
 import smorgas.core.text.Words;
 
 /**
@@ -77,10 +78,10 @@ final class Suggester implements Source {
         Thread.sleep(millis);
         int draw = Math.floorMod((query.text() + name).hashCode(), FAILS_EVER);
         if (draw == 0) {
-            throw new Fault("it refuses this one");
+            throw new Fault(Message.of("standin.suggester.refuses-one"));
         }
         if (draw % FAILS_ONCE == 1 && failed.putIfAbsent(query.text(), true) == null) {
-            throw new Fault("it has too much to do");
+            throw new Fault(Message.of("standin.suggester.too-much-do"));
         }
         if (!query.language().equals("en")) {
             return List.of();

@@ -2,8 +2,8 @@ package smorgas.app.store;
 
 import java.time.DateTimeException;
 import java.time.OffsetDateTime;
-import java.util.Locale;
 import org.jooq.TableField;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** What comes in is held against what can be stored, shown and written again; what does not fit is refused by field and bound. */
@@ -26,13 +26,7 @@ final class Bounded {
     static String text(String text, TableField<?, String> column, String what) {
         int most = column.getDataType().length();
         if (text.length() > most) {
-            throw new Refusal(String.format(
-                    Locale.ENGLISH,
-                    "%s is too long: it has %,d characters, and at most %,d are possible (\"%s\")",
-                    what,
-                    text.length(),
-                    most,
-                    shown(text)));
+            throw new Refusal("store.bounded.too-long-characters-most", what, text.length(), most, shown(text));
         }
         return text;
     }
@@ -52,9 +46,8 @@ final class Bounded {
                 return time;
             }
         } catch (DateTimeException e) {
-            throw new Refusal("%s is no time: \"%s\"".formatted(what, shown(written)), e);
+            throw new Refusal(Message.of("store.bounded.is-no-time", what, shown(written)), e);
         }
-        throw new Refusal(
-                "%s is not between the years %d and %d: \"%s\"".formatted(what, FIRST_YEAR, LAST_YEAR, shown(written)));
+        throw new Refusal("store.bounded.between-years", what, FIRST_YEAR, LAST_YEAR, shown(written));
     }
 }

@@ -20,7 +20,7 @@ final class Complete {
      */
     static void require(@Nullable Object value, String name) {
         switch (value) {
-            case null -> throw new Refusal("\"" + name + "\" is missing");
+            case null -> throw new Refusal("store.complete.is-missing", name);
             case Bounds bounds -> {
                 // Open on a side, or on both.
             }

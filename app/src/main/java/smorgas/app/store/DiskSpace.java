@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.util.unit.DataSize;
+import smorgas.core.text.Message;
 
 /**
  * Whether the disk has room for what is about to be written. A database that cannot write closes itself in the middle of an
@@ -18,8 +19,21 @@ public class DiskSpace {
     public static final class None extends RuntimeException {
         private static final long serialVersionUID = 1;
 
-        None(String sentence) {
-            super(sentence);
+        private final transient Message sentence;
+
+        None(Message sentence) {
+            super(sentence.key());
+            this.sentence = sentence;
+        }
+
+        /** What people are told. */
+        public Message sentence() {
+            return sentence;
+        }
+
+        @Override
+        public String getMessage() {
+            return sentence.toString();
         }
     }
 
@@ -50,10 +64,7 @@ public class DiskSpace {
     void need(long bytes) {
         long there = left();
         if (there - bytes < least) {
-            throw new None("The disk is full (" + there / 1_000_000 + " MB are free, of which Smorgas leaves "
-                    + least / 1_000_000
-                    + " MB alone), so this was not saved. Make room on it and do it again; everything"
-                    + " saved before is safe and can be looked at.");
+            throw new None(Message.of("store.disk-space.full", there / 1_000_000, least / 1_000_000));
         }
     }
 

@@ -41,9 +41,7 @@ final class Fingerprint {
      */
     static void require(String what, JsonNode file) {
         if (!OURS.equals(file.path(FIELD).stringValue(""))) {
-            throw new Refusal(what
-                    + " was written by another version of Smorgas, and before version 1.0 each version reads only its own files."
-                    + " Use the version that wrote it");
+            throw new Refusal("store.fingerprint.written-another-version-smorgas", what);
         }
     }
 

@@ -12,6 +12,8 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.core.recipe.Doer;
 import smorgas.core.recipe.History;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** The history of each project. Rows are appended; of an old row only its state changes. */
 @Repository
@@ -23,8 +25,10 @@ public class Histories {
     private final Clock clock;
     private final Tally tally;
     private final DiskSpace room;
+    private final Wording wording;
 
-    Histories(DSLContext db, Clock clock, Tally tally, DiskSpace room) {
+    Histories(DSLContext db, Clock clock, Tally tally, DiskSpace room, Wording wording) {
+        this.wording = wording;
         this.db = db;
         this.clock = clock;
         this.tally = tally;
@@ -89,13 +93,13 @@ public class Histories {
     /**
      * Stores the step from one history to the next, durably, or throws and stores nothing.
      *
-     * @param effect what it changed, in a sentence with figures; empty if nothing is to be told
+     * @param effect what it changed, in a sentence with figures, which is kept in the words of the time
      * @param version the version that the project had before; if it has another by now, nothing is stored
      * @throws IllegalStateException if the project is not at that version
      * @throws DiskSpace.None if the disk has no room
      */
     @Transactional
-    public void advance(long project, long version, History before, History after, String effect) {
+    public void advance(long project, long version, History before, History after, Message effect) {
         room.need(0);
         int moved = db.update(PROJECT)
                 .set(PROJECT.VERSION, version + 1)
@@ -112,7 +116,7 @@ public class Histories {
                         db,
                         project,
                         step,
-                        new Told(OffsetDateTime.now(clock), step.entry().doneBy(), effect));
+                        new Told(OffsetDateTime.now(clock), step.entry().doneBy(), wording.of(effect)));
                 mark = mark.and(step.entry());
             } else if (old.get((int) step.seq() - 1).state() != step.state()) {
                 db.update(ENTRY)

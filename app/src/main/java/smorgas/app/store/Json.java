@@ -21,6 +21,7 @@ import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.ConditionKind;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.serve.PlanLayout;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
@@ -77,6 +78,7 @@ public final class Json {
                     .map(kind -> new NamedType(kind.getValue(), kind.getKey()))
                     .toArray(NamedType[]::new))
             .addMixIn(Reading.class, ReadingFields.class)
+            .addModule(MessageJson.module())
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .build();
 
@@ -116,7 +118,7 @@ public final class Json {
     static Entry entry(String kind, int format, String body) {
         EntryKinds.Kind known = EntryKinds.find(kind, format);
         if (known == null) {
-            throw new Refusal("The entry \"" + kind + "\" (format " + format + ") is not known to this version");
+            throw new Refusal("store.json.entry-format-known-version", kind, format);
         }
         try {
             if (kind.equals(EntryKinds.RECIPE_TAKEN)) {
@@ -127,22 +129,23 @@ public final class Json {
             Complete.require(read, "body");
             return read;
         } catch (tools.jackson.core.JacksonException | Refusal e) {
-            throw new Refusal("The entry \"" + kind + "\" cannot be read: " + told(e), e);
+            throw new Refusal(Message.of("store.json.entry-cannot-read", kind, told(e)), e);
         }
     }
 
     /** What is wrong, without the names of our classes. */
-    private static String told(RuntimeException fault) {
+    private static Message told(RuntimeException fault) {
         if (fault.getCause() instanceof NullPointerException) {
-            return "a value is missing";
+            return Message.of("store.json.value-missing");
         }
         if (fault.getCause() instanceof Refusal refused) {
-            return String.valueOf(refused.getMessage());
+            return refused.message();
         }
         String message = fault instanceof tools.jackson.core.JacksonException json
                 ? json.getOriginalMessage()
                 : String.valueOf(fault.getMessage());
-        return message.replaceAll(" ?\\(class [^)]*\\)", "").replaceAll("`?smorgas\\.[\\w.$]*[.$](\\w+)`?", "$1");
+        return Message.verbatim(
+                message.replaceAll(" ?\\(class [^)]*\\)", "").replaceAll("`?smorgas\\.[\\w.$]*[.$](\\w+)`?", "$1"));
     }
 
     /** What a tool of ours was asked for, as a text that {@link #asked(String)} reads back. */
@@ -170,7 +173,7 @@ public final class Json {
             Complete.require(read, "condition");
             return read;
         } catch (tools.jackson.core.JacksonException e) {
-            throw new Refusal("This is no condition: " + e.getOriginalMessage(), e);
+            throw new Refusal(Message.of("store.json.this-is-no-condition", e.getOriginalMessage()), e);
         }
     }
 
@@ -208,7 +211,7 @@ public final class Json {
             Complete.require(read, "layout");
             return read;
         } catch (tools.jackson.core.JacksonException e) {
-            throw new Refusal("This is no layout: " + told(e), e);
+            throw new Refusal(Message.of("store.json.this-is-no-layout", told(e)), e);
         }
     }
 
@@ -242,13 +245,12 @@ public final class Json {
             try {
                 String kind = node.path("kind").stringValue("");
                 if (!EntryKinds.ofRecipe().contains(kind)) {
-                    throw new Refusal(
-                            "The kind \"" + kind + "\" is none of " + String.join(", ", EntryKinds.ofRecipe()));
+                    throw new Refusal("store.json.kind-none", kind, List.copyOf(EntryKinds.ofRecipe()));
                 }
                 entries.add(entry(
                         kind, node.path("format").intValue(0), node.path("body").toString()));
             } catch (Refusal e) {
-                throw new Refusal("Entry " + (entries.size() + 1) + ": " + e.getMessage(), e);
+                throw new Refusal(Message.of("store.json.entry", entries.size() + 1, e.message()), e);
             }
         }
         return entries;

@@ -23,6 +23,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Rules;
 import smorgas.core.serve.PlanRecord;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import tools.jackson.databind.JsonNode;
 
@@ -146,7 +147,7 @@ public class ProjectFile {
             ProjectZip.check(zip);
             return read(zip);
         } catch (ZipException e) {
-            throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
+            throw new Refusal(Message.of("store.project-file.project-file-zip-part"), e);
         }
     }
 
@@ -159,7 +160,7 @@ public class ProjectFile {
         try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
             return ProjectZip.largest(zip);
         } catch (ZipException e) {
-            throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
+            throw new Refusal(Message.of("store.project-file.project-file-zip-part"), e);
         }
     }
 
@@ -194,7 +195,7 @@ public class ProjectFile {
                     new History(ProjectZip.acts(told, numbers)).effective(),
                     lists);
         } catch (ZipException e) {
-            throw new Refusal("This is no project file: it is no ZIP, or a part of it is missing", e);
+            throw new Refusal(Message.of("store.project-file.project-file-zip-part"), e);
         }
     }
 
@@ -203,11 +204,11 @@ public class ProjectFile {
         ProjectZip.requireKnown(told);
         String name = ProjectZip.text(told, "name");
         if (name.isBlank()) {
-            throw new Refusal("The project in this file has no name");
+            throw new Refusal("store.project-file.project-file-name");
         }
         String language = ProjectZip.text(told, "language");
         if (!language.matches("[a-z]{2,8}")) {
-            throw new Refusal("The project in this file has no language");
+            throw new Refusal("store.project-file.project-file-language");
         }
         long id = projects.create(name, language, ProjectZip.text(told, "market"), ProjectZip.text(told, "currency"));
         Map<Long, Long> numbers = baskets(zip, told, id);
@@ -226,12 +227,11 @@ public class ProjectFile {
     private long store(ProjectZip.Listed list, long id) {
         long made = baskets.store(id, list.name(), list.bytes())
                 .basket()
-                .orElseThrow(() ->
-                        new Refusal("The list \"" + ProjectZip.shown(list.name()) + "\" in this file cannot be read"));
+                .orElseThrow(
+                        () -> new Refusal("store.project-file.list-file-cannot-read", ProjectZip.shown(list.name())));
         String sum = ProjectZip.text(list.told(), "sha256");
         if (!sum.isEmpty() && !sum.equals(fingerprint(made))) {
-            throw new Refusal(
-                    "The list \"" + ProjectZip.shown(list.name()) + "\" is not what it was when this file was written");
+            throw new Refusal("store.project-file.list-what-when-file", ProjectZip.shown(list.name()));
         }
         db.update(BASKET)
                 .set(BASKET.GATHERED_AT, ProjectZip.time(list.told(), "gathered"))
@@ -248,13 +248,12 @@ public class ProjectFile {
             ZipEntry entry = zip.getEntry("served/" + number);
             long point = one.path("point").asLong(-1);
             if (entry == null || name.isBlank() || point < 0 || point > acts) {
-                throw new Refusal("The served plan \"" + ProjectZip.shown(name)
-                        + "\" is missing in this file, or of no point of it");
+                throw new Refusal("store.project-file.served-plan-missing-file", ProjectZip.shown(name));
             }
             byte[] packed = ProjectZip.bytes(zip, entry);
             all += packed.length;
             if (all > ProjectZip.LARGEST_IN_ALL) {
-                throw new Refusal("The served plans in this file unpack to more than 4 GB");
+                throw new Refusal("store.project-file.served-plans-file-unpack");
             }
             served.keep(
                     new ServedPlans.Served(
@@ -270,7 +269,7 @@ public class ProjectFile {
         } catch (Refusal e) {
             throw e;
         } catch (RuntimeException e) {
-            throw new Refusal("The exported plan \"" + ProjectZip.shown(name) + "\" in this file is damaged", e);
+            throw new Refusal(Message.of("store.project-file.exported-plan-file-damaged", ProjectZip.shown(name)), e);
         }
     }
 

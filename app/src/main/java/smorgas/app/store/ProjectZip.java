@@ -17,6 +17,7 @@ import smorgas.core.recipe.Doer;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Rules;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -52,12 +53,12 @@ final class ProjectZip {
             String name = text(one, "name");
             ZipEntry entry = zip.getEntry("baskets/" + number);
             if (entry == null || name.isBlank()) {
-                throw new Refusal("The list \"" + shown(name) + "\" is missing in this file");
+                throw new Refusal("store.project-zip.list-missing-file", shown(name));
             }
             byte[] bytes = bytes(zip, entry);
             all += bytes.length;
             if (all > LARGEST_IN_ALL) {
-                throw new Refusal("The lists in this file unpack to more than 4 GB");
+                throw new Refusal("store.project-zip.lists-file-unpack-more");
             }
             take.accept(new Listed(number, name, bytes, one));
         }
@@ -77,7 +78,7 @@ final class ProjectZip {
     static long version(JsonNode node) {
         long version = node.path("version").asLong(0);
         if (version < 0 || version > MOST_ACTS) {
-            throw new Refusal("\"version\" in this project file is " + version + ", which is not possible");
+            throw new Refusal("store.project-zip.version-project-file-which", version);
         }
         return version;
     }
@@ -89,8 +90,7 @@ final class ProjectZip {
                 .filter(one -> one.name().equals(kind))
                 .findFirst()
                 .map(one -> new Doer(one, text(act, "doer")))
-                .orElseThrow(() -> new Refusal("An act in this project file was made by \"" + shown(kind)
-                        + "\", of which this version knows nothing"));
+                .orElseThrow(() -> new Refusal("store.project-zip.act-project-file-made", shown(kind)));
     }
 
     /** What the largest part of a file says it unpacks to, in bytes. */
@@ -101,11 +101,10 @@ final class ProjectZip {
     static void requireKnown(JsonNode told) {
         int format = told.path("project").asInt(0);
         if (format > FORMAT) {
-            throw new Refusal("This project file is of format " + format
-                    + ", made by a newer Smorgas; this one reads up to " + FORMAT);
+            throw new Refusal("store.project-zip.project-file-format-made", format, FORMAT);
         }
         if (format < 1) {
-            throw new Refusal("This is no project file: project.json does not say which format it has");
+            throw new Refusal("store.project-zip.project-file-project-json");
         }
         Fingerprint.require("This project file", told);
         rules(told);
@@ -119,12 +118,12 @@ final class ProjectZip {
     /** What it says of itself may be a lie; what is read is bounded too. */
     static void check(ZipFile zip) {
         if (zip.size() > MOST_FILES) {
-            throw new Refusal("This is no project file: it holds more than " + MOST_FILES + " files");
+            throw new Refusal("store.project-zip.project-file-holds-more", MOST_FILES);
         }
         for (Enumeration<? extends ZipEntry> all = zip.entries(); all.hasMoreElements(); ) {
             String name = all.nextElement().getName();
             if (!name.matches(NAMES)) {
-                throw new Refusal("This is no project file: it holds \"" + shown(name) + "\"");
+                throw new Refusal("store.project-zip.project-file-holds", shown(name));
             }
         }
     }
@@ -136,7 +135,7 @@ final class ProjectZip {
     static String text(JsonNode node, String field) {
         String text = node.path(field).asString("");
         if (text.length() > 2_000) {
-            throw new Refusal("\"" + field + "\" in this project file is too long");
+            throw new Refusal("store.project-zip.project-file-too-long", field);
         }
         return text;
     }
@@ -144,12 +143,12 @@ final class ProjectZip {
     static JsonNode told(ZipFile zip) throws IOException {
         ZipEntry entry = zip.getEntry(TOLD);
         if (entry == null) {
-            throw new Refusal("This is no project file: it holds no project.json");
+            throw new Refusal("store.project-zip.project-file-holds-project");
         }
         try {
             return Json.tree(new String(bytes(zip, entry), StandardCharsets.UTF_8));
         } catch (JacksonException e) {
-            throw new Refusal("project.json in this file cannot be read", e);
+            throw new Refusal(Message.of("store.project-zip.project-json-file-cannot"), e);
         }
     }
 
@@ -158,10 +157,10 @@ final class ProjectZip {
             // More than it says of itself is not read: so much memory was claimed for it.
             byte[] bytes = in.readNBytes(Math.clamp(entry.getSize(), 0, LARGEST));
             if (in.read() >= 0 && bytes.length < LARGEST) {
-                throw new Refusal("\"" + shown(entry.getName()) + "\" in this file is larger than the file says");
+                throw new Refusal("store.project-zip.file-larger-than-file", shown(entry.getName()));
             }
             if (entry.getSize() > LARGEST) {
-                throw new Refusal("\"" + shown(entry.getName()) + "\" in this file unpacks to more than 256 MB");
+                throw new Refusal("store.project-zip.file-unpacks-more-than", shown(entry.getName()));
             }
             return bytes;
         }
@@ -175,8 +174,7 @@ final class ProjectZip {
         String kind = act.path("kind").asString("");
         int format = act.path("format").asInt(0);
         if (!Json.knows(kind, format)) {
-            throw new Refusal("Act " + number + " in this project file, \"" + shown(kind) + "\" in format " + format
-                    + ", is not known here: it may be of a newer Smorgas");
+            throw new Refusal("store.project-zip.act-project-file-format", number, shown(kind), format);
         }
         Entry entry = Json.entry(kind, format, act.path("body").toString());
         if (!(entry instanceof BasketEntry ofBasket)) {
@@ -185,7 +183,7 @@ final class ProjectZip {
         return ofBasket.renumbered(old -> {
             Long made = numbers.get(old);
             if (made == null) {
-                throw new Refusal("Act " + number + " in this project file is about a list that is not in it");
+                throw new Refusal("store.project-zip.act-project-file-about", number);
             }
             return made;
         });
@@ -195,7 +193,7 @@ final class ProjectZip {
         try {
             return History.State.valueOf(act.path("state").asString(""));
         } catch (IllegalArgumentException e) {
-            throw new Refusal("Act " + number + " in this project file is neither done nor undone", e);
+            throw new Refusal(Message.of("store.project-zip.act-project-file-neither", number), e);
         }
     }
 }

@@ -16,6 +16,7 @@ import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -75,11 +76,10 @@ public record RecipeFile(Rules rules, String language, List<Entry> entries) {
         try {
             file = Json.tree(json);
         } catch (JacksonException e) {
-            throw new Refusal("This is no JSON: " + e.getOriginalMessage(), e);
+            throw new Refusal(Message.of("store.recipe-file.this-is-no-json", e.getOriginalMessage()), e);
         }
         if (!file.path("recipe").isInt() || file.path("recipe").intValue() != FORMAT) {
-            throw new Refusal(
-                    "This is no recipe of format " + FORMAT + ": it should begin with {\"recipe\": " + FORMAT + "}");
+            throw new Refusal("store.recipe-file.recipe-format-should-begin", FORMAT);
         }
         Fingerprint.require("This recipe", file);
         return new RecipeFile(
@@ -101,11 +101,11 @@ public record RecipeFile(Rules rules, String language, List<Entry> entries) {
         try {
             file = parse(new String(bytes, StandardCharsets.UTF_8).replaceFirst("^\uFEFF", ""));
         } catch (Refusal e) {
-            throw new Refusal(name + ": " + e.getMessage(), e);
+            throw new Refusal(Message.of("store.recipe-file.in-file", name, e.message()), e);
         }
         if (!file.language().equals(language)) {
-            throw new Refusal(name + " is a recipe for " + told(file.language()) + " keywords, and this project is in "
-                    + told(language) + ": make a project in that language for it");
+            throw new Refusal(
+                    "store.recipe-file.recipe-keywords-project-make", name, told(file.language()), told(language));
         }
         return new RecipeTaken(name, file.entries());
     }

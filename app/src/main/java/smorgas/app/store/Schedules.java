@@ -11,14 +11,18 @@ import org.jooq.Record6;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import smorgas.core.source.Schedule;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** When baskets are asked again by themselves. */
 @Repository
 public class Schedules {
 
     private final DSLContext db;
+    private final Wording wording;
 
-    Schedules(DSLContext db) {
+    Schedules(DSLContext db, Wording wording) {
+        this.wording = wording;
         this.db = db;
     }
 
@@ -90,9 +94,10 @@ public class Schedules {
 
     /** Writes down what a run came to. */
     @Transactional
-    public void tell(long basket, String told) {
+    public void tell(long basket, Message told) {
+        String words = wording.of(told);
         db.update(ASKED_AGAIN)
-                .set(ASKED_AGAIN.TOLD, told.substring(0, Math.min(1_000, told.length())))
+                .set(ASKED_AGAIN.TOLD, words.substring(0, Math.min(1_000, words.length())))
                 .where(ASKED_AGAIN.BASKET_ID.eq(basket))
                 .execute();
     }

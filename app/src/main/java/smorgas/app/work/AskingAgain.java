@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import smorgas.app.store.Offers;
 import smorgas.app.store.Schedules;
 import smorgas.core.recipe.gather.Asked;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -68,13 +69,13 @@ public class AskingAgain {
                                 .mapToObj(row -> Tidy.of(basket.lines().text(row)))
                                 .toList());
             case Asked.Estimated asked -> sources.estimating(asked.estimation(), some(asked.left()));
-            default -> throw new Refusal("Nothing of it was left");
+            default -> throw new Refusal("work.asking-again.nothing-left");
         };
     }
 
     private static <T> List<T> some(List<T> left) {
         if (left.isEmpty()) {
-            throw new Refusal("All of it was asked");
+            throw new Refusal("work.asking-again.all-asked");
         }
         return left;
     }
@@ -138,13 +139,13 @@ public class AskingAgain {
             if (basket.isPresent()) {
                 again(project, basket.get(), true, over -> schedules.tell(kept.basket(), over.sentence()));
             } else {
-                schedules.tell(kept.basket(), "The basket was taken away.");
+                schedules.tell(kept.basket(), Message.of("work.asking-again.basket-taken-away"));
             }
         } catch (Refusal refused) {
-            schedules.tell(kept.basket(), "Nothing was asked. " + refused.getMessage() + ".");
+            schedules.tell(kept.basket(), Message.of("work.asking-again.nothing-asked", refused.message()));
         } catch (RuntimeException e) {
             LOG.error("what is asked by schedule for basket {} failed", kept.basket(), e);
-            schedules.tell(kept.basket(), "It failed; the log says why.");
+            schedules.tell(kept.basket(), Message.of("work.asking-again.failed-log-says-why"));
         }
     }
 }

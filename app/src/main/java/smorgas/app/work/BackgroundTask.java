@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
+import smorgas.core.text.Message;
 
 /** Something of ours at work in the background: it tells how far it is, can be stopped, and tells what came of it. */
 public abstract class BackgroundTask {
@@ -15,7 +16,7 @@ public abstract class BackgroundTask {
     private final String name;
     private final CountDownLatch over = new CountDownLatch(1);
     private volatile long basket;
-    private volatile String sentence = "";
+    private volatile Message sentence = Message.NONE;
 
     protected BackgroundTask(long project, String name) {
         this.project = project;
@@ -46,12 +47,12 @@ public abstract class BackgroundTask {
     }
 
     /** What is to be said of it once it is over; empty if nothing. */
-    public final String sentence() {
+    public final Message sentence() {
         return sentence;
     }
 
     /** How far it is, a line for each thing that goes on beside others. */
-    public abstract List<String> told();
+    public abstract List<Message> told();
 
     /** Makes it end soon; may be called at any time, and does nothing if it is over. */
     abstract void stop();
@@ -60,7 +61,7 @@ public abstract class BackgroundTask {
     abstract void run();
 
     /** What came of it; it is over once that is told on ({@link #release}). */
-    final void came(long made, String told) {
+    final void came(long made, Message told) {
         basket = made;
         sentence = told;
     }

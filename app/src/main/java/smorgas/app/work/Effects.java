@@ -2,13 +2,13 @@ package smorgas.app.work;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** Tells in figures what an act did. */
 final class Effects {
@@ -22,12 +22,12 @@ final class Effects {
     private static final int NAMED = 3;
 
     /** What an act on groups did beside what it says; of very many keywords it is not waited for. */
-    static String moved(Entry entry, Board before, Board after) {
+    static Message moved(Entry entry, Board before, Board after) {
         boolean told = entry instanceof GroupPin
                 && before.groupsKnown()
                 && after.keywords().size() <= MOST_TOLD;
         if (!told || before.keywords() != after.keywords()) {
-            return "";
+            return Message.NONE;
         }
         Set<String> named =
                 switch (entry) {
@@ -41,10 +41,10 @@ final class Effects {
     }
 
     /**
-     * What an act on groups did to keywords that it did not name: those that are in another group than before, in a sentence
-     * with a space before it; empty if there are none.
+     * What an act on groups did to keywords that it did not name: those that are in another group than before, in a sentence;
+     * {@link Message#NONE} if there are none.
      */
-    private static String moved(Board before, Board after, Set<String> named) {
+    private static Message moved(Board before, Board after, Set<String> named) {
         Groups old = before.groups();
         Groups now = after.groups();
         List<String> moved = new ArrayList<>();
@@ -55,15 +55,14 @@ final class Effects {
             }
         }
         if (moved.isEmpty()) {
-            return "";
+            return Message.NONE;
         }
-        String more = moved.size() > NAMED ? String.format(Locale.ENGLISH, " and %,d more", moved.size() - NAMED) : "";
-        return String.format(
-                Locale.ENGLISH,
-                " %,d %s changed groups: %s%s.",
+        Message more = moved.size() > NAMED ? Message.of("work.effects.and-more", moved.size() - NAMED) : Message.NONE;
+        return Message.of(
+                "work.effects.keyword-changed-groups",
                 moved.size(),
-                (named.isEmpty() ? "" : "other ") + (moved.size() == 1 ? "keyword" : "keywords"),
-                String.join(", ", moved.subList(0, Math.min(NAMED, moved.size()))),
+                named.isEmpty(),
+                moved.subList(0, Math.min(NAMED, moved.size())),
                 more);
     }
 
@@ -72,10 +71,14 @@ final class Effects {
         return group < 0 ? String.valueOf(group) : groups.grouping().key(group);
     }
 
-    /** The end of a sentence: which counts changed, and how many keywords are left; always ends with a full stop. */
-    static String between(Board before, Board after) {
-        List<String> changes = new ArrayList<>();
-        change(changes, "Keywords", before.keywords().size(), after.keywords().size());
+    /** What an act did, with the counts that changed. */
+    static Message of(Message sentence, Entry entry, Board before, Board after) {
+        List<Message> changes = new ArrayList<>();
+        change(
+                changes,
+                Message.of("work.effects.keywords"),
+                before.keywords().size(),
+                after.keywords().size());
         for (Standing standing : Standing.values()) {
             change(
                     changes,
@@ -83,12 +86,17 @@ final class Effects {
                     before.standings().count(standing),
                     after.standings().count(standing));
         }
-        return changes.isEmpty() ? "." : ". " + String.join(", ", changes) + ".";
+        Message told = Message.of("sentence", sentence);
+        if (!changes.isEmpty()) {
+            told = Message.of("list.sentences", told, Message.of("sentence", changes));
+        }
+        Message moved = moved(entry, before, after);
+        return moved.isEmpty() ? told : Message.of("list.sentences", told, moved);
     }
 
-    private static void change(List<String> changes, String what, int before, int after) {
+    private static void change(List<Message> changes, Message what, int before, int after) {
         if (before != after) {
-            changes.add(String.format(Locale.ENGLISH, "%s %,d \u2192 %,d", what, before, after));
+            changes.add(Message.of("work.effects.change", what, before, after));
         }
     }
 }

@@ -11,6 +11,7 @@ import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
+import smorgas.core.text.Message;
 
 /**
  * Follows the history of a project to what it comes to.
@@ -22,8 +23,7 @@ record Follower(
 
     private static final Logger LOG = LoggerFactory.getLogger(Follower.class);
 
-    static final String STUCK = "The last act of this project cannot be followed, so it is shown as it was before"
-            + " and takes no other act: undo it, and all is as before.";
+    static final Message STUCK = Message.of("work.follower.last-act-project-cannot");
 
     /** @param stuck whether the last acts cannot be followed, so that it is as it was before them */
     record Followed(Snapshot snapshot, boolean stuck) {}
@@ -56,7 +56,8 @@ record Follower(
                 }
                 boolean stuck = undone > 0;
                 return new Followed(
-                        new Snapshot(stored.version(), stored.history(), board, inForce, stuck ? STUCK : ""), stuck);
+                        new Snapshot(stored.version(), stored.history(), board, inForce, stuck ? STUCK : Message.NONE),
+                        stuck);
             } catch (DataAccessException e) {
                 throw e;
             } catch (RuntimeException | StackOverflowError e) {

@@ -23,6 +23,7 @@ import smorgas.app.store.MeaningStore;
 import smorgas.core.board.Board;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.MeaningVectors;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 import smorgas.meaning.model.MeaningModel;
 import smorgas.meaning.model.PackedVector;
@@ -89,8 +90,8 @@ public class Meanings {
         }
 
         @Override
-        public List<String> told() {
-            return List.of(done + " of " + all);
+        public List<Message> told() {
+            return List.of(Message.of("work.meanings.progress", done, all));
         }
 
         @Override

@@ -2,12 +2,12 @@ package smorgas.app.work;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import smorgas.app.store.GivenMemory;
 import smorgas.core.group.engine.MemoryLimit;
+import smorgas.core.text.Message;
 
 /**
  * The one budget of memory of the whole server. What is held (projects with their boards) is weighed; what is about to be held is
@@ -63,11 +63,23 @@ public class Memory {
     public static final class TooLittle extends RuntimeException {
         private static final long serialVersionUID = 1;
 
+        private final transient Message sentence;
         private final boolean passing;
 
-        TooLittle(String sentence, boolean passing) {
-            super(sentence, null, false, false);
+        TooLittle(Message sentence, boolean passing) {
+            super(sentence.key(), null, false, false);
+            this.sentence = sentence;
             this.passing = passing;
+        }
+
+        /** What people are told, a sentence or two. */
+        public Message sentence() {
+            return sentence;
+        }
+
+        @Override
+        public String getMessage() {
+            return sentence.toString();
         }
 
         /** Whether it may be enough in a moment, when others have done. */
@@ -145,18 +157,16 @@ public class Memory {
      * @param what it is for, as the subject of a sentence
      * @throws TooLittle if there is less, or not soon enough
      */
-    public Claim claim(String what, long bytes, long patienceMillis) {
+    public Claim claim(Message what, long bytes, long patienceMillis) {
         return claimBeside(0, what, bytes, patienceMillis);
     }
 
     /** The same for something that needs so many bytes beside it which are held already, so that no wait lets go of them. */
-    Claim claimBeside(long held, String what, long bytes, long patienceMillis) {
+    Claim claimBeside(long held, Message what, long bytes, long patienceMillis) {
         if (held + bytes > room) {
             throw new TooLittle(
-                    String.format(
-                            Locale.ENGLISH,
-                            "%s needs about %,d MB of memory, and Smorgas can use %,d MB for it. Start it with more, such as"
-                                    + " SMORGAS_JAVA_OPTS=-Xmx%dm, or drop or take away what is not needed.",
+                    Message.of(
+                            "work.memory.needs-about-mb-memory",
                             what,
                             megabytes(held + bytes),
                             megabytes(room),
@@ -168,9 +178,7 @@ public class Memory {
             while (claimed + bytes + held() > room || !heapHolds(bytes)) {
                 if (!letGo() && !waited(until)) {
                     throw new TooLittle(
-                            what
-                                    + " needs memory that others use at the moment. Try again in a minute, or start Smorgas with"
-                                    + " more, such as SMORGAS_JAVA_OPTS=-Xmx" + given(claimed + bytes + held()) + "m.",
+                            Message.of("work.memory.needs-memory-others-use", what, given(claimed + bytes + held())),
                             true);
                 }
             }

@@ -23,6 +23,7 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -150,21 +151,20 @@ public final class OpenProject {
         try {
             entry = make.apply(before.board().recipe());
         } catch (Refusal e) {
-            return new Outcome.Refused(String.valueOf(e.getMessage()) + ".");
+            return new Outcome.Refused(Message.of("sentence", e.message()));
         }
         if (entry.surprises(before.history().touchedSince(seen))) {
-            return new Outcome.Refused(
-                    "Not done: the same was changed in another window meanwhile. This is the newer state.");
+            return new Outcome.Refused(Message.of("work.open-project.done-same-changed-another"));
         }
         History after;
         try {
             after = before.history().act(entry, before.version() + 1);
         } catch (Refusal e) {
-            return new Outcome.Refused(e.getMessage() + ".");
+            return new Outcome.Refused(Message.of("sentence", e.message()));
         }
         if (recipeOf(after).sameAs(before.board().recipe())
                 && after.points().equals(before.history().points())) {
-            return new Outcome.NoChange("Nothing to change: it is so already.");
+            return new Outcome.NoChange(Message.of("work.open-project.nothing-change-so-already"));
         }
         return advance(before, after, entry.sentence(), entry);
     }
@@ -187,14 +187,14 @@ public final class OpenProject {
         Snapshot before = snapshot;
         Optional<History.Step> last = before.history().undoable();
         if (last.isEmpty()) {
-            return new Outcome.NoChange("There is nothing to undo.");
+            return new Outcome.NoChange(Message.of("work.open-project.nothing-undo"));
         }
         return seen != before.version()
                 ? newer()
                 : advance(
                         before,
                         before.history().undo(before.version() + 1),
-                        "Undid: " + last.get().entry().sentence(),
+                        Message.of("work.open-project.undid", last.get().entry().sentence()),
                         last.get().entry());
     }
 
@@ -204,19 +204,21 @@ public final class OpenProject {
         Snapshot before = snapshot;
         Optional<History.Step> next = before.history().redoable();
         if (next.isEmpty()) {
-            return new Outcome.NoChange("There is nothing to redo.");
+            return new Outcome.NoChange(Message.of("work.open-project.nothing-redo"));
         }
         return seen != before.version()
                 ? newer()
                 : advance(
                         before,
                         before.history().redo(before.version() + 1),
-                        "Did again: " + next.get().entry().sentence(),
+                        Message.of(
+                                "work.open-project.did-again",
+                                next.get().entry().sentence()),
                         next.get().entry());
     }
 
     private static Outcome newer() {
-        return new Outcome.Refused("Not done: another window has acted meanwhile. This is the newer state.");
+        return new Outcome.Refused(Message.of("work.open-project.done-another-window-acted"));
     }
 
     /** Stores a list and brings its lines into the project. */
@@ -239,12 +241,15 @@ public final class OpenProject {
         try {
             stored = baskets.store(id, new RawList(name, bytes, known, decimals), watch);
         } catch (DiskSpace.None e) {
-            return new Gathered(new Outcome.Refused(name + ": " + e.getMessage()), Optional.empty());
+            return new Gathered(
+                    new Outcome.Refused(Message.of("work.open-project.of-list", name, e.sentence())), Optional.empty());
         }
         if (stored.basket().isEmpty()) {
             return new Gathered(
-                    new Outcome.Refused(
-                            name + ": " + stored.reading().problems().getFirst().sentence()),
+                    new Outcome.Refused(Message.of(
+                            "work.open-project.of-list",
+                            name,
+                            stored.reading().problems().getFirst().sentence())),
                     Optional.empty());
         }
         long basket = loaded.keep(stored, known, decimals);
@@ -256,9 +261,10 @@ public final class OpenProject {
         if (same.isPresent()) {
             act(snapshot.version(), recipe -> new BasketEntry.BasketSwitched(basket, name, false));
             return new Gathered(
-                    new Outcome.Refused(
-                            name + " is the very same file as " + same.get().name()
-                                    + ". It is here, switched off; switch it on to count it too, or take it away."),
+                    new Outcome.Refused(Message.of(
+                            "work.open-project.very-same-file-here",
+                            name,
+                            same.get().name())),
                     Optional.of(basket));
         }
         return new Gathered(added, Optional.of(basket));
@@ -304,12 +310,14 @@ public final class OpenProject {
         try {
             stored = baskets.store(id, new RawList(old.name(), bytes, readAs, decimals), Watch.NONE);
         } catch (DiskSpace.None e) {
-            return new Gathered(new Outcome.Refused(e.getMessage()), Optional.empty());
+            return new Gathered(new Outcome.Refused(e.sentence()), Optional.empty());
         }
         if (stored.basket().isEmpty()) {
             return new Gathered(
-                    new Outcome.Refused(old.name() + ": "
-                            + stored.reading().problems().getFirst().sentence()),
+                    new Outcome.Refused(Message.of(
+                            "work.open-project.of-list",
+                            old.name(),
+                            stored.reading().problems().getFirst().sentence())),
                     Optional.empty());
         }
         long by = loaded.keep(stored, readAs, decimals);
@@ -342,16 +350,16 @@ public final class OpenProject {
         }
     }
 
-    private Outcome advance(Snapshot before, History after, String sentence, Entry entry) {
+    private Outcome advance(Snapshot before, History after, Message sentence, Entry entry) {
         try {
             return stored(before, after, sentence, entry);
         } catch (DiskSpace.None e) {
-            return new Outcome.Refused(e.getMessage());
+            return new Outcome.Refused(e.sentence());
         } catch (Refusal e) {
             // Worked out before it is stored; so nothing was.
-            return new Outcome.Refused(e.getMessage() + ".");
+            return new Outcome.Refused(Message.of("sentence", e.message()));
         } catch (Memory.TooLittle e) {
-            return new Outcome.Refused("Not done. " + e.getMessage());
+            return new Outcome.Refused(Message.of("work.open-project.not-done", e.getMessage()));
         } catch (RuntimeException | Error e) {
             doubtful = true;
             throw e;
@@ -359,12 +367,12 @@ public final class OpenProject {
     }
 
     @SuppressWarnings("try") // it is held, not named
-    private Outcome stored(Snapshot before, History after, String sentence, Entry entry) {
+    private Outcome stored(Snapshot before, History after, Message sentence, Entry entry) {
         if (stuck) {
             // What is shown is not what is stored: only after the undo it is seen whether that can be followed.
-            histories.advance(id, before.version(), before.history(), after, sentence + ".");
+            histories.advance(id, before.version(), before.history(), after, Message.of("sentence", sentence));
             snapshot = followed(new Histories.Stored(before.version() + 1, after), 0, true);
-            return new Outcome.Done(sentence + ".");
+            return new Outcome.Done(Message.of("sentence", sentence));
         }
         // Computed before it is stored: what cannot be followed is not acknowledged.
         Recipe recipe = recipeOf(after);
@@ -375,11 +383,12 @@ public final class OpenProject {
                 ? before.baskets()
                 : loaded.of(recipe, recipe.folding().decimals());
         Board board = before.board().next(LoadedBaskets.lines(inForce), recipe);
-        String effect;
+        Message effect;
         // Until the act is done there are two of what it changes.
         boolean folds = !sameLines || !recipe.folding().equals(old.folding());
-        try (Memory.Claim both = memory.claim("This act", folds ? weight() : 0, ACT_PATIENCE_MILLIS)) {
-            effect = sentence + Effects.between(before.board(), board) + Effects.moved(entry, before.board(), board);
+        try (Memory.Claim both =
+                memory.claim(Message.of("work.open-project.this-act"), folds ? weight() : 0, ACT_PATIENCE_MILLIS)) {
+            effect = Effects.of(sentence, entry, before.board(), board);
         }
         histories.advance(id, before.version(), before.history(), after, effect);
         snapshot = new Snapshot(before.version() + 1, after, board, inForce, effect);

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.beans.factory.ObjectProvider;
@@ -19,6 +18,7 @@ import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.gather.Gleaning;
 import smorgas.core.source.Gleaner;
 import smorgas.core.source.PageSource;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Pages for gleaning: those that somebody sent are held for an hour, so that settings can be tried; others are read by address. */
@@ -83,16 +83,14 @@ public class Pages {
      */
     public ToolTask.Work gleaning(Gleaning wanted) {
         if (wanted.addresses().isEmpty()) {
-            throw new Refusal("The pages are not kept: choose them again");
+            throw new Refusal("work.pages.pages-kept-choose-them");
         }
         if (wanted.addresses().size() > PageFetcher.MOST_PAGES) {
-            throw new Refusal("At most " + PageFetcher.MOST_PAGES + " pages are read at a time");
+            throw new Refusal("work.pages.most-pages-read-time", PageFetcher.MOST_PAGES);
         }
         wanted.addresses().forEach(address -> {
             if (within(address).isEmpty() && !fetching) {
-                throw new Refusal(
-                        address + " would have to be fetched, and fetching is off: start Smorgas with --fetch,"
-                                + " or save the page and choose the file");
+                throw new Refusal("work.pages.would-fetched-fetching-off", address);
             }
         });
         return new Reading(wanted);
@@ -110,7 +108,7 @@ public class Pages {
         @Override
         public ToolTask.Came run() throws InterruptedException {
             Gleaner gleaner = new Gleaner(wanted);
-            List<String> problems = new ArrayList<>();
+            List<Message> problems = new ArrayList<>();
             try (PageFetcher fetcher = new PageFetcher()) {
                 for (String address : wanted.addresses()) {
                     if (stopped) {
@@ -120,7 +118,7 @@ public class Pages {
                         Optional<byte[]> known = within(address);
                         gleaner.add(address, known.isPresent() ? known.get() : fetcher.page(address));
                     } catch (Refusal refused) {
-                        problems.add(refused.getMessage() + ".");
+                        problems.add(Message.of("sentence", refused.message()));
                     }
                     read.incrementAndGet();
                 }
@@ -133,7 +131,7 @@ public class Pages {
                     result.list(),
                     BasketInfo.Kind.PAGE,
                     new Asked.Gleaned(wanted, result.pages(), problems),
-                    String.join(" ", problems));
+                    Message.joined("list.sentences", problems));
         }
 
         @Override
@@ -142,12 +140,9 @@ public class Pages {
         }
 
         @Override
-        public List<String> told() {
-            return List.of(String.format(
-                    Locale.ENGLISH,
-                    "%,d of %,d pages read",
-                    read.get(),
-                    wanted.addresses().size()));
+        public List<Message> told() {
+            return List.of(Message.of(
+                    "work.pages.pages-read", read.get(), wanted.addresses().size()));
         }
     }
 }

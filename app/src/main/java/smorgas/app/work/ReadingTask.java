@@ -3,7 +3,6 @@ package smorgas.app.work;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalLong;
 import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
@@ -11,6 +10,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import smorgas.app.store.Watch;
 import smorgas.core.gather.ReadingStopped;
+import smorgas.core.text.Message;
 
 /**
  * One list on its way into a project. Stopped, it is over at once, whatever its reader is in the middle of: that notices at
@@ -80,8 +80,8 @@ public final class ReadingTask extends BackgroundTask implements Watch {
     }
 
     @Override
-    public List<String> told() {
-        return List.of(String.format(Locale.ENGLISH, "%,d rows", rows));
+    public List<Message> told() {
+        return List.of(Message.of("work.reading-task.rows", rows));
     }
 
     /** When it was told first that this is over; empty if it is now. */
@@ -95,7 +95,7 @@ public final class ReadingTask extends BackgroundTask implements Watch {
     @Override
     synchronized void stop() {
         if (state == State.WAITING || state == State.READING) {
-            end(State.STOPPED, name() + " was stopped; nothing of it was gathered.");
+            end(State.STOPPED, Message.of("work.reading-task.stopped-nothing-gathered", name()));
         }
     }
 
@@ -108,11 +108,11 @@ public final class ReadingTask extends BackgroundTask implements Watch {
         return true;
     }
 
-    private synchronized void end(State how, String told) {
+    private synchronized void end(State how, Message told) {
         end(how, 0, told);
     }
 
-    private synchronized void end(State how, long made, String told) {
+    private synchronized void end(State how, long made, Message told) {
         if (pending()) {
             state = how;
             came(made, told);
@@ -131,7 +131,8 @@ public final class ReadingTask extends BackgroundTask implements Watch {
         }
         claimed = Memory.reading(list.list().bytes());
         try (Table.Visiting visit = table.visit();
-                Memory.Claim claim = memory.claim("With " + name() + ", the project", claimed, PATIENCE_MILLIS)) {
+                Memory.Claim claim = memory.claim(
+                        Message.of("work.reading-task.with-the-project", name()), claimed, PATIENCE_MILLIS)) {
             table.open(project());
             OpenProject.Gathered gathered = list.project().gather(list.list(), this);
             long basket = gathered.basket().orElse(0L);
@@ -139,21 +140,18 @@ public final class ReadingTask extends BackgroundTask implements Watch {
             end(
                     basket == 0 ? State.REFUSED : State.DONE,
                     basket,
-                    told ? gathered.outcome().sentence() : "");
+                    told ? gathered.outcome().sentence() : Message.NONE);
         } catch (Memory.TooLittle e) {
-            end(State.REFUSED, name() + " was not gathered. " + e.getMessage());
+            end(State.REFUSED, Message.of("work.reading-task.was-not-gathered", name(), e.sentence()));
         } catch (ReadingStopped e) {
             // Stopped by hand it is over already.
-            end(State.REFUSED, name() + " was not gathered. " + e.getMessage());
+            end(State.REFUSED, Message.of("work.reading-task.was-not-gathered", name(), e.why()));
         } catch (RuntimeException | StackOverflowError e) {
             LOG.error("{} was not gathered", name(), e);
-            end(
-                    State.FAILED,
-                    name()
-                            + " was not gathered: it could not be stored. Check that the disk has room, then gather it again.");
+            end(State.FAILED, Message.of("work.reading-task.gathered-could-stored-check", name()));
         } finally {
             further.forEach(Memory.Claim::close);
-            end(State.FAILED, name() + " was not gathered: Smorgas ran out of memory or was ended.");
+            end(State.FAILED, Message.of("work.reading-task.gathered-smorgas-ran-out", name()));
         }
     }
 
@@ -163,8 +161,7 @@ public final class ReadingTask extends BackgroundTask implements Watch {
             throw new ReadingStopped();
         }
         if (nanos.getAsLong() - begun > LONGEST.toNanos()) {
-            throw new ReadingStopped("It was still being read after " + LONGEST.toMinutes()
-                    + " minutes; no list takes so long. Save it as CSV, or split it, and gather that.");
+            throw new ReadingStopped(Message.of("work.reading-task.still-being-read-after", LONGEST.toMinutes()));
         }
     }
 
@@ -177,10 +174,11 @@ public final class ReadingTask extends BackgroundTask implements Watch {
             // Packed, the list has more lines than its bytes tell.
             try {
                 long wanted = more + more / 4;
-                further.add(memory.claim("With " + name() + ", the project", wanted - claimed, PATIENCE_MILLIS));
+                further.add(memory.claim(
+                        Message.of("work.reading-task.with-the-project", name()), wanted - claimed, PATIENCE_MILLIS));
                 claimed = wanted;
             } catch (Memory.TooLittle e) {
-                throw new ReadingStopped(String.valueOf(e.getMessage()));
+                throw new ReadingStopped(e.sentence());
             }
         }
     }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import smorgas.core.board.Board;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.History;
+import smorgas.core.text.Message;
 
 /**
  * A project as it stood at one version; cannot change.
@@ -15,7 +16,7 @@ import smorgas.core.recipe.History;
  * @param baskets those in force, in order, those switched off too
  * @param effect what the last act did, in a sentence with figures; empty after a restart
  */
-public record Snapshot(long version, History history, Board board, List<GatheredBasket> baskets, String effect) {
+public record Snapshot(long version, History history, Board board, List<GatheredBasket> baskets, Message effect) {
 
     public Snapshot {
         baskets = List.copyOf(baskets);

@@ -1,7 +1,6 @@
 package smorgas.app.work;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -15,6 +14,7 @@ import smorgas.core.source.FigureService;
 import smorgas.core.source.Forager;
 import smorgas.core.source.Pauses;
 import smorgas.core.source.Source;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** The services outside that can be asked for suggestions and figures, and what asks them. */
@@ -49,9 +49,9 @@ public class Sources {
         FigureService planner = planners.stream()
                 .filter(one -> one.name().equals(wanted.planner()))
                 .findFirst()
-                .orElseThrow(() -> new Refusal("There is no planner of the name " + wanted.planner()));
+                .orElseThrow(() -> new Refusal("work.sources.planner-name", wanted.planner()));
         if (keywords.isEmpty()) {
-            throw new Refusal("There is no keyword to ask for");
+            throw new Refusal("work.sources.keyword-ask");
         }
         return new Estimate(wanted, planner, keywords);
     }
@@ -73,7 +73,7 @@ public class Sources {
                 .filter(source -> wanted.sources().contains(source.name()))
                 .toList();
         if (asked.isEmpty()) {
-            throw new Refusal("None of the sources is there: " + String.join(", ", wanted.sources()));
+            throw new Refusal("work.sources.none-sources", List.copyOf(wanted.sources()));
         }
         return new Forage(wanted, asked, left, known);
     }
@@ -93,16 +93,12 @@ public class Sources {
         @Override
         public ToolTask.Came run() throws InterruptedException {
             Forager.Result result = forager.run();
-            String told = count(result.left().size(), "query was not asked", "queries were not asked");
+            int left = result.left().size();
             return new ToolTask.Came(
                     result.list(),
                     BasketInfo.Kind.SUGGESTIONS,
                     new Asked.Foraged(wanted, simulated, result.left(), result.failed()),
-                    told.isEmpty() ? "" : told + ": go on when you like.");
-        }
-
-        private static String count(int number, String one, String many) {
-            return number == 0 ? "" : String.format(Locale.ENGLISH, "%,d %s", number, number == 1 ? one : many);
+                    left == 0 ? Message.NONE : Message.of("work.sources.go-on-when-you", left));
         }
 
         @Override
@@ -111,22 +107,21 @@ public class Sources {
         }
 
         @Override
-        public List<String> told() {
+        public List<Message> told() {
             return forager.progress().stream().map(Forage::line).toList();
         }
 
-        private static String line(Forager.Progress one) {
-            return String.format(
-                    Locale.ENGLISH,
-                    "%s, round %d: %,d of %,d queries, %,d found, %,d of them new%s%s",
+        private static Message line(Forager.Progress one) {
+            return Message.of(
+                    "work.sources.round-queries-found-them",
                     one.source(),
                     one.round(),
                     one.asked(),
                     one.of(),
                     one.found(),
                     one.fresh(),
-                    one.failed() == 0 ? "" : String.format(Locale.ENGLISH, ", %,d without an answer", one.failed()),
-                    one.told().isEmpty() ? "" : "; " + one.told());
+                    (one.failed() == 0 ? Message.NONE : Message.of("work.sources.without-answer", one.failed())),
+                    (one.told().isEmpty() ? Message.NONE : Message.of("work.sources.further", one.told())));
         }
     }
 
@@ -150,13 +145,7 @@ public class Sources {
                     result.list(planner.simulated()),
                     BasketInfo.Kind.ESTIMATES,
                     new Asked.Estimated(wanted, planner.simulated(), result.left(), result.failed()),
-                    left == 0
-                            ? ""
-                            : String.format(
-                                    Locale.ENGLISH,
-                                    "%,d %s not answered: go on when you like.",
-                                    left,
-                                    left == 1 ? "keyword was" : "keywords were"));
+                    left == 0 ? Message.NONE : Message.of("work.sources.keyword-answered-go-on", left));
         }
 
         @Override
@@ -165,17 +154,16 @@ public class Sources {
         }
 
         @Override
-        public List<String> told() {
+        public List<Message> told() {
             Estimator.Progress now = estimator.progress();
-            return List.of(String.format(
-                    Locale.ENGLISH,
-                    "%s: %,d of %,d pieces, figures of %,d keywords%s%s",
+            return List.of(Message.of(
+                    "work.sources.pieces-figures-keywords",
                     planner.name(),
                     now.asked(),
                     now.of(),
                     now.found(),
-                    now.failed() == 0 ? "" : String.format(Locale.ENGLISH, ", %,d without an answer", now.failed()),
-                    now.told().isEmpty() ? "" : "; " + now.told()));
+                    (now.failed() == 0 ? Message.NONE : Message.of("work.sources.without-answer", now.failed())),
+                    (now.told().isEmpty() ? Message.NONE : Message.of("work.sources.further", now.told()))));
         }
     }
 }

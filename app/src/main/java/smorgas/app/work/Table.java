@@ -27,6 +27,7 @@ import smorgas.app.store.Histories;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.core.board.Board;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -162,7 +163,8 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
         Project stored = projects.find(id).orElseThrow(() -> new NoSuchElementException("project " + id));
         long lines = baskets.linesAtMost(id);
         long needed = weights.getOrDefault(id, Memory.project(lines, lines));
-        try (Memory.Claim claim = memory.claim("The project " + stored.name(), needed, PATIENCE_MILLIS)) {
+        try (Memory.Claim claim =
+                memory.claim(Message.of("work.table.the-project", stored.name()), needed, PATIENCE_MILLIS)) {
             // Somebody may still hold an object of it that was let go; what its keywords mean was let go with it.
             meanings.recall(id);
             OpenProject project = Objects.requireNonNull(
@@ -324,8 +326,11 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
         int keywords = board.standings().remaining().cardinality();
         long needed = board.recipe().grouping().settings().method().needed(keywords);
         try (Visiting visit = visit();
-                Memory.Claim claim =
-                        memory.claimBeside(weightHere(project), "Grouping these keywords", needed, PATIENCE_MILLIS)) {
+                Memory.Claim claim = memory.claimBeside(
+                        weightHere(project),
+                        Message.of("work.table.grouping-these-keywords"),
+                        needed,
+                        PATIENCE_MILLIS)) {
             board.groups();
         } catch (Refusal | Memory.TooLittle e) {
             LOG.debug("the groups of project {} do not fit", project, e);

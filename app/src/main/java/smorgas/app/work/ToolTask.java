@@ -5,6 +5,7 @@ import java.util.function.Consumer;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.source.MadeList;
+import smorgas.core.text.Message;
 
 /** A tool of ours at work in the background, from when it is sent to when what it brings is stored. */
 public final class ToolTask extends BackgroundTask {
@@ -18,7 +19,7 @@ public final class ToolTask extends BackgroundTask {
         void stop();
 
         /** How far it is, a line for each thing that goes on beside others. */
-        List<String> told();
+        List<Message> told();
     }
 
     /**
@@ -27,7 +28,7 @@ public final class ToolTask extends BackgroundTask {
      * @param asked to be kept with the basket
      * @param told what is to be said of it, a sentence; empty if nothing
      */
-    public record Came(MadeList list, BasketInfo.Kind kind, Asked asked, String told) {}
+    public record Came(MadeList list, BasketInfo.Kind kind, Asked asked, Message told) {}
 
     /** What becomes of what it brings. */
     public sealed interface Purpose {
@@ -59,7 +60,7 @@ public final class ToolTask extends BackgroundTask {
     }
 
     @Override
-    public List<String> told() {
+    public List<Message> told() {
         return work.told();
     }
 

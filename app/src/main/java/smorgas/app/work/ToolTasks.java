@@ -5,7 +5,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
@@ -17,6 +16,7 @@ import smorgas.app.store.Baskets;
 import smorgas.app.store.Offers;
 import smorgas.core.gather.Lines;
 import smorgas.core.source.MadeList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -61,11 +61,11 @@ public class ToolTasks {
             OpenProject project, String name, ToolTask.Purpose purpose, ToolTask.Work work, Consumer<ToolTask> over) {
         List<ToolTask> pending = tasks.stream().filter(ToolTask::pending).toList();
         if (pending.size() >= MOST_AT_ONCE) {
-            throw new Refusal(MOST_AT_ONCE + " of them are at work already: wait for one, or stop it");
+            throw new Refusal("work.tool-tasks.them-work-already-wait", MOST_AT_ONCE);
         }
         if (!(purpose instanceof ToolTask.Purpose.NewBasket)
                 && pending.stream().anyMatch(one -> one.purpose().equals(purpose))) {
-            throw new Refusal("It is being asked already");
+            throw new Refusal("work.tool-tasks.being-asked-already");
         }
         ToolTask task = new ToolTask(project.id(), name, purpose, work, sent -> {
             try (Table.Visiting visit = table.visit()) {
@@ -88,26 +88,25 @@ public class ToolTasks {
             store(project, task, came);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            task.came(0, task.name() + " was ended.");
+            task.came(0, Message.of("work.tool-tasks.was-ended", task.name()));
         } catch (Refusal refused) {
-            task.came(0, task.name() + ": nothing was made. " + refused.getMessage() + ".");
+            task.came(0, Message.of("work.tool-tasks.nothing-made", task.name(), refused.message()));
         } catch (Memory.TooLittle e) {
-            task.came(0, task.name() + ": nothing was made. " + e.getMessage());
+            task.came(0, Message.of("work.tool-tasks.nothing-made-2", task.name(), e.sentence()));
         } catch (RuntimeException | StackOverflowError e) {
             LOG.error("{} failed", task.name(), e);
-            task.came(
-                    0, task.name() + " failed: it could not be stored. Check that the disk has room, then ask again.");
+            task.came(0, Message.of("work.tool-tasks.failed-could-stored-check", task.name()));
         } finally {
             if (task.sentence().isEmpty()) {
-                task.came(0, task.name() + " failed: Smorgas ran out of memory or was ended.");
+                task.came(0, Message.of("work.tool-tasks.failed-smorgas-ran-out", task.name()));
             }
         }
     }
 
     private void store(OpenProject project, ToolTask task, ToolTask.Came came) {
-        String told = came.told().isEmpty() ? "" : " " + came.told();
+        Message told = came.told();
         if (came.list().rows().isEmpty()) {
-            task.came(0, task.name() + ": nothing came." + told);
+            task.came(0, and(Message.of("work.tool-tasks.nothing-came", task.name()), told));
             return;
         }
         switch (task.purpose()) {
@@ -122,7 +121,7 @@ public class ToolTasks {
                                     OpenProject.Gathered gathered = project.renew(old.id(), all, came.asked(), false);
                                     task.came(
                                             gathered.basket().orElse(0L),
-                                            gathered.outcome().sentence() + told);
+                                            and(gathered.outcome().sentence(), told));
                                 },
                                 // Taken away meanwhile: what came is a basket of its own, and nothing is lost.
                                 () -> gather(project, task, task.name(), came, told));
@@ -131,28 +130,27 @@ public class ToolTasks {
     }
 
     private void offer(
-            OpenProject project, ToolTask task, ToolTask.Purpose.Again again, ToolTask.Came came, String told) {
+            OpenProject project, ToolTask task, ToolTask.Purpose.Again again, ToolTask.Came came, Message told) {
         GatheredBasket old = inForce(project, again.basket());
         Further further = Further.than(bytes(project, old), old.lines(), came.list());
         if (further.fresh().isEmpty()) {
-            task.came(0, old.name() + ": nothing new came." + told);
+            task.came(0, and(Message.of("work.tool-tasks.nothing-new-came", old.name()), told));
             return;
         }
         offers.keep(project.id(), old.id(), came.asked(), further.bytes(), further.fresh(), again.scheduled());
         task.came(
                 old.id(),
-                String.format(
-                        Locale.ENGLISH,
-                        "%s: %,d new %s, until you take or leave them.%s",
-                        old.name(),
-                        further.fresh().size(),
-                        further.fresh().size() == 1 ? "keyword waits" : "keywords wait",
+                and(
+                        Message.of(
+                                "work.tool-tasks.new-keyword-waits-until",
+                                old.name(),
+                                further.fresh().size()),
                         told));
     }
 
-    private static void gather(OpenProject project, ToolTask task, String name, ToolTask.Came came, String told) {
+    private static void gather(OpenProject project, ToolTask task, String name, ToolTask.Came came, Message told) {
         OpenProject.Gathered gathered = project.gather(Offered.made(name, came.list(), came.kind(), came.asked()));
-        task.came(gathered.basket().orElse(0L), gathered.outcome().sentence() + told);
+        task.came(gathered.basket().orElse(0L), and(gathered.outcome().sentence(), told));
     }
 
     private byte[] bytes(OpenProject project, GatheredBasket basket) {
@@ -160,7 +158,9 @@ public class ToolTasks {
     }
 
     private static GatheredBasket inForce(OpenProject project, long basket) {
-        return project.snapshot().version(basket).orElseThrow(() -> new Refusal("The basket was taken away meanwhile"));
+        return project.snapshot()
+                .version(basket)
+                .orElseThrow(() -> new Refusal("work.tool-tasks.basket-taken-away-meanwhile"));
     }
 
     /**
@@ -203,5 +203,10 @@ public class ToolTasks {
     /** Makes one end with what came until now. */
     public void stop(long project, long number) {
         find(project, number).ifPresent(ToolTask::stop);
+    }
+
+    /** A sentence, and what else is to be said. */
+    private static Message and(Message sentence, Message told) {
+        return told.isEmpty() ? sentence : Message.of("list.sentences", sentence, told);
     }
 }

@@ -28,6 +28,7 @@ import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 
 /** A data folder that is not what it was is refused, left as it is, and can be brought back. */
 class DataFolderTest {
@@ -40,7 +41,7 @@ class DataFolderTest {
         for (int i = 0; i < acts; i++) {
             long version = last.steps().size();
             History next = last.act(new SiftEntry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
-            store.histories().advance(project, version, last, next, "");
+            store.histories().advance(project, version, last, next, Message.NONE);
             last = next;
         }
         return last;

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 class FullDiskTest {
 
@@ -27,7 +28,7 @@ class FullDiskTest {
             History one = none.act(new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT), 1);
             byte[] list = "bee hive\n".getBytes(StandardCharsets.UTF_8);
             free.set(500_000);
-            assertThatThrownBy(() -> store.histories().advance(project, 0, none, one, ""))
+            assertThatThrownBy(() -> store.histories().advance(project, 0, none, one, Message.NONE))
                     .isInstanceOf(DiskSpace.None.class)
                     .hasMessageContaining("The disk is full")
                     .hasMessageContaining("was not saved");
@@ -38,7 +39,7 @@ class FullDiskTest {
             assertThat(store.projects().all()).hasSize(1);
             assertThat(store.histories().load(project).steps()).isEmpty();
             free.set(10_000_000);
-            store.histories().advance(project, 0, none, one, "");
+            store.histories().advance(project, 0, none, one, Message.NONE);
             assertThat(store.histories().load(project)).isEqualTo(one);
             assertThat(store.baskets().store(project, "list", list).basket()).isPresent();
         }

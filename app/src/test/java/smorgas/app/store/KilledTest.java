@@ -14,6 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** What the store has acknowledged survives the process being killed at any moment. */
 class KilledTest {
@@ -29,7 +30,7 @@ class KilledTest {
             for (long version = 0; ; version++) {
                 History next =
                         history.act(new SiftEntry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
-                store.histories().advance(project, version, history, next, "");
+                store.histories().advance(project, version, history, next, Message.NONE);
                 history = next;
                 System.out.println("acknowledged " + (version + 1));
                 System.out.flush();

@@ -31,6 +31,7 @@ import smorgas.core.recipe.gather.BasketState;
 import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 
 class StoreTest {
 
@@ -69,7 +70,7 @@ class StoreTest {
     private History act(long project, History before, Entry entry) {
         long version = store.projects().find(project).orElseThrow().version();
         History after = before.act(entry, version + 1);
-        store.histories().advance(project, version, before, after, "");
+        store.histories().advance(project, version, before, after, Message.NONE);
         return after;
     }
 
@@ -177,7 +178,7 @@ class StoreTest {
         }
         long version = EVERY_KIND.size();
         History undone = history.undo(version + 1);
-        store.histories().advance(project, version, history, undone, "");
+        store.histories().advance(project, version, history, undone, Message.NONE);
         History left = act(project, undone.undo(version + 2), new GroupEntry.WordsMuted(List.of("x"), true));
         reopen();
 
@@ -195,7 +196,7 @@ class StoreTest {
         History first = act(project, new History(List.of()), EVERY_KIND.getFirst());
         History other = new History(List.of()).act(EVERY_KIND.getLast(), 1);
 
-        assertThatThrownBy(() -> store.histories().advance(project, 0, new History(List.of()), other, ""))
+        assertThatThrownBy(() -> store.histories().advance(project, 0, new History(List.of()), other, Message.NONE))
                 .isInstanceOf(IllegalStateException.class);
 
         assertThat(store.histories().load(project)).isEqualTo(first);
@@ -209,8 +210,8 @@ class StoreTest {
         // The second step has the number of the first: the database refuses it after the version was moved.
         History.Step taken = new History.Step(1, EVERY_KIND.getLast(), History.State.DONE, 2);
 
-        assertThatThrownBy(
-                () -> store.histories().advance(project, 1, new History(List.of()), new History(List.of(taken)), ""));
+        assertThatThrownBy(() -> store.histories()
+                .advance(project, 1, new History(List.of()), new History(List.of(taken)), Message.NONE));
 
         assertThat(store.projects().find(project).orElseThrow().version()).isEqualTo(1);
         assertThat(store.histories().load(project)).isEqualTo(once);

@@ -23,6 +23,8 @@ import org.springframework.core.env.PropertySourcesPropertyResolver;
 import org.springframework.jdbc.datasource.DataSourceTransactionManager;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 import org.springframework.transaction.annotation.EnableTransactionManagement;
+import smorgas.core.text.Catalogue;
+import smorgas.core.text.Wording;
 
 /** The store alone, on a database in a folder, opened as the application opens it. */
 public final class StoreUnderTest implements AutoCloseable {
@@ -76,6 +78,7 @@ public final class StoreUnderTest implements AutoCloseable {
         this.folder = folder;
         Tally tally = DataFolder.open(folder, url(folder), "classpath:db/migration");
         context.registerBean(Tally.class, () -> tally);
+        context.registerBean(Wording.class, Catalogue::english);
         context.registerBean(DiskSpace.class, () -> new DiskSpace(free, 1_000_000));
         HikariDataSource database = new HikariDataSource();
         database.setJdbcUrl(url(folder));

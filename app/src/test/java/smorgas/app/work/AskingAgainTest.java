@@ -29,6 +29,7 @@ import smorgas.core.recipe.gather.Foraging;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.Schedule;
 import smorgas.core.source.Source;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Tools asked again for their baskets, by somebody and by schedules, under a clock that the test turns. */
@@ -243,7 +244,7 @@ class AskingAgainTest {
         project.act(project.snapshot().version(), recipe -> new BasketEntry.BasketRemoved(inForce, "Bees"));
         clock.now = clock.now.plus(Duration.ofDays(1));
         runDue();
-        assertThat(store.schedules().of(basket).orElseThrow().told()).isEqualTo("The basket was taken away.");
+        assertThat(store.schedules().of(basket).orElseThrow().told()).hasToString("The basket was taken away.");
         assertThat(again.take(project, waiting().getFirst())).isEmpty();
     }
 
@@ -255,7 +256,10 @@ class AskingAgainTest {
         public ToolTask.Came run() throws InterruptedException {
             stopped.await();
             return new ToolTask.Came(
-                    MadeList.of(List.of("endless")), BasketInfo.Kind.SUGGESTIONS, Asked.NOTHING, "It was stopped.");
+                    MadeList.of(List.of("endless")),
+                    BasketInfo.Kind.SUGGESTIONS,
+                    Asked.NOTHING,
+                    Message.verbatim("It was stopped."));
         }
 
         @Override
@@ -264,8 +268,8 @@ class AskingAgainTest {
         }
 
         @Override
-        public List<String> told() {
-            return List.of("on and on");
+        public List<Message> told() {
+            return List.of(Message.verbatim("on and on"));
         }
     }
 
@@ -280,13 +284,13 @@ class AskingAgainTest {
         }
         assertThatThrownBy(() -> errands.send(project, "ninth", new ToolTask.Purpose.NewBasket("n"), new Endless()))
                 .hasMessageContaining("8 of them are at work already");
-        assertThat(first.told()).containsExactly("on and on");
+        assertThat(first.told()).map(Object::toString).containsExactly("on and on");
         errands.of(project.id()).forEach(errand -> errands.stop(project.id(), errand.number()));
         errands.of(project.id())
                 .forEach(errand -> assertThat(errand.await(60_000)).isTrue());
         assertThat(first.stopped()).isTrue();
         assertThat(first.sentence())
-                .isEqualTo("Bees: 1 new keyword waits, until you take or leave them. It was stopped.");
+                .hasToString("Bees: 1 new keyword waits, until you take or leave them. It was stopped.");
         assertThat(project.snapshot().baskets()).hasSize(8);
     }
 
@@ -314,13 +318,13 @@ class AskingAgainTest {
             public void stop() {}
 
             @Override
-            public List<String> told() {
+            public List<Message> told() {
                 return List.of();
             }
         };
         ToolTask errand = errands.send(project, "Broken", new ToolTask.Purpose.NewBasket("b"), broken);
         assertThat(errand.await(60_000)).isTrue();
-        assertThat(errand.sentence()).startsWith("Broken failed");
+        assertThat(errand.sentence().toString()).startsWith("Broken failed");
         assertThat(errand.basket()).isZero();
     }
 

@@ -17,6 +17,7 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** What an act says that it did, counted by hand on lists of a few keywords. */
 class EffectsTest {
@@ -47,13 +48,18 @@ class EffectsTest {
     private static final Entry DROP_FREE =
             new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED));
 
+    /** What is told behind the sentence of an act. */
+    private static String between(Board before, Board after) {
+        return Effects.of(Message.verbatim("Done"), DROP_FREE, before, after)
+                .toString()
+                .substring("Done".length());
+    }
+
     @Test
     void onlyCountsThatChangedAreTold() {
-        assertThat(Effects.between(board(), board(DROP_FREE))).isEqualTo(". Undecided 5 \u2192 4, Dropped 0 \u2192 1.");
-        assertThat(Effects.between(board(DROP_FREE), board())).isEqualTo(". Undecided 4 \u2192 5, Dropped 1 \u2192 0.");
-        assertThat(Effects.between(board(), board()))
-                .as("nothing is a full stop")
-                .isEqualTo(".");
+        assertThat(between(board(), board(DROP_FREE))).isEqualTo(". Undecided 5 \u2192 4, Dropped 0 \u2192 1.");
+        assertThat(between(board(DROP_FREE), board())).isEqualTo(". Undecided 4 \u2192 5, Dropped 1 \u2192 0.");
+        assertThat(between(board(), board())).as("nothing is a full stop").isEqualTo(".");
     }
 
     @Test
@@ -63,7 +69,7 @@ class EffectsTest {
             many.append("thing ").append(line).append('\n');
         }
         Board after = Board.of(List.of(BEES, list(many.toString())), Recipe.of(List.of(), "en"));
-        assertThat(Effects.between(board(), after)).isEqualTo(". Keywords 5 \u2192 1,205, Undecided 5 \u2192 1,205.");
+        assertThat(between(board(), after)).isEqualTo(". Keywords 5 \u2192 1,205, Undecided 5 \u2192 1,205.");
     }
 
     @Test
@@ -72,13 +78,13 @@ class EffectsTest {
         Board before = board(first);
         Entry second = placed("suits", "bee suit");
         Board after = next(before, first, second);
-        assertThat(Effects.moved(second, before, after))
+        assertThat(Effects.moved(second, before, after).toString())
                 .as("it named all that it moved")
                 .isEmpty();
         Entry wider = placed("suits", "bee suit", "bee hive", "free bee hive", "wax");
         Board wide = next(before, first, wider);
-        assertThat(Effects.moved(second, before, wide))
-                .startsWith(" 3 other keywords changed groups: ")
+        assertThat(Effects.moved(second, before, wide).toString())
+                .startsWith("3 other keywords changed groups: ")
                 .contains("bee hive", "free bee hive", "wax")
                 .endsWith(".");
     }
@@ -90,8 +96,8 @@ class EffectsTest {
         entries.add(placed("two", "bee hive", "bee suit", "honey jar", "wax"));
         Board after = next(before, entries.toArray(Entry[]::new));
         Entry unnamed = new GroupPin.GroupNamed("two", "both");
-        String told = Effects.moved(unnamed, before, after);
-        assertThat(told).startsWith(" 4 keywords changed groups: ").endsWith(" and 1 more.");
+        String told = Effects.moved(unnamed, before, after).toString();
+        assertThat(told).startsWith("4 keywords changed groups: ").endsWith(" and 1 more.");
         assertThat(Arrays.stream(told.replaceAll(".*: | and 1 more\\.", "").split(", ")))
                 .hasSize(3);
     }
@@ -99,6 +105,7 @@ class EffectsTest {
     @Test
     void anActThatIsNoneOnGroupsTellsNothingOfThem() {
         Board before = board();
-        assertThat(Effects.moved(DROP_FREE, before, next(before, DROP_FREE))).isEmpty();
+        assertThat(Effects.moved(DROP_FREE, before, next(before, DROP_FREE)).toString())
+                .isEmpty();
     }
 }

@@ -21,6 +21,7 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** One budget: what does not fit waits, or is refused with a sentence, before it is held. */
 class MemoryTest {
@@ -35,7 +36,7 @@ class MemoryTest {
 
     @Test
     void whatNeverFitsIsRefusedWithWhatToSet() {
-        assertThatThrownBy(() -> memory.claim("The project Ferns", 500 * MEGABYTE, 0))
+        assertThatThrownBy(() -> memory.claim(Message.verbatim("The project Ferns"), 500 * MEGABYTE, 0))
                 .isInstanceOf(Memory.TooLittle.class)
                 .hasMessageContaining("The project Ferns needs about 501 MB")
                 .hasMessageContaining("-Xmx768m");
@@ -44,17 +45,17 @@ class MemoryTest {
     @Test
     @Timeout(value = 60, unit = TimeUnit.SECONDS)
     void whatDoesNotFitNowWaitsUntilOthersHaveDone() throws InterruptedException {
-        Memory.Claim first = memory.claim("One", 60 * MEGABYTE, 0);
-        assertThatThrownBy(() -> memory.claim("Two", 60 * MEGABYTE, 10))
+        Memory.Claim first = memory.claim(Message.verbatim("One"), 60 * MEGABYTE, 0);
+        assertThatThrownBy(() -> memory.claim(Message.verbatim("Two"), 60 * MEGABYTE, 10))
                 .isInstanceOf(Memory.TooLittle.class)
                 .hasMessageContaining("others use");
-        Thread waiting =
-                new Thread(() -> memory.claim("Two", 60 * MEGABYTE, 50_000).close());
+        Thread waiting = new Thread(() ->
+                memory.claim(Message.verbatim("Two"), 60 * MEGABYTE, 50_000).close());
         waiting.start();
         first.close();
         first.close();
         waiting.join();
-        memory.claim("Three", 80 * MEGABYTE, 0).close();
+        memory.claim(Message.verbatim("Three"), 80 * MEGABYTE, 0).close();
     }
 
     private static String numbered(int lines) {
@@ -85,7 +86,7 @@ class MemoryTest {
                 projects.add(id);
                 table.open(id).gather(Offered.file("list", numbered(40_000).getBytes(StandardCharsets.UTF_8)));
             }
-            memory.claim("A list", MEGABYTE, 0).close();
+            memory.claim(Message.verbatim("A list"), MEGABYTE, 0).close();
             // 28 megabytes each: three fit, and the fourth took the place of the first.
             assertThat(table.held()).isBetween(50 * MEGABYTE, 85 * MEGABYTE);
             try (Table.Visiting visit = table.visit()) {
@@ -96,10 +97,10 @@ class MemoryTest {
                     assertThat(table.held()).isLessThan(85 * MEGABYTE);
                 }
                 assertThat(table.open(projects.get(1))).isSameAs(kept);
-                assertThatThrownBy(() -> memory.claim("A large list", 70 * MEGABYTE, 10))
+                assertThatThrownBy(() -> memory.claim(Message.verbatim("A large list"), 70 * MEGABYTE, 10))
                         .isInstanceOf(Memory.TooLittle.class);
             }
-            memory.claim("A large list", 70 * MEGABYTE, 10).close();
+            memory.claim(Message.verbatim("A large list"), 70 * MEGABYTE, 10).close();
             assertThat(table.open(projects.get(1)).snapshot().board().keywords().size())
                     .as("let go, it is computed again")
                     .isEqualTo(40_000);
@@ -131,7 +132,7 @@ class MemoryTest {
                 taken += last instanceof Outcome.Done ? 1 : 0;
             }
             assertThat(last).isInstanceOf(Outcome.Refused.class);
-            assertThat(((Outcome.Refused) last).sentence()).contains("4,000 characters");
+            assertThat(((Outcome.Refused) last).sentence().toString()).contains("4,000 characters");
             assertThat(project.snapshot().history().steps())
                     .as("the list, and what was taken")
                     .hasSize(1 + taken);
@@ -164,13 +165,13 @@ class MemoryTest {
                         new FoldEntry.CleaningAdded(
                                 i, new Cleaning.Replace(Cleaning.Match.ANYWHERE, "e", "e".repeat(10))),
                         version + 1);
-                store.histories().advance(id, version, history, next, "");
+                store.histories().advance(id, version, history, next, Message.NONE);
                 history = next;
                 version++;
             }
             table.forget(id);
             OpenProject again = table.open(id);
-            assertThat(again.snapshot().effect()).contains("cannot be followed");
+            assertThat(again.snapshot().effect().toString()).contains("cannot be followed");
             assertThat(again.snapshot().board().keywords().size()).isEqualTo(100);
             assertThat(again.undo(version)).isInstanceOf(Outcome.Done.class);
             table.destroy();

@@ -97,7 +97,7 @@ class OpenProjectTest {
         Outcome outcome = act(dropWord("free"));
         assertThat(outcome).isInstanceOf(Outcome.Done.class);
         assertThat(outcome.sentence())
-                .isEqualTo("New rule: Drop keywords with the word \"free\". Undecided 3 → 2, Dropped 0 → 1.");
+                .hasToString("New rule: Drop keywords with the word \"free\". Undecided 3 → 2, Dropped 0 → 1.");
 
         OpenProject again = loaded(project.id());
         assertThat(again.snapshot().board().standings().count(Standing.DROPPED)).isEqualTo(1);
@@ -110,8 +110,9 @@ class OpenProjectTest {
     void undoAndRedoTellWhatTheyDidAndSayWhenThereIsNothing() {
         act(keep("bee hive"));
         assertThat(project.undo(project.snapshot().version()).sentence())
-                .isEqualTo("Undid: Kept \"bee hive\". Kept 1 → 0, Undecided 2 → 3.");
-        assertThat(project.redo(project.snapshot().version()).sentence()).startsWith("Did again: Kept");
+                .hasToString("Undid: Kept \"bee hive\". Kept 1 → 0, Undecided 2 → 3.");
+        assertThat(project.redo(project.snapshot().version()).sentence().toString())
+                .startsWith("Did again: Kept");
         assertThat(project.redo(project.snapshot().version())).isInstanceOf(Outcome.NoChange.class);
         assertThat(project.undo(project.snapshot().version() - 1)).isInstanceOf(Outcome.Refused.class);
         project.undo(project.snapshot().version());
@@ -152,7 +153,7 @@ class OpenProjectTest {
         assertThat(project.snapshot().baskets()).extracting(b -> b.name()).containsExactly("a.txt", "a.txt (2)");
         OpenProject.Gathered refused = gather("empty.txt", "");
         assertThat(refused.basket()).isEmpty();
-        assertThat(refused.outcome().sentence()).startsWith("empty.txt: The file is empty");
+        assertThat(refused.outcome().sentence().toString()).startsWith("empty.txt: The file is empty");
         assertThat(project.snapshot().baskets()).hasSize(2);
         assertThat(store.baskets().of(project.id())).hasSize(2);
     }

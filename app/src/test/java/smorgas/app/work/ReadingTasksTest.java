@@ -90,7 +90,7 @@ class ReadingTasksTest {
         assertThat(ReadingTasks.await(List.of(reading, waiting, last), 60_000)).isTrue();
         assertThat(reading.state()).isEqualTo(ReadingTask.State.STOPPED);
         assertThat(waiting.state()).isEqualTo(ReadingTask.State.STOPPED);
-        assertThat(waiting.sentence()).isEqualTo("waiting was stopped; nothing of it was gathered.");
+        assertThat(waiting.sentence()).hasToString("waiting was stopped; nothing of it was gathered.");
         assertThat(project.snapshot().baskets())
                 .extracting(GatheredBasket::name)
                 .containsExactly("last");
@@ -130,7 +130,7 @@ class ReadingTasksTest {
         ReadingTasks.await(List.of(reading), 60_000);
         // It may have been through before the clock moved.
         if (reading.state() != ReadingTask.State.DONE) {
-            assertThat(reading.sentence()).contains("after 10 minutes");
+            assertThat(reading.sentence().toString()).contains("after 10 minutes");
             assertThat(project.snapshot().baskets()).isEmpty();
         }
     }
@@ -142,7 +142,7 @@ class ReadingTasksTest {
                 small.submit(project, Offered.file("large", numbered(50_000).getBytes(StandardCharsets.UTF_8)));
         assertThat(ReadingTasks.await(List.of(job), 60_000)).isTrue();
         assertThat(job.state()).isEqualTo(ReadingTask.State.REFUSED);
-        assertThat(job.sentence()).contains("With large, the project needs about", "-Xmx");
+        assertThat(job.sentence().toString()).contains("With large, the project needs about", "-Xmx");
         assertThat(job.rows()).isZero();
     }
 
@@ -153,9 +153,9 @@ class ReadingTasksTest {
         ReadingTask again = submit("copy", "bee hive\n");
         assertThat(ReadingTasks.await(List.of(empty, twice, again), 60_000)).isTrue();
         assertThat(empty.state()).isEqualTo(ReadingTask.State.REFUSED);
-        assertThat(empty.sentence()).contains("The file is empty");
+        assertThat(empty.sentence().toString()).contains("The file is empty");
         assertThat(empty.basket()).isZero();
-        assertThat(again.sentence()).contains("the very same file as list");
+        assertThat(again.sentence().toString()).contains("the very same file as list");
         assertThat(project.snapshot().baskets()).extracting(GatheredBasket::on).containsExactly(true, false);
     }
 
@@ -165,7 +165,7 @@ class ReadingTasksTest {
         ReadingTask failed = submit("list", "bee hive\n");
         assertThat(ReadingTasks.await(List.of(failed), 60_000)).isTrue();
         assertThat(failed.state()).isEqualTo(ReadingTask.State.FAILED);
-        assertThat(failed.sentence()).contains("was not gathered", "disk");
+        assertThat(failed.sentence().toString()).contains("was not gathered", "disk");
         assertThat(project.snapshot().baskets()).isEmpty();
     }
 }

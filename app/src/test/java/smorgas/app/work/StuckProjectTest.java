@@ -15,6 +15,7 @@ import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** What an entry holds is checked when it is made; a history that cannot be followed can still be undone. */
 class StuckProjectTest {
@@ -79,7 +80,7 @@ class StuckProjectTest {
                     .basket()
                     .orElseThrow();
             var added = before.act(new BasketEntry.BasketAdded(empty, "other"), 2);
-            store.histories().advance(id, 1, before, added, "");
+            store.histories().advance(id, 1, before, added, Message.NONE);
             store.spoil(empty);
             OpenProject stuck = new OpenProject(
                     store.projects().find(id).orElseThrow(),
@@ -88,7 +89,7 @@ class StuckProjectTest {
                     MeaningVectors.NONE,
                     new Memory());
             assertThat(stuck.snapshot().board().keywords().size()).isEqualTo(1);
-            assertThat(stuck.snapshot().effect()).contains("cannot be followed");
+            assertThat(stuck.snapshot().effect().toString()).contains("cannot be followed");
             Outcome act = stuck.act(2, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT));
             assertThat(act).isInstanceOf(Outcome.Refused.class);
             assertThat(stuck.undo(2)).isInstanceOf(Outcome.Done.class);

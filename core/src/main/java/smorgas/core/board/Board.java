@@ -39,6 +39,7 @@ import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.UsualViews;
+import smorgas.core.text.Wording;
 import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
 import smorgas.core.value.Promise;
@@ -303,10 +304,20 @@ public final class Board {
      * The plan with what tells of it.
      *
      * @param project the name of the project
+     * @param wording the words for what people read
      */
-    public Handover handover(String project, String currency) {
+    public Handover handover(String project, String currency, Wording wording) {
         return new Handover(
-                project, currency, plan(), keywords(), standings(), groups(), recipe, this::intents, this::worth);
+                project,
+                currency,
+                plan(),
+                keywords(),
+                standings(),
+                groups(),
+                recipe,
+                this::intents,
+                this::worth,
+                wording);
     }
 
     /** Whether {@link #check()} would answer at once. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /**
  * What is otherwise at one time than at another, keyword by keyword: two points of a project, two harvests, two runs. A keyword is
@@ -20,26 +21,26 @@ public final class Difference {
 
     /** What can be otherwise; a keyword may be in several. */
     public enum Kind {
-        NEW("new"),
-        GONE("gone"),
-        SEARCHED("searched otherwise"),
+        NEW("changed.new"),
+        GONE("changed.gone"),
+        SEARCHED("changed.searched"),
         /** Its searches are others, and about what they were in the same months of the year before. */
-        SEASON("searched otherwise, as the season has it"),
-        DROPPED("newly dropped"),
+        SEASON("changed.season"),
+        DROPPED("changed.dropped"),
         /** It was dropped and is no more. */
-        BACK("no longer dropped"),
-        KEPT("newly kept"),
+        BACK("changed.back"),
+        KEPT("changed.kept"),
         /** It is new, and nothing has judged it. */
-        WAITING("new, and to be judged"),
-        MOVED("in another group");
+        WAITING("changed.waiting"),
+        MOVED("changed.moved");
 
-        private final String label;
+        private final Message label;
 
         Kind(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -58,11 +59,11 @@ public final class Difference {
     public record Row(
             Kind kind,
             String text,
-            String was,
-            String is,
+            Message was,
+            Message is,
             long twiceSearches,
             boolean simulated,
-            String season,
+            Message season,
             long weight) {}
 
     private final Map<Kind, List<Row>> rows = new EnumMap<>(Kind.class);
@@ -87,7 +88,7 @@ public final class Difference {
         }
         for (int keyword = 0; keyword < met.length; keyword++) {
             if (!met[keyword]) {
-                add(Kind.GONE, old, keyword, old.standing(keyword).label(), "");
+                add(Kind.GONE, old, keyword, old.standing(keyword).label(), Message.NONE);
             }
         }
         rows.values()
@@ -139,11 +140,11 @@ public final class Difference {
 
     private void fresh(Standpoint now, int keyword) {
         Standing standing = now.standing(keyword);
-        add(Kind.NEW, now, keyword, "", standing.label());
+        add(Kind.NEW, now, keyword, Message.NONE, standing.label());
         if (standing == Standing.UNDECIDED) {
-            add(Kind.WAITING, now, keyword, "", standing.label());
+            add(Kind.WAITING, now, keyword, Message.NONE, standing.label());
         } else if (standing == Standing.DROPPED) {
-            add(Kind.DROPPED, now, keyword, "", now.reason(keyword));
+            add(Kind.DROPPED, now, keyword, Message.NONE, now.reason(keyword));
         }
     }
 
@@ -155,7 +156,7 @@ public final class Difference {
             String there = now.group(is);
             // A group that is found by likeness may have another key and be the one it was.
             if (!here.equals(there)) {
-                add(Kind.MOVED, now, is, here, there);
+                add(Kind.MOVED, now, is, Message.verbatim(here), Message.verbatim(there));
             }
         }
     }
@@ -175,7 +176,7 @@ public final class Difference {
                             told(twice),
                             twice,
                             now.simulated(is),
-                            season.map(Season::told).orElse(""),
+                            season.map(Season::told).orElse(Message.NONE),
                             both ? Math.abs(twice - before2) : Math.max(twice, before2)));
         }
     }
@@ -195,14 +196,14 @@ public final class Difference {
         }
     }
 
-    private static String told(long twice) {
-        return twice == FigureColumn.UNKNOWN ? "" : String.valueOf(twice / 2);
+    private static Message told(long twice) {
+        return twice == FigureColumn.UNKNOWN ? Message.NONE : Message.verbatim(String.valueOf(twice / 2));
     }
 
-    private void add(Kind kind, Standpoint of, int keyword, String was, String is) {
+    private void add(Kind kind, Standpoint of, int keyword, Message was, Message is) {
         long twice = of.twiceSearches(keyword);
         rows.computeIfAbsent(kind, none -> new ArrayList<>())
-                .add(new Row(kind, of.text(keyword), was, is, twice, of.simulated(keyword), "", twice));
+                .add(new Row(kind, of.text(keyword), was, is, twice, of.simulated(keyword), Message.NONE, twice));
     }
 
     /** Those of a kind, the most searched first; of what is searched otherwise those that changed most. */

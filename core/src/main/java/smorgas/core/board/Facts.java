@@ -104,11 +104,11 @@ public final class Facts {
             case Computed.KEYWORD -> keyword -> List.of(keywords.text(keyword));
             case Computed.STANDING -> {
                 Standings standings = board.standings();
-                yield keyword -> List.of(standings.of(keyword).label());
+                yield keyword -> List.of(standings.of(keyword).fixedName());
             }
             case Computed.REASON -> {
                 Standings standings = board.standings();
-                yield keyword -> List.of(standings.reason(keyword).sentence());
+                yield keyword -> List.of(standings.reason(keyword).sentence().toString());
             }
             case Computed.BASKETS -> keywords::basketNames;
             case Computed.TAGS -> board.standings().tags()::of;
@@ -124,8 +124,9 @@ public final class Facts {
                 yield keyword -> List.copyOf(noted.getOrDefault(keyword, Set.of()));
             }
             case Computed.SIMULATED ->
-                keyword ->
-                        keywords.simulated(keyword).stream().map(Figure::word).toList();
+                keyword -> keywords.simulated(keyword).stream()
+                        .map(Figure::fixedWord)
+                        .toList();
             case Computed.GROUP -> this::group;
             case Computed other -> throw new IllegalArgumentException("no texts: " + other);
             case Figure figure -> throw new IllegalArgumentException("no texts: " + figure);

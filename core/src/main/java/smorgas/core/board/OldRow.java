@@ -84,8 +84,8 @@ record OldRow(
     /** As plans write it; broad where a report does not tell, which is what platforms take it for (common practice). */
     private static String type(String told) {
         return told.contains("exact")
-                ? MatchType.EXACT.label()
-                : told.contains("phrase") ? MatchType.PHRASE.label() : MatchType.BROAD.label();
+                ? MatchType.EXACT.fixedName()
+                : told.contains("phrase") ? MatchType.PHRASE.fixedName() : MatchType.BROAD.fixedName();
     }
 
     private static String cell(Lines lines, ColumnRole role, int at) {

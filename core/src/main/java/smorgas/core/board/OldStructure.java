@@ -23,6 +23,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.serve.PlanRecord;
+import smorgas.core.text.Message;
 import smorgas.core.value.Reported;
 
 /**
@@ -34,27 +35,27 @@ public final class OldStructure {
     /** What becomes of an ad group. */
     public enum Fate {
         /** All of it is one group, and nothing from elsewhere in the campaign is. */
-        STAYS("stays", "stay"),
+        STAYS("fate.stays", "fate.stays.many"),
         /** All of it is in one group together with others. */
-        JOINS("joins others", "join others"),
-        SPLITS("is split", "are split"),
+        JOINS("fate.joins", "fate.joins.many"),
+        SPLITS("fate.splits", "fate.splits.many"),
         /** None of its keywords is in a group: they are dropped, left over or not in the project. */
-        ENDS("ends", "end");
+        ENDS("fate.ends", "fate.ends.many");
 
-        private final String label;
-        private final String many;
+        private final Message label;
+        private final Message many;
 
         Fate(String label, String many) {
-            this.label = label;
-            this.many = many;
+            this.label = Message.of(label);
+            this.many = Message.of(many);
         }
 
         /** To follow how many of them have it. */
-        public String label(long count) {
+        public Message label(long count) {
             return count == 1 ? label : many;
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -189,7 +190,7 @@ public final class OldStructure {
 
     private static List<String> withoutExact(List<OldRow> rows) {
         Set<String> exact = rows.stream()
-                .filter(row -> row.type().equals(MatchType.EXACT.label()))
+                .filter(row -> row.type().equals(MatchType.EXACT.fixedName()))
                 .map(OldRow::text)
                 .collect(Collectors.toSet());
         return rows.stream()
@@ -261,16 +262,16 @@ public final class OldStructure {
         CONVERSIONS("conversions", group -> group.sums().conversions()),
         COST("cost", group -> group.sums().cost());
 
-        private final String word;
+        private final String key;
         private final ToLongFunction<OldGroup> amount;
 
-        By(String word, ToLongFunction<OldGroup> amount) {
-            this.word = word;
+        By(String key, ToLongFunction<OldGroup> amount) {
+            this.key = key;
             this.amount = amount;
         }
 
-        public String word() {
-            return word;
+        public String key() {
+            return key;
         }
     }
 

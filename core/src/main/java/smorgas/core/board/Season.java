@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import smorgas.core.text.Message;
 
 /**
  * Whether what is searched otherwise is what the season brings: the months that came are held against the same months of the year
@@ -67,8 +68,8 @@ public record Season(YearMonth first, YearMonth last, long searched, long yearBe
     }
 
     /** In words. */
-    public String told() {
+    public Message told() {
         String when = first.equals(last) ? NAMES.format(first) : NAMES.format(first) + " to " + NAMES.format(last);
-        return String.format(Locale.ENGLISH, "%s %,d, a year before %,d", when, searched, yearBefore);
+        return Message.of("board.season.year-before", when, searched, yearBefore);
     }
 }

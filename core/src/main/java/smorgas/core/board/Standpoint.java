@@ -11,6 +11,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** The keywords of a project as they stand at one time, as far as {@link Difference} compares them; numbered from 0. */
 public interface Standpoint {
@@ -32,7 +33,7 @@ public interface Standpoint {
     Standing standing(int keyword);
 
     /** Why it stands so, in words; empty if nothing is told. */
-    String reason(int keyword);
+    Message reason(int keyword);
 
     /** Twice its searches a month, ranges by their middle; {@link FigureColumn#UNKNOWN} if they are not known. */
     long twiceSearches(int keyword);
@@ -91,7 +92,7 @@ public interface Standpoint {
         }
 
         @Override
-        public String reason(int keyword) {
+        public Message reason(int keyword) {
             return board.standings().reason(keyword).sentence();
         }
 

@@ -2,10 +2,11 @@ package smorgas.core.figure;
 
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.text.Message;
 
 /** What a column of a list is understood to hold. Every column is kept with the lines; only some are read as figures. */
 public enum ColumnRole {
-    KEYWORD("keyword", null),
+    KEYWORD("column.keyword", null),
     SEARCHES(Figure.SEARCHES),
     CPC(Figure.CPC),
     LOW_BID(Figure.LOW_BID),
@@ -24,37 +25,38 @@ public enum ColumnRole {
     QUALITY(Figure.QUALITY),
     VISITS(Figure.VISITS),
     GOALS(Figure.GOALS),
-    LANDING_PAGE("landing page", null),
-    MATCH_TYPE("match type", null),
-    CAMPAIGN("campaign", null),
-    AD_GROUP("ad group", null),
-    STATUS("status", null),
-    TAGS("tags", null),
-    TARGET_LOCATION("target location", null),
-    DATE("date", null),
+    LANDING_PAGE("column.landing-page", null),
+    MATCH_TYPE("column.match-type", null),
+    CAMPAIGN("column.campaign", null),
+    AD_GROUP("column.ad-group", null),
+    STATUS("column.status", null),
+    TAGS("column.tags", null),
+    TARGET_LOCATION("column.target-location", null),
+    DATE("column.date", null),
     /** Which figures of a line a stand-in for a service has made up. */
-    SIMULATED("simulated figures", null),
+    SIMULATED("column.simulated", null),
     /** Of ads, which have several. */
-    HEADLINE("headline of an ad", null),
-    DESCRIPTION("description of an ad", null),
+    HEADLINE("column.headline", null),
+    DESCRIPTION("column.description", null),
     /** Searches of one month, of which lists have a column for each. */
-    MONTH("searches of a month", null),
-    OTHER("other", null);
+    MONTH("column.month", null),
+    OTHER("column.other", null);
 
-    private final String label;
+    private final Message label;
     private final @Nullable Figure figure;
 
     ColumnRole(String label, @Nullable Figure figure) {
-        this.label = label;
+        this.label = Message.of(label);
         this.figure = figure;
     }
 
     ColumnRole(Figure figure) {
-        this(figure.word(), figure);
+        this.label = figure.word();
+        this.figure = figure;
     }
 
     /** What it holds, in the trade's words. */
-    public String label() {
+    public Message label() {
         return label;
     }
 

@@ -45,24 +45,24 @@ public enum Computed implements Fact {
     /** Different competitors of whom a list has it. */
     COMPETITORS("Competitors that have it", true, Since.FOLDED, false, Use.COUNT);
 
-    private final String label;
+    private final String fixedName;
     private final boolean number;
     private final long scale;
     private final Since since;
     private final boolean rises;
     private final Set<Use> uses;
 
-    Computed(String label, boolean number, Since since, boolean rises, Use... uses) {
-        this(label, number, 1, since, rises, uses);
+    Computed(String fixedName, boolean number, Since since, boolean rises, Use... uses) {
+        this(fixedName, number, 1, since, rises, uses);
     }
 
     /** A number in parts of one. */
-    Computed(String label, long scale, Since since, boolean rises, Use... uses) {
-        this(label, true, scale, since, rises, uses);
+    Computed(String fixedName, long scale, Since since, boolean rises, Use... uses) {
+        this(fixedName, true, scale, since, rises, uses);
     }
 
-    Computed(String label, boolean number, long scale, Since since, boolean rises, Use... uses) {
-        this.label = label;
+    Computed(String fixedName, boolean number, long scale, Since since, boolean rises, Use... uses) {
+        this.fixedName = fixedName;
         this.number = number;
         this.scale = scale;
         this.since = since;
@@ -71,8 +71,8 @@ public enum Computed implements Fact {
     }
 
     @Override
-    public String label() {
-        return label;
+    public String fixedName() {
+        return fixedName;
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import smorgas.core.text.Message;
 
 /**
  * Something that can be told of every keyword: a {@link Figure} that lists carry, or something {@link Computed}. The one
@@ -41,8 +42,20 @@ public sealed interface Fact permits Figure, Computed {
     /** What it is called in files; in addresses and in the recipe in small letters. */
     String name();
 
+    /** The heading of its column in files that programs read. */
+    String fixedName();
+
+    /** The fixed name in a row of such files: small, unless it is an abbreviation. */
+    default String fixedWord() {
+        return fixedName().equals(fixedName().toUpperCase(Locale.ENGLISH))
+                ? fixedName()
+                : fixedName().toLowerCase(Locale.ENGLISH);
+    }
+
     /** Its heading, in the trade's words. */
-    String label();
+    default Message label() {
+        return Message.of("fact." + text());
+    }
 
     /** Whether it is a number, or else texts. */
     boolean number();
@@ -62,10 +75,13 @@ public sealed interface Fact permits Figure, Computed {
     /** Parts of the unit in one unit, of a number; at least 1. */
     long scale();
 
-    /** The label within a sentence: an abbreviation keeps its capitals. */
-    default String word() {
-        String label = label();
-        return label.equals(label.toUpperCase(Locale.ENGLISH)) ? label : label.toLowerCase(Locale.ENGLISH);
+    /** The label within a sentence. */
+    default Message word() {
+        return Message.of("fact." + text() + ".word");
+    }
+
+    private String text() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     default boolean isFor(Use use) {

@@ -3,6 +3,7 @@ package smorgas.core.figure;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import smorgas.core.text.Message;
 
 /**
  * A number that lists carry for a keyword. Stored as a whole number of {@link #scale()} parts of the unit, so that
@@ -10,58 +11,42 @@ import java.util.Set;
  */
 public enum Figure implements Fact {
     /** Searches in an average month, in whole searches. */
-    SEARCHES(
-            "Searches",
-            Unit.COUNT,
-            Merge.LARGEST,
-            "planners report one figure for all close variants, so a sum counts twice"),
+    SEARCHES("Searches", Unit.COUNT, Merge.LARGEST, "figure.searches"),
     /** Cost per click, in the basket's currency. */
-    CPC("CPC", Unit.MONEY, Merge.LATEST, "prices change, and the newest list knows best"),
+    CPC("CPC", Unit.MONEY, Merge.LATEST, "figure.cpc"),
     /** The lower bound of what others bid for a place at the top, in the basket's currency. */
-    LOW_BID("Low bid", Unit.MONEY, Merge.LATEST, "prices change, and the newest list knows best"),
+    LOW_BID("Low bid", Unit.MONEY, Merge.LATEST, "figure.low-bid"),
     /** The upper bound of what others bid for a place at the top, in the basket's currency. */
-    HIGH_BID("High bid", Unit.MONEY, Merge.LATEST, "prices change, and the newest list knows best"),
+    HIGH_BID("High bid", Unit.MONEY, Merge.LATEST, "figure.high-bid"),
     /** Place among the results, 1 is the first. */
-    POSITION("Position", Unit.PLACE, Merge.BEST, "the best place that anybody holds shows what can be reached"),
+    POSITION("Position", Unit.PLACE, Merge.BEST, "figure.position"),
     /**
      * How many bid on it, as an index of 0 to 100. The words low, medium and high stand for the ranges 0-33, 34-66 and
      * 67-100 (common practice).
      */
-    COMPETITION("Competition", Unit.INDEX, Merge.LATEST, "it changes, and the newest list knows best"),
+    COMPETITION("Competition", Unit.INDEX, Merge.LATEST, "figure.competition"),
     /** The place it held before. */
-    PREVIOUS_POSITION("Previous position", Unit.PLACE, Merge.BEST, "as the position"),
+    PREVIOUS_POSITION("Previous position", Unit.PLACE, Merge.BEST, "figure.previous-position"),
     /** How searches changed, in per cent; may be below zero. */
-    CHANGE("Change", Unit.PERCENT, Merge.LATEST, "the newest list knows best"),
+    CHANGE("Change", Unit.PERCENT, Merge.LATEST, "figure.change"),
     /** Visits a month that somebody gets by it, in whole visits. */
-    TRAFFIC(
-            "Traffic",
-            Unit.COUNT,
-            Merge.LARGEST,
-            "lists of several sites each know their own; the largest shows what can be had"),
+    TRAFFIC("Traffic", Unit.COUNT, Merge.LARGEST, "figure.traffic"),
     /** How hard it is to rank for, as an index of 0 to 100. */
-    DIFFICULTY("Difficulty", Unit.INDEX, Merge.LATEST, "the newest list knows best"),
-    CLICKS("Clicks", Unit.COUNT, Merge.LATEST, "reports of one account overlap in time, so a sum may count twice"),
-    IMPRESSIONS(
-            "Impressions",
-            Unit.COUNT,
-            Merge.LATEST,
-            "reports of one account overlap in time, so a sum may count twice"),
+    DIFFICULTY("Difficulty", Unit.INDEX, Merge.LATEST, "figure.difficulty"),
+    CLICKS("Clicks", Unit.COUNT, Merge.LATEST, "figure.clicks"),
+    IMPRESSIONS("Impressions", Unit.COUNT, Merge.LATEST, "figure.impressions"),
     /** Clicks of a hundred impressions, in per cent. */
-    CTR("CTR", Unit.PERCENT, Merge.LATEST, "the newest list knows best"),
+    CTR("CTR", Unit.PERCENT, Merge.LATEST, "figure.ctr"),
     /** What its clicks have cost, in the basket's currency. */
-    COST("Cost", Unit.MONEY, Merge.LATEST, "reports of one account overlap in time, so a sum may count twice"),
+    COST("Cost", Unit.MONEY, Merge.LATEST, "figure.cost"),
     /** What was reached by its clicks; platforms count parts of one. */
-    CONVERSIONS(
-            "Conversions",
-            Unit.PLACE,
-            Merge.LATEST,
-            "reports of one account overlap in time, so a sum may count twice"),
+    CONVERSIONS("Conversions", Unit.PLACE, Merge.LATEST, "figure.conversions"),
     /** How well a platform thinks that keyword, ad and page go together, from 1 to 10. */
-    QUALITY("Quality score", Unit.INDEX, Merge.LATEST, "it changes, and the newest report knows best"),
+    QUALITY("Quality score", Unit.INDEX, Merge.LATEST, "figure.quality"),
     /** Visits to one's own site in which it was searched for, as a server's log tells. */
-    VISITS("Visits", Unit.COUNT, Merge.SUM, "each log tells of visits of its own"),
+    VISITS("Visits", Unit.COUNT, Merge.SUM, "figure.visits"),
     /** What visits with it reached later, each goal by its weight. */
-    GOALS("Goals", Unit.PLACE, Merge.SUM, "each log tells of visits of its own");
+    GOALS("Goals", Unit.PLACE, Merge.SUM, "figure.goals");
 
     /** What a figure is counted in. */
     public enum Unit {
@@ -83,22 +68,21 @@ public enum Figure implements Fact {
         }
     }
 
-    private final String label;
+    private final String fixedName;
     private final Unit unit;
     private final Merge standardMerge;
-    private final String because;
+    private final Message because;
 
-    Figure(String label, Unit unit, Merge standardMerge, String because) {
-        this.label = label;
+    Figure(String fixedName, Unit unit, Merge standardMerge, String because) {
+        this.fixedName = fixedName;
         this.unit = unit;
         this.standardMerge = standardMerge;
-        this.because = because;
+        this.because = Message.of(because);
     }
 
-    /** The column's name as the trade writes it. */
     @Override
-    public String label() {
-        return label;
+    public String fixedName() {
+        return fixedName;
     }
 
     @Override
@@ -157,7 +141,7 @@ public enum Figure implements Fact {
     }
 
     /** Why it is merged so at first, a sentence without a capital and a full stop. */
-    public String because() {
+    public Message because() {
         return because;
     }
 }

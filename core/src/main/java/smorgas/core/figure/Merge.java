@@ -1,28 +1,30 @@
 package smorgas.core.figure;
 
+import smorgas.core.text.Message;
+
 /** How a figure is merged when the lines of one keyword disagree. What is unknown never wins over what is known. */
 public enum Merge {
     /** The largest, ranges by their arithmetic middle. */
-    LARGEST("the largest"),
+    LARGEST("merge.largest"),
     /** The smallest, which of positions is the best; ranges by their arithmetic middle. */
-    BEST("the best, which is the smallest"),
+    BEST("merge.best"),
     /** That of the first basket that has one, in the order of the baskets; within a basket the first line. */
-    FIRST("that of the first basket"),
+    FIRST("merge.first"),
     /** That of the basket gathered last; within a basket the last line. */
-    LATEST("that of the latest basket"),
+    LATEST("merge.latest"),
     /** The arithmetic mean of all lines that have one; of ranges each end by itself. */
-    AVERAGE("the average"),
+    AVERAGE("merge.average"),
     /** The sum of all lines that have one; of ranges each end by itself. */
-    SUM("the sum");
+    SUM("merge.sum");
 
-    private final String label;
+    private final Message label;
 
     Merge(String label) {
-        this.label = label;
+        this.label = Message.of(label);
     }
 
     /** To follow "takes". */
-    public String label() {
+    public Message label() {
         return label;
     }
 }

@@ -4,6 +4,7 @@ import java.util.BitSet;
 import java.util.Locale;
 import java.util.stream.IntStream;
 import smorgas.core.column.Numbers;
+import smorgas.core.text.Message;
 
 /**
  * How often some keywords are searched for in a month together.
@@ -42,7 +43,7 @@ public record Searched(long sum, boolean simulated) {
     }
 
     /** What of it is made up, for a column beside it; empty if nothing is. */
-    public String told() {
-        return simulated ? Figure.SEARCHES.word() : "";
+    public Message told() {
+        return simulated ? Figure.SEARCHES.word() : Message.NONE;
     }
 }

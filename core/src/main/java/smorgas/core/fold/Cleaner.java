@@ -53,11 +53,7 @@ public final class Cleaner {
 
     private static String bounded(String made, String from) {
         if (made.length() > Math.max(Cleaning.LONGEST_MADE, from.length())) {
-            throw new Refusal(String.format(
-                    Locale.ENGLISH,
-                    "The cleanings would make more than %,d characters of the keyword \"%s\". Put in a shorter text",
-                    Cleaning.LONGEST_MADE,
-                    shortened(from)));
+            throw new Refusal("fold.cleaner.cleanings-would-make-more", Cleaning.LONGEST_MADE, shortened(from));
         }
         return made;
     }
@@ -184,7 +180,7 @@ public final class Cleaner {
         Set<Integer> wanted = new HashSet<>();
         keep.scripts()
                 .forEach(script ->
-                        wanted.add(UCharacter.getPropertyValueEnum(com.ibm.icu.lang.UProperty.SCRIPT, script.label())));
+                        wanted.add(UCharacter.getPropertyValueEnum(com.ibm.icu.lang.UProperty.SCRIPT, script.name())));
         return text -> text.codePoints().allMatch(c -> {
                     int script = UScript.getScript(c);
                     return script == UScript.COMMON || script == UScript.INHERITED || wanted.contains(script);

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.fold.FoldKind;
+import smorgas.core.text.Message;
 
 /**
  * What each kind of folding did to some keywords or would do: the stair from lines to keywords, which kind brought a
@@ -111,29 +112,29 @@ public final class FoldReport {
     /** What brought a spelling to its keyword. */
     public enum By {
         /** It is the lead spelling, or differs from it in what tidying takes away. */
-        TIDYING("tidying", 0),
+        TIDYING("folded-by.tidying", 0),
         /** What a cleaning of the recipe takes away or puts in. */
-        CLEANING("cleaning", 0),
-        PUNCTUATION("punctuation", .15),
-        ACCENTS("accents", .2),
-        REPEATED("a word said twice", .2),
-        ORDER("word order", .35),
-        PLURALS("singular and plural", .25),
-        STEMS("word forms", .6),
-        JOINED("a joined word", .5),
-        LITTLE_WORDS("little words", .5),
-        MISSPELLINGS("a misspelling", .7),
-        HAND("a hand", 0);
+        CLEANING("folded-by.cleaning", 0),
+        PUNCTUATION("folded-by.punctuation", .15),
+        ACCENTS("folded-by.accents", .2),
+        REPEATED("folded-by.repeated", .2),
+        ORDER("folded-by.order", .35),
+        PLURALS("folded-by.plurals", .25),
+        STEMS("folded-by.stems", .6),
+        JOINED("folded-by.joined", .5),
+        LITTLE_WORDS("folded-by.little-words", .5),
+        MISSPELLINGS("folded-by.misspellings", .7),
+        HAND("folded-by.hand", 0);
 
-        private final String label;
+        private final Message label;
         private final double doubt;
 
         By(String label, double doubt) {
-            this.label = label;
+            this.label = Message.of(label);
             this.doubt = doubt;
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }

@@ -35,8 +35,7 @@ final class Tokens {
             away += text.isEmpty() ? spellings.lines(spelling) : 0;
             after += text.length();
             if (after > most) {
-                throw new Refusal("The cleanings would make the keywords more than " + Cleaning.MOST_TIMES
-                        + " times as long as they are, all together. Put in shorter texts");
+                throw new Refusal("fold.tokens.cleanings-would-make-keywords", Cleaning.MOST_TIMES);
             }
             cut(text, builder);
             builder.endRow();

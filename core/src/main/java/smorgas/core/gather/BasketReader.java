@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.gather.Encodings.Decoded;
 import smorgas.core.gather.Reading.Format;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 
 /**
  * Reads the bytes of a list: finds its format, encoding, delimiter, header and columns by content, and hands each row
@@ -105,31 +106,37 @@ public final class BasketReader {
         } catch (OfTheSink e) {
             throw e.fault;
         } catch (MarkupBounds.Past e) {
-            return refused(e.getMessage(), "Nothing was read; save the list as CSV and gather that.");
+            return refused(e.what(), Message.of("gather.basket-reader.nothing-read-save-list"));
         } catch (ReadingStopped e) {
             throw e;
         } catch (RuntimeException | StackOverflowError e) {
             // The readers are other people's, and so are the bytes.
-            return refused("The file is damaged or of an odd kind", "Nothing was read; save it anew, or as CSV.");
+            return refused(
+                    Message.of("gather.basket-reader.file-damaged-odd-kind"),
+                    Message.of("gather.basket-reader.nothing-read-save-anew"));
         }
     }
 
     private Reading found() {
         halt.check();
         if (bytes.length == 0) {
-            return refused("The file is empty", "Nothing was read; gather it again when it has lines.");
+            return refused(
+                    Message.of("gather.basket-reader.file-empty"),
+                    Message.of("gather.basket-reader.nothing-read-gather-again"));
         }
         if (Packed.isZip(bytes)) {
             return workbook();
         }
         if (starts(0xD0, 0xCF, 0x11, 0xE0)) {
             return refused(
-                    "This is a workbook of an old format, or one with a password",
-                    "Save it without a password as XLSX or CSV and gather that.");
+                    Message.of("gather.basket-reader.workbook-old-format-one"),
+                    Message.of("gather.basket-reader.save-without-password-xlsx"));
         }
         Decoded decoded = decoded();
         return decoded == null
-                ? refused("This is not text: it holds NUL bytes", "Nothing was read; gather a text file such as CSV.")
+                ? refused(
+                        Message.of("gather.basket-reader.text-holds-nul-bytes"),
+                        Message.of("gather.basket-reader.nothing-read-gather-text"))
                 : text(decoded);
     }
 
@@ -151,7 +158,8 @@ public final class BasketReader {
         }
         if (workbook.isEmpty()) {
             return refused(
-                    "This is a packed file without a workbook in it", "Unpack it and gather the lists that are in it.");
+                    Message.of("gather.basket-reader.packed-file-without-workbook"),
+                    Message.of("gather.basket-reader.unpack-gather-lists"));
         }
         try (Workbook opened = workbook.get()) {
             List<String> sheets = opened.sheets();
@@ -205,24 +213,25 @@ public final class BasketReader {
         } catch (HeldRows.Full e) {
             problems.add(
                     e.line(),
-                    "The list has more than " + String.format(java.util.Locale.ENGLISH, "%,d", HeldRows.MOST_ROWS)
-                            + " rows",
-                    "The rest is not read; split the file and gather the parts.");
+                    Message.of("gather.basket-reader.list-more-than-rows", HeldRows.MOST_ROWS),
+                    Message.of("gather.basket-reader.rest-read-split-file"));
         } catch (MarkupBounds.Past | ReadingStopped e) {
             throw e;
         } catch (RuntimeException | StackOverflowError e) {
             problems.add(
                     opening.lastLine() + 1,
                     format.workbook()
-                            ? "The workbook is damaged from here on"
-                            : "The file is damaged from here on, or of an odd kind",
-                    "What stands before is gathered; save it anew, or as CSV.");
+                            ? Message.of("gather.basket-reader.workbook-damaged-from-here")
+                            : Message.of("gather.basket-reader.file-damaged-from-here"),
+                    Message.of("gather.basket-reader.what-stands-before-gathered"));
         }
         opening.decide();
         if (opening.empty()) {
             return problems.count() > 0
                     ? refusedAsTold()
-                    : refused("The file has only blank lines", "Nothing was read.");
+                    : refused(
+                            Message.of("gather.basket-reader.file-only-blank-lines"),
+                            Message.of("gather.basket-reader.nothing-read"));
         }
         Layout.Columns columns = opening.columns();
         return new Reading(
@@ -238,7 +247,7 @@ public final class BasketReader {
                 problems.first());
     }
 
-    private Reading refused(String what, String todo) {
+    private Reading refused(Message what, Message todo) {
         problems.add(0, what, todo);
         return refusedAsTold();
     }

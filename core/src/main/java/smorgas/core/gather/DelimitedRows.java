@@ -9,8 +9,8 @@ import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.Reader;
 import java.util.Arrays;
 import java.util.Iterator;
-import java.util.Locale;
 import java.util.Optional;
+import smorgas.core.text.Message;
 
 /**
  * The rows of a delimited text (RFC 4180, any delimiter). A quote that is opened and not closed within {@value
@@ -194,22 +194,19 @@ final class DelimitedRows implements RowSource {
     private boolean tooMuch(int line) {
         return skipped(
                 line,
-                String.format(
-                        Locale.ENGLISH,
-                        "This row has more than %,d cells, or a cell that goes on and on",
-                        ListBounds.MOST_CELLS),
-                "It was skipped.");
+                Message.of("gather.delimited-rows.row-more-than-cells", ListBounds.MOST_CELLS),
+                Message.of("gather.delimited-rows.it-was-skipped"));
     }
 
     private boolean slip(int line) {
         return skipped(
                 line,
-                "A quote is opened and not closed, neither in the next " + LONGEST_CELL_LINES + " lines nor at the end",
-                "This line is set aside and reading goes on with the next; close the quote and gather it again.");
+                Message.of("gather.delimited-rows.quote-opened-closed-neither", LONGEST_CELL_LINES),
+                Message.of("gather.delimited-rows.line-set-aside-reading"));
     }
 
     /** Goes on behind a line that cannot be read; true if there is anything behind it. */
-    private boolean skipped(int line, String what, String todo) {
+    private boolean skipped(int line, Message what, Message todo) {
         problems.addRow(line, what, todo);
         while (linesBefore < line) {
             int end = lineEnd(from);

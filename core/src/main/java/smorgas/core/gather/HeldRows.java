@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 
 /** Holds the first rows of a list back until it is decided what its columns are, then hands all on. */
 final class HeldRows implements RowSink {
@@ -53,7 +54,9 @@ final class HeldRows implements RowSink {
         lastLine = line;
         if (ListBounds.tooLong(read)) {
             problems.add(
-                    line, "A cell of this row has more than 32,767 characters", "The rest of the cell was left out.");
+                    line,
+                    Message.of("gather.held-rows.cell-row-more-than"),
+                    Message.of("gather.held-rows.rest-cell-left-out"));
         }
         if (++count > MOST_ROWS) {
             throw new Full(line);
@@ -87,13 +90,13 @@ final class HeldRows implements RowSink {
         }
         sink = sinks.apply(columns);
         if (readAs.roles().isEmpty() && !rows.isEmpty()) {
-            columns.doubts(rows).forEach(doubt -> problems.add(0, doubt[0], doubt[1]));
+            columns.doubts(rows).forEach(doubt -> problems.add(0, doubt.what(), doubt.todo()));
         }
         for (int i = 0; i < columns.headerRow(); i++) {
             problems.addRow(
                     lines.get(i),
-                    "This stands above the column names",
-                    "It is set aside as a title, not read as a keyword.");
+                    Message.of("gather.held-rows.stands-above-column-names"),
+                    Message.of("gather.held-rows.set-aside-title-read"));
         }
         for (int i = columns.headerRow() + 1; i < rows.size(); i++) {
             sink.row(lines.get(i), rows.get(i));

@@ -10,6 +10,7 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.parser.Parser;
+import smorgas.core.text.Message;
 
 /** The rows of the largest table of an HTML page. */
 final class HtmlRows implements RowSource {
@@ -54,7 +55,8 @@ final class HtmlRows implements RowSource {
             largest = some.size() > largest.size() ? some : largest;
         }
         if (largest.isEmpty()) {
-            problems.add(0, "The page has no table with rows", "Nothing was read.");
+            problems.add(
+                    0, Message.of("gather.html-rows.page-table-rows"), Message.of("gather.html-rows.nothing-read"));
             return;
         }
         for (Element row : largest) {

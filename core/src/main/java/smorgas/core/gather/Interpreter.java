@@ -13,6 +13,7 @@ import smorgas.core.figure.Decimals;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.FigureReader;
 import smorgas.core.text.Characters;
+import smorgas.core.text.Message;
 
 /**
  * Turns the stored cells of one basket into {@link Lines} by the columns of its reading. Rows are given one after the
@@ -95,20 +96,24 @@ public final class Interpreter implements RowSink {
         if (text.isEmpty()) {
             setAside++;
             if (columns.stream().anyMatch(c -> c.place < cells.length && !cells[c.place].isBlank())) {
-                problems.add(line, "There are figures but no keyword", "The line is set aside, as a total would be.");
+                problems.add(
+                        line,
+                        Message.of("gather.interpreter.figures-but-keyword"),
+                        Message.of("gather.interpreter.line-set-aside-total"));
             }
         } else if (text.length() > LONGEST_KEYWORD && Characters.count(text) > LONGEST_KEYWORD) {
             setAside++;
             problems.add(
                     line,
-                    "The keyword has " + Characters.count(text) + " characters, more than " + LONGEST_KEYWORD,
-                    "The line is set aside; check that the file's quotes are closed.");
+                    Message.of(
+                            "gather.interpreter.keyword-characters-more-than", Characters.count(text), LONGEST_KEYWORD),
+                    Message.of("gather.interpreter.line-set-aside-check"));
         } else if (isHeader(text, cells)) {
             setAside++;
             problems.add(
                     line,
-                    "The column names stand here again, as in files that were pasted under each other",
-                    "The line is set aside.");
+                    Message.of("gather.interpreter.column-names-stand-here"),
+                    Message.of("gather.interpreter.line-set-aside"));
         } else if (texts.isEmpty() && isTotal(text)) {
             setAsideTotal(line, text);
         } else {
@@ -122,7 +127,10 @@ public final class Interpreter implements RowSink {
             String text = column < cells.length ? cells[column].strip() : "";
             if (text.length() > LONGEST_KEYWORD) {
                 setAside++;
-                problems.add(line, "A cell has more than " + LONGEST_KEYWORD + " characters", "It is set aside.");
+                problems.add(
+                        line,
+                        Message.of("gather.interpreter.cell-more-than-characters", LONGEST_KEYWORD),
+                        Message.of("gather.interpreter.set-aside"));
             } else if (!text.isEmpty()) {
                 add(line, text, new String[0]);
             }
@@ -151,7 +159,9 @@ public final class Interpreter implements RowSink {
     private void setAsideTotal(int line, String text) {
         setAside++;
         problems.add(
-                line, "This looks like a line of totals: \"" + text + "\"", "It is set aside, not read as a keyword.");
+                line,
+                Message.of("gather.interpreter.looks-like-line-totals", text),
+                Message.of("gather.interpreter.set-aside-read-keyword"));
     }
 
     private void takeTotalsOffTheEnd() {
@@ -201,8 +211,8 @@ public final class Interpreter implements RowSink {
                 column.builder.add(FigureColumn.UNKNOWN, FigureColumn.UNKNOWN);
                 problems.add(
                         line,
-                        column.figure.label() + " \"" + shortened(cell) + "\" is no number that we know",
-                        "The keyword is in, this figure is left empty.");
+                        Message.of("gather.interpreter.number-we-know", column.figure.label(), shortened(cell)),
+                        Message.of("gather.interpreter.keyword-figure-left-empty"));
             }
         }
     }
@@ -223,8 +233,8 @@ public final class Interpreter implements RowSink {
             if (!column.filled && !texts.isEmpty()) {
                 problems.add(
                         0,
-                        "The column \"" + reading.columnName(column.place) + "\" holds no figure",
-                        "If it should, choose what the columns hold.");
+                        Message.of("gather.interpreter.column-holds-figure", reading.columnName(column.place)),
+                        Message.of("gather.interpreter.if-should-choose-what"));
             }
             figures.putIfAbsent(column.figure, column.builder.seal());
         }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import smorgas.core.text.Message;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
@@ -70,7 +71,10 @@ final class JsonRows implements RowSource {
         if (names.isEmpty()) {
             read((line, object) -> {}, true);
             if (problems.count() == 0) {
-                problems.add(0, "There are no rows in this JSON", "It should hold an array of objects or of texts.");
+                problems.add(
+                        0,
+                        Message.of("gather.json-rows.rows-json"),
+                        Message.of("gather.json-rows.should-hold-array-objects"));
             }
             return;
         }
@@ -108,8 +112,8 @@ final class JsonRows implements RowSource {
                 int where = e.getLocation() == null ? line : e.getLocation().getLineNr();
                 problems.add(
                         Math.max(1, where),
-                        "The JSON breaks off here: " + e.getOriginalMessage(),
-                        "What stands before is gathered; put it right and gather it again.");
+                        Message.of("gather.json-rows.json-breaks-off-here", e.getOriginalMessage()),
+                        Message.of("gather.json-rows.what-stands-before-gathered"));
             }
         }
     }

@@ -12,6 +12,7 @@ import smorgas.core.figure.ColumnRole;
 import smorgas.core.figure.Decimals;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.FigureReader;
+import smorgas.core.text.Message;
 
 /** Finds out how a text is laid out from its first lines: delimiter, header, and what each column holds. */
 final class Layout {
@@ -21,20 +22,22 @@ final class Layout {
 
     private static final char[] DELIMITERS = {',', ';', '\t', '|'};
 
+    /** What was perhaps not understood as it was meant, and what can be done. */
+    record Doubt(Message what, Message todo) {}
+
     /**
      * @param headerRow the place of the header among the sample rows; -1 if there is none
      */
     record Columns(int headerRow, List<String> headers, List<ColumnRole> roles) {
 
         /** What the researcher must be told of how it was understood, each with what to do; by the sample rows. */
-        List<String[]> doubts(List<String[]> sample) {
-            List<String[]> doubts = new ArrayList<>();
+        List<Doubt> doubts(List<String[]> sample) {
+            List<Doubt> doubts = new ArrayList<>();
             List<String[]> below = sample.subList(Math.min(headerRow + 1, sample.size()), sample.size());
             if (!roles.contains(ColumnRole.KEYWORD)) {
-                doubts.add(new String[] {
-                    "It is not clear which column holds the keyword: there is none with words in most of its cells",
-                    "Nothing of it counts until you choose that column, or take the list away."
-                });
+                doubts.add(new Doubt(
+                        Message.of("gather.layout.clear-which-column-holds"),
+                        Message.of("gather.layout.nothing-counts-until-you")));
             }
             for (int column = 0; column < roles.size(); column++) {
                 boolean figures = numeric(below, column) != ColumnRole.OTHER;
@@ -43,10 +46,9 @@ final class Layout {
                             column < headers.size() && !headers.get(column).isBlank()
                                     ? "\"" + headers.get(column).strip() + "\""
                                     : String.valueOf(column + 1);
-                    doubts.add(new String[] {
-                        "The column " + name + " holds figures that were not understood",
-                        "They are kept with the lines; choose what the column holds if they should count."
-                    });
+                    doubts.add(new Doubt(
+                            Message.of("gather.layout.column-holds-figures-understood", name),
+                            Message.of("gather.layout.they-kept-lines-choose")));
                 }
             }
             return doubts;

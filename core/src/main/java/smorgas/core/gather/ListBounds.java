@@ -1,5 +1,7 @@
 package smorgas.core.gather;
 
+import smorgas.core.text.Message;
+
 /**
  * How much of a list is held at once, whatever its bytes claim: past a bound a row is set aside or a cell is cut, which is told,
  * and reading goes on.
@@ -33,7 +35,10 @@ final class ListBounds {
         while (start < text.length()) {
             int end = end(text, start);
             if (end - start > LONGEST_LINE) {
-                problems.addRow(line, "This line has more than 2,000,000 characters", "It was skipped.");
+                problems.addRow(
+                        line,
+                        Message.of("gather.list-bounds.line-more-than-2"),
+                        Message.of("gather.list-bounds.it-was-skipped"));
                 kept = kept == null ? new StringBuilder() : kept;
                 kept.append(text, from, start);
                 from = end;

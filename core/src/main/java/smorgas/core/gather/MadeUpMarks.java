@@ -40,7 +40,7 @@ final class MadeUpMarks {
         }
         Set<String> words = new HashSet<>(List.of(BETWEEN.split(told)));
         Set<Figure> named = EnumSet.allOf(Figure.class);
-        named.removeIf(figure -> !words.contains(figure.word().toLowerCase(Locale.ROOT)));
+        named.removeIf(figure -> !words.contains(figure.fixedName().toLowerCase(Locale.ROOT)));
         return named.isEmpty() ? all : named;
     }
 }

@@ -1,5 +1,7 @@
 package smorgas.core.gather;
 
+import smorgas.core.text.Message;
+
 /**
  * Looks at markup as it passes, without understanding it, for what makes a parser stand still for minutes: a tag with
  * thousands of attributes (each is compared with all others), a number of thousands of digits, a cell so far to the right
@@ -20,8 +22,15 @@ final class MarkupBounds {
     static final class Past extends RuntimeException {
         private static final long serialVersionUID = 1;
 
-        Past(String what) {
-            super(what, null, false, false);
+        private final transient Message what;
+
+        Past(Message what) {
+            super(what.key(), null, false, false);
+            this.what = what;
+        }
+
+        Message what() {
+            return what;
         }
     }
 
@@ -67,7 +76,7 @@ final class MarkupBounds {
         } else if (cells) {
             digits = c >= '0' && c <= '9' ? digits + 1 : 0;
             if (digits > MOST_DIGITS) {
-                throw new Past("A number has more than " + MOST_DIGITS + " digits");
+                throw new Past(Message.of("gather.markup-bounds.number-more-than-digits", MOST_DIGITS));
             }
         }
     }
@@ -88,8 +97,7 @@ final class MarkupBounds {
         } else if (space) {
             space = false;
             if (++words > MOST_WORDS) {
-                throw new Past("A tag that ends on line " + lines + " or behind it has more than " + MOST_WORDS
-                        + " attributes");
+                throw new Past(Message.of("gather.markup-bounds.tag-ends-on-line", lines, MOST_WORDS));
             }
         }
         if (tag.length() < 100) {
@@ -107,8 +115,8 @@ final class MarkupBounds {
             letters++;
         }
         if (letters > MOST_LETTERS) {
-            throw new Past("A cell stands in the column " + tag.substring(place + 4, place + 4 + letters)
-                    + ", past the last one that a sheet can have");
+            throw new Past(Message.of(
+                    "gather.markup-bounds.cell-stands-column-past", tag.substring(place + 4, place + 4 + letters)));
         }
     }
 }

@@ -10,6 +10,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import smorgas.core.gather.Reading.Format;
+import smorgas.core.text.Message;
 
 /** A workbook in OpenDocument (ISO/IEC 26300), read row by row from its content.xml. */
 final class OdsWorkbook extends Workbook {
@@ -33,11 +34,13 @@ final class OdsWorkbook extends Workbook {
             read(this::sheet, (sheet, line, cells) -> filled(sheet), "");
         } catch (XMLStreamException | IOException e) {
             throw new Unreadable(
-                    "The workbook is damaged" + where(e),
-                    "Open it in a spreadsheet program and save it anew, or as CSV.");
+                    Message.of("gather.ods-workbook.workbook-damaged", where(e)),
+                    Message.of("gather.ods-workbook.open-spreadsheet-program-save"));
         }
         if (sheets().isEmpty()) {
-            throw new Unreadable("The workbook has no sheet", "Nothing was read; it may have a password.");
+            throw new Unreadable(
+                    Message.of("gather.ods-workbook.workbook-sheet"),
+                    Message.of("gather.ods-workbook.nothing-read-may-password"));
         }
     }
 
@@ -59,16 +62,18 @@ final class OdsWorkbook extends Workbook {
             } catch (XMLStreamException | IOException e) {
                 problems.add(
                         0,
-                        "The workbook is damaged" + where(e),
-                        "What could be read is gathered; save it anew, or as CSV.");
+                        Message.of("gather.ods-workbook.workbook-damaged", where(e)),
+                        Message.of("gather.ods-workbook.what-could-read-gathered"));
             }
         };
     }
 
-    private static String where(Exception fault) {
+    private static Message where(Exception fault) {
         return fault instanceof XMLStreamException xml && xml.getLocation() != null
-                ? " at line " + xml.getLocation().getLineNumber() + " of its content.xml"
-                : "";
+                ? Message.of(
+                        "gather.ods-workbook.line-content-xml",
+                        xml.getLocation().getLineNumber())
+                : Message.NONE;
     }
 
     /** Reads the sheet wanted, or all if none is named. */

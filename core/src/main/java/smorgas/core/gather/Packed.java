@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.GZIPInputStream;
+import smorgas.core.text.Message;
 
 /**
  * Takes lists out of ZIP and gzip files. What is unpacked is bounded, for a small packed file can claim to hold more than
@@ -64,13 +65,13 @@ public final class Packed {
         } catch (TooMuch e) {
             packed.problem(
                     name,
-                    "It holds more than " + most / 1_000_000 + " MB or " + MOST_FILES + " files when it is unpacked",
-                    "What came before that is gathered; unpack it and gather its lists by themselves.");
+                    Message.of("gather.packed.holds-more-than-mb", most / 1_000_000, MOST_FILES),
+                    Message.of("gather.packed.what-came-before-gathered"));
         }
         return new Contents(packed.lists, packed.problems);
     }
 
-    private void problem(String file, String what, String todo) {
+    private void problem(String file, Message what, Message todo) {
         problems.add(new Problem(file, 0, what, todo));
     }
 
@@ -81,7 +82,10 @@ public final class Packed {
             } catch (TooMuch e) {
                 throw e;
             } catch (IOException e) {
-                problem(name, "The gzip file is damaged", "Nothing of it was gathered; fetch it again.");
+                problem(
+                        name,
+                        Message.of("gather.packed.gzip-file-damaged"),
+                        Message.of("gather.packed.nothing-gathered-fetch-again"));
             }
         } else if (isZip(bytes) && depth < DEEPEST && !isWorkbook(bytes)) {
             openZip(name, bytes, depth);
@@ -112,15 +116,12 @@ public final class Packed {
         } catch (IOException | RuntimeException e) {
             problem(
                     name,
-                    "The ZIP file is damaged",
-                    "What could be unpacked is gathered; unpack it by hand and gather the rest.");
+                    Message.of("gather.packed.zip-file-damaged"),
+                    Message.of("gather.packed.what-could-unpacked-gathered"));
             return;
         }
         if (found == 0) {
-            problem(
-                    name,
-                    "There is no list in the ZIP file, only folders or files that programs put there for themselves",
-                    "Nothing was gathered.");
+            problem(name, Message.of("gather.packed.list-zip-file-only"), Message.of("gather.packed.nothing-gathered"));
         }
     }
 
@@ -128,20 +129,29 @@ public final class Packed {
     private void openPart(ZipParts zip, String name, String part, int depth) throws TooMuch {
         String within = name + "/" + part;
         if (zip.locked(part)) {
-            problem(within, "It has a password", "Unpack it by hand and gather what is in it.");
+            problem(
+                    within,
+                    Message.of("gather.packed.it-has-a-password"),
+                    Message.of("gather.packed.unpack-hand-gather-what"));
             return;
         }
         try (InputStream in = zip.open(part)) {
             byte[] bytes = inflate(in);
             if (!zip.right(part, bytes)) {
-                problem(within, "It is damaged: its checksum is not right", "It was not gathered; fetch it again.");
+                problem(
+                        within,
+                        Message.of("gather.packed.damaged-checksum-right"),
+                        Message.of("gather.packed.gathered-fetch-again"));
                 return;
             }
             open(part, bytes, depth + 1);
         } catch (TooMuch e) {
             throw e;
         } catch (IOException | RuntimeException e) {
-            problem(within, "It is damaged", "It was not gathered; fetch it again, or unpack it by hand.");
+            problem(
+                    within,
+                    Message.of("gather.packed.it-is-damaged"),
+                    Message.of("gather.packed.gathered-fetch-again-unpack"));
         }
     }
 

@@ -1,5 +1,7 @@
 package smorgas.core.gather;
 
+import smorgas.core.text.Message;
+
 /**
  * A fault in what somebody gathered, where it is, and what can be done about it.
  *
@@ -8,10 +10,12 @@ package smorgas.core.gather;
  * @param what what is wrong, a sentence without a full stop
  * @param todo what Smorgas did and what the researcher can do, a sentence
  */
-public record Problem(String file, int line, String what, String todo) {
+public record Problem(String file, int line, Message what, Message todo) {
 
     /** The sentence for a page or a report. */
-    public String sentence() {
-        return (line > 0 ? "Line " + line + ": " : "") + what + ". " + todo;
+    public Message sentence() {
+        return line > 0
+                ? Message.of("gather.problem.at-line", Integer.toString(line), what, todo)
+                : Message.of("gather.problem.of-file", what, todo);
     }
 }

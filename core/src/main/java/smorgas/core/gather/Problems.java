@@ -2,6 +2,7 @@ package smorgas.core.gather;
 
 import java.util.ArrayList;
 import java.util.List;
+import smorgas.core.text.Message;
 
 /** Collects the problems of one basket: all are counted, the first {@value #SHOWN} are kept to be shown. */
 final class Problems {
@@ -17,7 +18,7 @@ final class Problems {
         this.file = file;
     }
 
-    void add(int line, String what, String todo) {
+    void add(int line, Message what, Message todo) {
         count++;
         if (first.size() < SHOWN) {
             first.add(new Problem(file, line, what, todo));
@@ -30,7 +31,7 @@ final class Problems {
     }
 
     /** A problem because of which one row is set aside. */
-    void addRow(int line, String what, String todo) {
+    void addRow(int line, Message what, Message todo) {
         add(line, what, todo);
         rows++;
     }

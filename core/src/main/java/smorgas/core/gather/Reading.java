@@ -2,6 +2,7 @@ package smorgas.core.gather;
 
 import java.util.List;
 import smorgas.core.figure.ColumnRole;
+import smorgas.core.text.Message;
 
 /**
  * How the bytes of a basket were understood. Lines belong to one reading; another reading of the same bytes replaces
@@ -36,16 +37,16 @@ public record Reading(
 
     /** Kinds of files, told by their content. */
     public enum Format {
-        DELIMITED("cells parted by a delimiter"),
-        PLAIN("a plain list"),
-        XLSX("a workbook (XLSX)", true),
-        ODS("a workbook (ODS)", true),
-        JSON("JSON"),
-        HTML("a table of an HTML page"),
+        DELIMITED("list-format.delimited"),
+        PLAIN("list-format.plain"),
+        XLSX("list-format.xlsx", true),
+        ODS("list-format.ods", true),
+        JSON("list-format.json"),
+        HTML("list-format.html"),
         /** Nothing could be read. */
-        NONE("nothing that can be read");
+        NONE("list-format.none");
 
-        private final String label;
+        private final Message label;
         private final boolean workbook;
 
         Format(String label) {
@@ -53,7 +54,7 @@ public record Reading(
         }
 
         Format(String label, boolean workbook) {
-            this.label = label;
+            this.label = Message.of(label);
             this.workbook = workbook;
         }
 
@@ -62,7 +63,7 @@ public record Reading(
             return workbook;
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }

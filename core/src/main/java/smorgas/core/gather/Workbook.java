@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.gather.Reading.Format;
+import smorgas.core.text.Message;
 
 /** The sheets of a workbook. Before it is opened it is unpacked once into nothing, to see that it stays within bounds. */
 abstract class Workbook implements AutoCloseable {
@@ -29,25 +30,26 @@ abstract class Workbook implements AutoCloseable {
     static final class Unreadable extends Exception {
         private static final long serialVersionUID = 1;
 
-        private final String what;
-        private final String todo;
+        private final transient Message what;
+        private final transient Message todo;
 
-        Unreadable(String what, String todo) {
-            super(what, null, false, false);
+        Unreadable(Message what, Message todo) {
+            super(what.key(), null, false, false);
             this.what = what;
             this.todo = todo;
         }
 
         static Unreadable damaged() {
             return new Unreadable(
-                    "The workbook is damaged", "Open it in a spreadsheet program and save it anew, or as CSV.");
+                    Message.of("gather.workbook.workbook-damaged"),
+                    Message.of("gather.workbook.open-spreadsheet-program-save"));
         }
 
-        String what() {
+        Message what() {
             return what;
         }
 
-        String todo() {
+        Message todo() {
             return todo;
         }
     }
@@ -110,9 +112,10 @@ abstract class Workbook implements AutoCloseable {
                         ofPart += read;
                         if (total > MOST_BYTES || ofPart > most) {
                             throw new Unreadable(
-                                    "The workbook holds more than " + (Math.min(most, MOST_BYTES) >> 20)
-                                            + " MB when it is unpacked",
-                                    "Save its sheets as CSV and gather those.");
+                                    Message.of(
+                                            "gather.workbook.workbook-holds-more-than",
+                                            Math.min(most, MOST_BYTES) >> 20),
+                                    Message.of("gather.workbook.save-sheets-csv-gather"));
                         }
                     }
                 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 
 /**
  * Finds the lists in a workbook: each of its sheets that looks like one. A sheet with column names is a list; where no sheet
@@ -36,7 +37,7 @@ public final class Workbooks {
         }
     }
 
-    private record Glance(String name, boolean named, boolean list, String why) {}
+    private record Glance(String name, boolean named, boolean list, Message why) {}
 
     private Workbooks() {}
 
@@ -63,8 +64,8 @@ public final class Workbooks {
                 .forEach(look -> problems.add(new Problem(
                         file.name(),
                         0,
-                        "The sheet \"" + look.name() + "\" " + look.why(),
-                        "It was not gathered; choose it under \"Read it otherwise\" if it is a list.")));
+                        Message.of("gather.workbooks.the-sheet", look.name(), look.why()),
+                        Message.of("gather.workbooks.gathered-choose-under-read"))));
         List<Part> parts = new ArrayList<>();
         if (joined || lists.size() == 1) {
             parts.add(new Part(file, sheet(lists.size() == 1 ? lists.getFirst() : ReadAs.ALL_SHEETS)));
@@ -122,17 +123,22 @@ public final class Workbooks {
         } catch (Enough e) {
             // These are enough.
         } catch (RuntimeException e) {
-            return new Glance(sheet, false, false, "is damaged");
+            return new Glance(sheet, false, false, Message.of("gather.workbooks.is-damaged"));
         }
         if (rows.isEmpty()) {
-            return new Glance(sheet, false, false, "is empty");
+            return new Glance(sheet, false, false, Message.of("gather.workbooks.is-empty"));
         }
         Layout.Columns columns = Layout.columns(rows);
         boolean named = columns.headerRow() >= 0 && rows.size() > columns.headerRow() + 1;
         long sentences = rows.stream().filter(row -> words(row) > MOST_WORDS).count();
         boolean list = named || rows.size() > 1 && sentences * 3 < rows.size();
         return new Glance(
-                sheet, named, list, named || !list ? "reads like a note" : "has no column names, and others have");
+                sheet,
+                named,
+                list,
+                named || !list
+                        ? Message.of("gather.workbooks.reads-like-note")
+                        : Message.of("gather.workbooks.column-names-others"));
     }
 
     /** The words of a row's longest cell. */

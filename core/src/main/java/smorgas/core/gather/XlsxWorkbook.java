@@ -9,6 +9,7 @@ import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import org.dhatim.fastexcel.reader.Sheet;
 import smorgas.core.gather.Reading.Format;
+import smorgas.core.text.Message;
 
 /** A workbook in Office Open XML (ECMA-376), read row by row. */
 final class XlsxWorkbook extends Workbook {
@@ -44,7 +45,8 @@ final class XlsxWorkbook extends Workbook {
         }
         if (sheets().isEmpty()) {
             close();
-            throw new Unreadable("The workbook has no sheet", "Nothing was read.");
+            throw new Unreadable(
+                    Message.of("gather.xlsx-workbook.workbook-sheet"), Message.of("gather.xlsx-workbook.nothing-read"));
         }
     }
 
@@ -72,8 +74,7 @@ final class XlsxWorkbook extends Workbook {
                     Row row = each.next();
                     places += row.getCellCount();
                     if (places > ListBounds.MOST_PLACES) {
-                        throw new MarkupBounds.Past("The cells of the sheet \"" + name
-                                + "\" stand so far to the right that" + " looking for them takes too long");
+                        throw new MarkupBounds.Past(Message.of("gather.xlsx-workbook.cells-sheet-stand-so", name));
                     }
                     String[] cells = cells(row);
                     if (cells.length > 0) {

@@ -290,7 +290,7 @@ public final class Grouper {
         for (int group = 0; group < numbered.length; group++) {
             // A theme that others have too goes by its intent beside it.
             boolean taken = intent.isPresent() && draft.find(named[group]) != null;
-            String key = taken ? named[group] + " " + intent.get().label() : named[group];
+            String key = taken ? named[group] + " " + intent.get().fixedName() : named[group];
             numbered[group] = draft.number(key, Grouping.Kind.THEME, found.themes()[group]);
             intentOf.put(numbered[group], intent);
         }

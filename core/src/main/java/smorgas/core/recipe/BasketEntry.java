@@ -5,6 +5,7 @@ import java.util.function.LongUnaryOperator;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 
 /** An entry about baskets: it belongs to one project's inputs and is in no exported recipe. */
 public sealed interface BasketEntry extends Entry {
@@ -69,16 +70,16 @@ public sealed interface BasketEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Gathered " + name;
+        public Message sentence() {
+            return Message.of("recipe.basket-entry.gathered", name);
         }
     }
 
     /** A basket's lines left the project; its bytes stay until the bin is emptied. */
     record BasketRemoved(long basket, String name) implements BasketEntry {
         @Override
-        public String sentence() {
-            return "Took away basket " + name;
+        public Message sentence() {
+            return Message.of("recipe.basket-entry.took-away-basket", name);
         }
     }
 
@@ -90,16 +91,16 @@ public sealed interface BasketEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Described basket " + name();
+        public Message sentence() {
+            return Message.of("recipe.basket-entry.described-basket", name());
         }
     }
 
     /** A basket was switched off, and its lines left the project; or on again. */
     record BasketSwitched(long basket, String name, boolean on) implements BasketEntry {
         @Override
-        public String sentence() {
-            return "Switched basket " + name + (on ? " on" : " off");
+        public Message sentence() {
+            return Message.of("recipe.basket-entry.switched-basket-on", name, on);
         }
     }
 
@@ -110,16 +111,16 @@ public sealed interface BasketEntry extends Entry {
      */
     record BasketBrings(long basket, String name, boolean keywords) implements BasketEntry {
         @Override
-        public String sentence() {
-            return "Basket " + name + (keywords ? " brings keywords" : " only tells about keywords");
+        public Message sentence() {
+            return Message.of("recipe.basket-entry.basket-brings-keywords", name, keywords);
         }
     }
 
     /** How a basket's bytes are read was put right. */
     record BasketReadAs(long basket, String name, ReadAs readAs) implements BasketEntry {
         @Override
-        public String sentence() {
-            return "Read basket " + name + " otherwise";
+        public Message sentence() {
+            return Message.of("recipe.basket-entry.read-basket-otherwise", name);
         }
     }
 
@@ -142,8 +143,8 @@ public sealed interface BasketEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Gathered " + name + " again";
+        public Message sentence() {
+            return Message.of("recipe.basket-entry.gathered-again", name);
         }
     }
 }

@@ -1,5 +1,6 @@
 package smorgas.core.recipe;
 
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -16,26 +17,26 @@ public record Doer(Kind kind, String name) {
 
     /** What made it. */
     public enum Kind {
-        YOU("you"),
-        IMPORT("import"),
-        TOOL("a tool"),
-        SCHEDULE("schedule"),
-        RECIPE("recipe"),
-        CLIENT("client"),
-        PERSON("person"),
-        SECOND_OPINION("second opinion");
+        YOU("doer.you"),
+        IMPORT("doer.import"),
+        TOOL("doer.tool"),
+        SCHEDULE("doer.schedule"),
+        RECIPE("doer.recipe"),
+        CLIENT("doer.client"),
+        PERSON("doer.person"),
+        SECOND_OPINION("doer.second-opinion");
 
-        private final String label;
+        private final Message label;
 
         Kind(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
     }
 
     public Doer {
         name = name.strip();
         if (name.length() > LONGEST) {
-            throw new Refusal("Who made an act has a name of at most " + LONGEST + " characters");
+            throw new Refusal("recipe.doer.who-made-act-name", LONGEST);
         }
     }
 
@@ -45,7 +46,7 @@ public record Doer(Kind kind, String name) {
     }
 
     /** For people: its name, else what it is. */
-    public String label() {
-        return name.isEmpty() ? kind.label : name;
+    public Message label() {
+        return name.isEmpty() ? kind.label : Message.verbatim(name);
     }
 }

@@ -3,8 +3,8 @@ package smorgas.core.recipe;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
+import smorgas.core.text.Message;
 
 /**
  * One act in a project's history. An entry is never changed; undo moves a mark. Its persisted name and format are the
@@ -41,7 +41,7 @@ public sealed interface Entry
     }
 
     /** What was done, in the past tense, without a full stop. */
-    String sentence();
+    Message sentence();
 
     /** The keys of keywords and of their other spellings. */
     static Set<String> keywords(List<String> texts, List<String> also) {
@@ -57,8 +57,8 @@ public sealed interface Entry
         return keys;
     }
 
-    /** So many of these, in words. */
-    static String count(int some, String one) {
-        return String.format(Locale.ENGLISH, "%,d %s", some, some == 1 ? one : one + "s");
+    /** One text in quotes; of several only how many there are, by the text of this key. */
+    static Message oneOrCount(List<String> texts, String key) {
+        return texts.size() == 1 ? Message.of("quoted", texts.getFirst()) : Message.of(key, texts.size());
     }
 }

@@ -2,7 +2,6 @@ package smorgas.core.recipe;
 
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.Merge;
@@ -10,6 +9,7 @@ import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.recipe.fold.FoldKind;
 import smorgas.core.recipe.fold.WordPair;
 import smorgas.core.recipe.sift.Rule;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** An entry about what is one keyword, and what figures it has. */
@@ -22,8 +22,8 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Switched folding of " + kind.label().toLowerCase(Locale.ENGLISH) + (on ? " on" : " off");
+        public Message sentence() {
+            return Message.of("recipe.fold-entry.switched-folding-on", kind.word(), on);
         }
     }
 
@@ -43,8 +43,8 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Set the list of little words to " + Entry.count(words.size(), "word");
+        public Message sentence() {
+            return Message.of("recipe.fold-entry.set-list-little-words", words.size());
         }
     }
 
@@ -53,7 +53,7 @@ public sealed interface FoldEntry extends Entry {
         public MisspellingsJudged {
             pairs = List.copyOf(pairs);
             if (pairs.isEmpty()) {
-                throw new Refusal("No misspelling was chosen");
+                throw new Refusal("recipe.fold-entry.misspelling-chosen");
             }
         }
 
@@ -65,14 +65,14 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             WordPair first = pairs.getFirst();
             if (pairs.size() > 1) {
-                return (accepted ? "Accepted " : "Refused ") + Entry.count(pairs.size(), "misspelling");
+                return Message.of("recipe.fold-entry.accepted-misspelling", accepted, pairs.size());
             }
             return accepted
-                    ? "Took \"" + first.wrong() + "\" for \"" + first.right() + "\""
-                    : "Left \"" + first.wrong() + "\" as it is";
+                    ? Message.of("recipe.fold-entry.took-for", first.wrong(), first.right())
+                    : Message.of("recipe.fold-entry.left-as-it-is", first.wrong());
         }
     }
 
@@ -81,7 +81,7 @@ public sealed interface FoldEntry extends Entry {
         public SpellingsTakenOut {
             texts = List.copyOf(texts);
             if (texts.isEmpty()) {
-                throw new Refusal("No spelling was chosen");
+                throw new Refusal("recipe.fold-entry.spelling-chosen");
             }
         }
 
@@ -91,10 +91,10 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return texts.size() == 1
-                    ? "Took \"" + texts.getFirst() + "\" out of its keyword"
-                    : "Took " + Entry.count(texts.size(), "spelling") + " apart";
+                    ? Message.of("recipe.fold-entry.took-out-keyword", texts.getFirst())
+                    : Message.of("recipe.fold-entry.took-spelling-apart", texts.size());
         }
     }
 
@@ -103,7 +103,7 @@ public sealed interface FoldEntry extends Entry {
         public KeywordsJoined {
             texts = List.copyOf(texts);
             if (texts.size() < 2) {
-                throw new Refusal("Choose two keywords or more to be joined");
+                throw new Refusal("recipe.fold-entry.choose-two-keywords-more");
             }
         }
 
@@ -113,8 +113,8 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Joined " + Entry.count(texts.size(), "keyword") + " into \"" + texts.getFirst() + "\"";
+        public Message sentence() {
+            return Message.of("recipe.fold-entry.joined-keyword-into", texts.size(), texts.getFirst());
         }
     }
 
@@ -126,8 +126,8 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Made \"" + text + "\" the lead spelling";
+        public Message sentence() {
+            return Message.of("recipe.fold-entry.made-lead-spelling", text);
         }
     }
 
@@ -143,8 +143,8 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Cleaning: " + cleaning.sentence();
+        public Message sentence() {
+            return Message.of("recipe.fold-entry.cleaning", cleaning.sentence());
         }
     }
 
@@ -156,8 +156,8 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Took cleaning " + number + " away";
+        public Message sentence() {
+            return Message.of("recipe.fold-entry.took-cleaning-away", number);
         }
     }
 
@@ -169,8 +169,8 @@ public sealed interface FoldEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return figure.label() + " now take " + merge.label();
+        public Message sentence() {
+            return Message.of("recipe.fold-entry.now-take", figure.label(), merge.label());
         }
     }
 }

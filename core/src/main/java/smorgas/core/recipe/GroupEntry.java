@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.recipe.group.GroupSettings;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Words;
 
@@ -26,7 +27,7 @@ public sealed interface GroupEntry extends Entry
         public WordsMuted {
             words = List.copyOf(words);
             if (words.isEmpty()) {
-                throw new Refusal("No word was chosen");
+                throw new Refusal("recipe.group-entry.word-chosen");
             }
         }
 
@@ -38,9 +39,9 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            String what = words.size() == 1 ? "\"" + words.getFirst() + "\"" : Entry.count(words.size(), "word");
-            return (muted ? "Muted " : "No longer muted ") + what;
+        public Message sentence() {
+            Message what = Entry.oneOrCount(words, "count.words");
+            return Message.of("recipe.group-entry.muted", muted, what);
         }
     }
 
@@ -70,13 +71,12 @@ public sealed interface GroupEntry extends Entry
             if (sets.isEmpty()
                     || sets.size() > MOST_SETS
                     || sets.stream().anyMatch(set -> set.size() < least || set.size() > MOST)) {
-                throw new Refusal("Name the words that mean the same: 2 to " + MOST + " of them");
+                throw new Refusal("recipe.group-entry.name-words-mean-same", MOST);
             }
             sets.stream().flatMap(List::stream).forEach(word -> {
                 int count = Words.of(word).size();
                 if (count < 1 || count > LONGEST || word.length() > GroupRule.LONGEST_NAME) {
-                    throw new Refusal("A word or phrase that means the same has up to " + LONGEST + " words and "
-                            + GroupRule.LONGEST_NAME + " characters");
+                    throw new Refusal("recipe.group-entry.word-phrase-means-same", LONGEST, GroupRule.LONGEST_NAME);
                 }
             });
         }
@@ -98,16 +98,15 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            String what = sets.size() == 1
-                    ? "\"" + String.join("\", \"", sets.getFirst()) + "\""
-                    : Entry.count(sets.size(), "set") + " of words";
+        public Message sentence() {
+            Message what = sets.size() == 1
+                    ? Message.verbatim("\"" + String.join("\", \"", sets.getFirst()) + "\"")
+                    : Message.of("recipe.group-entry.set-words", sets.size());
             boolean one = words().size() == 1;
             return switch (way) {
-                case SAME -> what + " count as one word in groups" + (sets.size() == 1 ? "" : ", each set by itself");
-                case APART ->
-                    what + (one ? " counts as a word of its own" : " count as words of their own") + " in groups";
-                case AS_SHIPPED -> what + (one ? " counts" : " count") + " again as in any trade";
+                case SAME -> Message.of("recipe.group-entry.count-one-word-groups", what, sets.size());
+                case APART -> Message.of("recipe.group-entry.counts-word-own-groups", what, one);
+                case AS_SHIPPED -> Message.of("recipe.group-entry.counts-again-any-trade", what, one);
             };
         }
     }
@@ -125,10 +124,10 @@ public sealed interface GroupEntry extends Entry
         public OffersRefused {
             offers = List.copyOf(offers);
             if (offers.isEmpty()) {
-                throw new Refusal("No offer was refused");
+                throw new Refusal("recipe.group-entry.offer-refused");
             }
             if (offers.stream().anyMatch(offer -> offer.length() > LONGEST_OFFER)) {
-                throw new Refusal("There is no offer of more than " + LONGEST_OFFER + " characters");
+                throw new Refusal("recipe.group-entry.offer-more-than-characters", LONGEST_OFFER);
             }
         }
 
@@ -140,8 +139,8 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            return (on ? "Refused " : "Asked again for ") + Entry.count(offers.size(), "offer") + " about groups";
+        public Message sentence() {
+            return Message.of("recipe.group-entry.refused-offer-about-groups", on, offers.size());
         }
     }
 
@@ -153,8 +152,8 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            return "Set the groups to " + settings.method().told();
+        public Message sentence() {
+            return Message.of("recipe.group-entry.set-groups", settings.method().told());
         }
     }
 
@@ -166,9 +165,11 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            return new GroupSettingsChosen(settings).sentence() + ", and settled "
-                    + Entry.count(settled.groups().size(), "group");
+        public Message sentence() {
+            return Message.of(
+                    "recipe.group-entry.settled-group",
+                    new GroupSettingsChosen(settings).sentence(),
+                    settled.groups().size());
         }
     }
 
@@ -184,8 +185,8 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            return "Kept the alternative \"" + name + "\"";
+        public Message sentence() {
+            return Message.of("recipe.group-entry.kept-alternative", name);
         }
     }
 
@@ -197,8 +198,8 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            return "Forgot the alternative \"" + name + "\"";
+        public Message sentence() {
+            return Message.of("recipe.group-entry.forgot-alternative", name);
         }
     }
 
@@ -210,8 +211,8 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            return "Rule for groups: " + rule.sentence();
+        public Message sentence() {
+            return Message.of("recipe.group-entry.rule-groups", rule.sentence());
         }
     }
 
@@ -223,8 +224,8 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            return "Took away rule " + number + " for groups";
+        public Message sentence() {
+            return Message.of("recipe.group-entry.took-away-rule-groups", number);
         }
     }
 
@@ -236,8 +237,8 @@ public sealed interface GroupEntry extends Entry
         }
 
         @Override
-        public String sentence() {
-            return "Moved rule " + number + " for groups to place " + (place + 1);
+        public Message sentence() {
+            return Message.of("recipe.group-entry.moved-rule-groups-place", number, place + 1);
         }
     }
 }

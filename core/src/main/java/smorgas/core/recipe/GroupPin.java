@@ -5,6 +5,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.recipe.group.SplitBy;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -25,7 +26,7 @@ public sealed interface GroupPin extends GroupEntry {
             texts = List.copyOf(texts);
             also = List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new Refusal("nothing was placed");
+                throw new Refusal("recipe.group-pin.nothing-placed");
             }
             if (!group.isEmpty()) {
                 GroupRule.checkName(group);
@@ -38,11 +39,11 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
-            String what = GroupPins.named(texts);
+        public Message sentence() {
+            Message what = GroupPins.named(texts);
             return group.isEmpty()
-                    ? "Took " + what + " out of all groups"
-                    : "Put " + what + " into group \"" + group + "\"";
+                    ? Message.of("recipe.group-pin.took-out-all-groups", what)
+                    : Message.of("recipe.group-pin.put-into-group", what, group);
         }
     }
 
@@ -81,8 +82,10 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
-            return groups.isEmpty() ? "Let the groups form again" : "Settled " + Entry.count(groups.size(), "group");
+        public Message sentence() {
+            return groups.isEmpty()
+                    ? Message.of("recipe.group-pin.let-groups-form-again")
+                    : Message.of("recipe.group-pin.settled-group", groups.size());
         }
     }
 
@@ -98,8 +101,8 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
-            return (gone ? "Removed the theme \"" : "Let the theme \"") + theme + (gone ? "\"" : "\" form again");
+        public Message sentence() {
+            return Message.of("recipe.group-pin.removed-theme", gone, theme);
         }
     }
 
@@ -118,10 +121,10 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return name.isEmpty()
-                    ? "Let group \"" + theme + "\" be named by its theme"
-                    : "Named group \"" + theme + "\" \"" + name + "\"";
+                    ? Message.of("recipe.group-pin.let-group-named-theme", theme)
+                    : Message.of("recipe.group-pin.named-group", theme, name);
         }
     }
 
@@ -133,7 +136,7 @@ public sealed interface GroupPin extends GroupEntry {
         public ThemesMade {
             themes = List.copyOf(themes);
             if (themes.isEmpty()) {
-                throw new Refusal("no theme was chosen");
+                throw new Refusal("recipe.group-pin.theme-chosen");
             }
             themes.forEach(GroupRule::checkName);
         }
@@ -146,9 +149,11 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
-            String what = themes.size() == 1 ? "\"" + themes.getFirst() + "\"" : Entry.count(themes.size(), "theme");
-            return on ? "Made " + what + (themes.size() == 1 ? " a group" : " groups") : "No longer hold on to " + what;
+        public Message sentence() {
+            Message what = Entry.oneOrCount(themes, "count.themes");
+            return on
+                    ? Message.of("recipe.group-pin.made-group", what, themes.size())
+                    : Message.of("recipe.group-pin.longer-hold-on", what);
         }
     }
 
@@ -157,7 +162,7 @@ public sealed interface GroupPin extends GroupEntry {
         public GroupsJoined {
             groups = List.copyOf(groups);
             if (groups.isEmpty() || groups.contains(into)) {
-                throw new Refusal("Choose a group, and another to put it into");
+                throw new Refusal("recipe.group-pin.choose-group-another-put");
             }
             groups.forEach(GroupRule::checkName);
             if (!into.isEmpty()) {
@@ -173,9 +178,11 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
-            String what = groups.size() == 1 ? "\"" + groups.getFirst() + "\"" : Entry.count(groups.size(), "group");
-            return into.isEmpty() ? "Let " + what + " be apart again" : "Joined " + what + " into \"" + into + "\"";
+        public Message sentence() {
+            Message what = Entry.oneOrCount(groups, "count.groups");
+            return into.isEmpty()
+                    ? Message.of("recipe.group-pin.let-apart-again", what)
+                    : Message.of("recipe.group-pin.joined-into", what, into);
         }
     }
 
@@ -191,10 +198,10 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return by.equals(SplitBy.NOT)
-                    ? "Left group \"" + group + "\" whole"
-                    : "Split group \"" + group + "\" into groups of " + by.smallest() + " and more";
+                    ? Message.of("recipe.group-pin.left-group-whole", group)
+                    : Message.of("recipe.group-pin.split-group-into-groups", group, by.smallest());
         }
     }
 
@@ -204,7 +211,7 @@ public sealed interface GroupPin extends GroupEntry {
             texts = List.copyOf(texts);
             GroupRule.checkName(group);
             if (on && texts.isEmpty()) {
-                throw new Refusal("There is no group \"" + group + "\" to be locked at present");
+                throw new Refusal("recipe.group-pin.group-locked-present", group);
             }
         }
 
@@ -214,8 +221,8 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
-            return (on ? "Locked group \"" : "Unlocked group \"") + group + "\"";
+        public Message sentence() {
+            return Message.of("recipe.group-pin.locked-group", on, group);
         }
     }
 
@@ -247,15 +254,15 @@ public sealed interface GroupPin extends GroupEntry {
         }
 
         @Override
-        public String sentence() {
-            String named = GroupPins.named(texts);
+        public Message sentence() {
+            Message named = GroupPins.named(texts);
             String in = " group \"" + group + "\"";
             return switch (held) {
-                case BARRED -> "Barred " + named + " from" + in;
-                case ALLOWED -> "Let " + named + " into" + in + " again";
-                case ALSO -> "Put " + named + " also into" + in;
-                case NOT_ALSO -> "Put " + named + " no longer into" + in;
-                case ALONE -> "Kept " + named + " in" + in + " alone";
+                case BARRED -> Message.of("recipe.group-pin.barred-from", named, in);
+                case ALLOWED -> Message.of("recipe.group-pin.let-into-again", named, in);
+                case ALSO -> Message.of("recipe.group-pin.put-also-into", named, in);
+                case NOT_ALSO -> Message.of("recipe.group-pin.put-longer-into", named, in);
+                case ALONE -> Message.of("recipe.group-pin.kept-alone", named, in);
             };
         }
     }

@@ -12,6 +12,7 @@ import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import smorgas.core.recipe.group.SplitBy;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /**
@@ -245,7 +246,7 @@ public record GroupPins(
     }
 
     /** Some keywords, in words. */
-    static String named(List<String> texts) {
-        return texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : Entry.count(texts.size(), "keyword");
+    static Message named(List<String> texts) {
+        return Entry.oneOrCount(texts, "count.keywords");
     }
 }

@@ -49,7 +49,7 @@ public record History(List<Step> steps) {
         steps = List.copyOf(steps);
         for (Step step : steps) {
             if (step.entry() instanceof PointEntry of && of.point() >= step.seq()) {
-                throw new Refusal("There is no point " + of.point() + " before act " + step.seq());
+                throw new Refusal("recipe.history.point-before-act", of.point(), step.seq());
             }
         }
     }
@@ -70,7 +70,7 @@ public record History(List<Step> steps) {
      */
     public List<Entry> at(long point) {
         if (point < 0 || point > steps.size()) {
-            throw new Refusal("There is no point " + point);
+            throw new Refusal("recipe.history.there-is-no-point", point);
         }
         return followed(done(point));
     }

@@ -2,6 +2,7 @@ package smorgas.core.recipe;
 
 import java.util.List;
 import java.util.Set;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** An entry by which something is written down beside a keyword, a group or the project; nothing follows from it. */
@@ -32,7 +33,7 @@ public sealed interface NoteEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return said(note, text);
         }
     }
@@ -54,7 +55,7 @@ public sealed interface NoteEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return said(note, group);
         }
     }
@@ -75,19 +76,23 @@ public sealed interface NoteEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return note.isEmpty() ? "Took the note on the project away" : "Noted on the project: " + note;
+        public Message sentence() {
+            return note.isEmpty()
+                    ? Message.of("recipe.note-entry.took-note-on-project")
+                    : Message.of("recipe.note-entry.noted-on-project", note);
         }
     }
 
-    private static String said(String note, String of) {
-        return note.isEmpty() ? "Took the note on \"" + of + "\" away" : "Noted on \"" + of + "\": " + note;
+    private static Message said(String note, String of) {
+        return note.isEmpty()
+                ? Message.of("recipe.note-entry.took-note-on-away", of)
+                : Message.of("recipe.note-entry.noted-on", of, note);
     }
 
     private static String bounded(String note) {
         String stripped = note.strip();
         if (stripped.length() > LONGEST) {
-            throw new Refusal("A note has at most 2,000 characters");
+            throw new Refusal("recipe.note-entry.note-most-2-000");
         }
         return stripped;
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import smorgas.core.recipe.serve.PlanBids;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -26,18 +27,18 @@ public record OwnCampaign(String name, boolean ownBids, PlanBids bids, List<Serv
         name = name.strip();
         negatives = List.copyOf(negatives);
         if (Characters.count(name) > LONGEST) {
-            throw new Refusal("The name of a campaign has at most 255 characters");
+            throw new Refusal("recipe.own-campaign.name-campaign-most-255");
         }
         // A campaign of such a name would be held back whole, and nobody could open it to name it otherwise.
-        Formulas.refuse("campaign", name);
+        Formulas.refuse(Message.of("recipe.own-campaign.campaign"), name);
         if (negatives.size() > MOST_NEGATIVES) {
-            throw new Refusal("A campaign has at most 5,000 negatives of its own");
+            throw new Refusal("recipe.own-campaign.campaign-most-5-000");
         }
         if (!ownBids && !bids.equals(PlanBids.NONE)) {
-            throw new Refusal("Say that the campaign bids by a rule of its own");
+            throw new Refusal("recipe.own-campaign.say-campaign-bids-rule");
         }
         if (negatives.stream().anyMatch(said -> !said.group().isEmpty())) {
-            throw new Refusal("A negative of a campaign is one of no group");
+            throw new Refusal("recipe.own-campaign.negative-campaign-one-group");
         }
     }
 }

@@ -1,6 +1,7 @@
 package smorgas.core.recipe;
 
 import java.util.Set;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -16,7 +17,7 @@ public sealed interface PointEntry extends Entry {
     record WentBack(long point) implements PointEntry {
         public WentBack {
             if (point < 0) {
-                throw new Refusal("There is no point " + point);
+                throw new Refusal("recipe.point-entry.there-is-no-point", point);
             }
         }
 
@@ -32,8 +33,10 @@ public sealed interface PointEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return point == 0 ? "Went back to the beginning" : "Went back to how it was after act " + point;
+        public Message sentence() {
+            return point == 0
+                    ? Message.of("recipe.point-entry.went-back-beginning")
+                    : Message.of("recipe.point-entry.went-back-how-after", point);
         }
     }
 
@@ -49,10 +52,10 @@ public sealed interface PointEntry extends Entry {
         public PointNamed {
             name = name.strip();
             if (point < 0) {
-                throw new Refusal("There is no point " + point);
+                throw new Refusal("recipe.point-entry.there-is-no-point", point);
             }
             if (name.length() > LONGEST) {
-                throw new Refusal("A name has at most " + LONGEST + " characters");
+                throw new Refusal("recipe.point-entry.name-most-characters", LONGEST);
             }
         }
 
@@ -62,10 +65,10 @@ public sealed interface PointEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return name.isEmpty()
-                    ? "Took the name of point " + point + " away"
-                    : "Named point " + point + " \"" + name + "\"";
+                    ? Message.of("recipe.point-entry.took-name-point-away", point)
+                    : Message.of("recipe.point-entry.named-point", point, name);
         }
     }
 }

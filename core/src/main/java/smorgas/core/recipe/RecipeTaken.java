@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -18,12 +19,12 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
     public RecipeTaken {
         entries = List.copyOf(entries);
         if (entries.isEmpty()) {
-            throw new Refusal("The recipe \"" + name + "\" holds no decision");
+            throw new Refusal("recipe.recipe-taken.recipe-holds-decision", name);
         }
         if (entries.stream()
                 .anyMatch(entry ->
                         entry instanceof BasketEntry || entry instanceof RecipeTaken || entry instanceof PointEntry)) {
-            throw new Refusal("A recipe holds no baskets, no points of a history and no other recipe");
+            throw new Refusal("recipe.recipe-taken.recipe-holds-baskets-points");
         }
     }
 
@@ -63,7 +64,7 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
     }
 
     @Override
-    public String sentence() {
-        return "Took the recipe " + name + " in the place of all decisions before";
+    public Message sentence() {
+        return Message.of("recipe.recipe-taken.took-recipe-place-all", name);
     }
 }

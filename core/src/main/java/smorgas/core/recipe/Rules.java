@@ -58,8 +58,7 @@ public record Rules(
      */
     public static Rules numbered(int number) {
         if (number != NEWEST.number) {
-            throw new Refusal("It follows rules " + number + ", and this version of Smorgas has rules " + NEWEST.number
-                    + ". Use the version that wrote it");
+            throw new Refusal("recipe.rules.follows-rules-version-smorgas", number, NEWEST.number);
         }
         return NEWEST;
     }

@@ -13,6 +13,7 @@ import smorgas.core.recipe.serve.PlanPages;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -30,10 +31,10 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return leaves
-                    ? "Serves the negative \"" + word + "\" whatever it blocks"
-                    : "Holds the negative \"" + word + "\" back where it blocks what is served";
+                    ? Message.of("recipe.serve-entry.serves-negative-whatever-blocks", word)
+                    : Message.of("recipe.serve-entry.holds-negative-back-where", word);
         }
     }
 
@@ -69,12 +70,12 @@ public sealed interface ServeEntry extends Entry {
     record Said(String text, String group, Say say) {
         public Said {
             if (text.isBlank()) {
-                throw new Refusal("Say which word is a negative");
+                throw new Refusal("recipe.serve-entry.say-which-word-negative");
             }
-            Formulas.refuse("negative", text);
+            Formulas.refuse(Message.of("recipe.serve-entry.negative"), text);
             if (Characters.count(text) > 80 || text.split(" ").length > 10) {
-                throw new Refusal("\"" + text.substring(0, Math.min(30, text.length()))
-                        + "\" is too long: a negative has at most 80 characters and 10 words");
+                throw new Refusal(
+                        "recipe.serve-entry.too-long-negative-most", text.substring(0, Math.min(30, text.length())));
             }
         }
 
@@ -92,12 +93,16 @@ public sealed interface ServeEntry extends Entry {
             return new Said(Tidy.of(text), "", Say.BROAD);
         }
 
-        private String sentence() {
-            String what = " the negative \"" + text + "\"" + (group.isEmpty() ? "" : " in \"" + group + "\"");
+        private Message sentence() {
+            Message what = Message.of(
+                    "recipe.serve-entry.the-negative",
+                    text,
+                    (group.isEmpty() ? Message.NONE : Message.of("recipe.serve-entry.in", group)));
             return switch (say) {
-                case BROAD, PHRASE, EXACT -> "Serves" + what + ", " + say.name().toLowerCase(Locale.ENGLISH);
-                case NEVER -> "Never serves" + what;
-                case NOTHING -> "Left" + what + " to the rules";
+                case BROAD, PHRASE, EXACT ->
+                    Message.of("recipe.serve-entry.serves", what, say.name().toLowerCase(Locale.ENGLISH));
+                case NEVER -> Message.of("recipe.serve-entry.never-serves", what);
+                case NOTHING -> Message.of("recipe.serve-entry.left-rules", what);
             };
         }
     }
@@ -111,7 +116,7 @@ public sealed interface ServeEntry extends Entry {
         public NegativesSaid {
             negatives = List.copyOf(negatives);
             if (negatives.isEmpty()) {
-                throw new Refusal("Say which words are negatives");
+                throw new Refusal("recipe.serve-entry.say-which-words-negatives");
             }
         }
 
@@ -123,10 +128,10 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return negatives.size() == 1
                     ? negatives.getFirst().sentence()
-                    : "Said how " + Entry.count(negatives.size(), "negative") + " leave";
+                    : Message.of("recipe.serve-entry.said-how-negative-leave", negatives.size());
         }
     }
 
@@ -138,8 +143,10 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return on ? "Keeps groups apart by negatives" : "Keeps groups apart only by the negatives taken";
+        public Message sentence() {
+            return on
+                    ? Message.of("recipe.serve-entry.keeps-groups-apart-negatives")
+                    : Message.of("recipe.serve-entry.keeps-groups-apart-only");
         }
     }
 
@@ -154,13 +161,13 @@ public sealed interface ServeEntry extends Entry {
         public AdGroupSaid {
             page = page.strip();
             if (group.isEmpty()) {
-                throw new Refusal("Say of which ad group");
+                throw new Refusal("recipe.serve-entry.say-which-ad-group");
             }
             if (bidMicros < 0 || bidMicros > 1_000_000_000_000L) {
-                throw new Refusal("The bid is 0 to 1,000,000");
+                throw new Refusal("recipe.serve-entry.bid-0-1-000");
             }
             if (!page.isEmpty() && !PlanPages.isPage(page)) {
-                throw new Refusal("\"" + page + "\" is no address of a page: write it with https:// before it");
+                throw new Refusal("recipe.serve-entry.address-page-write-https", page);
             }
         }
 
@@ -170,10 +177,10 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return bidMicros == 0 && page.isEmpty()
-                    ? "Left bid and page of \"" + group + "\" to the plan"
-                    : "Set bid and page of \"" + group + "\"";
+                    ? Message.of("recipe.serve-entry.left-bid-page-plan", group)
+                    : Message.of("recipe.serve-entry.set-bid-page", group);
         }
     }
 
@@ -186,7 +193,7 @@ public sealed interface ServeEntry extends Entry {
     record CampaignSaid(String campaign, OwnCampaign own) implements ServeEntry {
         public CampaignSaid {
             if (campaign.isEmpty()) {
-                throw new Refusal("Say of which campaign");
+                throw new Refusal("recipe.serve-entry.say-which-campaign");
             }
         }
 
@@ -196,12 +203,14 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             String which = campaign.substring(campaign.indexOf(':') + 1);
-            String what = which.isEmpty() ? "the campaign" : "the campaign \"" + which + "\"";
+            Message what = which.isEmpty()
+                    ? Message.of("recipe.serve-entry.the-campaign")
+                    : Message.of("recipe.serve-entry.the-campaign-2", which);
             return own.equals(OwnCampaign.NONE)
-                    ? "Left " + what + " to the plan"
-                    : "Set name, bids and negatives of " + what;
+                    ? Message.of("recipe.serve-entry.left-plan", what)
+                    : Message.of("recipe.serve-entry.set-name-bids-negatives", what);
         }
     }
 
@@ -213,10 +222,12 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return ads.templates().isEmpty()
-                    ? "Took the templates of ads away"
-                    : "Set " + Entry.count(ads.templates().size(), "template") + " of ads";
+                    ? Message.of("recipe.serve-entry.took-templates-ads-away")
+                    : Message.of(
+                            "recipe.serve-entry.set-template-ads",
+                            ads.templates().size());
         }
     }
 
@@ -230,7 +241,7 @@ public sealed interface ServeEntry extends Entry {
         public AdsSaid {
             ads = List.copyOf(ads);
             if (group.isEmpty()) {
-                throw new Refusal("Say of which ad group");
+                throw new Refusal("recipe.serve-entry.say-which-ad-group");
             }
         }
 
@@ -240,10 +251,10 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return ads.isEmpty()
-                    ? "Left the ads of \"" + group + "\" to the templates"
-                    : "Wrote ads of \"" + group + "\"";
+                    ? Message.of("recipe.serve-entry.left-ads-templates", group)
+                    : Message.of("recipe.serve-entry.wrote-ads", group);
         }
     }
 
@@ -256,7 +267,7 @@ public sealed interface ServeEntry extends Entry {
     record AdsReplaced(String find, String with) implements ServeEntry {
         public AdsReplaced {
             if (find.isBlank()) {
-                throw new Refusal("Say which text is to be replaced in the ads");
+                throw new Refusal("recipe.serve-entry.say-which-text-replaced");
             }
         }
 
@@ -266,8 +277,8 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Replaced \"" + find + "\" by \"" + with + "\" in the ads";
+        public Message sentence() {
+            return Message.of("recipe.serve-entry.replaced-ads", find, with);
         }
 
         PlanAds in(PlanAds ads) {
@@ -296,8 +307,9 @@ public sealed interface ServeEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Set the plan for campaign " + settings.names().campaign();
+        public Message sentence() {
+            return Message.of(
+                    "recipe.serve-entry.set-plan-campaign", settings.names().campaign());
         }
     }
 }

@@ -7,6 +7,7 @@ import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** An entry about what is kept and dropped, and how it is looked at. */
@@ -23,7 +24,7 @@ public sealed interface SiftEntry extends Entry {
             // Entries from before keywords had several tidy texts do not have it.
             also = also == null ? List.of() : List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new Refusal("nothing was judged");
+                throw new Refusal("recipe.sift-entry.nothing-judged");
             }
         }
 
@@ -38,12 +39,12 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            String what = texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : Entry.count(texts.size(), "keyword");
+        public Message sentence() {
+            Message what = Entry.oneOrCount(texts, "count.keywords");
             return switch (standing) {
-                case KEPT -> "Kept " + what;
-                case UNDECIDED -> "Left " + what + " undecided";
-                case DROPPED -> "Dropped " + what;
+                case KEPT -> Message.of("recipe.sift-entry.kept", what);
+                case UNDECIDED -> Message.of("recipe.sift-entry.left-undecided", what);
+                case DROPPED -> Message.of("recipe.sift-entry.dropped", what);
             };
         }
     }
@@ -59,7 +60,7 @@ public sealed interface SiftEntry extends Entry {
             texts = List.copyOf(texts);
             also = List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new Refusal("nothing was given back");
+                throw new Refusal("recipe.sift-entry.nothing-given-back");
             }
         }
 
@@ -69,9 +70,12 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Gave " + (texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : Entry.count(texts.size(), "keyword"))
-                    + " back to the rules";
+        public Message sentence() {
+            return Message.of(
+                    "recipe.sift-entry.gave-back-rules",
+                    (texts.size() == 1
+                            ? Message.verbatim("\"" + texts.getFirst() + "\"")
+                            : Message.of("recipe.sift-entry.keyword", texts.size())));
         }
     }
 
@@ -83,8 +87,8 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "New rule: " + rule.sentence();
+        public Message sentence() {
+            return Message.of("recipe.sift-entry.new-rule", rule.sentence());
         }
     }
 
@@ -96,8 +100,8 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Rule " + rule.number() + " is now: " + rule.sentence();
+        public Message sentence() {
+            return Message.of("recipe.sift-entry.rule-now", rule.number(), rule.sentence());
         }
     }
 
@@ -109,8 +113,8 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Took rule " + number + " away";
+        public Message sentence() {
+            return Message.of("recipe.sift-entry.took-rule-away", number);
         }
     }
 
@@ -122,8 +126,8 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Moved rule " + number + " to place " + (place + 1);
+        public Message sentence() {
+            return Message.of("recipe.sift-entry.moved-rule-place", number, place + 1);
         }
     }
 
@@ -138,10 +142,10 @@ public sealed interface SiftEntry extends Entry {
             texts = List.copyOf(texts);
             also = List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new Refusal("Nothing was picked to be tagged");
+                throw new Refusal("recipe.sift-entry.nothing-picked-tagged");
             }
             if (tag.isBlank() || tag.length() > 60) {
-                throw new Refusal("A tag has 1 to 60 characters");
+                throw new Refusal("recipe.sift-entry.tag-1-60-characters");
             }
         }
 
@@ -154,9 +158,11 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            String what = texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : Entry.count(texts.size(), "keyword");
-            return on ? "Tagged " + what + " \"" + tag + "\"" : "Took the tag \"" + tag + "\" from " + what;
+        public Message sentence() {
+            Message what = Entry.oneOrCount(texts, "count.keywords");
+            return on
+                    ? Message.of("recipe.sift-entry.tagged", what, tag)
+                    : Message.of("recipe.sift-entry.took-tag-from", tag, what);
         }
     }
 
@@ -164,7 +170,7 @@ public sealed interface SiftEntry extends Entry {
     record ViewSaved(String name, Condition what) implements SiftEntry {
         public ViewSaved {
             if (name.isBlank() || name.length() > 60) {
-                throw new Refusal("A view has a name of 1 to 60 characters");
+                throw new Refusal("recipe.sift-entry.view-name-1-60");
             }
             what.requireTexts();
         }
@@ -175,8 +181,8 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Saved the view \"" + name + "\"";
+        public Message sentence() {
+            return Message.of("recipe.sift-entry.saved-view", name);
         }
     }
 
@@ -188,8 +194,8 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Took the view \"" + name + "\" away";
+        public Message sentence() {
+            return Message.of("recipe.sift-entry.took-view-away", name);
         }
     }
 
@@ -201,9 +207,12 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Took the list \"" + list.name() + "\", version " + list.version() + ", of "
-                    + Entry.count(list.words().size(), "word");
+        public Message sentence() {
+            return Message.of(
+                    "recipe.sift-entry.took-list-version-word",
+                    list.name(),
+                    list.version(),
+                    list.words().size());
         }
     }
 
@@ -223,8 +232,8 @@ public sealed interface SiftEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Chose " + Entry.count(columns.size(), "column");
+        public Message sentence() {
+            return Message.of("recipe.sift-entry.chose-column", columns.size());
         }
     }
 }

@@ -9,6 +9,7 @@ import smorgas.core.recipe.value.ClickTable;
 import smorgas.core.recipe.value.FeedbackSettings;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** An entry about what keywords are for and may bring; it changes no standing and no group. */
@@ -26,7 +27,7 @@ public sealed interface ValueEntry extends Entry {
             texts = List.copyOf(texts);
             also = List.copyOf(also);
             if (texts.isEmpty()) {
-                throw new Refusal("Nothing was picked of which an intent could be said");
+                throw new Refusal("recipe.value-entry.nothing-picked-which-intent");
             }
         }
 
@@ -39,11 +40,11 @@ public sealed interface ValueEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            String what = texts.size() == 1 ? "\"" + texts.getFirst() + "\"" : Entry.count(texts.size(), "keyword");
+        public Message sentence() {
+            Message what = Entry.oneOrCount(texts, "count.keywords");
             return !on
-                    ? "Left the intent of " + what + " to the words"
-                    : "Said that " + what + (texts.size() == 1 ? " is " : " are ") + intent.label();
+                    ? Message.of("recipe.value-entry.left-intent-words", what)
+                    : Message.of("recipe.value-entry.said-that-is", what, texts.size(), intent.label());
         }
     }
 
@@ -57,7 +58,7 @@ public sealed interface ValueEntry extends Entry {
     record IntentWorded(String word, Intent intent, boolean on) implements ValueEntry {
         public IntentWorded {
             if (word.isBlank()) {
-                throw new Refusal("Say with which word");
+                throw new Refusal("recipe.value-entry.say-which-word");
             }
         }
 
@@ -67,10 +68,10 @@ public sealed interface ValueEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return on
-                    ? "Said that keywords with \"" + word + "\" are " + intent.label()
-                    : "Left the intent of keywords with \"" + word + "\" to their words";
+                    ? Message.of("recipe.value-entry.said-keywords", word, intent.label())
+                    : Message.of("recipe.value-entry.left-intent-keywords-their", word);
         }
     }
 
@@ -85,9 +86,7 @@ public sealed interface ValueEntry extends Entry {
         public IntentRuled {
             when.requireTexts();
             if (when.asksBeyond()) {
-                throw new Refusal(
-                        "What keywords are for cannot be said by tags, intents or what follows from rules: keywords "
-                                + when.sentence());
+                throw new Refusal("recipe.value-entry.what-keywords-cannot-said", when.sentence());
             }
         }
 
@@ -97,10 +96,10 @@ public sealed interface ValueEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return on
-                    ? "Said that keywords " + when.sentence() + " are " + intent.label()
-                    : "Left the intent of keywords " + when.sentence() + " to their words";
+                    ? Message.of("recipe.value-entry.said-keywords-2", when.sentence(), intent.label())
+                    : Message.of("recipe.value-entry.left-intent-keywords-their-2", when.sentence());
         }
     }
 
@@ -114,7 +113,7 @@ public sealed interface ValueEntry extends Entry {
     record AssumptionsSet(String tag, String group, Assumptions assumptions) implements ValueEntry {
         public AssumptionsSet {
             if (!tag.isEmpty() && !group.isEmpty()) {
-                throw new Refusal("Assume it of a tag or of a group");
+                throw new Refusal("recipe.value-entry.assume-tag-group");
             }
         }
 
@@ -124,13 +123,13 @@ public sealed interface ValueEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            String what = !tag.isEmpty()
-                    ? " of the tag \"" + tag + "\""
-                    : !group.isEmpty() ? " of the group \"" + group + "\"" : "";
+        public Message sentence() {
+            Message what = !tag.isEmpty()
+                    ? Message.of("recipe.value-entry.of-the-tag", tag)
+                    : !group.isEmpty() ? Message.of("recipe.value-entry.of-the-group", group) : Message.NONE;
             return !assumptions.says()
-                    ? "Took the assumptions" + what + " away"
-                    : "Set the assumptions" + what + " about worth";
+                    ? Message.of("recipe.value-entry.took-assumptions-away", what)
+                    : Message.of("recipe.value-entry.set-assumptions-about-worth", what);
         }
     }
 
@@ -142,8 +141,8 @@ public sealed interface ValueEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Took clicks by place from \"" + table.name() + "\"";
+        public Message sentence() {
+            return Message.of("recipe.value-entry.took-clicks-place-from", table.name());
         }
     }
 
@@ -155,9 +154,8 @@ public sealed interface ValueEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
-            return "Judges terms of reports after " + Entry.count(settings.clicks(), "click") + ", reports "
-                    + (settings.added() ? "added up" : "one at a time");
+        public Message sentence() {
+            return Message.of("recipe.value-entry.judges-terms-reports-after", settings.clicks(), settings.added());
         }
     }
 
@@ -169,11 +167,13 @@ public sealed interface ValueEntry extends Entry {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return settings.asks()
-                    ? "Judges promise by " + Entry.count(settings.weights().size(), "weight") + " in "
-                            + settings.classes().size() + (settings.classes().size() == 1 ? " class" : " classes")
-                    : "Judges no promise";
+                    ? Message.of(
+                            "recipe.value-entry.judges-promise-weight-class",
+                            settings.weights().size(),
+                            settings.classes().size())
+                    : Message.of("recipe.value-entry.judges-promise");
         }
     }
 }

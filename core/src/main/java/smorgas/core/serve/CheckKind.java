@@ -9,6 +9,7 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.serve.PlanGroups;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /**
@@ -17,7 +18,7 @@ import smorgas.core.text.Tidy;
  */
 public enum CheckKind {
     /** Keywords that a program on the way would run or refuse; they come first, whatever they cost. */
-    HELD_BACK("keyword is", "keywords are", "held back, as listed below", Weight.MUST, null, new Fix("Drop them") {
+    HELD_BACK("check.held-back", Weight.MUST, null, new Fix(Message.of("check.held-back.fix")) {
         @Override
         Entry entry(Plan plan, PlanSettings settings) {
             List<String> texts = plan.heldBack().stream()
@@ -28,134 +29,65 @@ public enum CheckKind {
         }
     }),
     /** Keywords in two ad groups. */
-    TWICE("keyword is", "keywords are", "in two ad groups, which bid against each other", Weight.MUST, null, null),
+    TWICE("check.twice", Weight.MUST, null, null),
     /** Searches for a keyword that one of another ad group would answer too, and that no negative steers. */
     SHADOWED(
-            "keyword is",
-            "keywords are",
-            "answered by a broader one of another ad group too, and no negative steers them",
+            "check.shadowed",
             Weight.LOOK,
-            new Leads(Place.NEGATIVES, "One by one"),
-            new Fix("Keep all apart by negatives") {
+            new Leads(Place.NEGATIVES, Message.of("check.shadowed.leads")),
+            new Fix(Message.of("check.shadowed.fix")) {
                 @Override
                 Entry entry(Plan plan, PlanSettings settings) {
                     return new ServeEntry.GroupsKeptApart(true);
                 }
             }),
     /** Keywords of a campaign or ad group without a bid where others have one. */
-    NO_BID(
-            "keyword has",
-            "keywords have",
-            "no bid, for its figure is unknown",
-            Weight.LOOK,
-            new Leads(Place.BIDS, "Choose bids"),
-            null),
+    NO_BID("check.no-bid", Weight.LOOK, new Leads(Place.BIDS, Message.of("check.no-bid.leads")), null),
     /** Ad groups with more keywords than one ad answers. */
-    LARGE(
-            "ad group has",
-            "ad groups have",
-            "more than 50 keywords: one ad rarely answers so many",
-            Weight.LOOK,
-            new Leads(Place.GROUPS, "Break them down"),
-            null),
+    LARGE("check.large", Weight.LOOK, new Leads(Place.GROUPS, Message.of("check.large.leads")), null),
     /** Ad groups of one keyword. */
-    SINGLE(
-            "ad group has",
-            "ad groups have",
-            "one keyword only",
-            Weight.LOOK,
-            null,
-            new Fix("They join their neighbour") {
-                @Override
-                Entry entry(Plan plan, PlanSettings settings) {
-                    PlanGroups groups = settings.groups();
-                    return new ServeEntry.PlanSettingsChosen(settings.with(new PlanGroups(
-                            groups.keptOnly(),
-                            groups.leftovers(),
-                            Math.max(2, groups.smallest()),
-                            PlanGroups.Small.INTO_NEIGHBOUR,
-                            groups.withKept())));
-                }
-            }),
+    SINGLE("check.single", Weight.LOOK, null, new Fix(Message.of("check.single.fix")) {
+        @Override
+        Entry entry(Plan plan, PlanSettings settings) {
+            PlanGroups groups = settings.groups();
+            return new ServeEntry.PlanSettingsChosen(settings.with(new PlanGroups(
+                    groups.keptOnly(),
+                    groups.leftovers(),
+                    Math.max(2, groups.smallest()),
+                    PlanGroups.Small.INTO_NEIGHBOUR,
+                    groups.withKept())));
+        }
+    }),
     /** Ad groups of which a good part is for something else. */
-    MIXED(
-            "ad group mixes",
-            "ad groups mix",
-            "those who want to know and those who buy",
-            Weight.LOOK,
-            new Leads(Place.INTENTS_APART, "Try them apart"),
-            null),
-    NO_PAGE(
-            "ad group has",
-            "ad groups have",
-            "no page to lead to",
-            Weight.LOOK,
-            new Leads(Place.PAGES, "Choose pages"),
-            null),
+    MIXED("check.mixed", Weight.LOOK, new Leads(Place.INTENTS_APART, Message.of("check.mixed.leads")), null),
+    NO_PAGE("check.no-page", Weight.LOOK, new Leads(Place.PAGES, Message.of("check.no-page.leads")), null),
     /** Ad groups without an ad, where others have one. */
-    NO_AD("ad group has", "ad groups have", "no ad", Weight.LOOK, new Leads(Place.ADS, "To the ads"), null),
+    NO_AD("check.no-ad", Weight.LOOK, new Leads(Place.ADS, Message.of("check.no-ad.leads")), null),
     /** Ads with fewer texts than they are shown with. */
-    THIN_AD(
-            "ad group has",
-            "ad groups have",
-            "fewer than two ads, or an ad of fewer than three headlines and two descriptions",
-            Weight.LOOK,
-            new Leads(Place.ADS, "To the ads"),
-            null),
+    THIN_AD("check.thin-ad", Weight.LOOK, new Leads(Place.ADS, Message.of("check.thin-ad.leads")), null),
     /** Ads that say one headline twice. */
     SAME_HEADLINE(
-            "ad group has",
-            "ad groups have",
-            "an ad with the same headline twice",
-            Weight.LOOK,
-            new Leads(Place.ADS, "To the ads"),
-            null),
+            "check.same-headline", Weight.LOOK, new Leads(Place.ADS, Message.of("check.same-headline.leads")), null),
     /** Texts of ads that were cut. */
-    CUT_TEXT(
-            "text of ads was",
-            "texts of ads were",
-            "too long and cut",
-            Weight.LOOK,
-            new Leads(Place.ADS, "To the ads"),
-            null),
+    CUT_TEXT("check.cut-text", Weight.LOOK, new Leads(Place.ADS, Message.of("check.cut-text.leads")), null),
     /** Fields in ads for which nobody has said what stands there. */
-    OPEN_FIELD(
-            "ad group has",
-            "ad groups have",
-            "an ad with a field that nothing stands for",
-            Weight.MUST,
-            new Leads(Place.ADS, "To the ads"),
-            null),
+    OPEN_FIELD("check.open-field", Weight.MUST, new Leads(Place.ADS, Message.of("check.open-field.leads")), null),
     /** Ad groups whose names are told apart by a number only. */
-    SAME_NAME(
-            "ad group is",
-            "ad groups are",
-            "told from another by a number only",
-            Weight.LOOK,
-            new Leads(Place.NAMES, "Choose names"),
-            null),
+    SAME_NAME("check.same-name", Weight.LOOK, new Leads(Place.NAMES, Message.of("check.same-name.leads")), null),
     /** Leftovers that the plan misses. */
-    LEFTOVERS(
-            "leftover is",
-            "leftovers are",
-            "searched for and not in the plan",
-            Weight.LOOK,
-            null,
-            new Fix("Serve them too") {
-                @Override
-                Entry entry(Plan plan, PlanSettings settings) {
-                    PlanGroups groups = settings.groups();
-                    return new ServeEntry.PlanSettingsChosen(settings.with(new PlanGroups(
-                            groups.keptOnly(), true, groups.smallest(), groups.small(), groups.withKept())));
-                }
-            }),
+    LEFTOVERS("check.leftovers", Weight.LOOK, null, new Fix(Message.of("check.leftovers.fix")) {
+        @Override
+        Entry entry(Plan plan, PlanSettings settings) {
+            PlanGroups groups = settings.groups();
+            return new ServeEntry.PlanSettingsChosen(settings.with(
+                    new PlanGroups(groups.keptOnly(), true, groups.smallest(), groups.small(), groups.withKept())));
+        }
+    }),
     /** Keywords of which no searches are known. */
     NO_SEARCHES(
-            "keyword has",
-            "keywords have",
-            "no searches that any list tells",
+            "check.no-searches",
             Weight.LOOK,
-            new Leads(Place.UNKNOWN_SEARCHES, "Show them"),
+            new Leads(Place.UNKNOWN_SEARCHES, Message.of("check.no-searches.leads")),
             null);
 
     /** How much it matters. */
@@ -181,53 +113,44 @@ public enum CheckKind {
      *
      * @param words what the link there says
      */
-    public record Leads(Place place, String words) {}
+    public record Leads(Place place, Message words) {}
 
     /** What mends all of it at once. */
     public abstract static class Fix {
-        private final String words;
+        private final Message words;
 
-        private Fix(String words) {
+        private Fix(Message words) {
             this.words = words;
         }
 
         /** What the button says. */
-        public String words() {
+        public Message words() {
             return words;
         }
 
         abstract Entry entry(Plan plan, PlanSettings settings);
     }
 
-    private final String one;
-    private final String many;
-    private final String why;
+    private final String key;
     private final Weight weight;
     private final @Nullable Leads leads;
     private final @Nullable Fix fix;
 
-    CheckKind(String one, String many, String why, Weight weight, @Nullable Leads leads, @Nullable Fix fix) {
-        this.one = one;
-        this.many = many;
-        this.why = why;
+    CheckKind(String key, Weight weight, @Nullable Leads leads, @Nullable Fix fix) {
+        this.key = key;
         this.weight = weight;
         this.leads = leads;
         this.fix = fix;
     }
 
-    /** What one of them is called, with its verb: {@code keyword is}. */
-    public String one() {
-        return one;
+    /** How many of what it is found of. */
+    public Message count(int count) {
+        return Message.of(key, count);
     }
 
-    /** The same of several. */
-    public String many() {
-        return many;
-    }
-
-    /** What is wrong, behind the verb. */
-    public String why() {
-        return why;
+    /** What is wrong with them, behind their number. */
+    public Message why() {
+        return Message.of(key + ".why");
     }
 
     /** Whether it is to be mended before the plan leaves; else it is worth a look. */

@@ -7,8 +7,9 @@ import smorgas.core.draw.Drawing;
  * What people read, before it is a page, a text or a print.
  *
  * @param title of the whole
+ * @param madeWith what stands at its end
  */
-record Document(String title, List<Block> blocks) {
+record Document(String title, String madeWith, List<Block> blocks) {
 
     Document {
         blocks = List.copyOf(blocks);

@@ -58,7 +58,7 @@ final class DocxDocument {
                 case Document.Table table -> table(table);
             }
         }
-        say("Made with Smorgas.", SMALL, false);
+        say(document.madeWith(), SMALL, false);
     }
 
     private void say(String text, int size, boolean bold) {

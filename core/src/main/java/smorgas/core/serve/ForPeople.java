@@ -11,6 +11,7 @@ import org.dhatim.fastexcel.Workbook;
 import smorgas.core.draw.Drawing;
 import smorgas.core.draw.PngDrawing;
 import smorgas.core.draw.SvgDrawing;
+import smorgas.core.text.Message;
 
 /** What leaves for people: the report and the plan of pages, as page, text, table and print. */
 final class ForPeople {
@@ -18,36 +19,39 @@ final class ForPeople {
     static final List<PlanFormat> ALL = List.of(
             new Text(
                     "plan-report.html",
-                    "Report, a page of its own",
+                    Message.of("serve.for-people.report-page-own"),
                     "text/html",
                     (what, to) -> HtmlDocument.write(Report.of(what), "en", to)),
             new Binary(
                     "plan-report.pdf",
-                    "Report, PDF",
+                    Message.of("serve.for-people.report-pdf"),
                     "application/pdf",
                     (what, to) -> PdfDocument.write(Report.of(what), to)),
             new Binary(
                     "plan-report.docx",
-                    "Report, DOCX to edit",
+                    Message.of("serve.for-people.report-docx-edit"),
                     "application/vnd.openxmlformats-officedocument.wordprocessingml.document",
                     (what, to) -> DocxDocument.write(Report.of(what), to)),
             new Text(
                     "plan-report.md",
-                    "Report, Markdown",
+                    Message.of("serve.for-people.report-markdown"),
                     "text/markdown",
                     (what, to) -> MarkdownDocument.write(Report.of(what), to)),
-            vector("flow", "From lines to plan", Pictures::flow),
-            raster("flow", "From lines to plan", Pictures::flow),
-            vector("map", "Map of the groups", Pictures::map),
-            raster("map", "Map of the groups", Pictures::map),
-            vector("lists", "What the lists share", Pictures::overlap),
-            raster("lists", "What the lists share", Pictures::overlap),
-            new Text("plan-of-pages.csv", "Pages to write, CSV", "text/csv", ForPeople::pages),
+            vector("flow", Message.of("serve.for-people.from-lines-plan"), Pictures::flow),
+            raster("flow", Message.of("serve.for-people.from-lines-plan"), Pictures::flow),
+            vector("map", Message.of("serve.for-people.map-groups"), Pictures::map),
+            raster("map", Message.of("serve.for-people.map-groups"), Pictures::map),
+            vector("lists", Message.of("serve.for-people.what-lists-share"), Pictures::overlap),
+            raster("lists", Message.of("serve.for-people.what-lists-share"), Pictures::overlap),
+            new Text("plan-of-pages.csv", Message.of("serve.for-people.pages-write-csv"), "text/csv", ForPeople::pages),
             new Binary(
-                    "plan-of-pages.xlsx", "Pages to write, XLSX", PlanWorkbook.MEDIA_TYPE, ForPeople::pagesAsWorkbook),
+                    "plan-of-pages.xlsx",
+                    Message.of("serve.for-people.pages-write-xlsx"),
+                    PlanWorkbook.MEDIA_TYPE,
+                    ForPeople::pagesAsWorkbook),
             new Text(
                     "plan-of-pages.md",
-                    "Pages to write, Markdown",
+                    Message.of("serve.for-people.pages-write-markdown"),
                     "text/markdown",
                     (what, to) -> MarkdownDocument.write(PagePlan.document(what), to)));
 
@@ -62,7 +66,7 @@ final class ForPeople {
         // Not closed, for that would close what it writes to.
         @SuppressWarnings("resource")
         Csv csv = new Csv(to);
-        csv.row(PagePlan.HEADINGS.toArray(String[]::new));
+        csv.row(PagePlan.headings(what).toArray(String[]::new));
         PagePlan.rows(what).forEach(row -> csv.row(row.toArray(String[]::new)));
         csv.flush();
     }
@@ -70,7 +74,7 @@ final class ForPeople {
     private static void pagesAsWorkbook(Handover what, OutputStream to) {
         try {
             Workbook book = Sheet.book(to);
-            Sheet sheet = new Sheet(book, "Pages", PagePlan.HEADINGS, PagePlan.WIDTHS);
+            Sheet sheet = new Sheet(book, what.text("serve.page-plan.pages"), PagePlan.headings(what), PagePlan.WIDTHS);
             for (List<String> row : PagePlan.rows(what)) {
                 Object[] cells = row.toArray();
                 for (int column = cells.length - PagePlan.NUMBERS; column < cells.length; column++) {
@@ -97,7 +101,7 @@ final class ForPeople {
     private static final class Text extends TextPlanFormat {
         private final Writing writing;
 
-        Text(String file, String label, String mediaType, Writing writing) {
+        Text(String file, Message label, String mediaType, Writing writing) {
             super(file, label, mediaType);
             this.writing = writing;
         }
@@ -113,23 +117,23 @@ final class ForPeople {
         }
     }
 
-    private static PlanFormat vector(String name, String label, Function<Handover, Drawing> drawn) {
+    private static PlanFormat vector(String name, Message label, Function<Handover, Drawing> drawn) {
         return new Text(
                 "plan-picture-" + name + ".svg",
-                label + ", SVG",
+                Message.of("serve.for-people.svg", label),
                 "image/svg+xml",
                 (what, to) -> SvgDrawing.write(drawn.apply(what), to));
     }
 
-    private static PlanFormat raster(String name, String label, Function<Handover, Drawing> drawn) {
+    private static PlanFormat raster(String name, Message label, Function<Handover, Drawing> drawn) {
         return new Binary(
                 "plan-picture-" + name + ".png",
-                label + ", PNG",
+                Message.of("serve.for-people.png", label),
                 "image/png",
                 (what, to) -> PngDrawing.write(drawn.apply(what), to));
     }
 
-    private record Binary(String file, String label, String mediaType, BiConsumer<Handover, OutputStream> writing)
+    private record Binary(String file, Message label, String mediaType, BiConsumer<Handover, OutputStream> writing)
             implements PlanFormat {
         @Override
         public For use() {

@@ -5,6 +5,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.sift.Standings;
+import smorgas.core.text.Wording;
 import smorgas.core.value.Intents;
 import smorgas.core.value.Worth;
 
@@ -15,6 +16,7 @@ import smorgas.core.value.Worth;
  * @param currency of bids, such as EUR
  * @param intents asked only by what tells of them
  * @param worth asked only by what tells of it
+ * @param wording the words for what people read
  */
 public record Handover(
         String project,
@@ -25,4 +27,11 @@ public record Handover(
         Groups groups,
         Recipe recipe,
         Supplier<Intents> intents,
-        Supplier<Worth> worth) {}
+        Supplier<Worth> worth,
+        Wording wording) {
+
+    /** A text for those who read what leaves. */
+    String text(String key, Object... arguments) {
+        return wording.of(key, arguments);
+    }
+}

@@ -36,7 +36,7 @@ final class HtmlDocument {
                 case Document.Table table -> table(table, to);
             }
         }
-        to.write("</main><footer>Made with Smorgas.</footer></body></html>\n");
+        to.write("</main><footer>" + escaped(document.madeWith()) + "</footer></body></html>\n");
     }
 
     private static void table(Document.Table table, Writer to) throws IOException {

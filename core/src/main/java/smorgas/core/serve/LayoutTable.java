@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.text.Message;
 
 /** Writes a plan as a table in a layout of somebody's own; nothing is neutralised, as in {@link PlanTable}. */
 final class LayoutTable extends TextPlanFormat {
@@ -22,7 +23,7 @@ final class LayoutTable extends TextPlanFormat {
     LayoutTable(PlanLayout layout) {
         super(
                 layout.fileName(),
-                layout.name(),
+                Message.verbatim(layout.name()),
                 PlanTable.mediaType(layout.between().sign()));
         this.layout = layout;
     }

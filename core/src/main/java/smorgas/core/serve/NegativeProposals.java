@@ -25,6 +25,7 @@ import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.sift.Reason;
 import smorgas.core.sift.Standings;
+import smorgas.core.text.Message;
 import smorgas.core.value.SearchWords;
 
 /**
@@ -71,7 +72,7 @@ public final class NegativeProposals {
             String text,
             MatchType type,
             Source source,
-            String from,
+            Message from,
             State state,
             int takes,
             Searched searches,
@@ -111,16 +112,26 @@ public final class NegativeProposals {
             if (rule.standing().orElse(Standing.KEPT) == Standing.DROPPED) {
                 Negatives.dropped(rule, recipe)
                         .limit(MOST)
-                        .forEach(word -> put(found, word, MatchType.PHRASE, Source.RULE, "rule " + rule.number()));
+                        .forEach(word -> put(
+                                found,
+                                word,
+                                MatchType.PHRASE,
+                                Source.RULE,
+                                Message.of("serve.negative-proposals.rule", rule.number())));
             }
         }
         unusedLists().forEach(list -> list.words().stream()
                 .limit(MOST)
-                .forEach(word -> put(found, word, MatchType.PHRASE, Source.LIST, list.name())));
+                .forEach(word -> put(found, word, MatchType.PHRASE, Source.LIST, Message.verbatim(list.name()))));
         ofHands(found);
         recipe.serving().said().forEach((place, say) -> {
             if (place.group().isEmpty()) {
-                put(found, place.text(), say.type().orElse(MatchType.PHRASE), Source.SAID, "by hand");
+                put(
+                        found,
+                        place.text(),
+                        say.type().orElse(MatchType.PHRASE),
+                        Source.SAID,
+                        Message.of("serve.negative-proposals.by-hand"));
             }
         });
         return List.copyOf(found.values());
@@ -138,7 +149,7 @@ public final class NegativeProposals {
                 .toList();
     }
 
-    private void put(Map<String, Proposal> found, String text, MatchType usual, Source source, String from) {
+    private void put(Map<String, Proposal> found, String text, MatchType usual, Source source, Message from) {
         if (!found.containsKey(text)) {
             ServeEntry.Say say =
                     recipe.serving().said().getOrDefault(new Serving.Place(text, ""), ServeEntry.Say.NOTHING);
@@ -146,7 +157,7 @@ public final class NegativeProposals {
         }
     }
 
-    private Proposal proposal(String text, MatchType type, Source source, String from, ServeEntry.Say say) {
+    private Proposal proposal(String text, MatchType type, Source source, Message from, ServeEntry.Say say) {
         BitSet takes = negatives.blocked(text, type, "", dropped);
         BitSet blocks = negatives.blocked(text, type, "", served);
         boolean wanted = say.type().isPresent() || say == ServeEntry.Say.NOTHING && source == Source.RULE;
@@ -178,12 +189,13 @@ public final class NegativeProposals {
             keywordsOfGroup.forEach(among::set);
         }
         BitSet blocks = negatives.blocked(text, type, group, among);
-        Proposal ofCampaign = proposal(text, type, Source.SAID, "by hand", ServeEntry.Say.NOTHING);
+        Proposal ofCampaign = proposal(
+                text, type, Source.SAID, Message.of("serve.negative-proposals.by-hand"), ServeEntry.Say.NOTHING);
         return new Proposal(
                 text,
                 type,
                 Source.SAID,
-                "by hand",
+                Message.of("serve.negative-proposals.by-hand"),
                 State.PROPOSED,
                 ofCampaign.takes(),
                 ofCampaign.searches(),
@@ -220,7 +232,12 @@ public final class NegativeProposals {
                     int all = with.cardinality();
                     with.and(dropped);
                     if (with.cardinality() == all) {
-                        put(found, word, MatchType.PHRASE, Source.HAND, "dropped by hand");
+                        put(
+                                found,
+                                word,
+                                MatchType.PHRASE,
+                                Source.HAND,
+                                Message.of("serve.negative-proposals.dropped-hand"));
                         left.andNot(with);
                     }
                 }
@@ -228,8 +245,12 @@ public final class NegativeProposals {
         }
         left.stream()
                 .limit(MOST)
-                .forEach(
-                        keyword -> put(found, keywords.text(keyword), MatchType.EXACT, Source.HAND, "dropped by hand"));
+                .forEach(keyword -> put(
+                        found,
+                        keywords.text(keyword),
+                        MatchType.EXACT,
+                        Source.HAND,
+                        Message.of("serve.negative-proposals.dropped-hand")));
     }
 
     /** The keywords served that a negative of the campaign would block. */
@@ -243,7 +264,8 @@ public final class NegativeProposals {
     public List<Proposal> ofList(WordList list) {
         return list.words().stream()
                 .limit(MOST)
-                .map(word -> proposal(word, MatchType.PHRASE, Source.LIST, list.name(), ServeEntry.Say.NEVER))
+                .map(word -> proposal(
+                        word, MatchType.PHRASE, Source.LIST, Message.verbatim(list.name()), ServeEntry.Say.NEVER))
                 .filter(one -> one.takes() + one.blocks() > 0)
                 .toList();
     }

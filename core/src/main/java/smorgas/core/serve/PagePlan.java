@@ -11,15 +11,26 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.value.Intent;
 import smorgas.core.text.Words;
 import smorgas.core.value.Worth;
 
 /** What the web team needs: a page for each ad group, with what it is to say. */
 final class PagePlan {
 
-    static final List<String> HEADINGS = List.of(
-            "Page", "Working title", "Main keyword", "Other keywords", "Questions", "Intent", "Searches", "Worth");
+    private static final List<String> HEADINGS = List.of(
+            "serve.page-plan.page",
+            "serve.page-plan.working-title",
+            "serve.page-plan.main-keyword",
+            "serve.page-plan.other-keywords",
+            "serve.page-plan.questions",
+            "serve.page-plan.intent",
+            "serve.page-plan.searches",
+            "serve.page-plan.worth");
+
+    /** What its columns are called. */
+    static List<String> headings(Handover what) {
+        return HEADINGS.stream().map(key -> what.text(key)).toList();
+    }
 
     /** Of columns, in letters. */
     static final List<Integer> WIDTHS = List.of(50, 36, 36, 70, 70, 16, 12, 12);
@@ -88,7 +99,7 @@ final class PagePlan {
                 String.join(", ", questions),
                 keywords.find(main)
                         .flatMap(keyword -> what.intents().get().lead(keyword))
-                        .map(Intent::label)
+                        .map(intent -> what.wording().of(intent.label()))
                         .orElse(""),
                 marked(String.valueOf(searched.sum()), searched.simulated()),
                 marked(worth(members), searched.simulated()));
@@ -113,9 +124,12 @@ final class PagePlan {
     /** As a document. */
     static Document document(Handover what) {
         return new Document(
-                (what.project().isBlank() ? "Pages" : what.project() + ": pages"),
+                what.project().isBlank()
+                        ? what.text("serve.page-plan.pages")
+                        : what.text("serve.page-plan.pages-2", what.project()),
+                what.text("serve.document.made-with"),
                 List.of(new Document.Table(
-                        HEADINGS,
+                        headings(what),
                         IntStream.range(0, HEADINGS.size())
                                 .mapToObj(column -> column >= HEADINGS.size() - NUMBERS)
                                 .toList(),

@@ -71,7 +71,7 @@ final class PdfDocument {
                 new org.openpdf.text.Document(PageSize.A4, MARGIN, MARGIN, MARGIN, MARGIN + ABOVE);
         PdfWriter writer = PdfWriter.getInstance(pages, to);
         writer.setCloseStream(false);
-        writer.setPageEvent(new Foot(document.title(), small));
+        writer.setPageEvent(new Foot(document.title() + " \u00B7 " + document.madeWith(), small));
         pages.addTitle(document.title());
         pages.open();
         pages.add(paragraph(document.title(), title, 0));
@@ -188,7 +188,7 @@ final class PdfDocument {
             ColumnText.showTextAligned(
                     writer.getDirectContent(),
                     Element.ALIGN_LEFT,
-                    new Phrase(title + ", made with Smorgas", font),
+                    new Phrase(title, font),
                     pages.left(),
                     pages.bottom() - ABOVE,
                     0);

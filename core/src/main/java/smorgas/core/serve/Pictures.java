@@ -32,8 +32,7 @@ final class Pictures {
     private static final double PLAIN = 12;
     private static final double SMALL = 11;
 
-    private static final String MADE_UP =
-            "Some of what is searched is simulated: nobody has measured it, and areas count it in.";
+    private static final String MADE_UP = "serve.pictures.some-what-searched-simulated";
 
     private Pictures() {}
 
@@ -86,18 +85,22 @@ final class Pictures {
                     UNDECIDED);
             peel(SIFT, TOP + high(kept + undecided), dropped, "dropped", DROPPED);
             groups();
-            head(LISTS, count(keywords.linesInUse(), "line", "lines"));
-            head(FOLD, count(keywords.size(), "keyword", "keywords"));
-            head(SIFT, Report.count(kept + undecided) + " left");
-            head(GROUPS, count(groups.grouping().size(), "group", "groups"));
-            head(ENDS + 40, count(what.plan().count().rows(), "plan row", "plan rows"));
+            head(LISTS, what.text("count.lines", keywords.linesInUse()));
+            head(FOLD, what.text("count.keywords", keywords.size()));
+            head(SIFT, what.text("serve.pictures.left", kept + undecided));
+            head(GROUPS, what.text("count.groups", groups.grouping().size()));
+            head(
+                    ENDS + 40,
+                    what.text("serve.pictures.plan-rows", what.plan().count().rows()));
             return new Drawing(
-                    "From lines to the plan",
-                    count(keywords.linesInUse(), "line", "lines") + " became "
-                            + count(keywords.size(), "keyword", "keywords") + "; " + Report.count(dropped)
-                            + " were dropped, the others form "
-                            + count(groups.grouping().size(), "group", "groups") + " and "
-                            + count(what.plan().count().rows(), "plan row", "plan rows") + ".",
+                    what.text("serve.pictures.from-lines-plan"),
+                    what.text(
+                            "serve.pictures.line-became-keyword-dropped",
+                            keywords.linesInUse(),
+                            keywords.size(),
+                            dropped,
+                            groups.grouping().size(),
+                            what.plan().count().rows()),
                     WIDTH,
                     FOOT + 20,
                     shapes);
@@ -140,7 +143,7 @@ final class Pictures {
                 double from = Math.max(TOP + i * row, to);
                 ribbon(new Corner(LISTS, from), new Corner(FOLD, to), high(lines), TINTS.get(i % TINTS.size()));
                 String name = rest
-                        ? count(some.size(), "more list", "more lists")
+                        ? what.text("serve.pictures.more-lists", some.size())
                         : some.getFirst().name();
                 label = Math.max(label + SMALL + 3, from + SMALL);
                 shapes.add(new Drawing.Letters(
@@ -165,7 +168,7 @@ final class Pictures {
                     rest += groups.keywords(order[place]);
                 }
             }
-            to = end(from, to, rest, count(order.length - MOST, "more group", "more groups"), GROUP_SOFT);
+            to = end(from, to, rest, what.text("serve.pictures.more-groups", order.length - MOST), GROUP_SOFT);
             end(from + high(rest), to, groups.grouping().leftovers(), "leftovers", FOLDED);
         }
 
@@ -203,35 +206,36 @@ final class Pictures {
             shapes.add(new Drawing.Block(
                     place.x(), place.y(), Math.max(.5, place.width() - 1), Math.max(.5, place.height() - 1), fill));
             if (!broader || area.banded()) {
-                shapes.addAll(label(place, name(groups, area), broader));
+                shapes.addAll(label(place, name(what, groups, area), broader));
             }
         }
         boolean made = IntStream.of(groups.order())
                         .anyMatch(group -> groups.searches(group).simulated())
                 || groups.leftoverSearches().simulated();
         if (made) {
-            shapes.add(new Drawing.Letters(0, high + 16, PLAIN, false, false, MADE_UP, QUIET));
+            shapes.add(new Drawing.Letters(0, high + 16, PLAIN, false, false, what.text(MADE_UP), QUIET));
         }
         return new Drawing(
-                "The map of the groups",
-                count(groups.grouping().size(), "group", "groups")
-                        + " within their broader themes, each as large as what is searched of it in a month; the largest: "
-                        + java.util.Arrays.stream(groups.order())
+                what.text("serve.pictures.map-groups"),
+                what.text(
+                        "serve.pictures.group-within-their-broader",
+                        groups.grouping().size(),
+                        java.util.Arrays.stream(groups.order())
                                 .limit(5)
                                 .mapToObj(groups::name)
-                                .collect(Collectors.joining(", "))
-                        + "." + (made ? " " + MADE_UP : ""),
+                                .collect(Collectors.joining(", ")),
+                        made ? " " + what.text(MADE_UP) : ""),
                 WIDTH,
                 made ? high + 24 : high,
                 shapes);
     }
 
-    private static String name(Groups groups, GroupMap.Area area) {
+    private static String name(Handover what, Groups groups, GroupMap.Area area) {
         if (area.leftovers()) {
-            return "leftovers";
+            return what.text("serve.pictures.leftovers");
         }
         if (area.smaller() > 0) {
-            return count(area.smaller(), "smaller one", "smaller ones");
+            return what.text("serve.pictures.smaller", area.smaller());
         }
         return area.group() < 0 ? groups.tree().node(area.node()).text() : groups.name(area.group());
     }
@@ -276,14 +280,15 @@ final class Pictures {
             y += 28;
         }
         return new Drawing(
-                "What the lists share",
+                what.text("serve.pictures.what-lists-share"),
                 most.isEmpty()
-                        ? "There are no lists."
-                        : "Keywords by the lists that just they are in; most, " + Report.count(largest) + ", in "
-                                + most.getFirst().places().stream()
+                        ? what.text("serve.pictures.there-are-no-lists")
+                        : what.text(
+                                "serve.pictures.keywords-lists-just-they",
+                                largest,
+                                most.getFirst().places().stream()
                                         .mapToObj(place -> lists.get(place).name())
-                                        .collect(Collectors.joining(" and "))
-                                + ".",
+                                        .collect(Collectors.joining(" and "))),
                 WIDTH,
                 y + 4,
                 shapes);
@@ -300,10 +305,6 @@ final class Pictures {
         }
         return fitting(names.getFirst(), room / 2, PLAIN)
                 + (names.size() > 1 ? " + " + (names.size() - 1) + " more" : "");
-    }
-
-    private static String count(long number, String one, String many) {
-        return Report.count(number, one, many);
     }
 
     /** A text as far as there is room for it. */

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import smorgas.core.figure.Figure;
 import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.text.Message;
 
 /**
  * What an ad platform is given, as a tree: campaigns, their ad groups, the keywords of these; cannot change.
@@ -22,7 +23,7 @@ public record Plan(
         PlanCount count,
         List<Conflict> conflicts,
         List<HeldBack> heldBack,
-        List<String> notes) {
+        List<Message> notes) {
 
     public Plan {
         campaigns = List.copyOf(campaigns);
@@ -191,5 +192,5 @@ public record Plan(
     }
 
     /** A keyword that is left out, and why, as the end of the sentence "it ...". */
-    public record HeldBack(String keyword, String why) {}
+    public record HeldBack(String keyword, Message why) {}
 }

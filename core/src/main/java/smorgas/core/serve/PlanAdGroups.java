@@ -21,6 +21,7 @@ import smorgas.core.recipe.serve.PlanNames;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.serve.PlanParts.Part;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 
 /** Makes the ad groups of campaigns: their names one after the other, what is in them on all cores. */
 final class PlanAdGroups {
@@ -118,8 +119,7 @@ final class PlanAdGroups {
     }
 
     private void heldBack(String name, int[] some) {
-        String why = "is in an ad group whose name begins with " + name.charAt(0)
-                + ", which a spreadsheet would run as a formula; name it otherwise in Group";
+        Message why = Message.of("serve.plan-ad-groups.ad-group-whose-name", name.charAt(0));
         for (int keyword : some) {
             heldBack.add(new Plan.HeldBack(keywords.text(keyword), why));
         }
@@ -148,7 +148,7 @@ final class PlanAdGroups {
         return input.intents()
                 .get()
                 .most(some)
-                .map(most -> most.intent().label())
+                .map(most -> most.intent().fixedName())
                 .orElse(PlanParts.REST);
     }
 

@@ -18,6 +18,7 @@ import java.util.stream.Stream;
 import smorgas.core.serve.PlanRecord.Kind;
 import smorgas.core.serve.PlanRecord.Row;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 
 /**
  * What must be done to an account that has one plan so that it has another: rows to add, rows to pause, rows that cost or lead
@@ -27,20 +28,20 @@ public final class PlanChanges {
 
     /** What is done with a row. */
     public enum Do {
-        ADD("to add", "Enabled"),
-        CHANGE("to change", "Enabled"),
-        PAUSE("to pause", "Paused"),
-        TAKE_AWAY("to take away", "Removed");
+        ADD("change-to.add", "Enabled"),
+        CHANGE("change-to.change", "Enabled"),
+        PAUSE("change-to.pause", "Paused"),
+        TAKE_AWAY("change-to.take-away", "Removed");
 
-        private final String label;
+        private final Message label;
         private final String status;
 
         Do(String label, String status) {
-            this.label = label;
+            this.label = Message.of(label);
             this.status = status;
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }

@@ -1,6 +1,7 @@
 package smorgas.core.serve;
 
 import java.io.OutputStream;
+import smorgas.core.text.Message;
 
 /** A way in which a plan leaves. A new one is a class and its place in {@link PlanFormats#ALL}. */
 public interface PlanFormat {
@@ -9,7 +10,7 @@ public interface PlanFormat {
     String file();
 
     /** What it is, to stand on a button. */
-    String label();
+    Message label();
 
     /** Its media type (RFC 2046), without the encoding, which is UTF-8 for texts. */
     String mediaType();
@@ -24,19 +25,19 @@ public interface PlanFormat {
 
     /** For what a format is. */
     enum For {
-        PLATFORMS("For ad platforms and programs"),
+        PLATFORMS("format-for.platforms"),
         /** One kind of what is in the plan only. */
-        PARTS("CSV, a file each"),
-        PEOPLE("For people"),
-        PICTURES("Pictures");
+        PARTS("format-for.parts"),
+        PEOPLE("format-for.people"),
+        PICTURES("format-for.pictures");
 
-        private final String label;
+        private final Message label;
 
         For(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }

@@ -3,6 +3,7 @@ package smorgas.core.serve;
 import java.io.Writer;
 import java.util.List;
 import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.text.Message;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
 import tools.jackson.core.StreamWriteFeature;
@@ -15,7 +16,7 @@ final class PlanJson extends TextPlanFormat {
             JsonFactory.builder().disable(StreamWriteFeature.AUTO_CLOSE_TARGET).build();
 
     PlanJson() {
-        super("plan.json", "JSON", "application/json");
+        super("plan.json", Message.verbatim("JSON"), "application/json");
     }
 
     @Override

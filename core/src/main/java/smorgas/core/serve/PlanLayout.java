@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -47,44 +48,44 @@ public record PlanLayout(
         name = name.strip();
         columns = List.copyOf(columns);
         if (name.isEmpty() || Characters.count(name) > 100) {
-            throw new Refusal("Say the name of the layout, with at most 100 characters");
+            throw new Refusal("serve.plan-layout.say-name-layout-most");
         }
         if (rows.isEmpty()) {
-            throw new Refusal("Say what has rows, such as keywords");
+            throw new Refusal("serve.plan-layout.say-what-rows-such");
         }
         rows = Collections.unmodifiableSet(EnumSet.copyOf(rows));
         if (columns.isEmpty() || columns.size() > MOST_COLUMNS) {
-            throw new Refusal("A layout has 1 to " + MOST_COLUMNS + " columns");
+            throw new Refusal("serve.plan-layout.layout-1-columns", MOST_COLUMNS);
         }
         if (!insertion.contains(DEFAULT)) {
-            throw new Refusal("In how insertion is written " + DEFAULT + " must stand for the text");
+            throw new Refusal("serve.plan-layout.how-insertion-written-must", DEFAULT);
         }
-        bounded("status", enabled);
-        bounded("insertion", insertion);
+        bounded(Message.of("serve.plan-layout.status"), enabled);
+        bounded(Message.of("serve.plan-layout.insertion"), insertion);
     }
 
-    private static void bounded(String what, String text) {
+    private static void bounded(Message what, String text) {
         Formulas.refuse(what, text);
         if (Characters.count(text) > LONGEST) {
-            throw new Refusal("The " + what + " has at most " + LONGEST + " characters");
+            throw new Refusal("serve.plan-layout.most-characters", what, LONGEST);
         }
     }
 
     /** What stands between cells. */
     public enum Between {
-        COMMA("commas", ','),
-        SEMICOLON("semicolons", ';'),
-        TAB("tabs", '\t');
+        COMMA("between.comma", ','),
+        SEMICOLON("between.semicolon", ';'),
+        TAB("between.tab", '\t');
 
-        private final String label;
+        private final Message label;
         private final char sign;
 
         Between(String label, char sign) {
-            this.label = label;
+            this.label = Message.of(label);
             this.sign = sign;
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
 
@@ -95,19 +96,19 @@ public record PlanLayout(
 
     /** What a row can tell of. */
     public enum Kind {
-        CAMPAIGN("campaigns"),
-        AD_GROUP("ad groups"),
-        KEYWORD("keywords"),
-        NEGATIVE("negatives"),
-        AD("ads");
+        CAMPAIGN("serve.plan-table.campaigns"),
+        AD_GROUP("serve.plan-table.ad-groups"),
+        KEYWORD("serve.plan-table.keywords"),
+        NEGATIVE("serve.plan-table.negatives"),
+        AD("serve.plan-table.ads");
 
-        private final String label;
+        private final Message label;
 
         Kind(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -121,7 +122,7 @@ public record PlanLayout(
     public record Words(boolean signs, String broad, String phrase, String exact, String negative) {
         public Words {
             for (String word : List.of(broad, phrase, exact, negative)) {
-                bounded("match type", word);
+                bounded(Message.of("serve.plan-layout.match-type"), word);
             }
         }
 
@@ -175,12 +176,12 @@ public record PlanLayout(
         public Column {
             heading = heading.strip();
             if (heading.isEmpty()) {
-                throw new Refusal("Every column has a heading");
+                throw new Refusal("serve.plan-layout.every-column-heading");
             }
-            bounded("heading", heading);
-            bounded("text", text);
+            bounded(Message.of("serve.plan-layout.heading"), heading);
+            bounded(Message.of("serve.plan-layout.text"), text);
             if (field.several() ? number < 1 || number > MOST : number != 0) {
-                throw new Refusal("Say which " + field.label() + " it is, such as " + field.label() + " 1");
+                throw new Refusal("serve.plan-layout.say-which-such-1", field.label());
             }
         }
 
@@ -203,8 +204,7 @@ public record PlanLayout(
                     .filter(field -> field != Field.TEXT && field.label().equals(name))
                     .findFirst()
                     .map(field -> new Column(heading, field, number.isEmpty() ? 0 : Integer.parseInt(number), ""))
-                    .orElseThrow(
-                            () -> new Refusal("\"" + what + "\" is nothing that a plan has; there are " + fields()));
+                    .orElseThrow(() -> new Refusal("serve.plan-layout.nothing-plan", what, fields()));
         }
 
         /** The line that says it. */
@@ -215,12 +215,13 @@ public record PlanLayout(
     }
 
     /** What can stand in a column, in words. */
-    public static String fields() {
-        return Arrays.stream(Field.values())
+    public static Message fields() {
+        return Message.of(
+                "serve.plan-layout.fields",
+                Arrays.stream(Field.values())
                         .filter(field -> field != Field.TEXT)
                         .map(field -> field.label() + (field.several() ? " 1" : ""))
-                        .collect(Collectors.joining(", "))
-                + ", or a text in quotes";
+                        .toList());
     }
 
     /** The columns as lines say them. */

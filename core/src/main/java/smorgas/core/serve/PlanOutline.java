@@ -5,12 +5,13 @@ import java.io.Writer;
 import java.util.Set;
 import java.util.stream.Collectors;
 import smorgas.core.recipe.serve.MatchType;
+import smorgas.core.text.Message;
 
 /** A plan as text that people read: campaigns, ad groups and keywords, each a step further in. */
 final class PlanOutline extends TextPlanFormat {
 
     PlanOutline() {
-        super("plan.txt", "text to read", "text/plain");
+        super("plan.txt", Message.of("serve.plan-outline.text-read"), "text/plain");
     }
 
     @Override
@@ -26,13 +27,9 @@ final class PlanOutline extends TextPlanFormat {
         for (Plan.Campaign campaign : what.plan().campaigns()) {
             to.write(campaign.name() + "\n");
             for (Plan.AdGroup group : campaign.adGroups()) {
-                String bid = group.bid().isEmpty() ? "" : ", max CPC " + group.bid();
-                to.write("\n  " + group.name() + " (" + group.keywords().size() + bid + ")\n");
-                if (group.page().isPresent()) {
-                    to.write("    leads to " + group.page().get() + "\n");
-                }
+                begin(group, what, to);
                 for (Plan.Ad ad : group.ads()) {
-                    to.write("    ad: " + String.join(" | ", ad.headlines()) + "\n");
+                    to.write("    " + what.text("serve.plan-outline.ad", String.join(" | ", ad.headlines())) + "\n");
                     for (String description : ad.descriptions()) {
                         to.write("        " + description + "\n");
                     }
@@ -40,34 +37,45 @@ final class PlanOutline extends TextPlanFormat {
                 for (Plan.Served served : group.keywords()) {
                     if (!served.matchTypes().equals(before)) {
                         before = served.matchTypes();
-                        types = types(before);
+                        types = types(before, what);
                     }
                     to.write("    " + served.keyword() + " \u00B7 " + types + "\n");
                 }
                 for (Plan.Negative negative : group.negatives()) {
-                    to.write("    never: " + written(negative) + "\n");
+                    to.write("    " + what.text("serve.plan-outline.never", written(negative, what)) + "\n");
                 }
             }
             if (!campaign.negatives().isEmpty()) {
-                to.write("\n  Never shown for searches with\n");
+                to.write("\n  " + what.text("serve.plan-outline.never-shown") + "\n");
                 for (Plan.Negative negative : campaign.negatives()) {
-                    to.write("    " + written(negative) + "\n");
+                    to.write("    " + written(negative, what) + "\n");
                 }
             }
         }
     }
 
-    /** A phrase as it stands, others with how close a search must come. */
-    private static String written(Plan.Negative negative) {
-        return negative.matchType() == MatchType.PHRASE
-                ? negative.keyword()
-                : negative.keyword() + " \u00B7 " + negative.matchType().label().toLowerCase(java.util.Locale.ENGLISH);
+    /** What an ad group is called, how much is in it, and the page that it leads to. */
+    private static void begin(Plan.AdGroup group, Handover what, Writer to) throws IOException {
+        int size = group.keywords().size();
+        String inside = group.bid().isEmpty()
+                ? what.text("serve.plan-outline.size", size)
+                : what.text("serve.plan-outline.size-bid", size, group.bid());
+        to.write("\n  " + group.name() + " (" + inside + ")\n");
+        if (group.page().isPresent()) {
+            to.write("    "
+                    + what.text("serve.plan-outline.leads-to", group.page().get()) + "\n");
+        }
     }
 
-    private static String types(Set<MatchType> types) {
-        return types.stream()
-                .map(MatchType::label)
-                .map(label -> label.toLowerCase(java.util.Locale.ENGLISH))
-                .collect(Collectors.joining(", "));
+    /** A phrase as it stands, others with how close a search must come. */
+    private static String written(Plan.Negative negative, Handover what) {
+        return negative.matchType() == MatchType.PHRASE
+                ? negative.keyword()
+                : negative.keyword() + " \u00B7 "
+                        + what.wording().of(negative.matchType().word());
+    }
+
+    private static String types(Set<MatchType> types, Handover what) {
+        return types.stream().map(type -> what.wording().of(type.word())).collect(Collectors.joining(", "));
     }
 }

@@ -147,11 +147,11 @@ final class PlanParts {
     private String label(String which) {
         return which.isEmpty()
                 ? REST
-                : by == PlanCampaigns.By.INTENT ? Intent.valueOf(which).label() : which;
+                : by == PlanCampaigns.By.INTENT ? Intent.valueOf(which).fixedName() : which;
     }
 
     /** A match type as names say it. */
     static String label(MatchType type) {
-        return type.label().toLowerCase(Locale.ENGLISH);
+        return type.fixedName().toLowerCase(Locale.ENGLISH);
     }
 }

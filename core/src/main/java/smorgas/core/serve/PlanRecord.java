@@ -16,6 +16,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -139,12 +140,12 @@ public record PlanRecord(List<Row> rows) {
             long characters = 0;
             for (CsvRecord cells : in) {
                 if (cells.getFieldCount() != CELLS) {
-                    throw new Refusal("What was served then cannot be read");
+                    throw new Refusal("serve.plan-record.what-served-then-cannot");
                 }
                 characters +=
                         cells.getFields().stream().mapToInt(String::length).sum();
                 if (characters > MOST_CHARACTERS) {
-                    throw new Refusal("What was served then unpacks to more than " + MOST_CHARACTERS + " characters");
+                    throw new Refusal("serve.plan-record.what-served-then-unpacks", MOST_CHARACTERS);
                 }
                 rows.add(new Row(
                         Kind.valueOf(cells.getField(0)),
@@ -157,7 +158,7 @@ public record PlanRecord(List<Row> rows) {
                         cells.getField(7)));
             }
         } catch (IOException | IllegalArgumentException e) {
-            throw new Refusal("What was served then cannot be read", e);
+            throw new Refusal(Message.of("serve.plan-record.what-served-then-cannot"), e);
         }
         return new PlanRecord(rows);
     }

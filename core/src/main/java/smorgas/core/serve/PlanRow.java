@@ -101,7 +101,7 @@ record PlanRow(
         if (matchType.isEmpty()) {
             return "";
         }
-        String label = matchType.getFirst().label();
+        String label = matchType.getFirst().fixedName();
         return negative ? "Negative " + label.toLowerCase(Locale.ENGLISH) : label;
     }
 

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import smorgas.core.text.Message;
 
 /**
  * Writes a plan as a table of RFC 4180, with commas or tabs between cells, in the columns that ad platforms share. Nothing is
@@ -33,14 +34,14 @@ public final class PlanTable extends TextPlanFormat {
     private static final Set<PlanRow.Kind> BID_ON = EnumSet.of(PlanRow.Kind.KEYWORD, PlanRow.Kind.NEGATIVE);
 
     /** Keywords and negatives. */
-    static final PlanTable CSV = new PlanTable("plan.csv", "CSV", ',', BID_ON, PlanTable::plain);
+    static final PlanTable CSV = new PlanTable("plan.csv", Message.verbatim("CSV"), ',', BID_ON, PlanTable::plain);
 
-    static final PlanTable TSV = new PlanTable("plan.tsv", "TSV", '\t', BID_ON, PlanTable::plain);
+    static final PlanTable TSV = new PlanTable("plan.tsv", Message.verbatim("TSV"), '\t', BID_ON, PlanTable::plain);
 
     /** Campaigns, ad groups, keywords, negatives and ads in one table, each with whether it runs. */
     static final PlanTable EVERYTHING = new PlanTable(
             "plan-everything.csv",
-            "CSV with campaigns, ad groups and ads",
+            Message.of("serve.plan-table.everything"),
             ',',
             EnumSet.allOf(PlanRow.Kind.class),
             PlanTable::everything);
@@ -48,7 +49,7 @@ public final class PlanTable extends TextPlanFormat {
     /** The keyword says by signs how close a search must come. */
     static final PlanTable SIGNS = new PlanTable(
             "plan-signs.csv",
-            "CSV with match types as signs",
+            Message.of("serve.plan-table.signs"),
             ',',
             BID_ON,
             plan -> withPage(
@@ -56,11 +57,24 @@ public final class PlanTable extends TextPlanFormat {
 
     /** What the table of everything holds, a file each. */
     static final List<PlanFormat> EACH = List.of(
-            each("plan-campaigns.csv", "campaigns", PlanRow.Kind.CAMPAIGN, CAMPAIGN, STATUS),
-            each("plan-ad-groups.csv", "ad groups", PlanRow.Kind.AD_GROUP, CAMPAIGN, AD_GROUP, STATUS, MAX_CPC, PAGE),
+            each(
+                    "plan-campaigns.csv",
+                    Message.of("serve.plan-table.campaigns"),
+                    PlanRow.Kind.CAMPAIGN,
+                    CAMPAIGN,
+                    STATUS),
+            each(
+                    "plan-ad-groups.csv",
+                    Message.of("serve.plan-table.ad-groups"),
+                    PlanRow.Kind.AD_GROUP,
+                    CAMPAIGN,
+                    AD_GROUP,
+                    STATUS,
+                    MAX_CPC,
+                    PAGE),
             each(
                     "plan-keywords.csv",
-                    "keywords",
+                    Message.of("serve.plan-table.keywords"),
                     PlanRow.Kind.KEYWORD,
                     CAMPAIGN,
                     AD_GROUP,
@@ -69,10 +83,24 @@ public final class PlanTable extends TextPlanFormat {
                     STATUS,
                     MAX_CPC,
                     PAGE),
-            each("plan-negatives.csv", "negatives", PlanRow.Kind.NEGATIVE, CAMPAIGN, AD_GROUP, KEYWORD, MATCH_TYPE),
-            each("plan-ads.csv", "ads", PlanRow.Kind.AD, CAMPAIGN, AD_GROUP, STATUS, PAGE));
+            each(
+                    "plan-negatives.csv",
+                    Message.of("serve.plan-table.negatives"),
+                    PlanRow.Kind.NEGATIVE,
+                    CAMPAIGN,
+                    AD_GROUP,
+                    KEYWORD,
+                    MATCH_TYPE),
+            each(
+                    "plan-ads.csv",
+                    Message.of("serve.plan-table.ads"),
+                    PlanRow.Kind.AD,
+                    CAMPAIGN,
+                    AD_GROUP,
+                    STATUS,
+                    PAGE));
 
-    private static PlanTable each(String file, String label, PlanRow.Kind kind, Column... columns) {
+    private static PlanTable each(String file, Message label, PlanRow.Kind kind, Column... columns) {
         return new PlanTable(file, label, ',', EnumSet.of(kind), plan -> {
             List<Column> all = new ArrayList<>(List.of(columns));
             if (kind == PlanRow.Kind.AD) {
@@ -87,7 +115,7 @@ public final class PlanTable extends TextPlanFormat {
     private final Function<Plan, List<Column>> columns;
 
     private PlanTable(
-            String file, String label, char between, Set<PlanRow.Kind> kinds, Function<Plan, List<Column>> columns) {
+            String file, Message label, char between, Set<PlanRow.Kind> kinds, Function<Plan, List<Column>> columns) {
         super(file, label, mediaType(between));
         this.between = between;
         this.kinds = kinds;

@@ -31,6 +31,7 @@ import smorgas.core.recipe.sift.Standing;
 import smorgas.core.sift.Standings;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 
 /** What is to be served together, before it is parted into campaigns and ad groups: groups, or broader themes of them. */
 public final class PlanUnits {
@@ -297,20 +298,20 @@ public final class PlanUnits {
         return served;
     }
 
-    private Optional<String> fault(int keyword) {
+    private Optional<Message> fault(int keyword) {
         String text = keywords.text(keyword);
         if (Formulas.runs(text)) {
-            return Optional.of("begins with " + text.charAt(0) + ", which a spreadsheet would run as a formula");
+            return Optional.of(Message.of("serve.plan-units.begins-which-spreadsheet-would", text.charAt(0)));
         }
         if (Characters.count(text) > rules.longestKeyword()) {
-            return Optional.of("has more than " + rules.longestKeyword() + " characters, which ad platforms refuse");
+            return Optional.of(Message.of("serve.plan-units.more-than-characters-which", rules.longestKeyword()));
         }
         if (keywords.wordCount(keyword) > rules.mostWords()) {
-            return Optional.of("has more than " + rules.mostWords() + " words, which ad platforms refuse");
+            return Optional.of(Message.of("serve.plan-units.more-than-words-which", rules.mostWords()));
         }
         for (int i = 0; i < text.length(); i++) {
             if (text.charAt(i) < ASCII && REFUSED_AT[text.charAt(i)]) {
-                return Optional.of("has a " + text.charAt(i) + " in it, which ad platforms refuse");
+                return Optional.of(Message.of("serve.plan-units.which-ad-platforms-refuse", text.charAt(i)));
             }
         }
         return Optional.empty();

@@ -17,6 +17,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /**
  * A plan as a workbook (ECMA-376) for people: a summary, and a sheet each for campaigns, ad groups, keywords, negatives, ads and
@@ -32,8 +33,8 @@ final class PlanWorkbook implements PlanFormat {
     }
 
     @Override
-    public String label() {
-        return "workbook (XLSX)";
+    public Message label() {
+        return Message.of("serve.plan-workbook.label");
     }
 
     @Override
@@ -62,7 +63,7 @@ final class PlanWorkbook implements PlanFormat {
 
     /** The figures of a keyword that are made up, for a column beside them; empty if none is. */
     private static String made(Keywords keywords, int keyword) {
-        return keywords.simulated(keyword).stream().map(Figure::word).collect(Collectors.joining(", "));
+        return keywords.simulated(keyword).stream().map(Figure::fixedWord).collect(Collectors.joining(", "));
     }
 
     private static final int SIMULATED_WIDTH = 30;
@@ -75,7 +76,7 @@ final class PlanWorkbook implements PlanFormat {
         sheet.row("Lines gathered", what.keywords().linesInUse());
         sheet.row("Keywords after folding", what.keywords().size());
         for (Standing standing : Standing.values()) {
-            sheet.row(capital(standing.label()), what.standings().count(standing));
+            sheet.row(standing.fixedName(), what.standings().count(standing));
         }
         sheet.row("Groups", what.groups().grouping().size());
         sheet.row("Leftovers", what.groups().grouping().leftovers());
@@ -84,8 +85,8 @@ final class PlanWorkbook implements PlanFormat {
         sheet.row("Keywords served", plan.count().keywords());
         sheet.row("Rows: keywords times match types", plan.count().rows());
         sheet.row("Keywords held back", plan.heldBack().size());
-        for (String note : plan.notes()) {
-            sheet.row("To know", note);
+        for (Message note : plan.notes()) {
+            sheet.row("To know", what.wording().of(note));
         }
         sheet.finish();
     }
@@ -250,7 +251,7 @@ final class PlanWorkbook implements PlanFormat {
                     .toArray());
         }
         for (Plan.HeldBack held : what.plan().heldBack()) {
-            sheet.row(held.keyword(), "", "held back: it " + held.why());
+            sheet.row(held.keyword(), "", what.text("serve.plan-workbook.held-back", held.why()));
         }
         sheet.finish();
     }

@@ -23,6 +23,7 @@ import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.serve.PlanParts.Part;
 import smorgas.core.sift.Standings;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.value.Apart;
 import smorgas.core.value.Intents;
 import smorgas.core.value.SearchWords;
@@ -187,8 +188,7 @@ public final class Planner {
 
     /** A tag from before such names were refused may begin so. */
     private void heldBack(Part part, String name, List<Plan.HeldBack> heldBack) {
-        String why = "is in a campaign whose name begins with " + name.charAt(0)
-                + ", which a spreadsheet would run as a formula; name it otherwise";
+        Message why = Message.of("serve.planner.campaign-whose-name-begins", name.charAt(0));
         part.pieces().values().stream()
                 .flatMapToInt(IntStream::of)
                 .forEach(keyword -> heldBack.add(new Plan.HeldBack(keywords.text(keyword), why)));
@@ -239,21 +239,20 @@ public final class Planner {
         return own;
     }
 
-    private List<String> notes(BitSet served) {
+    private List<Message> notes(BitSet served) {
         Groups groups = input.groups();
         long twice = IntStream.range(0, groups.grouping().size())
                 .flatMap(group -> Arrays.stream(groups.grouping().also().row(group)))
                 .filter(served::get)
                 .distinct()
                 .count();
-        List<String> notes = new ArrayList<>();
+        List<Message> notes = new ArrayList<>();
         if (twice > 0) {
-            notes.add(twice + (twice == 1 ? " keyword is" : " keywords are")
-                    + " in more than one ad group, as you said in Group");
+            notes.add(Message.of("serve.planner.keyword-more-than-one", twice));
         }
         if (units.leftOutGroups() > 0) {
-            notes.add(units.leftOutGroups() + (units.leftOutGroups() == 1 ? " group with " : " groups with ")
-                    + units.leftOutKeywords() + " keywords left out, as chosen");
+            notes.add(Message.of(
+                    "serve.planner.group-keywords-left-out", units.leftOutGroups(), units.leftOutKeywords()));
         }
         PlanBids.From from = recipe.serving().plan().bids().from();
         long made = from.figure().stream()
@@ -261,8 +260,7 @@ public final class Planner {
                 .flatMapToInt(column -> served.stream().filter(column::simulated))
                 .count();
         if (made > 0) {
-            notes.add("The bids of " + made + (made == 1 ? " keyword are" : " keywords are")
-                    + " held back: they would be made of simulated figures, which nobody has measured");
+            notes.add(Message.of("serve.planner.bids-keyword-held-back", made));
         }
         Method asked = recipe.grouping().settings().method();
         // Settled groups stay what they are.
@@ -270,9 +268,9 @@ public final class Planner {
                 ? groups.grouping().settings().method()
                 : asked;
         if (!asked.equals(done.with(asked.meaning()))) {
-            notes.add("There are too many keywords to group by likeness: their groups go by themes");
+            notes.add(Message.of("serve.planner.too-many-keywords-group"));
         } else if (!asked.equals(done)) {
-            notes.add("The groups go by words alone and may yet change: what all keywords mean is not known yet");
+            notes.add(Message.of("serve.planner.groups-go-words-alone"));
         }
         return notes;
     }

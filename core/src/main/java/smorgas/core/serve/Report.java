@@ -2,10 +2,10 @@ package smorgas.core.serve;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import smorgas.core.draw.Drawing;
@@ -32,13 +32,6 @@ final class Report {
     /** Sums of worth are in hundredths. */
     private static final double HUNDREDTHS = 100;
 
-    private static final Map<Worth.Part, String> PARTS = Map.of(
-            Worth.Part.CLICKS, "clicks",
-            Worth.Part.CONVERSIONS, "conversions",
-            Worth.Part.COST, "cost",
-            Worth.Part.VALUE, "worth",
-            Worth.Part.RETURN, "return");
-
     private final Handover what;
     private final Keywords keywords;
     private final List<Document.Block> blocks = new ArrayList<>();
@@ -59,15 +52,17 @@ final class Report {
         }
         draw(Pictures.flow(what));
         if (keywords.simulated()) {
-            say("Some searches and bids in this are simulated: nobody has measured them. Groups that have some "
-                    + "carry \"sim.\", and sums count them in.");
+            say(what.text("serve.report.some-searches-bids-simulated"));
         }
         gathered();
         sifted();
         groups();
         plan();
         expected();
-        return new Document(what.project().isBlank() ? "Keywords" : what.project(), blocks);
+        return new Document(
+                what.project().isBlank() ? what.text("serve.report.keywords") : what.project(),
+                what.text("serve.document.made-with"),
+                blocks);
     }
 
     private void heading(String text) {
@@ -83,19 +78,23 @@ final class Report {
     }
 
     private void gathered() {
-        heading("What was gathered and folded");
-        say(count(keywords.linesInUse(), "line", "lines") + " of "
-                + count(Gathered.of(keywords).size(), "list", "lists")
-                + " came to " + count(keywords.size(), "keyword", "keywords")
-                + ", the rest being the same keywords in other spellings or in several lists.");
+        heading(what.text("serve.report.what-gathered-folded"));
+        say(what.text(
+                "serve.report.line-list-came-keyword",
+                keywords.linesInUse(),
+                Gathered.of(keywords).size(),
+                keywords.size()));
         blocks.add(new Document.Table(
-                List.of("List", "What it is", "Lines"),
+                List.of(
+                        what.text("serve.report.list"),
+                        what.text("serve.report.what-it-is"),
+                        what.text("serve.report.lines")),
                 List.of(false, false, true),
                 List.of(6, 4, 2),
                 Gathered.of(keywords).stream()
                         .map(one -> List.of(
                                 one.name(),
-                                one.kind().label() + (one.brings() ? "" : ", which only tells about keywords"),
+                                what.text("serve.report.text", one.kind().label(), one.brings()),
                                 count(one.lines())))
                         .toList()));
         if (Gathered.of(keywords).size() > 1) {
@@ -104,19 +103,19 @@ final class Report {
     }
 
     private void sifted() {
-        heading("What was dropped and why");
-        say("Dropped, since they do not fit: "
-                + count(what.standings().count(Standing.DROPPED), "keyword", "keywords")
-                + ". Kept by a rule or by hand: " + count(what.standings().count(Standing.KEPT))
-                + ". Without a verdict, and not dropped: "
-                + count(what.standings().count(Standing.UNDECIDED)) + ".");
+        heading(what.text("serve.report.what-dropped-why"));
+        say(what.text(
+                "serve.report.dropped-since-they-do",
+                what.standings().count(Standing.DROPPED),
+                what.standings().count(Standing.KEPT),
+                what.standings().count(Standing.UNDECIDED)));
         List<List<String>> rows = new ArrayList<>();
         List<Rule> rules = what.recipe().sifting().rules();
         for (int place = 0; place < rules.size(); place++) {
             RuleFigures figures = what.standings().figures().get(place);
             if (figures.decided() > 0) {
                 rows.add(List.of(
-                        rules.get(place).sentence(),
+                        what.wording().of(rules.get(place).sentence()),
                         count(figures.decided()),
                         figures.searches().sum() == 0 ? "" : figures.searches().written()));
             }
@@ -125,11 +124,14 @@ final class Report {
                 .filter(keyword -> what.standings().reason(keyword) instanceof Reason.ByHand)
                 .count();
         if (byHand > 0) {
-            rows.add(List.of("Judged by hand, one by one", count(byHand), ""));
+            rows.add(List.of(what.text("serve.report.judged-hand-one-one"), count(byHand), ""));
         }
         if (!rows.isEmpty()) {
             blocks.add(new Document.Table(
-                    List.of("Rule", "Keywords", "Searches a month"),
+                    List.of(
+                            what.text("serve.report.rule"),
+                            what.text("serve.report.keywords"),
+                            what.text("serve.report.searches-month")),
                     List.of(false, true, true),
                     List.of(8, 2, 2),
                     rows));
@@ -138,52 +140,69 @@ final class Report {
 
     private void groups() {
         Groups groups = what.groups();
-        heading("Groups");
-        say(count(groups.grouping().size(), "group", "groups") + " of keywords that one ad and one page can answer; "
-                + count(groups.grouping().leftovers()) + " keywords are in none.");
+        heading(what.text("serve.report.groups"));
+        say(what.text(
+                "serve.report.group-keywords-one-ad",
+                groups.grouping().size(),
+                groups.grouping().leftovers()));
         if (groups.grouping().size() > 0) {
             draw(Pictures.map(what));
         }
         List<List<String>> rows = new ArrayList<>();
         for (int group : groups.order()) {
             if (rows.size() < MOST_GROUPS) {
-                int[] members = groups.grouping().members().row(group);
-                rows.add(List.of(
-                        groups.name(group),
-                        count(members.length),
-                        groups.searches(group).written(),
-                        what.intents()
-                                .get()
-                                .most(members)
-                                .map(most -> most.intent().label())
-                                .orElse(""),
-                        IntStream.of(members)
-                                .boxed()
-                                .sorted((a, b) -> Long.compare(groups.searched(b), groups.searched(a)))
-                                .limit(EXAMPLES)
-                                .map(keywords::text)
-                                .collect(Collectors.joining(", "))));
+                rows.add(row(groups, group));
             }
         }
         blocks.add(new Document.Table(
-                List.of("Group", "Keywords", "Searches a month", "Mostly", "Such as"),
+                List.of(
+                        what.text("serve.report.group"),
+                        what.text("serve.report.keywords"),
+                        what.text("serve.report.searches-month"),
+                        what.text("serve.report.mostly"),
+                        what.text("serve.report.such-as")),
                 List.of(false, true, true, false, false),
                 List.of(5, 3, 3, 3, 8),
                 rows));
         if (groups.grouping().size() > MOST_GROUPS) {
-            say("The " + count(MOST_GROUPS) + " most searched of them; the plan has all.");
+            say(what.text("serve.report.most-searched-them-plan", MOST_GROUPS));
         }
+    }
+
+    private List<String> row(Groups groups, int group) {
+        int[] members = groups.grouping().members().row(group);
+        return List.of(
+                groups.name(group),
+                count(members.length),
+                groups.searches(group).written(),
+                what.intents()
+                        .get()
+                        .most(members)
+                        .map(most -> what.wording().of(most.intent().label()))
+                        .orElse(""),
+                IntStream.of(members)
+                        .boxed()
+                        .sorted((a, b) -> Long.compare(groups.searched(b), groups.searched(a)))
+                        .limit(EXAMPLES)
+                        .map(keywords::text)
+                        .collect(Collectors.joining(", ")));
     }
 
     private void plan() {
         Plan plan = what.plan();
-        heading("The ad plan");
-        say(count(plan.count().campaigns(), "campaign", "campaigns") + ", "
-                + count(plan.count().adGroups(), "ad group", "ad groups") + ", "
-                + count(plan.count().keywords(), "keyword", "keywords") + ", "
-                + count(plan.count().rows(), "row", "rows") + ".");
+        heading(what.text("serve.report.ad-plan"));
+        say(what.text(
+                "serve.report.campaign-ad-group-keyword",
+                plan.count().campaigns(),
+                plan.count().adGroups(),
+                plan.count().keywords(),
+                plan.count().rows()));
         blocks.add(new Document.Table(
-                List.of("Campaign", "Ad groups", "Keywords", "Negatives"),
+                List.of(
+                        what.text("serve.report.campaign"),
+                        what.text("serve.report.ad-groups"),
+                        what.text("serve.report.keywords"),
+                        what.text("serve.report.negatives")),
                 List.of(false, true, true, true),
                 List.of(6, 2, 2, 2),
                 plan.campaigns().stream()
@@ -195,60 +214,84 @@ final class Report {
                                         .sum()),
                                 count(campaign.negatives().size())))
                         .toList()));
-        plan.notes().forEach(note -> say(note + "."));
+        plan.notes().forEach(note -> say(what.text("serve.report.note", note)));
     }
 
     private void expected() {
         if (!what.recipe().valuing().assumes()) {
             return;
         }
-        heading("What is expected, and what was assumed");
+        heading(what.text("serve.report.what-expected-what-assumed"));
         BitSet served = new BitSet();
         what.plan().rows().forEach(row -> keywords.find(row.keyword()).ifPresent(served::set));
         Worth.Sum sum = what.worth().get().sum(served);
-        say("A month, of everything in the plan: "
-                + java.util.Arrays.stream(Worth.Part.values())
-                        .filter(sum.parts()::containsKey)
-                        .map(part -> PARTS.get(part) + " " + range(sum.parts().get(part)))
-                        .collect(Collectors.joining(", "))
-                + (what.currency().isEmpty() ? "." : ", money in " + what.currency() + "."));
+        List<String> parts = Arrays.stream(Worth.Part.values())
+                .filter(sum.parts()::containsKey)
+                .map(part -> what.text(
+                        "serve.report.part." + part.name().toLowerCase(Locale.ROOT),
+                        range(sum.parts().get(part))))
+                .toList();
+        say(
+                what.currency().isEmpty()
+                        ? what.text("serve.report.month", parts)
+                        : what.text("serve.report.month-in", parts, what.currency()));
         int unknown = sum.parts().values().stream()
                 .mapToInt(Worth.Total::unknown)
                 .max()
                 .orElse(0);
         if (unknown > 0) {
-            say("Of " + count(unknown) + " of " + count(sum.keywords())
-                    + " keywords the searches or an assumption are unknown; they are not in it.");
+            say(what.text("serve.report.keywords-searches-assumption-unknown", unknown, sum.keywords()));
         }
-        blocks.add(new Document.Table(List.of("Of", "Assumed"), List.of(false, false), List.of(4, 8), assumed()));
+        blocks.add(new Document.Table(
+                List.of(what.text("serve.report.of"), what.text("serve.report.assumed")),
+                List.of(false, false),
+                List.of(4, 8),
+                assumed()));
     }
 
     private List<List<String>> assumed() {
         List<List<String>> rows = new ArrayList<>();
-        rows.add(List.of("all keywords", told(what.recipe().valuing().assumptions())));
-        what.recipe().valuing().byTag().forEach((tag, own) -> rows.add(List.of("tag " + tag, told(own))));
-        what.recipe().valuing().byGroup().forEach((key, own) -> rows.add(List.of("group " + key, told(own))));
-        rows.add(List.of("clicks by place", what.recipe().valuing().clicks().name()));
+        rows.add(List.of(
+                what.text("serve.report.all-keywords"),
+                told(what.recipe().valuing().assumptions())));
+        what.recipe()
+                .valuing()
+                .byTag()
+                .forEach((tag, own) -> rows.add(List.of(what.text("serve.report.tag", tag), told(own))));
+        what.recipe()
+                .valuing()
+                .byGroup()
+                .forEach((key, own) -> rows.add(List.of(what.text("serve.report.of-group", key), told(own))));
+        rows.add(List.of(
+                what.text("serve.report.clicks-place"),
+                what.recipe().valuing().clicks().name()));
         return rows;
     }
 
-    private static String told(Assumptions assumed) {
-        return assumed.figures().entrySet().stream()
-                        .map(entry -> entry.getKey().label() + " " + told(entry.getKey(), entry.getValue()))
-                        .collect(Collectors.joining("; "))
-                + "; a click costs " + assumed.cost().label();
+    private String told(Assumptions assumed) {
+        return what.text(
+                "serve.report.click-costs",
+                assumed.figures().entrySet().stream()
+                        .map(entry -> what.text(
+                                "serve.report.assumption",
+                                entry.getKey().label(),
+                                told(entry.getKey(), entry.getValue())))
+                        .collect(Collectors.joining("; ")),
+                assumed.cost().label());
     }
 
-    private static String told(Assumed what, Span span) {
-        String low = Csv.amount(span.low(), what.scale());
-        return span.low() == span.high() ? low : low + " to " + Csv.amount(span.high(), what.scale());
+    private String told(Assumed assumed, Span span) {
+        String low = Csv.amount(span.low(), assumed.scale());
+        return span.low() == span.high()
+                ? low
+                : what.text("bounds.from-to", low, Csv.amount(span.high(), assumed.scale()));
     }
 
-    private static String range(Worth.Total total) {
+    private String range(Worth.Total total) {
         String middle = whole(total.middle() / HUNDREDTHS);
         String low = whole(total.low() / HUNDREDTHS);
         String high = whole(total.high() / HUNDREDTHS);
-        return low.equals(high) ? middle : middle + " (" + low + " to " + high + ")";
+        return low.equals(high) ? middle : what.text("serve.report.range", middle, low, high);
     }
 
     private static String whole(double number) {
@@ -258,10 +301,6 @@ final class Report {
                 BigDecimal.valueOf(number)
                         .setScale(0, java.math.RoundingMode.HALF_UP)
                         .toBigInteger());
-    }
-
-    static String count(long number, String one, String many) {
-        return count(number) + " " + (number == 1 ? one : many);
     }
 
     static String count(long number) {

@@ -7,15 +7,16 @@ import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import smorgas.core.text.Message;
 
 /** A format that is a text. */
 abstract class TextPlanFormat implements PlanFormat {
 
     private final String file;
-    private final String label;
+    private final Message label;
     private final String mediaType;
 
-    TextPlanFormat(String file, String label, String mediaType) {
+    TextPlanFormat(String file, Message label, String mediaType) {
         this.file = file;
         this.label = label;
         this.mediaType = mediaType;
@@ -27,7 +28,7 @@ abstract class TextPlanFormat implements PlanFormat {
     }
 
     @Override
-    public final String label() {
+    public final Message label() {
         return label;
     }
 

@@ -16,6 +16,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Words;
 
 /**
@@ -29,30 +30,30 @@ public final class Families {
 
     /** A likely kind of word. */
     public enum Family {
-        OPENERS("Question openers", "words that open a question"),
-        BUYING("Buying words", "words of those who are about to buy"),
-        PRICE("Price words", "words that ask for a price"),
-        PLACES("Places", "on a list of places, or behind in, near and the like"),
-        NUMBERS("Sizes and numbers", "with a digit in them"),
-        BRANDS("Brand-like words", "on a list of brands, in no dictionary, or with a capital in some spelling"),
-        OTHER_MEANINGS("In company of dropped words", "most judged keywords with them are dropped"),
-        MODIFIERS("Modifiers", "occur with everything"),
-        THINGS("Things", "occur with few others");
+        OPENERS("family.openers", "family.openers.because"),
+        BUYING("family.buying", "family.buying.because"),
+        PRICE("family.price", "family.price.because"),
+        PLACES("family.places", "family.places.because"),
+        NUMBERS("family.numbers", "family.numbers.because"),
+        BRANDS("family.brands", "family.brands.because"),
+        OTHER_MEANINGS("family.other-meanings", "family.other-meanings.because"),
+        MODIFIERS("family.modifiers", "family.modifiers.because"),
+        THINGS("family.things", "family.things.because");
 
-        private final String label;
-        private final String because;
+        private final Message label;
+        private final Message because;
 
         Family(String label, String because) {
-            this.label = label;
-            this.because = because;
+            this.label = Message.of(label);
+            this.because = Message.of(because);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
 
         /** What its words have in common. */
-        public String because() {
+        public Message because() {
             return because;
         }
     }

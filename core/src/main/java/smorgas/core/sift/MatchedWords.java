@@ -13,6 +13,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Words;
 
 /**
@@ -71,14 +72,15 @@ public final class MatchedWords {
     }
 
     /** A reason in words, with the very words of this keyword where the rule's own sentence does not name them. */
-    public String sentence(Reason reason, int keyword) {
+    public Message sentence(Reason reason, int keyword) {
         if (!(reason instanceof Reason.ByRule by)) {
             return reason.sentence();
         }
+        String said = by.rule().when().sentence().toString();
         String named = phrases(by.rule(), keyword).stream()
                 .map(phrase -> "\"" + phrase + "\"")
-                .filter(phrase -> !by.rule().when().sentence().contains(phrase))
+                .filter(phrase -> !said.contains(phrase))
                 .collect(Collectors.joining(", "));
-        return named.isEmpty() ? reason.sentence() : reason.sentence() + "; here " + named;
+        return named.isEmpty() ? reason.sentence() : Message.of("sift.matched-words.here", reason.sentence(), named);
     }
 }

@@ -24,6 +24,7 @@ import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Patterns;
 import smorgas.core.recipe.sift.Placing;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /**
@@ -305,19 +306,19 @@ public final class Matcher {
     }
 
     /** Why a condition, or a part of it, cannot find anything at present: a sentence for each; empty if it may. */
-    public List<String> doubts(Condition condition) {
-        List<String> doubts = new ArrayList<>();
+    public List<Message> doubts(Condition condition) {
+        List<Message> doubts = new ArrayList<>();
         condition.all().forEach(part -> {
             switch (part) {
                 case Condition.FigureWithin within -> figure(within.figure(), doubts);
                 case Condition.OnList on -> {
                     if (!lists.containsKey(on.list())) {
-                        doubts.add("The project has no list \"" + on.list() + "\": take it in from the pantry.");
+                        doubts.add(Message.of("sift.matcher.project-list-take-from", on.list()));
                     }
                 }
                 case Condition.InBasket in -> {
                     if (keywords.places(java.util.Set.of(in.name())).isEmpty()) {
-                        doubts.add("There is no basket \"" + in.name() + "\" at present.");
+                        doubts.add(Message.of("sift.matcher.basket-present", in.name()));
                     }
                 }
                 case Condition.HasWord has -> word(has.word(), doubts);
@@ -330,15 +331,15 @@ public final class Matcher {
         return doubts;
     }
 
-    private void figure(smorgas.core.figure.Figure figure, List<String> doubts) {
+    private void figure(smorgas.core.figure.Figure figure, List<Message> doubts) {
         if (keywords.figure(figure).isEmpty()) {
-            doubts.add("No basket tells the " + figure.label() + " of its keywords.");
+            doubts.add(Message.of("sift.matcher.basket-tells-keywords", figure.label()));
         }
     }
 
-    private void word(String words, List<String> doubts) {
+    private void word(String words, List<Message> doubts) {
         if (keywords.folded().find(words).isEmpty()) {
-            doubts.add("No keyword has \"" + words + "\" at present.");
+            doubts.add(Message.of("sift.matcher.keyword-present", words));
         }
     }
 }

@@ -1,34 +1,35 @@
 package smorgas.core.sift;
 
 import smorgas.core.recipe.sift.Rule;
+import smorgas.core.text.Message;
 
 /** Why a keyword stands as it does. */
 public sealed interface Reason {
 
     /** The reason in words, without a full stop. */
-    String sentence();
+    Message sentence();
 
     /** A hand decided; pins beat rules. */
     record ByHand() implements Reason {
         @Override
-        public String sentence() {
-            return "by hand";
+        public Message sentence() {
+            return Message.of("sift.reason.by-hand");
         }
     }
 
     /** The first rule from the top that takes the keyword. */
     record ByRule(Rule rule) implements Reason {
         @Override
-        public String sentence() {
-            return "rule " + rule.number() + ": " + rule.sentence();
+        public Message sentence() {
+            return Message.of("sift.reason.rule", rule.number(), rule.sentence());
         }
     }
 
     /** Nobody decided and no rule takes it. */
     record NotJudged() implements Reason {
         @Override
-        public String sentence() {
-            return "not judged yet";
+        public Message sentence() {
+            return Message.of("sift.reason.judged-yet");
         }
     }
 }

@@ -3,10 +3,10 @@ package smorgas.core.sift;
 import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** The standing of every keyword, with its reason; cannot change. Keywords are numbered as in the fold they came from. */
 public final class Standings {
@@ -91,29 +91,17 @@ public final class Standings {
      * What is odd about the rules: one that would drop what a hand has kept, one that decides nothing, one that a rule
      * above contradicts. A sentence each, by the number of the rule.
      */
-    public Map<Integer, String> doubts() {
-        Map<Integer, String> doubts = new LinkedHashMap<>();
+    public Map<Integer, Message> doubts() {
+        Map<Integer, Message> doubts = new LinkedHashMap<>();
         for (int place = 0; place < rules.size(); place++) {
             Rule rule = rules.get(place);
             RuleFigures of = figures.get(place);
             if (of.overHand() > 0) {
-                doubts.put(
-                        rule.number(),
-                        String.format(
-                                Locale.ENGLISH,
-                                of.overHand() == 1
-                                        ? "It would drop %,d keyword that a hand has kept; the hand wins."
-                                        : "It would drop %,d keywords that a hand has kept; the hand wins.",
-                                of.overHand()));
+                doubts.put(rule.number(), Message.of("sift.standings.drop-kept-by-hand", of.overHand()));
             } else if (rule.standing().isPresent() && of.touched() > 0 && of.decided() == 0) {
-                doubts.put(rule.number(), "It decides nothing: a hand and the rules above take all that it touches.");
+                doubts.put(rule.number(), Message.of("sift.standings.decides-nothing-hand-rules"));
             } else if (of.against() > 0) {
-                doubts.put(
-                        rule.number(),
-                        String.format(
-                                Locale.ENGLISH,
-                                "Rules above decide otherwise for %,d of the keywords that it touches.",
-                                of.against()));
+                doubts.put(rule.number(), Message.of("sift.standings.rules-above-decide-otherwise", of.against()));
             }
         }
         return doubts;

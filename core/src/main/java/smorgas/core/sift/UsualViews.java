@@ -12,6 +12,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.sift.Bounds;
 import smorgas.core.recipe.sift.Condition;
+import smorgas.core.text.Message;
 
 /** The views that most lists are looked at by sooner or later (common practice); only those that can show something. */
 public final class UsualViews {
@@ -20,7 +21,7 @@ public final class UsualViews {
     private static final int LONG = 4;
 
     /** A view with its name. */
-    public record View(String name, Condition shows) {}
+    public record View(Message name, Condition shows) {}
 
     private UsualViews() {}
 
@@ -29,26 +30,31 @@ public final class UsualViews {
         List<View> views = new ArrayList<>();
         List<String> openers = List.copyOf(Lexicon.of(language).questionOpeners());
         if (!openers.isEmpty()) {
-            views.add(new View("Questions", new Condition.HasAnyWord(openers)));
+            views.add(new View(Message.of("sift.usual-views.questions"), new Condition.HasAnyWord(openers)));
         }
         List<String> near = Lexicon.of(language).near();
         if (!near.isEmpty()) {
-            views.add(new View("Near me", new Condition.HasAnyWord(near)));
+            views.add(new View(Message.of("sift.usual-views.near-me"), new Condition.HasAnyWord(near)));
         }
-        views.add(new View("Four words and more", new Condition.Count(Computed.WORDS, Bounds.from(LONG))));
+        views.add(new View(
+                Message.of("sift.usual-views.four-words-more"),
+                new Condition.Count(Computed.WORDS, Bounds.from(LONG))));
         OptionalLong searches = median(keywords, Figure.SEARCHES);
         OptionalLong cost = median(keywords, Figure.CPC);
         if (searches.isPresent() && cost.isPresent()) {
             views.add(new View(
-                    "Cheap and searched",
+                    Message.of("sift.usual-views.cheap-searched"),
                     new Condition.AllOf(List.of(
                             new Condition.FigureWithin(Figure.SEARCHES, Bounds.from(searches.getAsLong() + 1)),
                             new Condition.FigureWithin(Figure.CPC, Bounds.upTo(cost.getAsLong()))))));
         }
         if (searches.isPresent()) {
-            views.add(new View("No searches known", new Condition.FigureUnknown(Figure.SEARCHES)));
+            views.add(new View(
+                    Message.of("sift.usual-views.searches-known"), new Condition.FigureUnknown(Figure.SEARCHES)));
         }
-        views.add(new View("In several competitors' lists", new Condition.Count(Computed.COMPETITORS, Bounds.from(2))));
+        views.add(new View(
+                Message.of("sift.usual-views.several-competitors-lists"),
+                new Condition.Count(Computed.COMPETITORS, Bounds.from(2))));
         return views;
     }
 

@@ -8,6 +8,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
+import smorgas.core.text.Message;
 
 /** Asks services that may be slow or fail: each question a few times, after growing pauses, and never longer than it is worth. */
 final class Asking implements AutoCloseable {
@@ -34,7 +35,7 @@ final class Asking implements AutoCloseable {
      * @param fault why nothing came; empty if something did, or it was stopped
      * @param stopped whether it was ended before it was answered
      */
-    record Answer<T>(Optional<T> came, String fault, boolean stopped) {}
+    record Answer<T>(Optional<T> came, Message fault, boolean stopped) {}
 
     Asking(Pauses pauses, BooleanSupplier stopped) {
         this.pauses = pauses;
@@ -48,25 +49,27 @@ final class Asking implements AutoCloseable {
 
     /** Asks until an answer comes, it is worth no more, or it is stopped. */
     <T> Answer<T> ask(Service.Limits limits, Call<T> question) throws InterruptedException {
-        String fault = "";
+        Message fault = Message.NONE;
         for (int attempt = 0; attempt < TRIES; attempt++) {
             if (attempt > 0) {
                 pauses.rest(FIRST_PAUSE_MILLIS << attempt - 1);
             }
             if (stopped.getAsBoolean()) {
-                return new Answer<>(Optional.empty(), "", true);
+                return new Answer<>(Optional.empty(), Message.NONE, true);
             }
             Future<T> asked = askers.submit(question::answer);
             try {
                 return new Answer<>(
-                        Optional.ofNullable(asked.get(limits.patienceMillis(), TimeUnit.MILLISECONDS)), "", false);
+                        Optional.ofNullable(asked.get(limits.patienceMillis(), TimeUnit.MILLISECONDS)),
+                        Message.NONE,
+                        false);
             } catch (TimeoutException e) {
                 asked.cancel(true);
-                fault = "it did not answer in time";
+                fault = Message.of("source.asking.did-answer-time");
             } catch (ExecutionException e) {
-                fault = e.getCause() instanceof Service.Fault known && known.getMessage() != null
-                        ? known.getMessage()
-                        : "it answered nothing that can be understood";
+                fault = e.getCause() instanceof Service.Fault known
+                        ? known.message()
+                        : Message.of("source.asking.answered-nothing-can-understood");
             }
         }
         return new Answer<>(Optional.empty(), fault, false);

@@ -15,6 +15,7 @@ import smorgas.core.figure.ColumnRole;
 import smorgas.core.figure.Figure;
 import smorgas.core.recipe.gather.Estimation;
 import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /**
@@ -50,7 +51,7 @@ public final class Estimator {
      * @param failed pieces without an answer
      * @param told why it is not asked any more; empty while it is
      */
-    public record Progress(int asked, int of, int found, int failed, String told) {}
+    public record Progress(int asked, int of, int found, int failed, Message told) {}
 
     /** What came of it. */
     public record Result(List<FigureService.Estimate> found, List<String> left, List<Foraging.Failed> failed) {
@@ -62,7 +63,8 @@ public final class Estimator {
          */
         public MadeList list(boolean simulated) {
             List<MadeList.Column> columns = new ArrayList<>(List.of(MadeList.Column.KEYWORD));
-            ASKED.forEach(role -> columns.add(new MadeList.Column(role.label(), role)));
+            ASKED.forEach(role ->
+                    columns.add(new MadeList.Column(role.figure().orElseThrow().fixedWord(), role)));
             if (simulated) {
                 columns.add(new MadeList.Column("simulated", ColumnRole.SIMULATED));
             }
@@ -86,7 +88,7 @@ public final class Estimator {
                 cells.add(ASKED.stream()
                         .flatMap(role -> role.figure().stream())
                         .filter(one.figures()::containsKey)
-                        .map(Figure::word)
+                        .map(Figure::fixedWord)
                         .collect(Collectors.joining(", ")));
             }
             return cells;
@@ -113,7 +115,7 @@ public final class Estimator {
         this.pieces = pieces(keywords, planner.most());
         this.pauses = pauses;
         this.stopped = stopped;
-        this.progress = new Progress(0, pieces.size(), 0, 0, "");
+        this.progress = new Progress(0, pieces.size(), 0, 0, Message.NONE);
     }
 
     /** Keywords as a planner takes them: so many at once, in their order, and of all only the first. */
@@ -172,7 +174,7 @@ public final class Estimator {
                 progress.of(),
                 found.size(),
                 progress.failed() + (faulty ? 1 : 0),
-                givenUp ? "it was given up: " + answer.fault() : "");
+                givenUp ? Message.of("source.estimator.given-up", answer.fault()) : Message.NONE);
     }
 
     /** Whatever it answers: only of what it was asked, only what can be. */

@@ -16,6 +16,7 @@ import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.figure.ColumnRole;
 import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 
@@ -68,7 +69,7 @@ public final class Forager {
      * @param told why it is not asked any more; empty while it is
      */
     public record Progress(
-            String source, int round, int asked, int of, int found, int fresh, int failed, String told) {}
+            String source, int round, int asked, int of, int found, int fresh, int failed, Message told) {}
 
     /** What came of it. */
     public record Result(
@@ -146,7 +147,7 @@ public final class Forager {
         progress.put(
                 source,
                 old == null
-                        ? new Progress(source, 1, 0, queue.size(), 0, 0, 0, "")
+                        ? new Progress(source, 1, 0, queue.size(), 0, 0, 0, Message.NONE)
                         : new Progress(
                                 source, round, 0, queue.size(), old.found(), old.fresh(), old.failed(), old.told()));
     }
@@ -255,7 +256,7 @@ public final class Forager {
                         now.found() + gave,
                         now.fresh() + came,
                         now.failed() + (faulty ? 1 : 0),
-                        givenUp ? "it was given up: " + answer.fault() : ""));
+                        givenUp ? Message.of("source.forager.given-up", answer.fault()) : Message.NONE));
     }
 
     /** Whatever a source answers: bounded, tidy, each once. */

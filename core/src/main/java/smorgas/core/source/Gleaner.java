@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.figure.ColumnRole;
 import smorgas.core.recipe.gather.Gleaning;
 import smorgas.core.text.Characters;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -37,7 +38,7 @@ public final class Gleaner {
     private final Set<String> stopWords;
     private final GleanedWords words;
     private final List<GleanedWords.Page> pages = new ArrayList<>();
-    private final List<String> problems = new ArrayList<>();
+    private final List<Message> problems = new ArrayList<>();
 
     /**
      * A phrase.
@@ -56,7 +57,7 @@ public final class Gleaner {
      * @param pages that were read
      * @param problems pages that could not be, each a sentence
      */
-    public record Result(List<Phrase> phrases, int pages, List<String> problems) {
+    public record Result(List<Phrase> phrases, int pages, List<Message> problems) {
 
         /** As a list to be gathered. */
         public MadeList list() {
@@ -96,7 +97,7 @@ public final class Gleaner {
         try {
             pages.add(words.page(name, page));
         } catch (Refusal refused) {
-            problems.add(refused.getMessage() + ".");
+            problems.add(Message.of("sentence", refused.message()));
         }
     }
 
@@ -150,8 +151,7 @@ public final class Gleaner {
                 if (number < 0) {
                     number = level.keys.size();
                     if (number >= MOST_PHRASES) {
-                        throw new Refusal(
-                                "There are more than 3,000,000 different phrases: ask for those that stand more often");
+                        throw new Refusal("source.gleaner.more-than-3-000");
                     }
                     known.put(key, number);
                     level.keys.add(key);

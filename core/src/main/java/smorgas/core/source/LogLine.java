@@ -4,6 +4,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.text.Message;
 
 /**
  * A line of an access log in the common or the combined format, as the documentation of web servers publishes them:
@@ -25,7 +26,7 @@ record LogLine(long visitor, long second, LocalDate day, String target, int stat
     sealed interface Read {
         record Line(LogLine line) implements Read {}
 
-        record Strange(String why) implements Read {}
+        record Strange(Message why) implements Read {}
     }
 
     static Read read(String line) {
@@ -33,28 +34,33 @@ record LogLine(long visitor, long second, LocalDate day, String target, int stat
         int close = open < 0 ? -1 : line.indexOf(']', open);
         if (open < 6 || close < 0 || spaces(line, open) < 3) {
             return new Read.Strange(
-                    open >= 6 && close < 0 ? "it is cut off in its date" : "it is in no format that is known here");
+                    open >= 6 && close < 0
+                            ? Message.of("source.log-line.cut-off-date")
+                            : Message.of("source.log-line.format-known-here"));
         }
         int request = close + 2;
         if (request >= line.length() || line.charAt(request) != '"') {
-            return new Read.Strange(request >= line.length() ? "it is cut off behind its date" : "it has no request");
+            return new Read.Strange(
+                    request >= line.length()
+                            ? Message.of("source.log-line.cut-off-behind-date")
+                            : Message.of("source.log-line.it-has-no-request"));
         }
         int requestEnd = quoteEnd(line, request + 1);
         if (requestEnd < 0) {
-            return new Read.Strange("it is cut off in its request");
+            return new Read.Strange(Message.of("source.log-line.cut-off-request"));
         }
         @Nullable Time time = Time.read(line, open + 1, close);
         if (time == null) {
-            return new Read.Strange("its date is none");
+            return new Read.Strange(Message.of("source.log-line.date-none"));
         }
         int status = number(line, requestEnd + 2);
         if (status < 100 || status > 999) {
-            return new Read.Strange("it has no status");
+            return new Read.Strange(Message.of("source.log-line.it-has-no-status"));
         }
         int from = line.indexOf('"', requestEnd + 1);
         int end = from < 0 ? -1 : quoteEnd(line, from + 1);
         if (from >= 0 && end < 0) {
-            return new Read.Strange("it is cut off in its referrer");
+            return new Read.Strange(Message.of("source.log-line.cut-off-referrer"));
         }
         String referrer = from < 0 ? "" : plain(line, from + 1, end);
         String agent = from < 0 ? "" : agent(line, end + 1);

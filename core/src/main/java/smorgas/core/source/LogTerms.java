@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.figure.ColumnRole;
 import smorgas.core.recipe.gather.LogReading;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /**
@@ -60,7 +61,7 @@ public final class LogTerms {
     private long lines;
     private long searches;
     private long strange;
-    private String firstStrange = "";
+    private Message firstStrange = Message.NONE;
     private long personal;
     private long others;
 
@@ -212,7 +213,7 @@ public final class LogTerms {
         switch (LogLine.read(text)) {
             case LogLine.Read.Strange why -> {
                 if (strange++ == 0) {
-                    firstStrange = String.format(Locale.ENGLISH, "line %,d: %s", row, why.why());
+                    firstStrange = Message.of("source.log-terms.line", row, why.why());
                 }
             }
             case LogLine.Read.Line read -> {

@@ -46,12 +46,7 @@ final class PageTexts {
      */
     static List<Run> of(String name, byte[] page) {
         if (page.length > LARGEST) {
-            throw new Refusal(String.format(
-                    Locale.ENGLISH,
-                    "%s has %,d kB, and a page has at most %,d",
-                    name,
-                    page.length / 1_000,
-                    LARGEST / 1_000));
+            throw new Refusal("source.page-texts.kb-page-most", name, page.length / 1_000, LARGEST / 1_000);
         }
         try {
             if (indexOfMarkup(page) < 0) {

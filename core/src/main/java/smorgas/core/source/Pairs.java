@@ -4,7 +4,6 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.function.Predicate;
 import smorgas.core.recipe.gather.Pairing;
@@ -51,11 +50,7 @@ public final class Pairs {
     public static Set<String> of(Pairing pairing) {
         BigInteger count = count(pairing);
         if (count.compareTo(BigInteger.valueOf(pairing.most())) > 0) {
-            throw new Refusal(String.format(
-                    Locale.ENGLISH,
-                    "%,d phrases would come out, and %,d at most may: take words away, or allow more",
-                    count,
-                    pairing.most()));
+            throw new Refusal("source.pairs.phrases-would-come-out", count, pairing.most());
         }
         return phrases(pairing, Integer.MAX_VALUE, Integer.MAX_VALUE);
     }

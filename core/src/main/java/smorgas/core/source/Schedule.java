@@ -18,10 +18,10 @@ public record Schedule(int everyDays, int timesLeft, Instant due) {
 
     public Schedule {
         if (everyDays < 1 || everyDays > RAREST) {
-            throw new Refusal("It is asked again after 1 to " + RAREST + " days");
+            throw new Refusal("source.schedule.asked-again-after-1", RAREST);
         }
         if (timesLeft < 0 || timesLeft > MOST_TIMES) {
-            throw new Refusal("It is asked again 1 to 1,000 times");
+            throw new Refusal("source.schedule.asked-again-1-1");
         }
     }
 

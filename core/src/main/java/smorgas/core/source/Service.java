@@ -1,5 +1,7 @@
 package smorgas.core.source;
 
+import smorgas.core.text.Message;
+
 /**
  * A service outside that is asked something. It is asked from one thread at a time, may be slow, fail, or answer anything at all:
  * whoever asks sees to that.
@@ -18,8 +20,15 @@ public interface Service {
     final class Fault extends Exception {
         private static final long serialVersionUID = 1L;
 
-        public Fault(String message) {
-            super(message);
+        private final transient Message message;
+
+        public Fault(Message message) {
+            super(message.key());
+            this.message = message;
+        }
+
+        public Message message() {
+            return message;
         }
     }
 

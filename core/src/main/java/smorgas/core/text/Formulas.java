@@ -38,10 +38,9 @@ public final class Formulas {
      * @param what it is the name of, such as "campaign"
      * @throws Refusal with a sentence without a full stop
      */
-    public static void refuse(String what, String name) {
+    public static void refuse(Message what, String name) {
         if (runs(name)) {
-            throw new Refusal("The " + what + " must not begin with " + name.charAt(0)
-                    + ", which a spreadsheet would run as a formula");
+            throw new Refusal("text.formulas.must-begin-which-spreadsheet", what, name.charAt(0));
         }
     }
 }

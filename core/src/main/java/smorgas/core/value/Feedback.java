@@ -27,6 +27,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.value.FeedbackSettings;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
 
@@ -42,23 +43,23 @@ public final class Feedback {
     /** How a term came to a keyword. */
     public enum Hit {
         /** It is the keyword as it is served. */
-        EXACT("exact"),
+        EXACT("hit.exact"),
         /** It is folded into the keyword. */
-        CLOSE("close variant"),
+        CLOSE("hit.close"),
         /** It has the words of the keyword next to each other, as the project folds them. */
-        PHRASE("phrase"),
+        PHRASE("hit.phrase"),
         /** It is a keyword that is dropped. */
-        DROPPED("dropped here"),
+        DROPPED("hit.dropped"),
         /** No keyword is in it. */
-        NONE("none of ours");
+        NONE("hit.none");
 
-        private final String label;
+        private final Message label;
 
         Hit(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -126,7 +127,7 @@ public final class Feedback {
             List<Term> fresh,
             List<OfGroup> groups,
             List<Week> weeks,
-            List<String> told) {}
+            List<Message> told) {}
 
     private final Keywords keywords;
     private final BitSet alive;
@@ -168,19 +169,17 @@ public final class Feedback {
             String currency,
             String market,
             Collection<String> little) {
-        List<String> told = new ArrayList<>();
+        List<Message> told = new ArrayList<>();
         List<Lines> reports = new ArrayList<>();
         for (Lines lines : keywords.baskets()) {
             if (REPORTS.contains(lines.info().kind())) {
-                Optional<String> why = leftOut(lines, currency, market);
+                Optional<Message> why = leftOut(lines, currency, market);
                 why.ifPresent(told::add);
                 boolean tells = lines.figure(Figure.CLICKS).isPresent();
                 if (why.isEmpty() && tells) {
                     reports.add(lines);
                     if (lines.figure(Figure.CONVERSIONS).isEmpty()) {
-                        told.add(
-                                lines.name()
-                                        + " has no conversions: its clicks and cost are told, and nothing is proposed of its terms");
+                        told.add(Message.of("value.feedback.conversions-clicks-cost-told", lines.name()));
                     }
                 }
             }
@@ -193,26 +192,24 @@ public final class Feedback {
         return new Feedback(keywords, alive, kept, groupOf, settings).found(reports, told, little);
     }
 
-    private static Optional<String> leftOut(Lines report, String currency, String market) {
+    private static Optional<Message> leftOut(Lines report, String currency, String market) {
         BasketInfo info = report.info();
         if (!info.currency().isEmpty()
                 && !currency.isEmpty()
                 && !info.currency().equalsIgnoreCase(currency)) {
-            return Optional.of(report.name() + " is in " + info.currency() + " and the project in " + currency
-                    + ": it is left out, for its cost cannot be compared");
+            return Optional.of(Message.of("value.feedback.currency", report.name(), info.currency(), currency));
         }
         if (!info.market().isEmpty() && !market.isEmpty() && !info.market().equalsIgnoreCase(market)) {
-            return Optional.of(
-                    report.name() + " is of " + info.market() + " and the project of " + market + ": it is left out");
+            return Optional.of(Message.of("value.feedback.market", report.name(), info.market(), market));
         }
         // An own campaign may have been gathered for its groups alone.
         return info.kind() == BasketInfo.Kind.SEARCH_TERMS
                         && report.figure(Figure.CLICKS).isEmpty()
-                ? Optional.of(report.name() + " has no column of clicks: it tells nothing here")
+                ? Optional.of(Message.of("value.feedback.no-clicks", report.name()))
                 : Optional.empty();
     }
 
-    private Found found(List<Lines> reports, List<String> told, Collection<String> little) {
+    private Found found(List<Lines> reports, List<Message> told, Collection<String> little) {
         Map<String, Figures> byTerm = new LinkedHashMap<>();
         SortedMap<String, Figures> weeks = new TreeMap<>();
         for (Lines report : reports) {

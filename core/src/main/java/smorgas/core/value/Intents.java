@@ -26,6 +26,7 @@ import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.recipe.value.IntentRules;
+import smorgas.core.text.Message;
 
 /**
  * What each keyword is for, and why. Several intents can be seen in one keyword; the one with the strongest cue leads, and a
@@ -102,7 +103,8 @@ public final class Intents {
         }
         // Of two of which something was said the later one leads.
         valuing.ruled().reversed().forEach((when, intent) -> {
-            cues.add(new Cue(intent, rules.said(), Cue.Form.SAID, when.sentence()));
+            cues.add(
+                    new Cue(intent, rules.said(), Cue.Form.SAID, when.sentence().toString()));
             intents.apply(cues.size() - 1, matching.apply(when));
         });
         intents.dear();
@@ -300,24 +302,24 @@ public final class Intents {
 
     private static final List<List<List<String>>> TOLD = SEEN.stream()
             .map(ofLead -> ofLead.stream()
-                    .map(all -> all.stream().map(Intent::label).toList())
+                    .map(all -> all.stream().map(Intent::fixedName).toList())
                     .toList())
             .toList();
 
     /** Why the leading one leads, without a full stop; empty where none does. */
-    public String reason(int keyword) {
+    public Message reason(int keyword) {
         if (lead[keyword] == UNKNOWN) {
-            return "";
+            return Message.NONE;
         }
         @Nullable Cue cue = by[keyword] < 0 ? null : cues.get(by[keyword]);
         return cue == null
-                ? "by hand"
+                ? Message.of("value.intents.by-hand")
                 : switch (cue.form()) {
-                    case SIZE -> "it names a size";
-                    case ELSE -> "nothing in it says more";
-                    case SAID -> "a hand said so of keywords " + cue.words();
-                    case BEGINS -> "it begins with \"" + cue.words() + "\"";
-                    case HAS -> "it has \"" + cue.words() + "\"";
+                    case SIZE -> Message.of("value.intents.names-size");
+                    case ELSE -> Message.of("value.intents.nothing-says-more");
+                    case SAID -> Message.of("value.intents.said", cue.words());
+                    case BEGINS -> Message.of("value.intents.begins-with", cue.words());
+                    case HAS -> Message.of("value.intents.has", cue.words());
                 };
     }
 

@@ -1,5 +1,7 @@
 package smorgas.core.value;
 
+import smorgas.core.text.Message;
+
 /**
  * Whether one share is higher than another, or only seems so: the two-proportion z-test with the pooled share (Fleiss, Levin and
  * Paik, Statistical Methods for Rates and Proportions, 3rd edition 2003, chapter 3; formula from memory), two-sided, at a
@@ -21,17 +23,17 @@ public record TwoProportions(double firstHits, long firstOf, double secondHits, 
 
     /** What can be said. */
     public enum Verdict {
-        ROSE("rose"),
-        FELL("fell"),
-        OPEN("cannot be told yet");
+        ROSE("verdict.rose"),
+        FELL("verdict.fell"),
+        OPEN("verdict.open");
 
-        private final String label;
+        private final Message label;
 
         Verdict(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }

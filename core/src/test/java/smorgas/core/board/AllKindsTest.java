@@ -69,7 +69,7 @@ class AllKindsTest {
         for (Class<? extends Entry> kind : kinds) {
             History after = taken(history, kind, drawn);
             Entry entry = after.steps().getLast().entry();
-            assertThat(entry.sentence()).isNotBlank();
+            assertThat(entry.sentence().toString()).isNotBlank();
             Board next = board.next(baskets, Recipe.of(after.effective(), "en"));
             assertThat(shown(next)).as("%s", entry).isEqualTo(shown(Board.of(baskets, next.recipe())));
             assertThat(shown(next.next(baskets, board.recipe())))

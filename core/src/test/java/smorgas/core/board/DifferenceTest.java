@@ -18,6 +18,8 @@ import smorgas.core.recipe.sift.Standing;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanRecord;
+import smorgas.core.text.Catalogue;
+import smorgas.core.text.Message;
 
 /** Two harvests with changes that were laid out by hand: exactly they are reported. */
 class DifferenceTest {
@@ -52,9 +54,11 @@ class DifferenceTest {
         assertThat(texts(april, Difference.Kind.GONE)).containsExactly("skep");
         assertThat(april.rows(Difference.Kind.SEARCHED))
                 .extracting(Difference.Row::text, Difference.Row::was, Difference.Row::is)
-                .containsExactly(org.assertj.core.groups.Tuple.tuple("bee hive", "1000", "1300"));
+                .containsExactly(org.assertj.core.groups.Tuple.tuple(
+                        "bee hive", Message.verbatim("1000"), Message.verbatim("1300")));
         assertThat(texts(april, Difference.Kind.DROPPED)).containsExactly("toy bee");
-        assertThat(april.rows(Difference.Kind.DROPPED).getFirst().is()).contains("toy");
+        assertThat(april.rows(Difference.Kind.DROPPED).getFirst().is().toString())
+                .contains("toy");
         assertThat(texts(april, Difference.Kind.MOVED)).isEmpty();
         assertThat(april.same()).isEqualTo(4);
         assertThat(april.before()).isEqualTo(5);
@@ -157,7 +161,7 @@ class DifferenceTest {
                         "skep: ");
         StringWriter text = new StringWriter();
         try (Csv csv = new Csv(text)) {
-            DifferenceCsv.write(autumn, csv);
+            DifferenceCsv.write(autumn, Catalogue.english(), csv);
         }
         assertThat(text.toString())
                 .contains("what,keyword,searches,was,is,season")
@@ -175,7 +179,7 @@ class DifferenceTest {
                     Board.of(List.of(TestLists.lines(2, list)), Recipe.empty("en")));
             assertThat(told.rows(Difference.Kind.SEARCHED))
                     .extracting(Difference.Row::season)
-                    .containsExactly("");
+                    .containsExactly(Message.NONE);
         }
     }
 

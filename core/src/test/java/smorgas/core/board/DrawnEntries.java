@@ -109,6 +109,9 @@ final class DrawnEntries {
         Class<?> plain = (Class<?>) type;
         if (plain == String.class) {
             return random.nextInt(8) == 0 ? "" : texts.get();
+        } else if (plain == Object.class) {
+            // What is filled into a message.
+            return random.nextBoolean() ? texts.get() : (Object) number();
         } else if (plain == boolean.class) {
             return random.nextBoolean();
         } else if (plain == int.class || plain == Integer.class) {

@@ -52,7 +52,7 @@ class CleanerTest {
     @MethodSource("cleanings")
     void aCleaningDoesWhatItsSentenceSays(Cleaning cleaning, String before, String after) {
         assertThat(Cleaner.of(cleaned(cleaning).cleanings()).clean(before)).isEqualTo(after);
-        assertThat(cleaning.sentence()).isNotBlank().doesNotEndWith(".");
+        assertThat(cleaning.sentence().toString()).isNotBlank().doesNotEndWith(".");
     }
 
     @Test

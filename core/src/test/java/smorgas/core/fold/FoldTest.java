@@ -88,7 +88,7 @@ class FoldTest {
     @Test
     void everyFigureSaysWhyItIsMergedAsItIs() {
         for (Figure figure : Figure.values()) {
-            assertThat(figure.because()).isNotBlank().doesNotEndWith(".");
+            assertThat(figure.because().toString()).isNotBlank().doesNotEndWith(".");
         }
         Map<Figure, Merge> merges = Recipe.empty("en").folding().merges();
         assertThat(merges).hasSize(Figure.values().length);

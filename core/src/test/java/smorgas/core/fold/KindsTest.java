@@ -290,7 +290,7 @@ class KindsTest {
         Folding apart = decided(new FoldEntry.SpellingsTakenOut(List.of("bee-hive")));
         assertThat(Comparison.of(left, right, Optional.of(apart)).right()).containsExactly("bee-hive", "veil");
         assertThat(Arrays.asList(FoldKind.values()))
-                .allMatch(kind -> !kind.example().isBlank());
+                .allMatch(kind -> !kind.example().toString().isBlank());
     }
 
     /** Against the folder itself, told the text too. */

@@ -167,7 +167,7 @@ class BasketReaderTest {
         assertThat(lines).startsWith(2, 4, 5).endsWith(103);
         assertThat(reading.problems()).singleElement().satisfies(p -> {
             assertThat(p.line()).isEqualTo(3);
-            assertThat(p.what()).contains("quote");
+            assertThat(p.what().toString()).contains("quote");
         });
     }
 
@@ -185,8 +185,9 @@ class BasketReaderTest {
                 })) {
             Reading reading = read(bytes);
             assertThat(reading.refused()).isTrue();
-            assertThat(reading.problems()).singleElement().satisfies(p -> assertThat(p.sentence())
-                    .endsWith("."));
+            assertThat(reading.problems())
+                    .singleElement()
+                    .satisfies(p -> assertThat(p.sentence().toString()).endsWith("."));
         }
         assertThat(rows).isEmpty();
     }

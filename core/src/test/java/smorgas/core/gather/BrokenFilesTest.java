@@ -53,7 +53,7 @@ class BrokenFilesTest {
             BasketReader.lines(1, "f", cut)
                     .reading()
                     .problems()
-                    .forEach(problem -> told.add(problem.sentence().replaceAll("^Line \\d+: ", "")));
+                    .forEach(problem -> told.add(problem.sentence().toString().replaceAll("^Line \\d+: ", "")));
         }
         assertThat(told).anyMatch(sentence -> sentence.startsWith("The workbook is damaged from here on"));
     }

@@ -219,8 +219,9 @@ class FormatsTest {
         assertThat(bomb.length).isLessThan(100_000);
         Packed.Contents contents = Packed.open("bomb.zip", bomb, 10_000_000);
         assertThat(contents.lists()).isEmpty();
-        assertThat(contents.problems()).singleElement().satisfies(p -> assertThat(p.sentence())
-                .contains("10 MB"));
+        assertThat(contents.problems())
+                .singleElement()
+                .satisfies(p -> assertThat(p.sentence().toString()).contains("10 MB"));
     }
 
     @Test
@@ -239,7 +240,8 @@ class FormatsTest {
         refused.forEach((bytes, word) -> {
             Reading reading = read(bytes);
             assertThat(reading.refused()).as(word).isTrue();
-            assertThat(reading.problems()).as(word).isNotEmpty().first().satisfies(p -> assertThat(p.sentence())
+            assertThat(reading.problems()).as(word).isNotEmpty().first().satisfies(p -> assertThat(
+                            p.sentence().toString())
                     .contains(word)
                     .endsWith("."));
             assertThat(rows).isEmpty();
@@ -317,8 +319,9 @@ class FormatsTest {
     @Test
     void aColumnOfAFigureThatHoldsNoneIsTold() {
         Lines lines = BasketReaderTest.lines("keyword,searches,cpc\nbee hive,10,\nbee suit,20,--\n");
-        assertThat(lines.problems()).singleElement().satisfies(p -> assertThat(p.sentence())
-                .contains("\"cpc\" holds no figure"));
+        assertThat(lines.problems())
+                .singleElement()
+                .satisfies(p -> assertThat(p.sentence().toString()).contains("\"cpc\" holds no figure"));
     }
 
     @Test

@@ -22,6 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 
 /**
  * Files that once ended a run, kept a reader busy for minutes or were told of wrongly. Each gets a sentence, and what is
@@ -163,7 +164,8 @@ class OddFilesTest {
         BasketReader.Read read = BasketReader.lines(1, "list", file);
         List<Problem> problems =
                 read.lines().map(Lines::problems).orElse(read.reading().problems());
-        String all = problems.stream().map(Problem::sentence).collect(Collectors.joining("\n"));
+        String all =
+                problems.stream().map(Problem::sentence).map(Object::toString).collect(Collectors.joining("\n"));
         assertThat(all).as(what).contains(told);
         if (told.isEmpty()) {
             assertThat(read.reading().refused()).as(all).isFalse();
@@ -207,7 +209,7 @@ class OddFilesTest {
         assertThat(rows).hasSizeBetween(1_000, 2_000);
 
         Halt atOnce = () -> {
-            throw new ReadingStopped("It took too long.");
+            throw new ReadingStopped(Message.verbatim("It took too long."));
         };
         for (byte[] file : List.of(list, workbook(""), bytes("[{\"keyword\":\"bee\"}]"))) {
             assertThatThrownBy(() -> BasketReader.lines(
@@ -243,13 +245,14 @@ class OddFilesTest {
         assertThat(contents.lists()).extracting(Packed.NamedBytes::name).containsExactly("good.txt");
         assertThat(contents.problems()).singleElement().satisfies(problem -> {
             assertThat(problem.file()).isEqualTo("lists.zip/bad.txt");
-            assertThat(problem.what()).contains("checksum");
+            assertThat(problem.what().toString()).contains("checksum");
         });
 
         Packed.Contents skipped =
                 Packed.open("lists.zip", zip(Map.of("__MACOSX/._list.csv", "x", ".DS_Store", "y")), 1 << 20);
         assertThat(skipped.lists()).isEmpty();
-        assertThat(skipped.problems()).singleElement().satisfies(problem -> assertThat(problem.what())
-                .startsWith("There is no list"));
+        assertThat(skipped.problems())
+                .singleElement()
+                .satisfies(problem -> assertThat(problem.what().toString()).startsWith("There is no list"));
     }
 }

@@ -74,12 +74,14 @@ class UnderstoodTest {
         BasketReader.Read read = BasketReader.lines(
                 1, "list", "keyword,odd name\nbee hive,7\nbee suit,9\n".getBytes(StandardCharsets.UTF_8));
         assertThat(read.reading().problems())
-                .anyMatch(problem -> problem.what().contains("\"odd name\" holds figures that were not understood"));
+                .anyMatch(problem ->
+                        problem.what().toString().contains("\"odd name\" holds figures that were not understood"));
         BasketReader.Read numbers =
                 BasketReader.lines(1, "numbers", "12,7\n13,9\n14,8\n".getBytes(StandardCharsets.UTF_8));
         assertThat(texts(numbers)).isEmpty();
         assertThat(numbers.reading().problems())
-                .anyMatch(problem -> problem.what().startsWith("It is not clear which column holds the keyword"));
+                .anyMatch(problem ->
+                        problem.what().toString().startsWith("It is not clear which column holds the keyword"));
     }
 
     @Test
@@ -135,6 +137,7 @@ class UnderstoodTest {
                 .containsExactly("book.xlsx, Hives", "book.xlsx, Suits");
         assertThat(parts.problems())
                 .extracting(Problem::what)
+                .map(Object::toString)
                 .containsExactly("The sheet \"Read me\" reads like a note", "The sheet \"Empty\" is empty");
         for (Workbooks.Part part : parts.lists()) {
             assertThat(read(part)).hasSize(3);

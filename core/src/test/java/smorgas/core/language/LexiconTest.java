@@ -93,7 +93,10 @@ class LexiconTest {
         assertThat(intent(board, "fumigador perto de mim")).isEqualTo(Intent.LOCAL);
         assertThat(intent(board, "o que é própolis")).isEqualTo(Intent.INFORMATIONAL);
         assertThat(intent(board, "melhor fumigador")).isEqualTo(Intent.COMMERCIAL);
-        assertThat(board.usualViews()).extracting(UsualViews.View::name).contains("Questions", "Near me");
+        assertThat(board.usualViews())
+                .extracting(UsualViews.View::name)
+                .map(Object::toString)
+                .contains("Questions", "Near me");
         int price = group(board, "colmeia preço");
         assertThat(price).isNotNegative().isEqualTo(group(board, "quanto custa uma colmeia"));
         assertThat(group(board, "fato de apicultor barato")).isNotEqualTo(price);

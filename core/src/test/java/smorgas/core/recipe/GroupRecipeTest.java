@@ -138,15 +138,16 @@ class GroupRecipeTest {
     @Test
     void entriesSayWhatWasDoneAndWhatTheyTouch() {
         Entry placed = new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hives");
-        assertThat(placed.sentence()).isEqualTo("Put \"bee hive\" into group \"hives\"");
+        assertThat(placed.sentence()).hasToString("Put \"bee hive\" into group \"hives\"");
         assertThat(placed.touches()).containsExactlyInAnyOrder("keyword:bee hive", "keyword:beehive");
         assertThat(new GroupPin.KeywordsPlaced(List.of("a", "b"), List.of(), "").sentence())
-                .isEqualTo("Took 2 keywords out of all groups");
-        assertThat(new GroupPin.ThemeRemoved("for sale", true).sentence()).isEqualTo("Removed the theme \"for sale\"");
+                .hasToString("Took 2 keywords out of all groups");
+        assertThat(new GroupPin.ThemeRemoved("for sale", true).sentence())
+                .hasToString("Removed the theme \"for sale\"");
         assertThat(new GroupPin.ThemeRemoved("for sale", false).sentence())
-                .isEqualTo("Let the theme \"for sale\" form again");
+                .hasToString("Let the theme \"for sale\" form again");
         assertThat(rule(1, "gifts").sentence())
-                .isEqualTo("Rule for groups: Group \"gifts\": keywords with the word \"gifts\"");
+                .hasToString("Rule for groups: Group \"gifts\": keywords with the word \"gifts\"");
         assertThat(rule(1, "gifts").touches()).isNotEqualTo(rule(2, "gifts").touches());
     }
 

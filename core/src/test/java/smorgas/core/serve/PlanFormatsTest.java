@@ -68,7 +68,7 @@ class PlanFormatsTest {
                                     row.campaign(),
                                     row.adGroup(),
                                     row.keyword(),
-                                    row.matchType().label()))
+                                    row.matchType().fixedName()))
                             .toList());
             assertThat(keywords).anyMatch(row -> row.contains("hive καπάκι"));
             assertThat(cells(book.getSheet("Dropped and why")).toString())

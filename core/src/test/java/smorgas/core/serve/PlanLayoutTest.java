@@ -25,6 +25,7 @@ import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.serve.AdTemplate;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.serve.PlanAds;
+import smorgas.core.text.Catalogue;
 import smorgas.core.text.Refusal;
 
 /** Layouts of somebody's own, read back by another library than wrote them. */
@@ -50,7 +51,7 @@ class PlanLayoutTest {
 
     private static List<CSVRecord> written(PlanLayout layout, char between) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        layout.format().write(board().handover("Shop", "EUR"), out);
+        layout.format().write(board().handover("Shop", "EUR", Catalogue.english()), out);
         return CSVFormat.RFC4180
                 .builder()
                 .setDelimiter(between)

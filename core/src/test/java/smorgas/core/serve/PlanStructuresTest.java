@@ -109,8 +109,9 @@ class PlanStructuresTest {
                         PLAN.with(PlanCampaigns.by(PlanCampaigns.By.TAG)).with(PlanNames.of("{part} shop", "{theme}")),
                         hostile)
                 .plan();
-        assertThat(held.heldBack()).singleElement().satisfies(one -> assertThat(one.why())
-                .contains("campaign whose name begins with ="));
+        assertThat(held.heldBack())
+                .singleElement()
+                .satisfies(one -> assertThat(one.why().toString()).contains("campaign whose name begins with ="));
         assertThat(held.rows()).noneMatch(row -> row.campaign().startsWith("="));
         Board types = board(PLAN.with(PlanCampaigns.by(PlanCampaigns.By.MATCH_TYPE)));
         assertThat(types.plan().campaigns())
@@ -329,7 +330,8 @@ class PlanStructuresTest {
         PlanGroups out = new PlanGroups(false, false, 2, PlanGroups.Small.LEFT_OUT, false);
         Board board = board(PLAN.with(out));
         assertThat(names(board)).containsExactly("Campaign 1 / hives", "Campaign 1 / jars");
-        assertThat(board.plan().notes()).anyMatch(note -> note.startsWith("1 group with 1 keywords left out"));
+        assertThat(board.plan().notes())
+                .anyMatch(note -> note.toString().startsWith("1 group with 1 keywords left out"));
         Entry kept = new SiftEntry.Judged(List.of("honey jar"), Standing.KEPT);
         Board withKept = board(PLAN.with(new PlanGroups(false, false, 1, PlanGroups.Small.LEFT_OUT, true)), kept);
         assertThat(names(withKept)).containsExactly("Campaign 1 / jars");

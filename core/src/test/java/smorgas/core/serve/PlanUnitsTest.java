@@ -58,7 +58,8 @@ class PlanUnitsTest {
 
     private static Map<String, String> heldBack(Board board) {
         return board.plan().heldBack().stream()
-                .collect(Collectors.toMap(Plan.HeldBack::keyword, Plan.HeldBack::why, (a, b) -> a, TreeMap::new));
+                .collect(Collectors.toMap(
+                        Plan.HeldBack::keyword, held -> held.why().toString(), (a, b) -> a, TreeMap::new));
     }
 
     private static Set<String> served(Board board) {
@@ -170,8 +171,8 @@ class PlanUnitsTest {
         assertThat(rows)
                 .containsExactlyInAnyOrderElementsOf(board.plan()
                         .rows()
-                        .map(row ->
-                                row.keyword() + " " + row.matchType().label().toLowerCase(java.util.Locale.ENGLISH))
+                        .map(row -> row.keyword() + " "
+                                + row.matchType().fixedName().toLowerCase(java.util.Locale.ENGLISH))
                         .toList());
         assertThat(rows).hasSize((int) board.plan().count().rows());
     }

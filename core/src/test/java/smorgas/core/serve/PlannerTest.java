@@ -117,8 +117,9 @@ class PlannerTest {
             """)
     void whatAPlatformOrASpreadsheetWouldNotTakeIsHeldBackWithTheReason(String keyword, String why) {
         Plan plan = plan("keyword;searches\n" + HIVES.replace("\n", ";1\n") + "\"" + keyword + "\";9\n");
-        assertThat(plan.heldBack()).singleElement().satisfies(held -> assertThat(held.why())
-                .contains(why));
+        assertThat(plan.heldBack())
+                .singleElement()
+                .satisfies(held -> assertThat(held.why().toString()).contains(why));
         assertThat(plan.count().keywords()).isEqualTo(3);
     }
 
@@ -187,7 +188,7 @@ class PlannerTest {
                                 r.campaign(),
                                 r.adGroup(),
                                 r.keyword(),
-                                r.matchType().label(),
+                                r.matchType().fixedName(),
                                 r.maxCpc()))
                         .toList());
         assertThat(read.getLast()).containsExactly("Spring, \"early\"", "", "free", "Negative phrase", "");

@@ -44,6 +44,7 @@ import smorgas.core.recipe.value.Assumed;
 import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.CostBy;
 import smorgas.core.recipe.value.Span;
+import smorgas.core.text.Catalogue;
 
 /** The report and the plan of pages, read back. */
 class ReportTest {
@@ -135,7 +136,7 @@ class ReportTest {
     /** What a group is as large as is what it is searched: the map shares its room by 18,600 to 160. */
     @Test
     void thePictureOfTheMapKeepsProportions() {
-        Drawing map = Pictures.map(board().handover("", ""));
+        Drawing map = Pictures.map(board().handover("", "", Catalogue.english()));
         double[] areas = map.shapes().stream()
                 .filter(Drawing.Block.class::isInstance)
                 .map(Drawing.Block.class::cast)
@@ -201,7 +202,16 @@ class ReportTest {
         de.siegmar.fastcsv.reader.CsvReader.builder()
                 .ofCsvRecord(TestPlan.written(board(), "plan-of-pages.csv"))
                 .forEach(row -> rows.add(List.copyOf(row.getFields())));
-        assertThat(rows.getFirst()).containsExactlyElementsOf(PagePlan.HEADINGS);
+        assertThat(rows.getFirst())
+                .containsExactly(
+                        "Page",
+                        "Working title",
+                        "Main keyword",
+                        "Other keywords",
+                        "Questions",
+                        "Intent",
+                        "Searches",
+                        "Worth");
         assertThat(rows.get(1))
                 .containsExactly(
                         "https://shop.example/bee-hives",

@@ -21,6 +21,7 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.serve.PlanBids;
+import smorgas.core.text.Catalogue;
 
 /** Made-up figures: only where lists tell none, marked in what leaves, and no bid is made of one. */
 class SimulatedTest {
@@ -79,7 +80,7 @@ class SimulatedTest {
     void noBidIsMadeOfOneAndThePlanSaysSo() {
         String plan = TestPlan.written(board(true), "plan.csv");
         assertThat(plan).contains("2.00").doesNotContain("6.00", "4.00");
-        assertThat(board(true).plan().notes()).anyMatch(note -> note.contains("simulated"));
+        assertThat(board(true).plan().notes()).anyMatch(note -> note.toString().contains("simulated"));
         assertThat(TestPlan.written(board(false), "plan.csv")).contains("6.00", "4.00");
     }
 
@@ -114,6 +115,7 @@ class SimulatedTest {
                             smorgas.core.board.Standpoint.of(before),
                             smorgas.core.board.Standpoint.of(board(true)),
                             false),
+                    Catalogue.english(),
                     csv);
         }
         assertThat(text.toString())

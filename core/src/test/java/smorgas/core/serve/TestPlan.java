@@ -3,6 +3,7 @@ package smorgas.core.serve;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import smorgas.core.board.Board;
+import smorgas.core.text.Catalogue;
 
 /** What leaves of a board, as tests read it. */
 public final class TestPlan {
@@ -17,7 +18,7 @@ public final class TestPlan {
     /** The file of a name. */
     public static byte[] bytes(Board board, String file) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        PlanFormats.find(file).orElseThrow().write(board.handover("Shop, spring", "EUR"), out);
+        PlanFormats.find(file).orElseThrow().write(board.handover("Shop, spring", "EUR", Catalogue.english()), out);
         return out.toByteArray();
     }
 }

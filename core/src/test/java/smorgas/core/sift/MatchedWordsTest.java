@@ -37,7 +37,7 @@ class MatchedWordsTest {
 
     private String reason(String text) {
         int keyword = board.keywords().find(text).orElseThrow();
-        return because.sentence(board.standings().reason(keyword), keyword);
+        return because.sentence(board.standings().reason(keyword), keyword).toString();
     }
 
     @Test

@@ -14,7 +14,7 @@ class UsualViewsTest {
 
     private static List<String> shown(Board board, String view, String language) {
         return UsualViews.of(board.keywords(), language).stream()
-                .filter(one -> one.name().equals(view))
+                .filter(one -> one.name().toString().equals(view))
                 .flatMap(one -> board.match(one.shows()).stream().boxed())
                 .map(board.keywords()::text)
                 .sorted()
@@ -48,6 +48,7 @@ class UsualViewsTest {
         assertThat(shown(board, "Near me", "de")).containsExactly("gartenhaus in der nähe");
         assertThat(UsualViews.of(board.keywords(), "fi").stream()
                         .map(UsualViews.View::name)
+                        .map(Object::toString)
                         .collect(Collectors.toList()))
                 .containsExactly("Four words and more", "In several competitors' lists");
     }

@@ -14,6 +14,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.gather.Estimation;
 import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.text.Message;
 
 /** Figures asked for in pieces, of planners that fail, answer nonsense, or are stopped. */
 class EstimatorTest {
@@ -90,7 +91,7 @@ class EstimatorTest {
         Estimator.Result result = run(keywords(9), question -> {
             if (question.keywords().contains("hive 4")) {
                 tries.incrementAndGet();
-                throw new Service.Fault("it has too much to do");
+                throw new Service.Fault(Message.verbatim("it has too much to do"));
             }
             return question.keywords().stream().map(k -> searched(k, 10, 20)).toList();
         });
@@ -98,7 +99,8 @@ class EstimatorTest {
         assertThat(result.found()).hasSize(6);
         assertThat(result.left()).containsExactly("hive 3", "hive 4", "hive 5");
         assertThat(result.failed())
-                .containsExactly(new Foraging.Failed("one", "hive 3 and 2 more", "it has too much to do"));
+                .containsExactly(
+                        new Foraging.Failed("one", "hive 3 and 2 more", Message.verbatim("it has too much to do")));
     }
 
     @Test
@@ -110,7 +112,7 @@ class EstimatorTest {
         });
         assertThat(asked).as("five pieces, four times each").hasValue(20);
         assertThat(failing.left()).hasSize(60);
-        assertThat(failing.failed().getFirst().why()).isEqualTo("it answered nothing that can be understood");
+        assertThat(failing.failed().getFirst().why()).hasToString("it answered nothing that can be understood");
 
         List<FigureService.Estimate> came = new ArrayList<>();
         Estimator.Result stopped = new Estimator(

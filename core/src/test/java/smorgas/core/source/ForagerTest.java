@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.recipe.gather.Foraging;
 import smorgas.core.recipe.gather.Foraging.Around;
+import smorgas.core.text.Message;
 
 /** Suggestions asked for, in rounds, of sources that are slow, broken or both. */
 class ForagerTest {
@@ -134,7 +135,7 @@ class ForagerTest {
         AtomicInteger times = new AtomicInteger();
         Made mended = new Made("one", query -> {
             if (query.equals("bee a") && times.incrementAndGet() < 3) {
-                throw new Source.Fault("it has too much to do");
+                throw new Source.Fault(Message.verbatim("it has too much to do"));
             }
             if (query.equals("bee b")) {
                 throw new IllegalStateException("broken");
@@ -146,7 +147,8 @@ class ForagerTest {
         assertThat(result.found()).extracting(Forager.Suggestion::text).containsExactly("bee well", "bee a well");
         assertThat(rests).containsExactly(250L, 500L, 250L, 500L, 1_000L);
         assertThat(result.failed())
-                .containsExactly(new Foraging.Failed("one", "bee b", "it answered nothing that can be understood"));
+                .containsExactly(new Foraging.Failed(
+                        "one", "bee b", Message.of("source.asking.answered-nothing-can-understood")));
     }
 
     @Test
@@ -183,8 +185,11 @@ class ForagerTest {
         assertThat(forager.progress())
                 .extracting(Forager.Progress::source, Forager.Progress::asked, Forager.Progress::told)
                 .containsExactly(
-                        org.assertj.core.groups.Tuple.tuple("never", 5, "it was given up: it did not answer in time"),
-                        org.assertj.core.groups.Tuple.tuple("well", 7, ""));
+                        org.assertj.core.groups.Tuple.tuple(
+                                "never",
+                                5,
+                                Message.of("source.forager.given-up", Message.of("source.asking.did-answer-time"))),
+                        org.assertj.core.groups.Tuple.tuple("well", 7, Message.NONE));
     }
 
     @Test

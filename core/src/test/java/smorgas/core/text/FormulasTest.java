@@ -36,7 +36,7 @@ class FormulasTest {
         assertThat(Formulas.runs(cell)).isTrue();
         assertThat(Formulas.safe(cell)).isEqualTo("'" + cell);
         assertThat(Formulas.runs(Formulas.safe(cell))).isFalse();
-        assertThatThrownBy(() -> Formulas.refuse("campaign", cell))
+        assertThatThrownBy(() -> Formulas.refuse(Message.verbatim("campaign"), cell))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("campaign")
                 .hasMessageContaining("formula");
@@ -70,6 +70,6 @@ class FormulasTest {
     void allElseStaysAsItIs(String cell) {
         assertThat(Formulas.runs(cell)).isFalse();
         assertThat(Formulas.safe(cell)).isSameAs(cell);
-        assertThatCode(() -> Formulas.refuse("group", cell)).doesNotThrowAnyException();
+        assertThatCode(() -> Formulas.refuse(Message.verbatim("group"), cell)).doesNotThrowAnyException();
     }
 }

@@ -139,10 +139,10 @@ class FeedbackTest {
                 report(5, "search term,clicks\nsmoker,500\n", "GBP", "", ""));
         assertThat(others.told())
                 .hasSize(4)
-                .anyMatch(line -> line.startsWith("report 2 is in USD and the project in GBP"))
-                .anyMatch(line -> line.startsWith("report 3 is of Germany"))
-                .anyMatch(line -> line.startsWith("report 4 has no column of clicks"))
-                .anyMatch(line -> line.startsWith("report 5 has no conversions"));
+                .anyMatch(line -> line.toString().startsWith("report 2 is in USD and the project in GBP"))
+                .anyMatch(line -> line.toString().startsWith("report 3 is of Germany"))
+                .anyMatch(line -> line.toString().startsWith("report 4 has no column of clicks"))
+                .anyMatch(line -> line.toString().startsWith("report 5 has no conversions"));
         assertThat(others.terms()).hasSize(1);
         assertThat(others.wastes()).as("unknown is not none").isEmpty();
     }

@@ -18,6 +18,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.BeforeAfter;
 import smorgas.core.board.Board;
 import smorgas.core.figure.Figure;
+import smorgas.core.text.Message;
 import smorgas.core.value.TwoProportions;
 
 /** What came of a change: the reports of the weeks before and since, group by group, with what can be told and what cannot yet. */
@@ -49,7 +50,7 @@ class AfterController {
      *
      * @param more what it would take to tell; empty if it can be told
      */
-    record Share(String before, String after, String verdict, String more) {}
+    record Share(String before, String after, Message verdict, String more) {}
 
     @GetMapping("/projects/{id}/restructure/after")
     String page(

@@ -17,13 +17,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Projects;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.gather.ListsIn;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.core.gather.Harvest;
+import smorgas.core.text.Message;
 
 /** A new harvest: the lists of this month in the places of those of the last, here or in a copy, and then what is otherwise. */
 @Controller
@@ -81,9 +81,13 @@ class HarvestController {
             RedirectAttributes redirect)
             throws IOException {
         ListsIn.Came came = listsIn.open(files, "", "", false);
-        List<String> told = new ArrayList<>(came.problems());
+        List<Message> told = new ArrayList<>(came.problems());
         if (came.lists().isEmpty()) {
-            redirect.addFlashAttribute("notice", told.isEmpty() ? "No list was chosen." : String.join(" ", told));
+            redirect.addFlashAttribute(
+                    "notice",
+                    told.isEmpty()
+                            ? Message.of("again.harvest-controller.list-chosen")
+                            : Message.joined("list.sentences", told));
             return "redirect:/projects/" + id + "/harvest";
         }
         long into = copy ? projects.copy(id, name.isBlank() ? copyName(id) : cut(name.strip())) : id;
@@ -91,15 +95,15 @@ class HarvestController {
         int before = project.snapshot().history().steps().size();
         told.addFirst(gather(project, came.lists(), told));
         if (project.snapshot().history().steps().size() == before) {
-            redirect.addFlashAttribute("notice", String.join(" ", told));
+            redirect.addFlashAttribute("notice", Message.joined("list.sentences", told));
             return "redirect:/projects/" + into + "/harvest";
         }
-        redirect.addFlashAttribute("notice", String.join(" ", told));
+        redirect.addFlashAttribute("notice", Message.joined("list.sentences", told));
         return "redirect:/projects/" + into + "/difference?from=" + before;
     }
 
     /** Says in a sentence what became of them. */
-    private static String gather(OpenProject project, List<Offered> lists, List<String> problems) {
+    private static Message gather(OpenProject project, List<Offered> lists, List<Message> problems) {
         List<GatheredBasket> there = project.snapshot().baskets();
         Map<Integer, Integer> pairs = Harvest.pairs(
                 there.stream().map(GatheredBasket::name).toList(),
@@ -118,8 +122,6 @@ class HarvestController {
                 fresh += older.isPresent() ? 0 : 1;
             }
         }
-        return Show.count(renewed, "list", "lists") + " in the place of "
-                + (renewed == 1 ? "its older version, " : "their older versions, ")
-                + Show.count(fresh, "new list", "new lists") + ".";
+        return Message.of("again.harvest-controller.list-place-older-version", renewed, fresh);
     }
 }

@@ -18,6 +18,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.group.read.Groups;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
+import smorgas.core.text.Message;
 
 /**
  * The campaign beside the groups.
@@ -29,21 +30,21 @@ import smorgas.core.serve.Plan;
  * @param worth of what runs and of the plan, in a sentence; empty if nothing is assumed
  */
 record OldAndNew(
-        String sentence,
+        Message sentence,
         List<FateChoice> fates,
         List<Told> told,
         List<OldRow> rows,
-        String more,
+        Message more,
         Flow flow,
         List<String> leftNames,
         Map<Integer, NewGroup> rightNames,
         List<OldRow> mixed,
-        String mixedCount,
+        Message mixedCount,
         List<TwiceRow> twice,
-        String twiceCount,
-        String withoutExact,
+        Message twiceCount,
+        Message withoutExact,
         List<String> withoutExactSamples,
-        String worth) {
+        Message worth) {
 
     private static final int SHOWN = 100;
     private static final int DRAWN = 4;
@@ -54,21 +55,21 @@ record OldAndNew(
 
     /** What a list may tell of an ad group beside its keywords. */
     enum Told {
-        CLICKS("Clicks", "clicks"),
-        CONVERSIONS("Conversions", "conversions"),
-        COST("Cost", "cost"),
-        BID("Bid", ""),
-        QUALITY("Quality", "");
+        CLICKS("old-and-new.clicks", "clicks"),
+        CONVERSIONS("old-and-new.conversions", "conversions"),
+        COST("old-and-new.cost", "cost"),
+        BID("old-and-new.bid", ""),
+        QUALITY("old-and-new.quality", "");
 
-        private final String label;
+        private final Message label;
         private final String by;
 
         Told(String label, String by) {
-            this.label = label;
+            this.label = Message.of(label);
             this.by = by;
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
 
@@ -94,31 +95,37 @@ record OldAndNew(
     }
 
     /** Ad groups of one fate. */
-    record FateChoice(String name, String label, String count) {}
+    record FateChoice(String name, Message label, String count) {}
 
     /** An ad group; {@code place} is its number, {@code figures} stand under what is told. */
     record OldRow(
-            int place, String campaign, String name, String keywords, String into, String fate, List<String> figures) {}
+            int place,
+            String campaign,
+            String name,
+            String keywords,
+            String into,
+            Message fate,
+            List<String> figures) {}
 
     /** A keyword in several places. */
     record TwiceRow(String keyword, String places) {}
 
     /** A group of ours. */
-    record NewGroup(String key, String name) {}
+    record NewGroup(String key, Message name) {}
 
     /** One ad group with where its keywords go. */
     record Opened(
             int place,
             String campaign,
             String name,
-            String fate,
+            Message fate,
             List<Part> parts,
-            String moreParts,
+            Message moreParts,
             List<String> elsewhere,
             String more) {}
 
     /** What of it goes into one group, and what that takes over. */
-    record Part(NewGroup group, String count, List<String> keywords, String inherits) {}
+    record Part(NewGroup group, Message count, List<String> keywords, Message inherits) {}
 
     /** Drawn is the opened ad group, or else the first ones. */
     static OldAndNew of(Board board, OldStructure structure, OldStructure.By by, String fate, int opened) {
@@ -147,20 +154,23 @@ record OldAndNew(
         Map<Integer, NewGroup> right = new HashMap<>();
         flow.right()
                 .forEach(bar -> right.put(
-                        bar.of(), bar.of() == OTHERS ? new NewGroup("", "smaller parts") : of(groups, bar.of())));
+                        bar.of(),
+                        bar.of() == OTHERS
+                                ? new NewGroup("", Message.of("again.old-and-new.smaller-parts"))
+                                : of(groups, bar.of())));
         return new OldAndNew(
-                Show.count(all.size(), "ad group runs", "ad groups run") + "; of ours "
-                        + Show.count(
-                                groups.grouping().size() - structure.fresh().cardinality(), "takes", "take")
-                        + " something over, and "
-                        + Show.count(structure.fresh().cardinality(), "is", "are") + " new.",
+                Message.of(
+                        "again.old-and-new.ad-group-runs-ours",
+                        all.size(),
+                        groups.grouping().size() - structure.fresh().cardinality(),
+                        structure.fresh().cardinality()),
                 Arrays.stream(OldStructure.Fate.values())
                         .map(one -> new FateChoice(
                                 one.name(), one.label(structure.count(one)), Show.count(structure.count(one))))
                         .toList(),
                 told,
                 rows.stream().limit(SHOWN).toList(),
-                rows.size() > SHOWN ? "and " + Show.count(rows.size() - SHOWN) + " more" : "",
+                rows.size() > SHOWN ? Message.of("and-more", rows.size() - SHOWN) : Message.NONE,
                 flow,
                 names,
                 right,
@@ -168,15 +178,17 @@ record OldAndNew(
                         .limit(SAMPLES)
                         .map(place -> row(place, all.get(place), told))
                         .toList(),
-                Show.count(mixed.size(), "ad group", "ad groups"),
+                Message.of("again.old-and-new.ad-group", mixed.size()),
                 structure.twice().stream()
                         .limit(SAMPLES)
                         .map(one -> new TwiceRow(one.keyword(), String.join("; ", one.places())))
                         .toList(),
-                Show.count(structure.twice().size(), "keyword", "keywords"),
+                Message.of("count.keywords", structure.twice().size()),
                 structure.tellsTypes()
-                        ? Show.count(structure.withoutExact().size(), "keyword", "keywords")
-                        : "the list tells no match types",
+                        ? Message.of(
+                                "again.old-and-new.keyword",
+                                structure.withoutExact().size())
+                        : Message.of("again.old-and-new.list-tells-match-types"),
                 structure.withoutExact().stream().limit(SAMPLES).toList(),
                 worth(board, structure));
     }
@@ -191,19 +203,19 @@ record OldAndNew(
     }
 
     /** What may come of what runs, and of what the plan serves, by the same assumptions; empty if nothing is assumed. */
-    private static String worth(Board board, OldStructure structure) {
+    private static Message worth(Board board, OldStructure structure) {
         if (!board.recipe().valuing().assumes()) {
-            return "";
+            return Message.NONE;
         }
         BitSet served = new BitSet();
         board.served().forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
-        return "A month, as you assume in Sift: " + told(board, structure.bidOn()) + " by what runs, "
-                + told(board, served) + " by the plan.";
+        return Message.of(
+                "again.old-and-new.month-you-assume-sift", told(board, structure.bidOn()), told(board, served));
     }
 
-    private static String told(Board board, BitSet keywords) {
-        String told = Expected.of(board.worth().sum(keywords)).brief();
-        return told.isEmpty() ? "nothing known" : told;
+    private static Message told(Board board, BitSet keywords) {
+        Message told = Expected.of(board.worth().sum(keywords)).brief();
+        return told.isEmpty() ? Message.of("again.old-and-new.nothing-known") : told;
     }
 
     private static OldRow row(int place, OldStructure.OldGroup one, List<Told> told) {
@@ -222,7 +234,7 @@ record OldAndNew(
     }
 
     private static NewGroup of(Groups groups, int group) {
-        return new NewGroup(groups.grouping().key(group), groups.name(group));
+        return new NewGroup(groups.grouping().key(group), Message.verbatim(groups.name(group)));
     }
 
     /** One of its ad groups. */
@@ -234,12 +246,12 @@ record OldAndNew(
                 .limit(PARTS)
                 .map(entry -> new Part(
                         of(groups, entry.getKey()),
-                        Show.count(entry.getValue().size(), "keyword", "keywords"),
+                        Message.of("count.keywords", entry.getValue().size()),
                         entry.getValue().stream().limit(SAMPLES).toList(),
                         structure
                                 .heir(entry.getKey())
                                 .map(heir -> told(board, entry.getKey(), heir, bids))
-                                .orElse("")))
+                                .orElse(Message.NONE)))
                 .toList();
         return new Opened(
                 place,
@@ -248,44 +260,52 @@ record OldAndNew(
                 one.fate().label(),
                 parts,
                 one.into().size() > PARTS
-                        ? "and " + Show.count(one.into().size() - PARTS, "more group", "more groups")
-                        : "",
+                        ? Message.of("again.old-and-new.more-group", one.into().size() - PARTS)
+                        : Message.NONE,
                 one.elsewhere().stream().limit(SAMPLES).toList(),
                 one.elsewhere().size() > SAMPLES
                         ? "and " + Show.count(one.elsewhere().size() - SAMPLES) + " more"
                         : "");
     }
 
-    private static String told(Board board, int group, OldStructure.Heir heir, Map<String, Long> bids) {
-        List<String> told = new ArrayList<>(List.of("from " + Show.count(heir.oldGroups(), "ad group", "ad groups")));
+    private static Message told(Board board, int group, OldStructure.Heir heir, Map<String, Long> bids) {
+        List<Message> told = new ArrayList<>(List.of(Message.of("again.old-and-new.from-ad-group", heir.oldGroups())));
         if (heir.sums().impressions() > 0) {
-            told.add(Show.count(heir.sums().clicks(), "click", "clicks") + " of "
-                    + Show.count(heir.sums().impressions()) + " impressions");
+            told.add(Message.verbatim(Show.count(heir.sums().clicks(), "click", "clicks") + " of "
+                    + Show.count(heir.sums().impressions()) + " impressions"));
         }
         if (heir.sums().conversions() > 0) {
-            told.add(Csv.amount(heir.sums().conversions(), Figure.CONVERSIONS.scale()) + " conversions");
+            told.add(Message.verbatim(
+                    Csv.amount(heir.sums().conversions(), Figure.CONVERSIONS.scale()) + " conversions"));
         }
         if (!heir.page().isEmpty()) {
-            told.add("page " + heir.page());
+            told.add(Message.of("again.old-and-new.page", heir.page()));
         }
         if (!heir.ad().isEmpty()) {
-            told.add("best ad \"" + heir.ad() + "\"");
+            told.add(Message.of("again.old-and-new.best-ad", heir.ad()));
         }
         if (heir.bid().isPresent()) {
             Long ours = bids.get(board.groups().grouping().key(group));
-            told.add("bid " + Show.money(heir.bid())
-                    + (ours == null ? "" : " (the plan: " + Csv.amount(ours, Figure.CPC.scale()) + ")"));
+            told.add(Message.of(
+                    "again.old-and-new.bid",
+                    Show.money(heir.bid()),
+                    (ours == null
+                            ? Message.NONE
+                            : Message.of("again.old-and-new.the-plan", Csv.amount(ours, Figure.CPC.scale())))));
         }
         if (heir.quality().isPresent()) {
-            told.add("quality score " + quality(heir.quality()) + ", which is not carried over");
+            told.add(Message.of("again.old-and-new.quality-score-which-carried", quality(heir.quality())));
         }
         if (board.recipe().valuing().assumes()) {
-            String worth = Expected.of(board.worth()
+            Message worth = Expected.of(board.worth()
                             .sum(board.groups().grouping().members().row(group)))
                     .worth();
-            told.add(worth.isEmpty() ? "worth not known" : "worth a month, as you assume, " + worth);
+            told.add(
+                    worth.isEmpty()
+                            ? Message.of("again.old-and-new.worth-known")
+                            : Message.of("again.old-and-new.worth-month-you-assume", worth));
         }
-        return String.join(", ", told);
+        return Message.joined("list.comma", told);
     }
 
     /** What the plan bids for each group, by its key; none where it bids nothing, or for each keyword its own. */

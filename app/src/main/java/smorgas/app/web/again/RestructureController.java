@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +30,7 @@ import smorgas.core.recipe.GroupPin;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -81,7 +81,7 @@ class RestructureController {
         Board board = snapshot.board();
         Optional<OldStructure> structure = campaigns.beside(board, chosen(lists, basket));
         OldStructure.By order = Arrays.stream(OldStructure.By.values())
-                .filter(one -> one.word().equals(asked.by()))
+                .filter(one -> one.key().equals(asked.by()))
                 .findFirst()
                 .orElse(OldStructure.By.KEYWORDS);
         Shown.in(
@@ -90,7 +90,7 @@ class RestructureController {
                         choices(lists),
                         lists.size() == 1 ? lists.getFirst().id() : basket,
                         asked.fate(),
-                        order.word(),
+                        order.key(),
                         prefix,
                         structure
                                 .map(one -> OldAndNew.of(board, one, order, asked.fate(), asked.old()))
@@ -108,7 +108,7 @@ class RestructureController {
     private static List<Choice> choices(List<GatheredBasket> lists) {
         List<Choice> choices = new ArrayList<>();
         if (lists.size() > 1) {
-            choices.add(new Choice(0L, "all of them together"));
+            choices.add(new Choice(0L, Message.of("again.restructure-controller.all-them-together")));
         }
         lists.forEach(one -> choices.add(new Choice(one.id(), one.name())));
         return choices;
@@ -132,7 +132,7 @@ class RestructureController {
             Board board = act.snapshot().board();
             OldStructure structure = structure(act.snapshot(), basket);
             if (old < 0 || old >= structure.groups().size()) {
-                throw new Refusal("There is no such ad group any more");
+                throw new Refusal("again.restructure-controller.such-ad-group-any");
             }
             OldStructure.OldGroup one = structure.groups().get(old);
             List<String> texts = one.keywords().stream()
@@ -143,7 +143,7 @@ class RestructureController {
                     .map(keyword -> Tidy.of(board.keywords().text(keyword)))
                     .toList();
             if (texts.isEmpty()) {
-                throw new Refusal("None of its keywords is in the project, or all are dropped");
+                throw new Refusal("again.restructure-controller.none-keywords-project-all");
             }
             return new GroupPin.KeywordsPlaced(texts, board.keywords().otherSpellings(texts), Tidy.of(one.name()));
         });
@@ -183,10 +183,9 @@ class RestructureController {
 
     private Change change(Snapshot snapshot, long basket, String prefix) {
         if (prefix.isBlank() || prefix.length() > LONGEST_PREFIX) {
-            throw new Refusal(String.format(
-                    Locale.ENGLISH, "A prefix has 1 to %d characters, so that new and old do not mix", LONGEST_PREFIX));
+            throw new Refusal("again.restructure-controller.prefix-1-characters-so", LONGEST_PREFIX);
         }
-        Formulas.refuse("prefix", prefix);
+        Formulas.refuse(Message.of("again.restructure-controller.prefix"), prefix);
         return new Change(
                 structure(snapshot, basket).record(),
                 PlanRecord.of(snapshot.board().plan()).inCampaigns(prefix));

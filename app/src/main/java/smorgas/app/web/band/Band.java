@@ -12,6 +12,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /**
  * The drawn flow from lines to plan rows. All heights are to one scale: lines per pixel. Each piece is a link to just
@@ -25,13 +26,13 @@ import smorgas.core.recipe.sift.Standing;
 public record Band(List<Piece> pieces, List<Label> labels, List<Station> stations, boolean pending) {
 
     /** A shape with its role for the style sheet, what it tells, and where it leads. */
-    public record Piece(String path, String role, String tells, String url) {}
+    public record Piece(String path, String role, Message tells, String url) {}
 
     /** A text at a place; {@code x} is a share of the width such as {@code 12.5%}, so that letters are never stretched. */
-    public record Label(String x, double y, String text, String role) {}
+    public record Label(String x, double y, Message text, String role) {}
 
     /** A step on the band; {@code x} as of a label. */
-    public record Station(String x, String name, String figure, String url, String path) {}
+    public record Station(String x, Message name, Message figure, String url, String path) {}
 
     static final double TOP = 6;
     /** Pixels that a basket is high of which nothing flows on. */
@@ -91,7 +92,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                     pieces.add(new Piece(
                             ribbon(new Edge(GROUP, TOP, left()), new Edge(SERVE, TOP, left())),
                             "pending",
-                            finding == Finding.FAILED ? "Groups could not be found" : "Groups are being found",
+                            Message.of(finding == Finding.FAILED ? "band.not-found-groups" : "band.finding-groups"),
                             base + "/group"));
                 }
             }
@@ -112,8 +113,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                 pieces.add(new Piece(
                         path,
                         (basket.brings() ? "strand tint-" : "strand tells tint-") + (tint++ % TINTS + 1),
-                        basket.name() + ": " + Show.count(basket.size(), "line", "lines")
-                                + (basket.brings() ? "" : ", which only tell about keywords"),
+                        Message.of("band.basket", basket.name(), basket.size(), basket.brings()),
                         base + "/sift?basket=" + Show.encoded(basket.name())));
                 from += thick + gap;
                 to += basket.brings() ? thick : 0;
@@ -130,7 +130,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             pieces.add(new Piece(
                     ribbon(new Edge(FOLD, TOP, body), new Edge(SIFT, TOP, body)),
                     "keywords",
-                    Show.count(keywords(), "keyword", "keywords"),
+                    Message.of("count.keywords", keywords()),
                     base + "/sift"));
             peel(FOLD, TOP + body, folded, "folded", base + "/fold");
         }
@@ -140,14 +140,14 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
             int undecided = board.standings().count(Standing.UNDECIDED);
             int dropped = board.standings().count(Standing.DROPPED);
             double y = TOP;
-            flow(y, high(kept), "kept", Show.count(kept) + " kept", "kept");
+            flow(y, high(kept), "kept", Message.of("band.kept", kept), "kept");
             y += high(kept);
-            flow(y, high(undecided), "undecided", Show.count(undecided) + " undecided", "undecided");
+            flow(y, high(undecided), "undecided", Message.of("band.undecided", undecided), "undecided");
             y += high(undecided);
             peel(SIFT, y, dropped, "dropped", base + "/sift?standing=dropped");
         }
 
-        private void flow(double y, double thick, String role, String tells, String standing) {
+        private void flow(double y, double thick, String role, Message tells, String standing) {
             if (thick > 0) {
                 pieces.add(new Piece(
                         ribbon(new Edge(SIFT, y, thick), new Edge(GROUP, y, thick)),
@@ -179,7 +179,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                 pieces.add(new Piece(
                         ribbon(new Edge(GROUP, y, thick), new Edge(SERVE, to, thick)),
                         "group",
-                        groups.name(order[i]) + ": " + Show.count(size, "keyword", "keywords"),
+                        Message.of("band.group", groups.name(order[i]), size),
                         base + "/group?group=" + Show.encoded(groups.grouping().key(order[i]))));
                 y += thick;
                 to += thick + 1.5;
@@ -188,8 +188,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                 pieces.add(new Piece(
                         ribbon(new Edge(GROUP, y, high(rest)), new Edge(SERVE, to, high(rest))),
                         "group rest",
-                        Show.count(order.length - NAMED_GROUPS, "more group", "more groups") + ": "
-                                + Show.count(rest, "keyword", "keywords"),
+                        Message.of("band.more-groups", order.length - NAMED_GROUPS, rest),
                         base + "/group"));
                 y += high(rest);
                 to += high(rest) + 1.5;
@@ -198,7 +197,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                 pieces.add(new Piece(
                         ribbon(new Edge(GROUP, y, high(leftovers)), new Edge(SERVE, to, high(leftovers))),
                         "leftovers",
-                        Show.count(leftovers) + " leftovers",
+                        Message.of("band.leftovers", leftovers),
                         base + "/group?leftovers=true"));
             }
             served();
@@ -211,25 +210,24 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                 pieces.add(new Piece(
                         ribbon(new Edge(SERVE, TOP, thick), new Edge(END, TOP, thick)),
                         "served",
-                        Show.count(board.planCount().rows(), "plan row", "plan rows") + " for "
-                                + Show.count(served, "keyword", "keywords") + worth(),
+                        Message.of("band.served", board.planCount().rows(), served, worth()),
                         base + "/serve"));
             }
         }
 
         /** What everything that is left may bring, if anything is assumed. */
-        private String worth() {
-            String told = Expected.of(board.worthLeft()).brief();
-            return told.isEmpty() ? "" : "; all that is left: " + told + " a month";
+        private Message worth() {
+            Message told = Expected.of(board.worthLeft()).brief();
+            return told.isEmpty() ? Message.NONE : Message.of("band.band.all-left-month", told);
         }
 
         /** What all of it may bring, beside how much is left; not before the groups of which something is assumed are found. */
-        private String worthLeft() {
+        private Message worthLeft() {
             if (!groupsKnown && !board.recipe().valuing().byGroup().isEmpty()) {
-                return "";
+                return Message.NONE;
             }
-            String worth = Expected.of(board.worthLeft()).worth();
-            return worth.isEmpty() ? "" : ", worth " + worth;
+            Message worth = Expected.of(board.worthLeft()).worth();
+            return worth.isEmpty() ? Message.NONE : Message.of("band.worth", worth);
         }
 
         /** What leaves the flow, and by which word: a ribbon that bends down and ends at its count. */
@@ -238,7 +236,7 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                 return;
             }
             double shown = Math.max(1, high(count));
-            String tells = Show.count(count) + " " + role;
+            Message tells = Message.of("band.peel." + role, count);
             double foot = TOP + HEIGHT + 12;
             double end = x + 66;
             pieces.add(new Piece(
@@ -256,21 +254,24 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
 
         private List<Station> stations() {
             int keywords = keywords();
-            String unknown = finding == Finding.FAILED ? "not found" : "\u2026";
-            String grouped = groupsKnown ? Show.count(board.groups().grouping().size(), "group", "groups") : unknown;
-            String rows = groupsKnown ? Show.count(board.planCount().rows(), "plan row", "plan rows") : unknown;
+            Message unknown = finding == Finding.FAILED ? Message.of("band.not-found") : Message.verbatim("\u2026");
+            Message grouped = groupsKnown
+                    ? Message.of("count.groups", board.groups().grouping().size())
+                    : unknown;
+            Message rows =
+                    groupsKnown ? Message.of("band.rows", board.planCount().rows()) : unknown;
             return List.of(
-                    station(0, 0, Show.count(lines(), "line", "lines")),
-                    station(FOLD, 1, Show.count(keywords, "keyword", "keywords")),
+                    station(0, 0, Message.of("count.lines", lines())),
+                    station(FOLD, 1, Message.of("count.keywords", keywords)),
                     station(
                             SIFT,
                             2,
-                            Show.count(keywords - board.standings().count(Standing.DROPPED)) + " left" + worthLeft()),
+                            Message.of("band.left", keywords - board.standings().count(Standing.DROPPED), worthLeft())),
                     station(GROUP, 3, grouped),
                     station(SERVE, 4, rows));
         }
 
-        private Station station(double x, int step, String figure) {
+        private Station station(double x, int step, Message figure) {
             var place = smorgas.app.web.show.Step.values()[step];
             return new Station(share(x), place.label(), figure, base + "/" + place.path(), place.path());
         }

@@ -14,7 +14,6 @@ import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Frames;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Offered;
@@ -23,6 +22,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.fold.Comparison;
 import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Two sets compared; what comes out is picked up on the tray or made a basket. */
@@ -35,7 +35,7 @@ class CompareController {
     record Asked(String left, String right, String pasted, boolean exact) {}
 
     /** One of the three parts of the result. */
-    record Part(String name, String title, String count, List<String> texts, int more) {}
+    record Part(String name, Message title, Message count, List<String> texts, int more) {}
 
     /** What can be compared, and what came of it; null before two sides are chosen. */
     record ComparePage(List<Side> sides, @Nullable List<Part> parts) {}
@@ -75,20 +75,20 @@ class CompareController {
         if (!asked.left().isEmpty() && !asked.right().isEmpty()) {
             Comparison result = compared(asked, snapshot);
             parts = List.of(
-                    part("left", "Only the left", result.left()),
-                    part("both", "Both", result.both()),
-                    part("right", "Only the right", result.right()));
+                    part("left", Message.of("compare.compare-controller.only-left"), result.left()),
+                    part("both", Message.of("compare.compare-controller.both"), result.both()),
+                    part("right", Message.of("compare.compare-controller.only-right"), result.right()));
         }
         Shown.in(model, new ComparePage(Side.all(snapshot), parts));
         frames.frame(model, id, snapshot, Step.GATHER);
         return "compare/page";
     }
 
-    private static Part part(String name, String title, List<String> texts) {
+    private static Part part(String name, Message title, List<String> texts) {
         return new Part(
                 name,
                 title,
-                Show.count(texts.size(), "keyword", "keywords"),
+                Message.of("count.keywords", texts.size()),
                 texts.subList(0, Math.min(SHOWN, texts.size())),
                 Math.max(0, texts.size() - SHOWN));
     }
@@ -98,7 +98,7 @@ class CompareController {
             case "left" -> result.left();
             case "right" -> result.right();
             case "both" -> result.both();
-            default -> throw new Refusal("no part of a comparison: " + part);
+            default -> throw new Refusal("compare.compare-controller.part-comparison", part);
         };
     }
 
@@ -118,11 +118,14 @@ class CompareController {
         trays.pick(id, tab, known);
         Frames.say(
                 model,
-                "Picked up " + Show.count(known.size(), "keyword", "keywords")
-                        + (known.size() == texts.size()
-                                ? "."
-                                : "; the other " + Show.count(texts.size() - known.size())
-                                        + " are not in the project: make them a basket."));
+                Message.of(
+                        "compare.compare-controller.picked-up-keyword",
+                        known.size(),
+                        (known.size() == texts.size()
+                                ? Message.verbatim(".")
+                                : Message.of(
+                                        "compare.compare-controller.other-project-make-them",
+                                        texts.size() - known.size()))));
         return page(id, asked, model);
     }
 

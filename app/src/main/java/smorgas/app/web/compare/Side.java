@@ -10,6 +10,7 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /**
  * One of two sets that are compared, as it stands in a form: {@code basket:} and its number, {@code group:} and its theme,
@@ -17,7 +18,7 @@ import smorgas.core.recipe.sift.Standing;
  *
  * @param label what a page calls it
  */
-record Side(String value, String label) {
+record Side(String value, Message label) {
 
     static final String PASTED = "pasted";
 
@@ -33,17 +34,18 @@ record Side(String value, String label) {
     static List<Side> all(Snapshot snapshot) {
         List<Side> sides = new ArrayList<>();
         for (GatheredBasket basket : snapshot.baskets()) {
-            sides.add(new Side(BASKET + basket.id(), "basket " + basket.name()));
+            sides.add(new Side(BASKET + basket.id(), Message.of("compare.side.basket", basket.name())));
         }
         for (Standing standing : Standing.values()) {
-            sides.add(new Side(STANDING + standing.name(), "all that are " + standing.label()));
+            sides.add(new Side(STANDING + standing.name(), Message.of("compare.side.all-that-are", standing.label())));
         }
-        sides.add(new Side(PLAN, "what the plan serves"));
-        sides.add(new Side(PASTED, "the pasted list"));
+        sides.add(new Side(PLAN, Message.of("compare.side.plan")));
+        sides.add(new Side(PASTED, Message.of("compare.side.pasted")));
         int[] order = snapshot.board().groups().order();
         for (int i = 0; i < Math.min(GROUPS, order.length); i++) {
             Groups groups = snapshot.board().groups();
-            sides.add(new Side(GROUP + groups.grouping().key(order[i]), "group " + groups.name(order[i])));
+            sides.add(new Side(
+                    GROUP + groups.grouping().key(order[i]), Message.of("compare.side.group", groups.name(order[i]))));
         }
         return sides;
     }

@@ -27,7 +27,7 @@ class FindController {
         Shown.in(
                 model,
                 new FoundPage(
-                        q, Finder.find("/projects/" + id, q, frames.open(id).snapshot())));
+                        q, Finder.find("/projects/" + id, q, frames.open(id).snapshot(), frames.wording())));
         return "frame/found :: found";
     }
 }

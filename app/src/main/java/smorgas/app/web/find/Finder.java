@@ -18,7 +18,9 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Notes;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
+import smorgas.core.text.Wording;
 
 /** What the field in the head finds while one types: keywords, a word, groups, rules, views, baskets and acts. */
 final class Finder {
@@ -29,118 +31,128 @@ final class Finder {
      * @param figure what tells how much it is; empty if nothing does
      * @param url where it leads
      */
-    record Found(String text, String figure, String url) {}
+    record Found(Message text, Message figure, String url) {}
 
     /** What was found of a kind. */
-    record Section(String kind, List<Found> found) {}
+    record Section(Message kind, List<Found> found) {}
 
     /**
      * An act and where it is done.
      *
      * @param words by which somebody may look for it, beside those of its name
      */
-    private record Act(String name, String words, String place) {}
+    private record Act(String key, String place) {
+        Message name() {
+            return Message.of(key);
+        }
+
+        Message words() {
+            return Message.of(key + ".words");
+        }
+    }
 
     private static final int MOST = 6;
 
     private static final List<Act> ACTS = List.of(
-            new Act("Gather lists", "merge upload paste import add file", "gather"),
-            new Act("Put right language, market and currency", "rename project settings", "gather"),
-            new Act("Compare two sets", "overlap difference both", "compare"),
-            new Act("Choose kinds of folding", "deduplicate duplicates plural word order", "fold"),
-            new Act("Clean spellings", "replace regular expression regex remove characters", "fold"),
-            new Act("Look at misspellings", "typos spelling", "fold"),
-            new Act("New rule", "filter condition exclude include keep drop", "rules/build"),
-            new Act("Word lists", "pantry brands places negative", "../../pantry"),
-            new Act("Download keywords as CSV", "export", "sift"),
-            new Act("Trim the list", "random sample first", "sift"),
-            new Act("Turn the dial from broad to tight", "cluster engine", "group"),
-            new Act("Doubtful groups first", "check queue review", "group?view=doubts"),
-            new Act("Words that mean the same", "synonyms", "group?view=same"),
-            new Act("Break down, join, rename or lock a group", "split merge divide name", "group?view=list"),
-            new Act("Look at the leftovers", "ungrouped rest", "group?leftovers=true"),
-            new Act("See the groups grouped anew", "regroup recluster", "group?anew=all"),
-            new Act("Mute words", "head word ignore", "group"),
-            new Act(
-                    "What keywords may bring",
-                    "worth value assumptions conversion rate clicks revenue return",
-                    "sift?assume=all"),
-            new Act("Write ads", "ad texts headlines descriptions templates copy", "ads"),
-            new Act("Copy in pieces", "paste copy clipboard lines signs", "pieces"),
-            new Act("Look after negatives", "negative keywords block exclude starter lists keep apart", "negatives"),
-            new Act("Feedback of reports", "search terms report conversions cost waste", "feedback"),
-            new Act("Download the plan", "export bulk ad groups csv serve match types bid campaign", "serve"),
-            new Act("Download the recipe", "settings export next month", "history"),
-            new Act("History of acts", "undo redo log", "history"),
-            new Act("Help and keys", "shortcuts keyboard", "keys"));
+            new Act("finder.gather-lists", "gather"),
+            new Act("finder.put-right-language-market", "gather"),
+            new Act("finder.compare-two-sets", "compare"),
+            new Act("finder.choose-kinds-of-folding", "fold"),
+            new Act("finder.clean-spellings", "fold"),
+            new Act("finder.look-at-misspellings", "fold"),
+            new Act("finder.new-rule", "rules/build"),
+            new Act("finder.word-lists", "../../pantry"),
+            new Act("finder.download-keywords-as-csv", "sift"),
+            new Act("finder.trim-the-list", "sift"),
+            new Act("finder.turn-the-dial-from", "group"),
+            new Act("finder.doubtful-groups-first", "group?view=doubts"),
+            new Act("finder.words-that-mean-the", "group?view=same"),
+            new Act("finder.break-down-join-rename", "group?view=list"),
+            new Act("finder.look-at-the-leftovers", "group?leftovers=true"),
+            new Act("finder.see-the-groups-grouped", "group?anew=all"),
+            new Act("finder.mute-words", "group"),
+            new Act("finder.what-keywords-may-bring", "sift?assume=all"),
+            new Act("finder.write-ads", "ads"),
+            new Act("finder.copy-in-pieces", "pieces"),
+            new Act("finder.look-after-negatives", "negatives"),
+            new Act("finder.feedback-of-reports", "feedback"),
+            new Act("finder.download-the-plan", "serve"),
+            new Act("finder.download-the-recipe", "history"),
+            new Act("finder.history-of-acts", "history"),
+            new Act("finder.help-and-keys", "keys"));
 
     private final String base;
     private final String asked;
     private final Snapshot snapshot;
+    private final Wording wording;
     private final List<Section> sections = new ArrayList<>();
 
-    private Finder(String base, String asked, Snapshot snapshot) {
+    private Finder(String base, String asked, Snapshot snapshot, Wording wording) {
+        this.wording = wording;
         this.base = base + "/";
         this.asked = asked;
         this.snapshot = snapshot;
     }
 
     /** What has a text in it; nothing for no text. */
-    static List<Section> find(String base, String text, Snapshot snapshot) {
+    static List<Section> find(String base, String text, Snapshot snapshot, Wording wording) {
         String asked = Tidy.of(text);
         if (asked.isEmpty() || asked.length() > Condition.LONGEST_TEXT) {
             return List.of();
         }
-        Finder finder = new Finder(base, asked, snapshot);
+        Finder finder = new Finder(base, asked, snapshot, wording);
         finder.all();
         return finder.sections;
     }
 
     private void all() {
         Board board = snapshot.board();
-        add("Acts", acts());
-        add("Keywords", keywords(board));
-        add("Word", word(board));
+        add(Message.of("finder.section.acts"), acts());
+        add(Message.of("finder.section.keywords"), keywords(board));
+        add(Message.of("finder.section.word"), word(board));
         if (board.groupsKnown()) {
-            add("Groups", groups(board.groups()));
+            add(Message.of("finder.section.groups"), groups(board.groups()));
         }
         add(
-                "Rules",
+                Message.of("finder.section.rules"),
                 board.recipe().sifting().rules().stream()
                         .filter(rule -> has(rule.sentence()))
                         .map(this::rule)
                         .toList());
         add(
-                "Views",
+                Message.of("finder.section.views"),
                 board.recipe().sifting().views().entrySet().stream()
-                        .filter(view -> has(view.getKey()))
-                        .map(view -> new Found(view.getKey(), "", base + "sift" + SiftQuery.urlOf(view.getValue())))
+                        .filter(view -> has(Message.verbatim(view.getKey())))
+                        .map(view -> new Found(
+                                Message.verbatim(view.getKey()),
+                                Message.NONE,
+                                base + "sift" + SiftQuery.urlOf(view.getValue())))
                         .toList());
-        add("Notes", notes(board));
+        add(Message.of("finder.section.notes"), notes(board));
         add(
-                "Baskets",
+                Message.of("finder.section.baskets"),
                 snapshot.baskets().stream()
-                        .filter(basket -> has(basket.info().name()))
+                        .filter(basket -> has(Message.verbatim(basket.info().name())))
                         .map(this::basket)
                         .toList());
     }
 
-    private void add(String kind, List<Found> found) {
+    private void add(Message kind, List<Found> found) {
         if (!found.isEmpty()) {
             sections.add(new Section(kind, found.stream().limit(MOST).toList()));
         }
     }
 
-    private boolean has(String text) {
-        return text.toLowerCase(Locale.ROOT).contains(asked);
+    private boolean has(Message text) {
+        return wording.of(text).toLowerCase(Locale.ROOT).contains(asked);
     }
 
     private List<Found> acts() {
         return ACTS.stream()
-                .filter(act -> (act.name() + " " + act.words())
+                .filter(act -> (wording.of(act.name()) + " " + wording.of(act.words()))
                         .toLowerCase(Locale.ROOT)
                         .matches("(.*\\W)?" + Pattern.quote(asked) + ".*"))
-                .map(act -> new Found(act.name(), "", base + act.place()))
+                .map(act -> new Found(act.name(), Message.NONE, base + act.place()))
                 .toList();
     }
 
@@ -152,10 +164,11 @@ final class Finder {
                 .sorted(Comparator.comparingLong(keyword -> -searches(searches, keyword)))
                 .limit(MOST)
                 .map(keyword -> new Found(
-                        board.keywords().text(keyword),
+                        Message.verbatim(board.keywords().text(keyword)),
                         searches == null || !searches.known(keyword)
-                                ? ""
-                                : Show.marked(Show.count(searches(searches, keyword)), searches.simulated(keyword)),
+                                ? Message.NONE
+                                : Message.verbatim(Show.marked(
+                                        Show.count(searches(searches, keyword)), searches.simulated(keyword))),
                         story(board.keywords().text(keyword))))
                 .toList();
     }
@@ -169,18 +182,18 @@ final class Finder {
         return count == 0
                 ? List.of()
                 : List.of(new Found(
-                        asked,
-                        Show.count(count, "keyword", "keywords"),
+                        Message.verbatim(asked),
+                        Message.of("count.keywords", count),
                         base + "sift?word=" + Show.encoded(asked) + "&offer=" + Show.encoded(asked)));
     }
 
     private List<Found> groups(Groups groups) {
         return IntStream.of(groups.order())
-                .filter(group -> has(groups.name(group)))
+                .filter(group -> has(Message.verbatim(groups.name(group))))
                 .limit(MOST)
                 .mapToObj(group -> new Found(
-                        groups.name(group),
-                        Show.count(groups.keywords(group), "keyword", "keywords"),
+                        Message.verbatim(groups.name(group)),
+                        Message.of("count.keywords", groups.keywords(group)),
                         opening(groups.grouping().key(group))))
                 .toList();
     }
@@ -190,22 +203,25 @@ final class Finder {
         Notes notes = board.recipe().notes();
         List<Found> found = new ArrayList<>();
         notes.keywords().entrySet().stream()
-                .filter(note -> has(note.getValue()))
+                .filter(note -> has(Message.verbatim(note.getValue())))
                 .flatMap(note -> board.keywords().meant(note.getKey()).stream()
                         .map(keyword -> new Found(
-                                note.getValue(),
-                                board.keywords().text(keyword),
+                                Message.verbatim(note.getValue()),
+                                Message.verbatim(board.keywords().text(keyword)),
                                 story(board.keywords().text(keyword)))))
                 .distinct()
                 .forEach(found::add);
         notes.groups().entrySet().stream()
-                .filter(note -> has(note.getValue()))
-                .map(note -> new Found(note.getValue(), note.getKey(), opening(note.getKey())))
+                .filter(note -> has(Message.verbatim(note.getValue())))
+                .map(note -> new Found(
+                        Message.verbatim(note.getValue()), Message.verbatim(note.getKey()), opening(note.getKey())))
                 .forEach(found::add);
         snapshot.baskets().stream()
-                .filter(basket -> has(basket.info().note()))
-                .map(basket ->
-                        new Found(basket.info().note(), basket.info().name(), base + "gather?basket=" + basket.id()))
+                .filter(basket -> has(Message.verbatim(basket.info().note())))
+                .map(basket -> new Found(
+                        Message.verbatim(basket.info().note()),
+                        Message.verbatim(basket.info().name()),
+                        base + "gather?basket=" + basket.id()))
                 .forEach(found::add);
         return found;
     }
@@ -219,10 +235,13 @@ final class Finder {
     }
 
     private Found rule(Rule rule) {
-        return new Found(rule.sentence(), "", base + "sift" + SiftQuery.urlOf(rule.when()));
+        return new Found(rule.sentence(), Message.NONE, base + "sift" + SiftQuery.urlOf(rule.when()));
     }
 
     private Found basket(GatheredBasket basket) {
-        return new Found(basket.info().name(), basket.info().kind().label(), base + "gather?basket=" + basket.id());
+        return new Found(
+                Message.verbatim(basket.info().name()),
+                basket.info().kind().label(),
+                base + "gather?basket=" + basket.id());
     }
 }

@@ -18,6 +18,7 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.recipe.fold.FoldKind;
 import smorgas.core.recipe.fold.WordPair;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -51,7 +52,7 @@ class FoldActs {
         Keywords keywords = act.snapshot().board().keywords();
         List<String> texts = keywords.find(text).map(keywords::tidyTexts).orElse(List.of());
         return texts.isEmpty()
-                ? act.back(new Outcome.NoChange("There is no such keyword."))
+                ? act.back(new Outcome.NoChange(Message.of("fold.fold-acts.such-keyword")))
                 : act.done(recipe -> new FoldEntry.SpellingsTakenOut(texts));
     }
 
@@ -68,7 +69,7 @@ class FoldActs {
                 .filter(text -> keywords.find(text).isPresent())
                 .toList();
         if (texts.size() < 2) {
-            return act.back(new Outcome.NoChange("Pick up two keywords or more, then join them."));
+            return act.back(new Outcome.NoChange(Message.of("fold.fold-acts.pick-up-two-keywords")));
         }
         Outcome outcome = act.make(recipe -> new FoldEntry.KeywordsJoined(texts));
         if (outcome instanceof Outcome.Done) {
@@ -92,7 +93,7 @@ class FoldActs {
                 .map(FoldActs::pair)
                 .toList();
         return pairs.isEmpty()
-                ? act.back(new Outcome.NoChange("No proposal is so sure."))
+                ? act.back(new Outcome.NoChange(Message.of("fold.fold-acts.proposal-so-sure")))
                 : act.done(recipe -> new FoldEntry.MisspellingsJudged(pairs, true));
     }
 
@@ -114,7 +115,7 @@ class FoldActs {
     @PostMapping("/projects/{id}/fold/cleaning")
     String clean(Act act, @ModelAttribute("cleaning") AskedCleaning asked) {
         Outcome outcome = act.make(recipe -> {
-            Cleaning cleaning = asked.cleaning().orElseThrow(() -> new Refusal("Choose what is to be cleaned"));
+            Cleaning cleaning = asked.cleaning().orElseThrow(() -> new Refusal("fold.fold-acts.choose-what-cleaned"));
             return new FoldEntry.CleaningAdded(recipe.folding().nextCleaning(), cleaning);
         });
         // Not back to the page with the cleaning in its address, which would offer the same once more.

@@ -1,7 +1,6 @@
 package smorgas.app.web.fold;
 
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -25,6 +24,7 @@ import smorgas.core.fold.Misspellings;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.recipe.fold.FoldPin;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Fold: the stair from lines to keywords, what became one keyword and why, and what a hand can do about it. */
@@ -35,23 +35,23 @@ class FoldController {
     private static final int PROPOSALS = 50;
 
     /** A misspelling as it is proposed. */
-    record ProposalView(String wrong, String right, String tells, String confidence) {}
+    record ProposalView(String wrong, String right, Message tells, String confidence) {}
 
     /** A misspelling that was accepted. */
     record AcceptedView(String wrong, String right) {}
 
     /** A cleaning that is made. */
-    record CleaningView(int number, String sentence) {}
+    record CleaningView(int number, Message sentence) {}
 
     /** What a cleaning would do. */
-    record PreviewView(String sentence, String tells, List<Cleaner.Sample> samples) {}
+    record PreviewView(Message sentence, Message tells, List<Cleaner.Sample> samples) {}
 
     /** Replacements, and what the one being made would do or why it cannot be. */
     record Cleanings(
             List<CleaningView> cleanings,
             Cleaning.Script[] scripts,
             @Nullable PreviewView preview,
-            @Nullable String cleaningFault) {}
+            @Nullable Message cleaningFault) {}
 
     private final Frames frames;
 
@@ -133,8 +133,8 @@ class FoldController {
             int moreProposals,
             List<AcceptedView> accepted,
             String littleWords,
-            String littleCount,
-            String pins) {}
+            Message littleCount,
+            Message pins) {}
 
     private static void hands(Board board, Model model) {
         Folding folding = board.recipe().folding();
@@ -156,40 +156,35 @@ class FoldController {
                                 .map(e -> new AcceptedView(e.getKey(), e.getValue()))
                                 .toList(),
                         String.join("\n", folding.littleWords()),
-                        Show.count(folding.littleWords().size(), "word", "words"),
+                        Message.of("count.words", folding.littleWords().size()),
                         folding.pins().isEmpty() && folding.leads().isEmpty()
-                                ? ""
-                                : Show.count(
-                                                folding.pins().size()
-                                                        + folding.leads().size(),
-                                                "decision by hand holds whatever is gathered later",
-                                                "decisions by hand hold whatever is gathered later")
-                                        + (lost == 0
-                                                ? "."
-                                                : "; " + Show.count(lost) + " of them find no keyword at present.")));
+                                ? Message.NONE
+                                : Message.of(
+                                        "fold.fold-controller.decision-hand-holds-whatever",
+                                        folding.pins().size() + folding.leads().size(),
+                                        (lost == 0
+                                                ? Message.verbatim(".")
+                                                : Message.of(
+                                                        "fold.fold-controller.them-find-keyword-present", lost)))));
     }
 
     private static ProposalView proposal(Misspellings.Proposal p) {
         return new ProposalView(
                 p.wrong(),
                 p.right(),
-                String.format(
-                        Locale.ENGLISH,
-                        "in %,d and %,d spellings, %s",
-                        p.wrongCount(),
-                        p.rightCount(),
-                        p.distance() == 1 ? "one letter off" : "two letters off"),
+                Message.of(
+                        "fold.fold-controller.spellings-one-letter-off", p.wrongCount(), p.rightCount(), p.distance()),
                 Show.percent(p.confidence()));
     }
 
     private static void cleanings(Board board, AskedCleaning asked, Model model) {
         Folding folding = board.recipe().folding();
         PreviewView preview = null;
-        String fault = null;
+        Message fault = null;
         try {
             preview = asked.cleaning().map(cleaning -> preview(board, cleaning)).orElse(null);
         } catch (Refusal e) {
-            fault = e.getMessage() + ".";
+            fault = Message.of("sentence", e.message());
         }
         List<CleaningView> cleanings = folding.cleanings().stream()
                 .map(c -> new CleaningView(c.number(), c.cleaning().sentence()))
@@ -199,14 +194,14 @@ class FoldController {
 
     private static PreviewView preview(Board board, Cleaning cleaning) {
         Cleaner.Preview would = board.cleanedBy(cleaning);
-        String aside = would.setAside() == 0
-                ? ""
-                : ", of which " + Show.count(would.setAside()) + " would be nothing and be set aside";
+        Message aside = would.setAside() == 0
+                ? Message.NONE
+                : Message.of("fold.fold-controller.which-would-nothing-set", would.setAside());
         return new PreviewView(
                 cleaning.sentence(),
                 would.changed() == 0
-                        ? "changes no spelling."
-                        : "changes " + Show.count(would.changed(), "spelling", "spellings") + aside + ".",
+                        ? Message.of("fold.fold-controller.changes-spelling")
+                        : Message.of("fold.fold-controller.changes-spelling-2", would.changed(), aside),
                 would.samples());
     }
 

@@ -10,6 +10,7 @@ import java.util.Set;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.fold.Keywords;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /**
@@ -30,7 +31,7 @@ record FoldSet(String keyword, String lines, String baskets, boolean several, Li
      * @param written how lines write it, where that differs
      * @param by what brought it here
      */
-    record Spelling(String text, String written, String by, String searches, String where, boolean lead) {}
+    record Spelling(String text, String written, Message by, String searches, String where, boolean lead) {}
 
     static FoldSet of(Board board, int keyword) {
         Keywords keywords = board.keywords();

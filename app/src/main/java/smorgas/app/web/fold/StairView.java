@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import smorgas.app.web.show.Show;
 import smorgas.core.fold.FoldSteps;
+import smorgas.core.text.Message;
 
 /**
  * The stair as it is drawn: a tread a row, as wide as what is left after it.
@@ -14,7 +15,7 @@ import smorgas.core.fold.FoldSteps;
  * @param away width of what it folds, or would fold if it is off
  */
 record StairView(
-        String kind, String label, String example, boolean on, String folds, int left, int away, String samples) {
+        String kind, Message label, Message example, boolean on, String folds, int left, int away, String samples) {
 
     private static final int WIDTH = 1_000;
 
@@ -22,14 +23,19 @@ record StairView(
         List<StairView> views = new ArrayList<>();
         int lines = Math.max(1, stair.lines());
         views.add(fixed(
-                "Tidying",
-                "case, spaces, Unicode forms, quotes, match-type marks",
+                Message.of("fold.stair-view.tidying"),
+                Message.of("fold.stair-view.case-spaces-unicode-forms"),
                 stair.lines() - stair.spellings(),
                 stair.spellings(),
                 lines));
         int left = stair.spellings() - stair.cleaned();
         if (stair.cleaned() > 0) {
-            views.add(fixed("Cleaning", "as said under Clean", stair.cleaned(), left, lines));
+            views.add(fixed(
+                    Message.of("fold.stair-view.cleaning"),
+                    Message.of("fold.stair-view.said-under-clean"),
+                    stair.cleaned(),
+                    left,
+                    lines));
         }
         for (FoldSteps.Tread tread : stair.treads()) {
             int after = tread.left();
@@ -47,13 +53,17 @@ record StairView(
             left = after;
         }
         if (stair.byHand() != 0) {
-            views.add(
-                    fixed("By hand", "taken apart, less those joined", -stair.byHand(), left + stair.byHand(), lines));
+            views.add(fixed(
+                    Message.of("fold.stair-view.by-hand"),
+                    Message.of("fold.stair-view.taken-apart-less-those"),
+                    -stair.byHand(),
+                    left + stair.byHand(),
+                    lines));
         }
         return views;
     }
 
-    private static StairView fixed(String label, String example, int folds, int left, int lines) {
+    private static StairView fixed(Message label, Message example, int folds, int left, int lines) {
         return new StairView(
                 "", label, example, true, Show.count(folds), width(left, lines), width(Math.max(0, folds), lines), "");
     }

@@ -17,6 +17,7 @@ import org.springframework.web.multipart.MultipartException;
 import smorgas.app.store.DiskSpace;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.Memory;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -55,7 +56,11 @@ class Failures {
 
     @ExceptionHandler(NoSuchElementException.class)
     String missing(NoSuchElementException fault, Model model, HttpServletResponse response) {
-        return page(model, response, HttpStatus.NOT_FOUND, fault.getMessage() + ". It may be in the bin, or deleted.");
+        return page(
+                model,
+                response,
+                HttpStatus.NOT_FOUND,
+                Message.of("frame.failures.may-bin-deleted", fault.getMessage()));
     }
 
     /** An upload that could not be taken, with the bound that it passed. */
@@ -67,37 +72,24 @@ class Failures {
             cause = cause.getCause();
         }
         String kind = cause.getClass().getSimpleName();
-        String setting = "start Smorgas with a larger ";
+        Message setting = Message.of("frame.failures.start-smorgas-larger");
         if (kind.equals("FileSizeLimitExceededException")) {
-            return tooMuch(
-                    model,
-                    response,
-                    "A file is larger than " + largestFile + ". Split the file, or " + setting
-                            + "spring.servlet.multipart.max-file-size.");
+            return tooMuch(model, response, Message.of("frame.failures.file-larger-than-split", largestFile, setting));
         } else if (kind.equals("SizeLimitExceededException") || cause instanceof IllegalStateException) {
             return tooMuch(
-                    model,
-                    response,
-                    "The files are larger than " + largestDrop
-                            + " together, or what was pasted is larger than a form may be. Drop them in parts, or "
-                            + setting
-                            + "spring.servlet.multipart.max-request-size.");
+                    model, response, Message.of("frame.failures.files-larger-than-together", largestDrop, setting));
         } else if (kind.equals("FileCountLimitExceededException")) {
-            return tooMuch(
-                    model,
-                    response,
-                    "There are more than " + mostFiles + " files. Drop them in parts, or packed in ZIP files.");
+            return tooMuch(model, response, Message.of("frame.failures.more-than-files-drop", mostFiles));
         }
+        return page(model, response, HttpStatus.BAD_REQUEST, Message.of("frame.failures.upload-broke-off-cannot"));
+    }
+
+    private static String tooMuch(Model model, HttpServletResponse response, Message sentence) {
         return page(
                 model,
                 response,
-                HttpStatus.BAD_REQUEST,
-                "The upload broke off or cannot be read, so nothing of it was gathered. Drop the files again; should that"
-                        + " not help, give them other names.");
-    }
-
-    private static String tooMuch(Model model, HttpServletResponse response, String sentence) {
-        return page(model, response, HttpStatus.CONTENT_TOO_LARGE, "Nothing of this drop was gathered. " + sentence);
+                HttpStatus.CONTENT_TOO_LARGE,
+                Message.of("frame.failures.nothing-drop-gathered", sentence));
     }
 
     @ExceptionHandler({
@@ -108,15 +100,14 @@ class Failures {
     })
     String notUnderstood(Exception fault, Model model, HttpServletResponse response) {
         LOG.debug("refused", fault);
-        return page(
-                model, response, HttpStatus.BAD_REQUEST, "This address or form is not one that Smorgas understands.");
+        return page(model, response, HttpStatus.BAD_REQUEST, Message.of("frame.failures.address-form-one-smorgas"));
     }
 
     /** What was asked for cannot be, for a reason of the job. */
     @ExceptionHandler(Refusal.class)
     String refused(Refusal fault, Model model, HttpServletResponse response) {
         LOG.debug("refused", fault);
-        return page(model, response, HttpStatus.BAD_REQUEST, fault.getMessage() + ".");
+        return page(model, response, HttpStatus.BAD_REQUEST, Message.of("sentence", fault.message()));
     }
 
     /** There is too little memory for what was asked for, or others have it at the moment. */
@@ -129,27 +120,25 @@ class Failures {
                 model,
                 response,
                 fault.passing() ? HttpStatus.SERVICE_UNAVAILABLE : HttpStatus.INSUFFICIENT_STORAGE,
-                String.valueOf(fault.getMessage()));
+                fault.sentence());
     }
 
     @ExceptionHandler(DiskSpace.None.class)
     String noRoom(DiskSpace.None fault, Model model, HttpServletResponse response) {
-        return page(model, response, HttpStatus.INSUFFICIENT_STORAGE, fault.getMessage());
+        return page(model, response, HttpStatus.INSUFFICIENT_STORAGE, fault.sentence());
     }
 
     @ExceptionHandler({DataAccessException.class, TransactionException.class, UncheckedIOException.class})
     String notStored(RuntimeException fault, HttpServletRequest request, Model model, HttpServletResponse response) {
         LOG.error("{} {}: the database failed", request.getMethod(), request.getRequestURI(), fault);
-        String why = room.enough() && !toldFull(fault)
-                ? "The database failed; the window in which Smorgas was started says why."
-                : "The disk is full.";
+        Message why = room.enough() && !toldFull(fault)
+                ? Message.of("frame.failures.database-failed-window-which")
+                : Message.of("frame.failures.disk-full");
         return page(
                 model,
                 response,
                 HttpStatus.INSUFFICIENT_STORAGE,
-                why
-                        + " It is not sure that this was saved: open the page again, it shows what is. Everything acknowledged"
-                        + " before is safe, and Smorgas goes on by itself as soon as it can.");
+                Message.of("frame.failures.sure-saved-open-page", why));
     }
 
     private static boolean toldFull(Throwable fault) {
@@ -164,9 +153,9 @@ class Failures {
     }
 
     /** What went wrong, in a sentence or some. */
-    record Failure(String sentence) {}
+    record Failure(Message sentence) {}
 
-    private static String page(Model model, HttpServletResponse response, HttpStatus status, String sentence) {
+    private static String page(Model model, HttpServletResponse response, HttpStatus status, Message sentence) {
         response.setStatus(status.value());
         Shown.in(model, new Failure(sentence));
         return "frame/failure";

@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import smorgas.app.store.Project;
 import smorgas.app.web.band.Band;
 import smorgas.app.web.show.Step;
+import smorgas.core.text.Message;
 
 /**
  * What is around the work on a project page.
@@ -26,15 +27,15 @@ public record Frame(
         Band band,
         boolean begun,
         boolean simulated,
-        String undo,
-        String redo,
-        String message,
+        Message undo,
+        Message redo,
+        Message message,
         boolean refused,
         Next next,
         @Nullable TrayView tray) {
 
     /** A hint and the page it leads to. */
-    public record Next(String sentence, String url) {}
+    public record Next(Message sentence, String url) {}
 
     public String base() {
         return "/projects/" + project.id();

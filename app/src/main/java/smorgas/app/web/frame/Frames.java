@@ -8,7 +8,6 @@ import org.springframework.ui.Model;
 import smorgas.app.store.Project;
 import smorgas.app.store.Projects;
 import smorgas.app.web.band.Band;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Finding;
@@ -20,6 +19,8 @@ import smorgas.app.work.Trays;
 import smorgas.core.board.Ahead;
 import smorgas.core.board.Board;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** Puts the frame around a page. */
 @Component
@@ -40,11 +41,18 @@ public class Frames {
     private final Projects projects;
     private final Table table;
     private final Trays trays;
+    private final Wording wording;
 
-    Frames(Projects projects, Table table, Trays trays) {
+    Frames(Projects projects, Table table, Trays trays, Wording wording) {
         this.projects = projects;
         this.table = table;
         this.trays = trays;
+        this.wording = wording;
+    }
+
+    /** The words for what pages say. */
+    public Wording wording() {
+        return wording;
     }
 
     /**
@@ -98,7 +106,7 @@ public class Frames {
      * @param failed whether their groups could not be found
      * @param why in a sentence, if that can be said; else empty
      */
-    record Waiting(String keywords, boolean failed, String why) {}
+    record Waiting(Message keywords, boolean failed, String why) {}
 
     /** The page that stands for one about groups until they are there. */
     String waiting(GroupsPending pending, Model model) {
@@ -114,7 +122,8 @@ public class Frames {
     private Finding waiting(Model model, long id, Step step, long millis) {
         Snapshot snapshot = open(id).snapshot();
         Finding finding = table.groupsWithin(id, snapshot.board(), millis);
-        String keywords = Show.count(snapshot.board().standings().remaining().cardinality(), "keyword", "keywords");
+        Message keywords = Message.of(
+                "count.keywords", snapshot.board().standings().remaining().cardinality());
         Shown.in(model, new Waiting(keywords, finding == Finding.FAILED, table.whyNotFound(id)));
         frame(model, id, snapshot, step, finding);
         return finding;
@@ -139,7 +148,7 @@ public class Frames {
                 board.keywords().simulated(),
                 sentence(snapshot.history().undoable()),
                 sentence(snapshot.history().redoable()),
-                notice == null ? snapshot.effect() : notice.toString(),
+                notice instanceof Message told ? told : snapshot.effect(),
                 notice != null,
                 NextLine.of("/projects/" + id + "/", Ahead.of(board), step),
                 tray(model, id, snapshot));
@@ -154,17 +163,17 @@ public class Frames {
                 : TrayView.of(id, trays.texts(id, tab), snapshot.board().keywords());
     }
 
-    private static String sentence(Optional<smorgas.core.recipe.History.Step> step) {
-        return step.map(s -> s.entry().sentence()).orElse("");
+    private static Message sentence(Optional<smorgas.core.recipe.History.Step> step) {
+        return step.map(s -> s.entry().sentence()).orElse(Message.NONE);
     }
 
     /** Says a sentence in the place of what the last act did. */
-    public static void say(Model model, String sentence) {
+    public static void say(Model model, Message sentence) {
         model.addAttribute("notice", sentence);
     }
 
     /** What the page after an act must be told: nothing if it was done, for the history tells that. */
-    public static Optional<String> notice(Outcome outcome) {
+    public static Optional<Message> notice(Outcome outcome) {
         return switch (outcome) {
             case Outcome.Done done -> Optional.empty();
             case Outcome.NoChange none -> Optional.of(none.sentence());

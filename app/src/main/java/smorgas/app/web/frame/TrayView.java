@@ -8,6 +8,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Message;
 
 /**
  * The tray as it is shown.
@@ -15,7 +16,7 @@ import smorgas.core.recipe.value.Intent;
  * @param texts the tidy texts of what is picked, in the order in which it was
  * @param searches their known searches together
  */
-public record TrayView(long project, List<String> texts, String picked, String searches) {
+public record TrayView(long project, List<String> texts, Message picked, Message searches) {
 
     /** The tray that holds these texts. */
     public static TrayView of(long project, List<String> texts, Keywords keywords) {
@@ -32,8 +33,8 @@ public record TrayView(long project, List<String> texts, String picked, String s
         return new TrayView(
                 project,
                 texts,
-                Show.count(texts.size(), "keyword", "keywords"),
-                Show.marked(Show.count(twice / 2), simulated));
+                Message.of("count.keywords", texts.size()),
+                Message.verbatim(Show.marked(Show.count(twice / 2), simulated)));
     }
 
     /** Makes it the one that a page or a part of one shows. */

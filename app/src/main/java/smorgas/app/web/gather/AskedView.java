@@ -5,9 +5,9 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.app.store.Offers;
 import smorgas.app.store.Schedules;
-import smorgas.app.web.show.Show;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketState;
+import smorgas.core.text.Message;
 
 /**
  * What a tool of ours was asked for when it made a basket, and what can go on with it.
@@ -21,16 +21,16 @@ import smorgas.core.recipe.gather.BasketState;
  * @param offer what waits for the basket
  */
 record AskedView(
-        List<String> told,
+        List<Message> told,
         String tool,
-        String link,
+        Message link,
         boolean rest,
         boolean again,
-        String schedule,
+        Message schedule,
         @Nullable Waiting offer) {
 
     /** What waits: how many keywords, and the first of them. */
-    record Waiting(long id, String count, String day, List<String> samples, boolean more) {}
+    record Waiting(long id, Message count, String day, List<String> samples, boolean more) {}
 
     private static final int SAMPLES = 12;
 
@@ -43,14 +43,14 @@ record AskedView(
                 asked.otherwise(),
                 asked.rest(),
                 again,
-                again ? AskingController.told(kept) : "",
+                again ? AskingController.told(kept) : Message.NONE,
                 offer.map(AskedView::waiting).orElse(null));
     }
 
     private static Waiting waiting(Offers.Offer offer) {
         return new Waiting(
                 offer.id(),
-                Show.count(offer.fresh().size(), "new keyword waits", "new keywords wait"),
+                Message.of("gather.asked-view.new-keyword-waits", offer.fresh().size()),
                 offer.at().toLocalDate().toString(),
                 offer.fresh().stream().limit(SAMPLES).toList(),
                 offer.fresh().size() > SAMPLES);

@@ -20,6 +20,7 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.ToolTask;
 import smorgas.app.work.ToolTasks;
 import smorgas.core.source.Schedule;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** What goes on with what tools of ours were asked for: progress, stopping, the rest, once more, by itself, and what waits. */
@@ -89,7 +90,8 @@ class AskingController {
                 return page(id, errand.basket() == 0 ? basket : errand.basket());
             }
         } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute(
+                    "notice", Message.of("gather.asking-controller.nothing-asked", refused.message()));
         }
         return page(id, basket);
     }
@@ -122,10 +124,10 @@ class AskingController {
             redirect.addFlashAttribute(
                     "notice",
                     wanted.isEmpty()
-                            ? "It is asked again only when you say so."
-                            : "It is asked again by itself while Smorgas runs; what is new waits until you take it.");
+                            ? Message.of("gather.asking-controller.asked-again-only-when")
+                            : Message.of("gather.asking-controller.asked-again-itself-while"));
         } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", "Nothing was set. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute("notice", Message.of("gather.asking-controller.nothing-set", refused.message()));
         }
         return page(id, basket);
     }
@@ -140,7 +142,7 @@ class AskingController {
                 .findFirst()
                 .orElse(null);
         if (waiting == null) {
-            redirect.addFlashAttribute("notice", "That waits no more.");
+            redirect.addFlashAttribute("notice", Message.of("gather.asking-controller.waits-more"));
             return "redirect:/projects/" + id + "/gather";
         }
         if (!take) {
@@ -149,21 +151,28 @@ class AskingController {
         }
         Optional<Long> renewed = again.take(project, waiting);
         redirect.addFlashAttribute(
-                "notice", renewed.isPresent() ? project.snapshot().effect() : "The basket was taken away meanwhile.");
+                "notice",
+                renewed.isPresent()
+                        ? project.snapshot().effect()
+                        : Message.of("gather.asking-controller.basket-taken-away-meanwhile"));
         return page(id, renewed.orElse(waiting.basket()));
     }
 
     /** The words of a schedule that is set for a basket. */
-    static String told(Optional<Schedules.Kept> kept) {
+    static Message told(Optional<Schedules.Kept> kept) {
         return kept.filter(one -> one.schedule().timesLeft() > 0)
-                .map(one -> "It is asked again by itself "
-                        + (one.schedule().everyDays() == 1
-                                ? "every day"
-                                : "every " + one.schedule().everyDays() + " days")
-                        + ", " + one.schedule().timesLeft() + " more "
-                        + (one.schedule().timesLeft() == 1 ? "time" : "times") + ", next on "
-                        + one.schedule().due().toString().substring(0, 10)
-                        + (one.told().isEmpty() ? "." : ". Last: " + one.told()))
-                .orElse(kept.map(Schedules.Kept::told).orElse(""));
+                .map(one -> Message.of(
+                        "gather.asking-controller.asked-again-itself-more",
+                        (one.schedule().everyDays() == 1
+                                ? Message.of("gather.asking-controller.every-day")
+                                : Message.of(
+                                        "gather.asking-controller.every-days",
+                                        one.schedule().everyDays())),
+                        one.schedule().timesLeft(),
+                        one.schedule().due().toString().substring(0, 10),
+                        (one.told().isEmpty()
+                                ? Message.verbatim(".")
+                                : Message.of("gather.asking-controller.last", one.told()))))
+                .orElse(Message.verbatim(kept.map(Schedules.Kept::told).orElse("")));
     }
 }

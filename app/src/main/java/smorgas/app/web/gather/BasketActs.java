@@ -14,7 +14,6 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
-import smorgas.app.web.show.Show;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
@@ -30,6 +29,7 @@ import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** What is done to one basket, and how figures of several are merged. */
@@ -78,8 +78,7 @@ class BasketActs {
                 b -> new GroupPin.GroupsSettled(
                         TableGroups.of(board, b.lines())
                                 .map(TableGroups::groups)
-                                .orElseThrow(
-                                        () -> new Refusal(b.name() + " names no ad group of a keyword that is here")),
+                                .orElseThrow(() -> new Refusal("gather.basket-acts.names-ad-group-keyword", b.name())),
                         List.of()));
     }
 
@@ -116,7 +115,9 @@ class BasketActs {
         boolean taken = act.snapshot().baskets().stream()
                 .anyMatch(other -> other.id() != basket && other.name().equals(name.strip()));
         if (taken) {
-            return act.to(page(basket), new Outcome.Refused("Another basket is called \"" + name.strip() + "\"."));
+            return act.to(
+                    page(basket),
+                    new Outcome.Refused(Message.of("gather.basket-acts.another-basket-called", name.strip())));
         }
         return done(
                 act,
@@ -179,7 +180,7 @@ class BasketActs {
 
     private static int line(String typed) {
         if (!typed.strip().matches("\\d{1,7}")) {
-            throw new Refusal("\"" + typed.strip() + "\" is no line number");
+            throw new Refusal("gather.basket-acts.line-number", typed.strip());
         }
         return Integer.parseInt(typed.strip());
     }
@@ -203,9 +204,12 @@ class BasketActs {
         Versions versions = Versions.compare(older.lines(), basket(project, by).lines());
         redirect.addFlashAttribute(
                 "notice",
-                "Gathered " + older.name() + " again: " + Show.count(versions.fresh()) + " new, "
-                        + Show.count(versions.gone()) + " gone, " + Show.count(versions.changed())
-                        + " with other figures. Undo brings the older version back.");
+                Message.of(
+                        "gather.basket-acts.gathered-again-new-gone",
+                        older.name(),
+                        versions.fresh(),
+                        versions.gone(),
+                        versions.changed()));
         return "redirect:/projects/" + id + page(by);
     }
 

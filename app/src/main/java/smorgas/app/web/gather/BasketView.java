@@ -12,6 +12,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Overlap;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.text.Message;
 
 /**
  * A basket as the list of baskets shows it. Bars are thousandths of the largest basket.
@@ -34,7 +35,7 @@ record BasketView(
         int aloneBar,
         int sharedBar,
         String gathered,
-        String warning) {
+        Message warning) {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -84,7 +85,7 @@ record BasketView(
         return -1;
     }
 
-    private static String warning(BasketInfo info, String market, String currency) {
+    private static Message warning(BasketInfo info, String market, String currency) {
         List<String> other = new ArrayList<>();
         if (!info.market().isEmpty() && !info.market().equalsIgnoreCase(market)) {
             other.add("market " + info.market());
@@ -93,8 +94,7 @@ record BasketView(
             other.add("currency " + info.currency());
         }
         return other.isEmpty()
-                ? ""
-                : "It is of another " + String.join(" and ", other)
-                        + " than the project: its figures say something else. Switch it off, or do not merge them.";
+                ? Message.NONE
+                : Message.of("gather.basket-view.another-than-project-figures", String.join(" and ", other));
     }
 }

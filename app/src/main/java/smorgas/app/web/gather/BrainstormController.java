@@ -19,7 +19,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Fields;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Meanings;
@@ -37,6 +36,7 @@ import smorgas.core.recipe.sift.WordList;
 import smorgas.core.source.Ideas;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.NearWords;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -57,13 +57,18 @@ class BrainstormController {
     }
 
     /** The form, and the phrases by what they say. */
-    record BrainstormPage(BrainstormForm form, Form[] forms, String fault, String told, List<Said> said) {}
+    record BrainstormPage(BrainstormForm form, Form[] forms, Message fault, Message told, List<Said> said) {}
 
     /** Phrases that say one thing. */
-    record Said(String label, List<One> phrases) {}
+    record Said(Message label, List<One> phrases) {}
 
     /** A phrase beside the project: new, or how it stands. */
-    record One(String text, String standing) {}
+    record One(String text, Message standing) {
+        /** Whether the project does not have it. */
+        public boolean fresh() {
+            return standing.equals(KnownHere.NEW);
+        }
+    }
 
     @GetMapping("/projects/{id}/brainstorm")
     String page(
@@ -86,7 +91,7 @@ class BrainstormController {
                 asked.map(brainstorm -> BrainstormForm.of(
                                 brainstorm, before.orElseThrow().name()))
                         .orElse(BrainstormForm.EMPTY),
-                "",
+                Message.NONE,
                 model);
     }
 
@@ -96,14 +101,14 @@ class BrainstormController {
         OpenProject project = frames.open(id);
         BrainstormForm form = BrainstormForm.of(new Fields(fields));
         try {
-            return shown(project, form.read(frames.project(id).language()), form, "", model);
+            return shown(project, form.read(frames.project(id).language()), form, Message.NONE, model);
         } catch (Refusal refused) {
-            return shown(project, null, form, refused.getMessage() + ".", model);
+            return shown(project, null, form, Message.of("sentence", refused.message()), model);
         }
     }
 
     private String shown(
-            OpenProject project, @Nullable Brainstorm asked, BrainstormForm form, String fault, Model model) {
+            OpenProject project, @Nullable Brainstorm asked, BrainstormForm form, Message fault, Model model) {
         Snapshot snapshot = project.snapshot();
         Board board = snapshot.board();
         List<Ideas.Idea> ideas = asked == null ? List.of() : Ideas.of(asked);
@@ -114,14 +119,15 @@ class BrainstormController {
                         Form.values(),
                         fault,
                         asked == null
-                                ? ""
-                                : Show.count(ideas.size(), "phrase", "phrases") + ": "
-                                        + KnownHere.told(KnownPhrases.of(
+                                ? Message.NONE
+                                : Message.of(
+                                        "gather.brainstorm-controller.phrases",
+                                        ideas.size(),
+                                        KnownHere.told(KnownPhrases.of(
                                                 board,
                                                 ideas.stream()
                                                         .map(Ideas.Idea::text)
-                                                        .toList()))
-                                        + ".",
+                                                        .toList()))),
                         said(project, board, ideas)));
         frames.frame(model, project.id(), snapshot, Step.GATHER);
         return "gather/brainstorm";
@@ -166,7 +172,7 @@ class BrainstormController {
                 .map(text -> new One(text, KnownHere.standing(board, text)))
                 .toList();
         if (!near.isEmpty()) {
-            said.add(new Said("what the project and the pantry have that means about the same", near));
+            said.add(new Said(Message.of("gather.brainstorm-controller.what-project-pantry-means"), near));
         }
         return said;
     }
@@ -187,7 +193,7 @@ class BrainstormController {
                             .distinct()
                             .toList();
                     if (ticked.isEmpty()) {
-                        throw new Refusal("Tick a phrase at least");
+                        throw new Refusal("gather.brainstorm-controller.tick-phrase-least");
                     }
                     return Offered.made(
                             ToolResult.name(form.name(), NAME),

@@ -15,7 +15,6 @@ import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Language;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
@@ -28,6 +27,7 @@ import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.Estimation;
 import smorgas.core.source.Estimator;
 import smorgas.core.source.FigureService;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Figures of keywords that lack them, asked of a planner: told before they are asked for, asked for in the background. */
@@ -59,7 +59,7 @@ class FiguresController {
             ToolTasksView errands) {}
 
     /** Of how many keywords figures would be asked, and the first of them. */
-    record Lacks(String told, List<String> samples) {}
+    record Lacks(Message told, List<String> samples) {}
 
     /** These alone. */
     record Preview(Lacks lacks) {}
@@ -91,7 +91,7 @@ class FiguresController {
                         names().stream().map(name -> new Choice(name, name)).toList(),
                         Language.choices(),
                         Stream.concat(
-                                        Stream.of(new Choice("", "all that are not dropped")),
+                                        Stream.of(new Choice("", Message.of("gather.figures-controller.all-dropped"))),
                                         wordsFrom.places(snapshot.board(), id, tab).stream())
                                 .toList(),
                         lacks(form, keywords(snapshot.board(), form, id, tab)),
@@ -129,7 +129,8 @@ class FiguresController {
                     sources.estimating(
                             form.read(), keywords(frames.open(id).snapshot().board(), form, id, tab)));
         } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute(
+                    "notice", Message.of("gather.figures-controller.nothing-asked", refused.message()));
         }
         return "redirect:/projects/" + id + "/figures";
     }
@@ -142,7 +143,7 @@ class FiguresController {
 
     private Lacks lacks(FiguresForm form, List<String> keywords) {
         if (keywords.isEmpty()) {
-            return new Lacks("None of them lacks searches or bids.", List.of());
+            return new Lacks(Message.of("gather.figures-controller.none-them-lacks-searches"), List.of());
         }
         int most = sources.planners().stream()
                 .filter(planner -> planner.name().equals(form.planner()))
@@ -151,12 +152,14 @@ class FiguresController {
                 .orElse(keywords.size());
         int pieces = Estimator.pieces(keywords, most).size();
         return new Lacks(
-                Show.count(keywords.size(), "keyword lacks", "keywords lack")
-                        + " searches or bids: they are asked for in " + Show.count(pieces, "piece", "pieces")
-                        + " of " + Show.count(Math.min(most, keywords.size())) + " at most."
-                        + (keywords.size() > Estimation.MOST
-                                ? " At once it is the first " + Show.count(Estimation.MOST) + "."
-                                : ""),
+                Message.of(
+                        "gather.figures-controller.keyword-lacks-searches-bids",
+                        keywords.size(),
+                        pieces,
+                        Math.min(most, keywords.size()),
+                        (keywords.size() > Estimation.MOST
+                                ? Message.of("gather.figures-controller.once-first", Estimation.MOST)
+                                : Message.NONE)),
                 keywords.stream().limit(SAMPLES).toList());
     }
 

@@ -1,7 +1,6 @@
 package smorgas.app.web.gather;
 
 import java.util.List;
-import java.util.Locale;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -27,6 +26,7 @@ import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.Foraging;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.source.Source;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Foraging: suggestions for seeds, told before they are asked for, asked for in the background. */
@@ -67,7 +67,7 @@ class ForageController {
      *
      * @param fault what cannot be meant; empty if all can
      */
-    record Queries(String fault, String told, List<String> samples) {}
+    record Queries(Message fault, Message told, List<String> samples) {}
 
     /** The queries alone. */
     record Preview(Queries queries) {}
@@ -142,7 +142,8 @@ class ForageController {
                     sources.foraging(wanted, List.of(), List.of()));
         } catch (Refusal refused) {
             redirect.addFlashAttribute(KEPT, form);
-            redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute(
+                    "notice", Message.of("gather.forage-controller.nothing-asked", refused.message()));
         }
         return "redirect:/projects/" + id + "/forage";
     }
@@ -154,15 +155,16 @@ class ForageController {
         ForageForm form = ForageForm.of(new Fields(fields));
         try {
             if (form.seeds().isBlank()) {
-                throw new Refusal("Write a seed at least, one a line");
+                throw new Refusal("gather.forage-controller.write-seed-least-one");
             }
             WordList list = WordList.of(ToolResult.name(form.name(), "Seeds"), "", WordList.Kind.OTHER, form.seeds());
             pantry.save(list);
-            redirect.addFlashAttribute("notice", "\"" + list.name() + "\" is in the pantry.");
+            redirect.addFlashAttribute("notice", Message.of("gather.forage-controller.is-in-the-pantry", list.name()));
             return "redirect:/pantry?list=" + Show.encoded(list.name());
         } catch (Refusal refused) {
             redirect.addFlashAttribute(KEPT, form);
-            redirect.addFlashAttribute("notice", "Nothing was kept. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute(
+                    "notice", Message.of("gather.forage-controller.nothing-kept", refused.message()));
             return "redirect:/projects/" + id + "/forage";
         }
     }
@@ -188,32 +190,30 @@ class ForageController {
 
     private static Queries queries(ForageForm form) {
         if (form.seeds().isBlank()) {
-            return new Queries("", "Write a seed at least, one a line.", List.of());
+            return new Queries(Message.NONE, Message.of("gather.forage-controller.write-seed-least-one-2"), List.of());
         }
         try {
             Foraging wanted = form.read();
             List<String> queries = wanted.queries();
             int asked = Math.min(queries.size(), wanted.most());
-            String each = wanted.sources().size() == 1
-                    ? ""
-                    : String.format(
-                            Locale.ENGLISH,
-                            " at each of %d sources, %,d in all",
+            Message each = wanted.sources().size() == 1
+                    ? Message.NONE
+                    : Message.of(
+                            "gather.forage-controller.each-sources-all",
                             wanted.sources().size(),
                             (long) asked * wanted.sources().size());
-            String more = asked < queries.size()
-                    ? String.format(Locale.ENGLISH, "; the other %,d of them are not", queries.size() - asked)
-                    : "";
-            String rounds = wanted.rounds() == 1
-                    ? ""
-                    : ". How many a later round has is told when it begins; it has at most "
-                            + Show.count(wanted.most());
+            Message more = asked < queries.size()
+                    ? Message.of("gather.forage-controller.other-them", queries.size() - asked)
+                    : Message.NONE;
+            Message rounds = wanted.rounds() == 1
+                    ? Message.NONE
+                    : Message.of("gather.forage-controller.how-many-later-round", wanted.most());
             return new Queries(
-                    "",
-                    Show.count(asked, "query is asked", "queries are asked") + each + more + rounds + ".",
+                    Message.NONE,
+                    Message.of("gather.forage-controller.queries-asked", asked, each, more, rounds),
                     queries.stream().limit(SAMPLES).toList());
         } catch (Refusal refused) {
-            return new Queries(refused.getMessage() + ".", "", List.of());
+            return new Queries(Message.of("sentence", refused.message()), Message.NONE, List.of());
         }
     }
 }

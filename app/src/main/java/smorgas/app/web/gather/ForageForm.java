@@ -6,6 +6,7 @@ import java.util.Set;
 import smorgas.app.web.show.Fields;
 import smorgas.core.recipe.gather.Foraging;
 import smorgas.core.recipe.gather.Foraging.Around;
+import smorgas.core.text.Message;
 
 /** A foraging as the fields of its form. */
 record ForageForm(
@@ -107,8 +108,8 @@ record ForageForm(
                 around,
                 List.of(letters.strip().split("\\s+")),
                 words.lines().toList(),
-                Fields.whole(rounds, "rounds"),
-                Fields.whole(most, "queries"),
+                Fields.whole(rounds, Message.of("unit.rounds")),
+                Fields.whole(most, Message.of("unit.queries")),
                 sources.stream().sorted().toList(),
                 language,
                 place.strip());

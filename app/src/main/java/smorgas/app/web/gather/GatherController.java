@@ -29,7 +29,6 @@ import smorgas.app.store.Project;
 import smorgas.app.store.Schedules;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Language;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.GatheredBasket;
@@ -44,16 +43,17 @@ import smorgas.core.figure.Merge;
 import smorgas.core.fold.Overlap;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.History;
+import smorgas.core.text.Message;
 
 /** Gather: lists in, read in the background; baskets, how they were understood and how they overlap. */
 @Controller
 class GatherController {
 
     /** A list under way. */
-    record Reading(long number, String name, String told) {}
+    record Reading(long number, String name, Message told) {}
 
     /** How a figure is merged, and why at first. */
-    record MergeView(Figure figure, Merge merge, String because) {}
+    record MergeView(Figure figure, Merge merge, Message because) {}
 
     private final Frames frames;
     private final Baskets baskets;
@@ -93,7 +93,7 @@ class GatherController {
             ToolTasksView errands) {}
 
     /** What waits for a basket. */
-    record Waits(long basket, String name, String told) {}
+    record Waits(long basket, String name, Message told) {}
 
     /** What a project is about, in a line. */
     private static String about(Project project) {
@@ -155,7 +155,9 @@ class GatherController {
                         .map(basket -> new Waits(
                                 basket.id(),
                                 basket.name(),
-                                Show.count(offer.fresh().size(), "new keyword waits", "new keywords wait"))))
+                                Message.of(
+                                        "gather.gather-controller.new-keyword-waits",
+                                        offer.fresh().size()))))
                 .toList();
     }
 
@@ -168,13 +170,13 @@ class GatherController {
     /** Puts what became of lists read meanwhile into the notice; the basket that came last. */
     private Optional<Long> told(long id, Snapshot snapshot, Model model) {
         List<ReadingTask> over = gatherings.over(id, gatheredLast(snapshot));
-        List<String> sentences = new ArrayList<>();
-        if (model.getAttribute("notice") != null) {
-            sentences.add(String.valueOf(model.getAttribute("notice")));
+        List<Message> sentences = new ArrayList<>();
+        if (model.getAttribute("notice") instanceof Message notice) {
+            sentences.add(notice);
         }
         over.stream().map(ReadingTask::sentence).filter(s -> !s.isEmpty()).forEach(sentences::add);
         if (!sentences.isEmpty()) {
-            Frames.say(model, String.join(" ", sentences));
+            Frames.say(model, Message.joined("list.sentences", sentences));
         }
         return over.stream()
                 .map(ReadingTask::basket)
@@ -211,9 +213,11 @@ class GatherController {
                                         job.number(),
                                         job.name(),
                                         job.state() == ReadingTask.State.WAITING
-                                                ? "waits its turn"
-                                                : Show.count(job.rows(), "row", "rows") + " of "
-                                                        + Show.count(job.bytes() / 1_000) + " kB so far"))
+                                                ? Message.of("gather.gather-controller.waits-turn")
+                                                : Message.of(
+                                                        "gather.gather-controller.row-kb-so-far",
+                                                        job.rows(),
+                                                        job.bytes() / 1_000)))
                                 .toList()));
     }
 
@@ -240,9 +244,9 @@ class GatherController {
         ListsIn.Came came = listsIn.open(files, pasted, name, joined);
         listsIn.gather(frames.open(id), came.lists());
         if (!came.problems().isEmpty()) {
-            redirect.addFlashAttribute("notice", String.join(" ", came.problems()));
+            redirect.addFlashAttribute("notice", Message.joined("list.sentences", came.problems()));
         } else if (came.lists().isEmpty()) {
-            redirect.addFlashAttribute("notice", "Nothing was gathered: choose a file or paste some lines.");
+            redirect.addFlashAttribute("notice", Message.of("gather.gather-controller.nothing-gathered-choose-file"));
         }
         return "redirect:/projects/" + id + "/gather";
     }

@@ -39,6 +39,7 @@ import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.gather.Gleaning;
 import smorgas.core.source.Gleaner;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Gleaning: phrases of pages counted and looked at beside the project, then made a basket or a text. */
@@ -83,10 +84,10 @@ class GleanController {
      * @param told how many, in a sentence; empty before any page came
      * @param more whether there are more than are shown
      */
-    record Gleanings(String told, List<String> problems, List<Row> rows, boolean more) {}
+    record Gleanings(Message told, List<Message> problems, List<Row> rows, boolean more) {}
 
     /** A phrase beside the project: new, or how it stands. */
-    record Row(String text, String weight, String times, String pages, String most, String standing) {}
+    record Row(String text, String weight, String times, String pages, String most, Message standing) {}
 
     @GetMapping("/projects/{id}/glean")
     String page(
@@ -120,7 +121,7 @@ class GleanController {
         OpenProject project = frames.open(id);
         Snapshot snapshot = project.snapshot();
         GleanForm form = GleanForm.of(new Fields(fields));
-        List<String> problems = new ArrayList<>();
+        List<Message> problems = new ArrayList<>();
         if (fill.equals("addresses")) {
             form = form.withAddresses(pages.addresses());
         } else if (!fill.isEmpty()) {
@@ -133,7 +134,7 @@ class GleanController {
         return shown(project, form, problems, tab, model);
     }
 
-    private void take(long id, GleanForm form, List<MultipartFile> files, List<String> problems) throws IOException {
+    private void take(long id, GleanForm form, List<MultipartFile> files, List<Message> problems) throws IOException {
         List<Pages.Page> came = new ArrayList<>();
         for (MultipartFile file : files) {
             if (!file.isEmpty()) {
@@ -150,17 +151,15 @@ class GleanController {
             pages.within(address)
                     .ifPresentOrElse(
                             page -> came.add(new Pages.Page(address, page)),
-                            () -> problems.add(address + " must be fetched: "
-                                    + (pages.fetching()
-                                            ? "ask for it in the background."
-                                            : "that is off; save the page and choose the file.")));
+                            () -> problems.add(Message.of(
+                                    "gather.glean-controller.must-fetched-ask-background", address, pages.fetching())));
         }
         if (!came.isEmpty()) {
             pages.hold(id, came);
         }
     }
 
-    private String shown(OpenProject project, GleanForm form, List<String> problems, String tab, Model model) {
+    private String shown(OpenProject project, GleanForm form, List<Message> problems, String tab, Model model) {
         long id = project.id();
         Snapshot snapshot = project.snapshot();
         Shown.in(
@@ -176,9 +175,9 @@ class GleanController {
         return "gather/glean";
     }
 
-    private Gleanings gleanings(long id, Board board, GleanForm form, List<String> problems) {
+    private Gleanings gleanings(long id, Board board, GleanForm form, List<Message> problems) {
         if (pages.held(id).isEmpty()) {
-            return new Gleanings("", problems, List.of(), false);
+            return new Gleanings(Message.NONE, problems, List.of(), false);
         }
         try {
             Gleaner.Result result = glean(id, form.read());
@@ -190,22 +189,25 @@ class GleanController {
                     .filter(row -> !form.onlyNew() || row.standing().equals(KnownHere.NEW))
                     .limit(SHOWN)
                     .toList();
-            List<String> told = new ArrayList<>(problems);
+            List<Message> told = new ArrayList<>(problems);
             told.addAll(result.problems());
             return new Gleanings(
-                    Show.count(texts.size(), "phrase", "phrases") + " of " + Show.count(result.pages(), "page", "pages")
-                            + ": " + KnownHere.told(known) + ".",
+                    Message.of(
+                            "gather.glean-controller.phrases-of-pages",
+                            texts.size(),
+                            result.pages(),
+                            KnownHere.told(known)),
                     told,
                     rows,
                     (form.onlyNew() ? known.fresh() : known.all()) > rows.size());
         } catch (Refusal refused) {
-            List<String> told = new ArrayList<>(problems);
-            told.add(refused.getMessage() + ".");
-            return new Gleanings("", told, List.of(), false);
+            List<Message> told = new ArrayList<>(problems);
+            told.add(Message.of("sentence", refused.message()));
+            return new Gleanings(Message.NONE, told, List.of(), false);
         }
     }
 
-    private static Row row(Gleaner.Phrase phrase, String standing) {
+    private static Row row(Gleaner.Phrase phrase, Message standing) {
         return new Row(
                 phrase.text(),
                 Show.count(phrase.weight()),
@@ -227,7 +229,7 @@ class GleanController {
     /** The phrases of the pages that are held, as the form asks for them. */
     private Gleaner.Result wanted(long id, GleanForm form, Gleaning wanted) {
         if (pages.held(id).isEmpty()) {
-            throw new Refusal("The pages are not held any more: choose them again");
+            throw new Refusal("gather.glean-controller.pages-held-any-more");
         }
         Gleaner.Result result = glean(id, wanted);
         Board board = frames.open(id).snapshot().board();
@@ -236,7 +238,7 @@ class GleanController {
                         || KnownPhrases.standing(board, phrase.text()).isEmpty())
                 .toList();
         if (phrases.isEmpty()) {
-            throw new Refusal("No phrase is left");
+            throw new Refusal("gather.glean-controller.phrase-left");
         }
         return new Gleaner.Result(phrases, result.pages(), result.problems());
     }
@@ -271,7 +273,7 @@ class GleanController {
                     .map(phrase -> phrase.text() + "\t" + phrase.times())
                     .collect(Collectors.joining("\n", "", "\n"));
         } catch (Refusal refused) {
-            text = refused.getMessage() + ".\n";
+            text = frames.wording().of("sentence", refused.message()) + "\n";
         }
         return ResponseEntity.ok()
                 .contentType(new MediaType(MediaType.TEXT_PLAIN, StandardCharsets.UTF_8))
@@ -288,7 +290,8 @@ class GleanController {
             String name = ToolResult.name(form.name(), NAME);
             errands.send(frames.open(id), name, new ToolTask.Purpose.NewBasket(name), pages.gleaning(form.read()));
         } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", "Nothing was asked. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute(
+                    "notice", Message.of("gather.glean-controller.nothing-asked", refused.message()));
         }
         return "redirect:/projects/" + id + "/glean";
     }

@@ -10,6 +10,7 @@ import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.gather.Gleaning;
 import smorgas.core.recipe.gather.Gleaning.Part;
 import smorgas.core.recipe.gather.Gleaning.Range;
+import smorgas.core.text.Message;
 
 /** A gleaning as the fields of its form; numbers as they were typed. */
 record GleanForm(
@@ -156,7 +157,7 @@ record GleanForm(
     Gleaning read() {
         Map<Part, Integer> weights = new EnumMap<>(Part.class);
         parts.forEach(field -> {
-            int weight = Fields.whole(field.weight(), "what a part counts");
+            int weight = Fields.whole(field.weight(), Message.of("gather.glean-form.what-part-counts"));
             if (weight > 0) {
                 weights.put(field.part(), weight);
             }
@@ -165,10 +166,14 @@ record GleanForm(
                 weights,
                 from,
                 to,
-                new Range(Fields.whole(leastCharacters, "characters"), Fields.whole(mostCharacters, "characters")),
-                new Range(Fields.whole(leastWords, "words"), Fields.whole(mostWords, "words")),
-                Fields.whole(times, "times"),
-                Fields.whole(onPages, "pages"),
+                new Range(
+                        Fields.whole(leastCharacters, Message.of("unit.characters")),
+                        Fields.whole(mostCharacters, Message.of("unit.characters"))),
+                new Range(
+                        Fields.whole(leastWords, Message.of("unit.words")),
+                        Fields.whole(mostWords, Message.of("unit.words"))),
+                Fields.whole(times, Message.of("unit.times")),
+                Fields.whole(onPages, Message.of("unit.pages")),
                 List.of(stopWords.split("[\\s,]+")),
                 List.of(badWords.split("[\\s,]+")),
                 language,

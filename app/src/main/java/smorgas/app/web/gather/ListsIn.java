@@ -17,6 +17,7 @@ import smorgas.app.work.ReadingTasks;
 import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
 import smorgas.core.gather.Workbooks;
+import smorgas.core.text.Message;
 
 /** Lists that come in by an upload or a paste: unpacked, parted into their sheets, and read in the background. */
 @Component
@@ -31,7 +32,7 @@ public class ListsIn {
      * @param lists each list, in order
      * @param problems what could not be unpacked, a sentence each
      */
-    public record Came(List<Offered> lists, List<String> problems) {}
+    public record Came(List<Offered> lists, List<Message> problems) {}
 
     /** Bytes while a list is taken out of a packed file: those that were there, those that come, and a copy of them. */
     private static final int TIMES_UNPACKED = 3;
@@ -61,16 +62,18 @@ public class ListsIn {
     public Came open(@Nullable List<MultipartFile> files, String pasted, String name, boolean joined)
             throws IOException {
         List<Offered> lists = new ArrayList<>();
-        List<String> problems = new ArrayList<>();
+        List<Message> problems = new ArrayList<>();
         for (MultipartFile file : files == null ? List.<MultipartFile>of() : files) {
             if (file.getOriginalFilename() != null
                     && !file.getOriginalFilename().isEmpty()) {
                 String called = Show.fileName(file.getOriginalFilename());
-                try (Memory.Claim itself = memory.claim(called, file.getSize(), MEMORY_PATIENCE_MILLIS)) {
+                try (Memory.Claim itself =
+                        memory.claim(Message.verbatim(called), file.getSize(), MEMORY_PATIENCE_MILLIS)) {
                     byte[] bytes = file.getBytes();
                     // How much is in a packed file is known when it is open: what it may hold is claimed for that long.
                     long most = Packed.unpacks(bytes) ? Math.min(mostUnpacked, MOST_TIMES * bytes.length) : 0;
-                    try (Memory.Claim claim = memory.claim(called, TIMES_UNPACKED * most, MEMORY_PATIENCE_MILLIS)) {
+                    try (Memory.Claim claim =
+                            memory.claim(Message.verbatim(called), TIMES_UNPACKED * most, MEMORY_PATIENCE_MILLIS)) {
                         open(called, bytes, joined, lists, problems);
                     }
                 }
@@ -82,7 +85,7 @@ public class ListsIn {
         return new Came(lists, problems);
     }
 
-    private void open(String name, byte[] bytes, boolean joined, List<Offered> lists, List<String> problems) {
+    private void open(String name, byte[] bytes, boolean joined, List<Offered> lists, List<Message> problems) {
         Packed.Contents contents = Packed.open(name, bytes, mostUnpacked);
         contents.problems().stream().map(ListsIn::told).forEach(problems::add);
         for (Packed.NamedBytes list : contents.lists()) {
@@ -101,7 +104,7 @@ public class ListsIn {
         ReadingTasks.await(jobs, PATIENCE_MILLIS);
     }
 
-    private static String told(Problem problem) {
-        return problem.file() + ": " + problem.sentence();
+    private static Message told(Problem problem) {
+        return Message.of("work.open-project.of-list", problem.file(), problem.sentence());
     }
 }

@@ -26,6 +26,7 @@ import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.gather.LogReading;
 import smorgas.core.source.LogTerms;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Logs: the searches of one's own visitors counted, and made a basket; the log itself is never kept. */
@@ -87,16 +88,18 @@ class LogsController {
                 List.of(form.text("parameters").split("[\\s,;]+")),
                 form.has("referrers"),
                 form.lines("goals").stream().map(LogReading.Goal::read).toList(),
-                form.number("least", "visits"));
+                form.number("least", Message.of("unit.visits")));
         List<MultipartFile> logs =
                 files.stream().filter(file -> !file.isEmpty()).toList();
         if (logs.isEmpty()) {
-            throw new Refusal("Choose a log first");
+            throw new Refusal("gather.logs-controller.choose-log-first");
         }
         LogTerms.Result result = read(reading, logs, redirect);
         if (result.terms().isEmpty()) {
-            throw new Refusal(result.counted().told() + ": no search was found in "
-                    + String.join(", ", reading.parameters()) + " that can be a keyword");
+            throw new Refusal(
+                    "gather.logs-controller.search-found-can-keyword",
+                    result.counted().told(),
+                    List.copyOf(reading.parameters()));
         }
         return Offered.made(
                 ToolResult.name(
@@ -115,16 +118,16 @@ class LogsController {
             try (InputStream bytes = log.getInputStream()) {
                 terms.read(bytes, () -> {
                     if (System.nanoTime() > until) {
-                        throw new Refusal("It was still being read after " + LONGEST.toMinutes()
-                                + " minutes: send the log in parts");
+                        throw new Refusal("gather.logs-controller.still-being-read-after", LONGEST.toMinutes());
                     }
                 });
             } catch (IOException e) {
                 // What was counted before stands.
                 redirect.addFlashAttribute(
                         "notice",
-                        Show.fileName(String.valueOf(log.getOriginalFilename()))
-                                + " is damaged and was read until there: pack it anew to have the rest.");
+                        Message.of(
+                                "gather.logs-controller.damaged-read-until-pack",
+                                Show.fileName(String.valueOf(log.getOriginalFilename()))));
             }
         }
         return terms.result();

@@ -14,6 +14,7 @@ import smorgas.core.gather.Problem;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.gather.ReadAs;
+import smorgas.core.text.Message;
 
 /**
  * The opened basket: how it was understood, and what can be put right.
@@ -22,21 +23,21 @@ import smorgas.core.recipe.gather.ReadAs;
  */
 record OpenedBasketView(
         long id,
-        String how,
+        Message how,
         List<Column> columns,
-        List<String> problems,
+        List<Message> problems,
         int problemCount,
         Reading reading,
         ReadAs readAs,
         List<Choice> delimiters,
-        String groupsTold,
+        Message groupsTold,
         AskedView asked) {
 
     /** A column as it was understood, with samples as they stand in the file. */
     record Column(int place, String header, ColumnRole role, String samples) {}
 
     /** One of several. */
-    record Choice(String value, String label, boolean chosen) {}
+    record Choice(String value, Message label, boolean chosen) {}
 
     private static final int PROBLEMS_SHOWN = 50;
 
@@ -55,44 +56,47 @@ record OpenedBasketView(
                 reading,
                 basket.state().readAs(),
                 delimiters(reading),
-                TableGroups.of(board, lines).map(groups -> told(groups, board)).orElse(""),
+                TableGroups.of(board, lines).map(groups -> told(groups, board)).orElse(Message.NONE),
                 asked);
     }
 
     /** What making its ad groups the groups would mean. */
-    private static String told(TableGroups groups, Board board) {
+    private static Message told(TableGroups groups, Board board) {
         // Groups that are not known yet are not waited for here.
         OptionalInt moved = board.groupsKnown() ? groups.moved(board.groups().grouping()) : OptionalInt.empty();
-        return "It has " + Show.count(groups.groups().size(), "ad group", "ad groups") + ". As groups they would take "
-                + Show.count(groups.placed(), "keyword", "keywords") + "; "
-                + Show.count(groups.waiting(), "keyword of the project", "keywords of the project")
-                + " would wait among the leftovers; " + Show.count(groups.missing())
-                + " of its own are not here or are dropped; " + Show.count(groups.twice())
-                + " stand in two ad groups, and the first counts."
-                + (moved.isEmpty()
-                        ? ""
-                        : " As your groups stand, " + Show.count(moved.getAsInt()) + " of the "
-                                + Show.count(groups.placed()) + " ("
-                                + Show.percent(moved.getAsInt() / (double) groups.placed())
-                                + ") would have to be moved by hand to be these.");
+        return Message.of(
+                "gather.opened-basket-view.ad-group-groups-they",
+                groups.groups().size(),
+                groups.placed(),
+                groups.waiting(),
+                groups.missing(),
+                groups.twice(),
+                (moved.isEmpty()
+                        ? Message.NONE
+                        : Message.of(
+                                "gather.opened-basket-view.your-groups-stand-would",
+                                moved.getAsInt(),
+                                groups.placed(),
+                                Show.percent(moved.getAsInt() / (double) groups.placed()))));
     }
 
-    private static String how(Reading reading) {
-        String format =
+    private static Message how(Reading reading) {
+        Message format =
                 switch (reading.format()) {
-                    case DELIMITED -> "cells parted by " + name(reading.delimiter());
-                    case PLAIN -> "a plain list";
+                    case DELIMITED -> Message.of("gather.opened-basket-view.cells-parted", name(reading.delimiter()));
+                    case PLAIN -> Message.of("gather.opened-basket-view.plain-list");
                     default -> reading.format().label();
                 };
-        String sheet = reading.sheet().isEmpty()
-                ? ""
+        Message sheet = reading.sheet().isEmpty()
+                ? Message.NONE
                 : reading.sheet().equals(ReadAs.ALL_SHEETS)
-                        ? ", all sheets that are lists"
-                        : ", sheet " + reading.sheet();
+                        ? Message.of("gather.opened-basket-view.all-sheets-lists")
+                        : Message.of("gather.opened-basket-view.sheet", reading.sheet());
         String encoding = reading.encoding().isEmpty() ? "" : ", " + reading.encoding();
-        String header =
-                reading.headerLine() > 0 ? ", column names on line " + reading.headerLine() : ", no column names";
-        return "Read as " + format + sheet + encoding + header + ".";
+        Message header = reading.headerLine() > 0
+                ? Message.of("gather.opened-basket-view.column-names-on-line", reading.headerLine())
+                : Message.of("gather.opened-basket-view.column-names");
+        return Message.of("gather.opened-basket-view.read-as", format, sheet, encoding, header);
     }
 
     private static String name(char delimiter) {
@@ -110,9 +114,11 @@ record OpenedBasketView(
         }
         List<Choice> choices = new ArrayList<>();
         for (char delimiter : new char[] {',', ';', '\t', '|'}) {
-            choices.add(new Choice(String.valueOf(delimiter), name(delimiter), reading.delimiter() == delimiter));
+            choices.add(new Choice(
+                    String.valueOf(delimiter), Message.verbatim(name(delimiter)), reading.delimiter() == delimiter));
         }
-        choices.add(new Choice("\n", "one keyword a line", reading.delimiter() == Reading.PLAIN));
+        choices.add(new Choice(
+                "\n", Message.of("gather.opened-basket-view.one-keyword-line"), reading.delimiter() == Reading.PLAIN));
         return choices;
     }
 
@@ -146,10 +152,10 @@ record OpenedBasketView(
     }
 
     /** What there is to report, counted. */
-    public String report() {
+    public Message report() {
         return problemCount == 0
-                ? "Nothing to report"
-                : Show.count(problemCount, "thing to report", "things to report");
+                ? Message.of("gather.opened-basket-view.nothing-report")
+                : Message.of("gather.opened-basket-view.thing-report", problemCount);
     }
 
     /** For the page: every kind that a basket can be of. */

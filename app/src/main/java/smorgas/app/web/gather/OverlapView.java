@@ -8,6 +8,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Overlap;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.gather.BasketInfo;
+import smorgas.core.text.Message;
 
 /**
  * How baskets overlap: the commonest combinations with their bar, and the pairs.
@@ -25,7 +26,7 @@ record OverlapView(
      * @param in by place, whether the basket is in it
      * @param bar thousandths of the largest
      */
-    record Combination(List<Boolean> in, String keywords, int bar, String url, String tells) {}
+    record Combination(List<Boolean> in, String keywords, int bar, String url, Message tells) {}
 
     /** A row of the pairs: a basket, and how many keywords it shares with each. */
     record Pair(String name, List<Shared> shared) {}
@@ -53,13 +54,13 @@ record OverlapView(
                     of.add(names.get(place));
                 }
             }
-            String count = Show.count(combination.keywords(), "keyword", "keywords");
+            Message count = Message.of("count.keywords", combination.keywords());
             shown.add(new Combination(
                     in,
                     Show.count(combination.keywords()),
                     Math.round(1_000f * combination.keywords() / largest),
                     SiftQuery.urlOfOnly(of),
-                    count + (of.size() == 1 ? " only in " : " in exactly ") + String.join(", ", of)));
+                    Message.of("gather.overlap-view.only-in", count, of.size(), List.copyOf(of))));
         }
         return new OverlapView(
                 names, shown, Math.max(0, all.size() - SHOWN), pairs(names, overlap), competitors(keywords.baskets()));

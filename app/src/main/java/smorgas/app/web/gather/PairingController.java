@@ -3,7 +3,6 @@ package smorgas.app.web.gather;
 import java.math.BigInteger;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -33,6 +32,7 @@ import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.Pairs;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Pairing: columns of words multiplied, told while one types, and made a basket, a list of the pantry, or lines to copy. */
@@ -67,7 +67,7 @@ class PairingController {
      * @param tells of how many the project knows what
      * @param lines all of them in the match types that are ticked, if they are few enough to be copied
      */
-    record Outcomes(String fault, String count, String tells, List<String> samples, String lines) {}
+    record Outcomes(Message fault, Message count, Message tells, List<String> samples, String lines) {}
 
     /** The outcome alone. */
     record Preview(Outcomes comes) {}
@@ -139,7 +139,12 @@ class PairingController {
 
     private static Outcomes comes(Board board, PairingForm form, Set<MatchType> types) {
         if (form.columns().stream().filter(column -> !column.words().isBlank()).count() < Pairing.FEWEST) {
-            return new Outcomes("", "", "Write words into two columns at least, one a line.", List.of(), "");
+            return new Outcomes(
+                    Message.NONE,
+                    Message.NONE,
+                    Message.of("gather.pairing-controller.write-words-into-two"),
+                    List.of(),
+                    "");
         }
         try {
             Pairing pairing = form.read();
@@ -147,19 +152,19 @@ class PairingController {
             List<String> samples = List.copyOf(Pairs.first(pairing, SAMPLES));
             boolean few = count.compareTo(BigInteger.valueOf(Math.min(MOST_LINES, pairing.most()))) <= 0;
             Collection<String> all = few ? Pairs.of(pairing) : List.of();
-            String much = count.compareTo(BigInteger.valueOf(pairing.most())) > 0
-                    ? String.format(Locale.ENGLISH, "More than the %,d that may come out", pairing.most())
-                    : "";
+            Message much = count.compareTo(BigInteger.valueOf(pairing.most())) > 0
+                    ? Message.of("gather.pairing-controller.more-than-may-come", pairing.most())
+                    : Message.NONE;
             return new Outcomes(
                     much,
                     few
-                            ? Show.count(all.size(), "phrase", "phrases")
-                            : String.format(Locale.ENGLISH, "%,d phrases", count),
-                    few ? KnownHere.told(KnownPhrases.of(board, all)) : "",
+                            ? Message.of("gather.pairing-controller.phrase", all.size())
+                            : Message.of("gather.pairing-controller.phrases", count),
+                    few ? KnownHere.told(KnownPhrases.of(board, all)) : Message.NONE,
                     samples,
                     few ? String.join("\n", lines(all, types)) : "");
         } catch (Refusal refused) {
-            return new Outcomes(refused.getMessage(), "", "", List.of(), "");
+            return new Outcomes(refused.message(), Message.NONE, Message.NONE, List.of(), "");
         }
     }
 
@@ -204,10 +209,11 @@ class PairingController {
                     WordList.Kind.OTHER,
                     String.join("\n", Pairs.of(form.read())));
             pantry.save(list);
-            redirect.addFlashAttribute("notice", "\"" + list.name() + "\" is in the pantry.");
+            redirect.addFlashAttribute("notice", Message.of("gather.pairing-controller.is-in-the-pantry", list.name()));
             return "redirect:/pantry?list=" + Show.encoded(list.name());
         } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", "Nothing was made. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute(
+                    "notice", Message.of("gather.pairing-controller.nothing-made", refused.message()));
             return "redirect:/projects/" + id + "/pairing";
         }
     }

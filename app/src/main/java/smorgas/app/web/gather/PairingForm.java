@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import smorgas.app.web.show.Fields;
 import smorgas.core.recipe.gather.Pairing;
+import smorgas.core.text.Message;
 
 /**
  * A pairing as the fields of its form.
@@ -113,6 +114,6 @@ record PairingForm(
                 before,
                 behind,
                 once,
-                Fields.whole(most, "phrases"));
+                Fields.whole(most, Message.of("unit.phrases")));
     }
 }

@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Frames;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Meanings;
@@ -20,6 +19,7 @@ import smorgas.core.board.Board;
 import smorgas.core.board.Related;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.sift.Condition;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /** Related terms: of a seed or a group, what the project has that shares its pages, competitors or meaning. */
@@ -45,10 +45,10 @@ class RelatedController {
      * @param groupName as it is called
      * @param told of how many keywords they are told
      */
-    record RelatedPage(String seed, String group, String groupName, String told, List<Row> rows) {}
+    record RelatedPage(String seed, String group, String groupName, Message told, List<Row> rows) {}
 
     /** A keyword and why it is related. */
-    record Row(String text, String why, String standing, String in) {}
+    record Row(String text, Message why, Message standing, String in) {}
 
     @GetMapping("/projects/{id}/related")
     String page(
@@ -73,9 +73,11 @@ class RelatedController {
                         opened >= 0 ? group : "",
                         opened >= 0 ? board.groups().name(opened) : "",
                         seed.isBlank() && opened < 0
-                                ? ""
-                                : Show.count(to.cardinality(), "keyword", "keywords") + " of "
-                                        + (opened >= 0 ? "the group" : "the seed") + ", and what is related to them.",
+                                ? Message.NONE
+                                : Message.of(
+                                        "gather.related-controller.keyword-group-what-related",
+                                        to.cardinality(),
+                                        opened >= 0),
                         rows));
         frames.frame(model, id, snapshot, Step.GATHER);
         return "gather/related";
@@ -94,20 +96,22 @@ class RelatedController {
     }
 
     private static Row row(Board board, Related.Term term) {
-        List<String> why = new ArrayList<>();
+        List<Message> why = new ArrayList<>();
         if (term.pages() > 0) {
-            why.add(Show.count(term.pages(), "shared page", "shared pages"));
+            why.add(Message.of("gather.related-controller.shared-page", term.pages()));
         }
         if (term.nearness() > 0) {
-            why.add(String.format(Locale.ENGLISH, "means about the same (%.2f)", term.nearness()));
+            why.add(Message.of(
+                    "gather.related-controller.means-about-same",
+                    String.format(Locale.ENGLISH, "%.2f", term.nearness())));
         }
         if (term.competitors() > 0) {
-            why.add(Show.count(term.competitors(), "competitor has both", "competitors have both"));
+            why.add(Message.of("gather.related-controller.competitor-both", term.competitors()));
         }
         int group = board.groupsKnown() ? board.groups().grouping().groupOf(term.keyword()) : -1;
         return new Row(
                 board.keywords().text(term.keyword()),
-                String.join(", ", why),
+                Message.joined("list.comma", why),
                 board.standings().of(term.keyword()).label(),
                 group < 0 ? "" : board.groups().name(group));
     }

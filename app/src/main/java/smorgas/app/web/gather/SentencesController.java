@@ -25,6 +25,7 @@ import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.Sentences;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Sentences: each short sentence of a text is a keyword. */
@@ -68,7 +69,10 @@ class SentencesController {
 
     private static Offered read(OpenProject project, Fields form, @Nullable MultipartFile sent) {
         Asked.Sentences wanted = new Asked.Sentences(
-                form.has("questions"), form.number("fewest", "words"), form.number("most", "words"), 0);
+                form.has("questions"),
+                form.number("fewest", Message.of("unit.words")),
+                form.number("most", Message.of("unit.words")),
+                0);
         String pasted = form.text("text");
         MultipartFile file = sent == null || sent.isEmpty() ? null : sent;
         String name = file == null ? "Pasted text" : Show.fileName(String.valueOf(file.getOriginalFilename()));
@@ -85,9 +89,8 @@ class SentencesController {
         if (found.keywords().isEmpty()) {
             throw new Refusal(
                     file == null && pasted.isBlank()
-                            ? "Choose a text or paste one first"
-                            : "No sentence of " + name + " fits; " + Show.count(found.left())
-                                    + " were left out. Allow more or fewer words");
+                            ? Message.of("gather.sentences-controller.choose-text-paste-one")
+                            : Message.of("gather.sentences-controller.sentence-fits-left-out", name, found.left()));
         }
         return Offered.made(
                 ToolResult.name(form.text("name"), "Sentences of " + name),

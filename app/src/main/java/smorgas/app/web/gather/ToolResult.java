@@ -10,6 +10,7 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.core.recipe.GroupPin;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -48,7 +49,7 @@ final class ToolResult {
             return "redirect:/projects/" + project.id() + "/gather"
                     + gathered.basket().map(basket -> "?basket=" + basket).orElse("");
         } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", "Nothing was made. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute("notice", Message.of("gather.tool-result.nothing-made", refused.message()));
             return "redirect:/projects/" + project.id() + "/" + tool;
         }
     }

@@ -3,6 +3,7 @@ package smorgas.app.web.gather;
 import java.util.List;
 import smorgas.app.work.ToolTask;
 import smorgas.app.work.ToolTasks;
+import smorgas.core.text.Message;
 
 /**
  * The tools at work for a project, and those that were lately.
@@ -19,7 +20,7 @@ record ToolTasksView(long id, boolean pending, List<One> all) {
      * @param lines how far it is, or what came of it
      * @param basket that it made or renewed; 0 for none
      */
-    record One(long number, String name, boolean pending, List<String> lines, long basket) {}
+    record One(long number, String name, boolean pending, List<Message> lines, long basket) {}
 
     static ToolTasksView of(ToolTasks errands, long project) {
         List<One> all = errands.of(project).stream()

@@ -11,6 +11,7 @@ import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 
 /** Where a tool of ours can take words from: what is picked, lists of the pantry, saved views and groups. */
 @Component
@@ -34,12 +35,12 @@ class WordsFrom {
     List<Choice> places(Board board, long id, String tab) {
         List<Choice> places = new ArrayList<>();
         if (!tab.isEmpty() && !trays.texts(id, tab).isEmpty()) {
-            places.add(new Choice("tray", "what is picked"));
+            places.add(new Choice("tray", Message.of("gather.words-from.what-picked")));
         }
         pantry.all().forEach(list -> places.add(new Choice(LIST + list.name(), "list " + list.name())));
         board.recipe().sifting().views().keySet().forEach(view -> places.add(new Choice(VIEW + view, "view " + view)));
         if (board.groupsKnown()) {
-            places.add(new Choice("groups", "the names of all groups"));
+            places.add(new Choice("groups", Message.of("gather.words-from.names-all-groups")));
             Groups groups = board.groups();
             for (int group : groups.order()) {
                 if (places.size() < MOST_PLACES) {

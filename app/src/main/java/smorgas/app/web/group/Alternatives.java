@@ -12,6 +12,8 @@ import smorgas.core.board.Board;
 import smorgas.core.group.read.Agreement;
 import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Groups;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** Named alternatives beside what is adopted, each with its figures, and two of them against each other. */
 final class Alternatives {
@@ -44,7 +46,10 @@ final class Alternatives {
     private final GroupQuery query;
     private final SequencedMap<String, Board> boards = new LinkedHashMap<>();
 
-    Alternatives(Board adopted, Board shown, GroupQuery query, Previews previews) {
+    private final Wording wording;
+
+    Alternatives(Board adopted, Board shown, GroupQuery query, Previews previews, Wording wording) {
+        this.wording = wording;
         this.adopted = adopted;
         this.query = query;
         boards.put(ADOPTED, adopted);
@@ -59,7 +64,8 @@ final class Alternatives {
     }
 
     /** Groupings beside each other. */
-    record Compared(List<Column> columns, List<String> figureNames, String baseName, String besideName, boolean two) {}
+    record Compared(
+            List<Column> columns, List<Message> figureNames, Message baseName, Message besideName, boolean two) {}
 
     void compare(Model model) {
         String base = boards.containsKey(query.value("base")) ? query.value("base") : ADOPTED;
@@ -86,15 +92,17 @@ final class Alternatives {
             Groups from = boards.get(base).groups();
             Groups to = boards.get(beside).groups();
             Changes changes = Changes.between(from, to);
-            Shown.in(model, new Between(ChangeView.of(changes, from, to, query), FlowHtml.of(changes, from, to)));
+            Shown.in(
+                    model,
+                    new Between(ChangeView.of(changes, from, to, query), FlowHtml.of(changes, from, to, wording)));
         }
     }
 
     /** What lies between two of them. */
     record Between(ChangeView between, FlowHtml.Picture betweenPicture) {}
 
-    private static String shownAs(String name) {
-        return name.equals(ADOPTED) ? "Adopted" : name;
+    private static Message shownAs(String name) {
+        return name.equals(ADOPTED) ? Message.of("group.alternatives.adopted") : Message.verbatim(name);
     }
 
     private Column column(String name, Board board, String base, String beside) {

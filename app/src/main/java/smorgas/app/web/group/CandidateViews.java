@@ -11,6 +11,7 @@ import smorgas.core.figure.Searched;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.Prospects;
+import smorgas.core.text.Message;
 
 /** Themes on which no group formed: the list of them, what one would get, and what further words would make. */
 final class CandidateViews {
@@ -22,10 +23,10 @@ final class CandidateViews {
     record CandidateView(String theme, String url, String keywords, String searches, boolean opened) {}
 
     /** Where keywords would come from. */
-    record SourceView(String name, String url, String keywords) {}
+    record SourceView(Message name, String url, String keywords) {}
 
     /** A keyword that would come, and the group it is in. */
-    record WouldBeView(String text, String searches, String in) {}
+    record WouldBeView(String text, Message searches, Message in) {}
 
     private final Board board;
     private final Groups groups;
@@ -99,7 +100,7 @@ final class CandidateViews {
     /** What a group on the opened candidate would get. */
     record Opened(
             String candidate,
-            String wouldGet,
+            Message wouldGet,
             String wouldGetSearches,
             boolean wouldGetAny,
             int staying,
@@ -116,14 +117,16 @@ final class CandidateViews {
                 model,
                 new Opened(
                         theme,
-                        Show.count(got.keywords().length, "keyword", "keywords"),
+                        Message.of("count.keywords", got.keywords().length),
                         got.searches().written(),
                         got.keywords().length > 0,
                         got.staying(),
                         got.sources().stream()
                                 .limit(MOST_SOURCES)
                                 .map(source -> new SourceView(
-                                        source.group() == Grouping.LEFTOVER ? "Leftovers" : groups.name(source.group()),
+                                        source.group() == Grouping.LEFTOVER
+                                                ? Message.of("group.candidate-views.leftovers")
+                                                : Message.verbatim(groups.name(source.group())),
                                         source.group() == Grouping.LEFTOVER
                                                 ? query.left()
                                                 : query.opening(
@@ -135,18 +138,18 @@ final class CandidateViews {
                                 .limit(MOST)
                                 .mapToObj(keyword -> new WouldBeView(
                                         board.keywords().text(keyword),
-                                        Show.figure(
+                                        Message.verbatim(Show.figure(
                                                 Figure.SEARCHES,
                                                 board.keywords()
                                                         .figure(Figure.SEARCHES)
                                                         .orElse(null),
-                                                keyword),
+                                                keyword)),
                                         where(keyword)))
                                 .toList()));
     }
 
-    private String where(int keyword) {
+    private Message where(int keyword) {
         int group = groups.grouping().groupOf(keyword);
-        return group < 0 ? "Leftovers" : groups.name(group);
+        return group < 0 ? Message.of("group.candidate-views.leftovers") : Message.verbatim(groups.name(group));
     }
 }

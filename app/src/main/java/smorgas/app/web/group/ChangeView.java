@@ -4,13 +4,14 @@ import java.util.List;
 import smorgas.app.web.show.Show;
 import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Groups;
+import smorgas.core.text.Message;
 
 /** What a change does, as figures. */
 record ChangeView(
         String fresh,
         String gone,
         String changed,
-        String moved,
+        Message moved,
         List<GroupViews.Part> freshOnes,
         List<String> goneOnes) {
 
@@ -22,12 +23,12 @@ record ChangeView(
                 Show.count(changes.fresh().size()),
                 Show.count(changes.gone().size()),
                 Show.count(changes.changed()),
-                Show.count(changes.moved(), "keyword", "keywords"),
+                Message.of("count.keywords", changes.moved()),
                 changes.fresh().stream()
                         .limit(MOST_NAMED)
                         .map(group -> new GroupViews.Part(
-                                after.name(group),
-                                Show.count(after.keywords(group)),
+                                Message.verbatim(after.name(group)),
+                                Message.verbatim(Show.count(after.keywords(group))),
                                 query.opening(after.grouping().key(group))))
                         .toList(),
                 changes.gone().stream().limit(MOST_NAMED).map(before::name).toList());

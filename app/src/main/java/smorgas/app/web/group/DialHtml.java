@@ -7,6 +7,8 @@ import smorgas.app.web.show.Show;
 import smorgas.core.group.engine.Dial;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.Method;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** What the dial from broad to tight gives at each place, as two lines over it: groups, and keywords left over. */
 final class DialHtml {
@@ -20,7 +22,7 @@ final class DialHtml {
      * @param url shows it
      * @param here whether the dial stands there
      */
-    record Named(String name, String groups, String leftovers, String url, boolean here) {}
+    record Named(Message name, String groups, String leftovers, String url, boolean here) {}
 
     /**
      * The dial as it is shown.
@@ -33,11 +35,11 @@ final class DialHtml {
     private DialHtml() {}
 
     /** The dial; nothing over it where nothing is known of its places. */
-    static Picture of(Dial dial, Method.ByLikeness method, GroupSettings settings, GroupQuery query) {
+    static Picture of(Dial dial, Method.ByLikeness method, GroupSettings settings, GroupQuery query, Wording wording) {
         if (dial.points().isEmpty()) {
             return new Picture("", List.of());
         }
-        Html html = new Html(4_000);
+        Html html = new Html(4_000, wording);
         int most = Math.max(1, Math.max(most(dial, Dial.Point::groups), most(dial, Dial.Point::leftovers)));
         line(html, "dial-left", dial, most, Dial.Point::leftovers);
         line(html, "dial-groups", dial, most, Dial.Point::groups);
@@ -50,10 +52,10 @@ final class DialHtml {
                 .raw("\"></line>");
         Asked asked = new Asked(method, settings, query);
         List<Named> named = List.of(
-                named("broad", Method.ByLikeness.BROAD, dial, asked),
-                named("usual", Method.ByLikeness.USUAL, dial, asked),
-                named("tight", Method.ByLikeness.TIGHT, dial, asked),
-                named("one keyword each", Method.ByLikeness.TIGHTEST, dial, asked));
+                named(Message.of("group.dial-html.broad"), Method.ByLikeness.BROAD, dial, asked),
+                named(Message.of("group.dial-html.usual"), Method.ByLikeness.USUAL, dial, asked),
+                named(Message.of("group.dial-html.tight"), Method.ByLikeness.TIGHT, dial, asked),
+                named(Message.of("group.dial-html.one-keyword-each"), Method.ByLikeness.TIGHTEST, dial, asked));
         return new Picture(html.toString(), named);
     }
 
@@ -84,7 +86,7 @@ final class DialHtml {
         }
     }
 
-    private static Named named(String name, int place, Dial dial, Asked asked) {
+    private static Named named(Message name, int place, Dial dial, Asked asked) {
         // Each by itself is a group of one.
         boolean single = place == Method.ByLikeness.TIGHTEST;
         Dial.Point at = dial.points().stream()

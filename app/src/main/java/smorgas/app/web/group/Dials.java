@@ -18,6 +18,7 @@ import smorgas.core.recipe.group.Method;
 import smorgas.core.recipe.group.Pass;
 import smorgas.core.recipe.group.Rank;
 import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
@@ -69,7 +70,7 @@ final class Dials {
         Engines.Kind kind = Engines.kinds().stream()
                 .filter(one -> one.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new Refusal("There is no choice \"" + name + "\""));
+                .orElseThrow(() -> new Refusal("group.dials.there-is-no-choice", name));
         Method here = kind.method() == adopted.method().getClass() ? adopted.method() : kind.usual(usual);
         return switch (here) {
             case Method.ByThemes known ->
@@ -151,7 +152,7 @@ final class Dials {
         try {
             return Enum.valueOf(choices, name);
         } catch (IllegalArgumentException e) {
-            throw new Refusal("There is no choice \"" + name + "\"", e);
+            throw new Refusal(Message.of("group.dials.there-is-no-choice", name), e);
         }
     }
 
@@ -170,7 +171,7 @@ final class Dials {
             return otherwise;
         }
         if (!text.matches("\\d{1,7}")) {
-            throw new Refusal("\"" + text + "\" is no whole number");
+            throw new Refusal("group.dials.whole-number", text);
         }
         return Integer.parseInt(text);
     }

@@ -12,6 +12,7 @@ import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Mending;
 import smorgas.core.group.same.SameProposals;
 import smorgas.core.recipe.GroupEntry;
+import smorgas.core.text.Message;
 
 /** Answers to doubts; each is one entry. */
 @Controller
@@ -28,7 +29,7 @@ class DoubtActs {
                 .filter(one -> Doubts.key(one, board.groups()).equals(doubt))
                 .findFirst();
         if (found.isEmpty()) {
-            return act.back(new Outcome.NoChange("The groups have changed, and this is settled."));
+            return act.back(new Outcome.NoChange(Message.of("group.doubt-acts.groups-changed-settled")));
         }
         return act.done(recipe -> Mending.of(found.get(), answer.equals("near"), board.groups()));
     }

@@ -12,6 +12,7 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Doubts;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.same.SameProposals;
+import smorgas.core.text.Message;
 
 /** The queue of what most needs a look, each with the acts that settle it. */
 final class DoubtViews {
@@ -20,12 +21,12 @@ final class DoubtViews {
     private static final int SAMPLES = 4;
 
     /** A side of a doubt: keywords, and the group they are in or would be in. */
-    record Side(String name, String url, String told, List<String> keywords, String more) {}
+    record Side(String name, String url, Message told, List<String> keywords, String more) {}
 
     /** What settles a doubt. */
-    record Answer(String value, String label) {}
+    record Answer(String value, Message label) {}
 
-    record DoubtView(String key, String question, Side one, Side other, List<Answer> answers) {}
+    record DoubtView(String key, Message question, Side one, Side other, List<Answer> answers) {}
 
     /** The queue. */
     record Queue(List<DoubtView> doubts, String doubtsLeft, String doubtsRefused) {}
@@ -62,10 +63,12 @@ final class DoubtViews {
             case Doubts.Join join ->
                 new DoubtView(
                         key,
-                        "Does one ad answer both?",
+                        Message.of("group.doubt-views.does-one-ad-answer"),
                         side(join.from()),
                         side(join.into()),
-                        List.of(new Answer("join", "Join them"), new Answer("refuse", "Keep them apart")));
+                        List.of(
+                                new Answer("join", Message.of("group.doubt-views.join-them")),
+                                new Answer("refuse", Message.of("group.doubt-views.keep-them-apart"))));
             case Doubts.Move move -> move(key, move);
             case Doubts.Part part -> part(key, part);
         };
@@ -76,15 +79,19 @@ final class DoubtViews {
         Side keyword = new Side(
                 board.keywords().text(move.keyword()),
                 own < 0 ? query.left() : query.opening(grouping.key(own)),
-                (own < 0 ? "in no group" : "in " + groups.name(own)) + searched(move.keyword()),
+                Message.verbatim((own < 0 ? "in no group" : "in " + groups.name(own)) + searched(move.keyword())),
                 List.of(),
                 "");
         return new DoubtView(
                 key,
-                own < 0 ? "Does it belong here?" : "Is it better here?",
+                own < 0
+                        ? Message.of("group.doubt-views.does-belong-here")
+                        : Message.of("group.doubt-views.better-here"),
                 keyword,
                 side(move.into()),
-                List.of(new Answer("move", "Put it there"), new Answer("refuse", "Leave it")));
+                List.of(
+                        new Answer("move", Message.of("group.doubt-views.put-it-there")),
+                        new Answer("refuse", Message.of("group.doubt-views.leave-it"))));
     }
 
     private DoubtView part(String key, Doubts.Part part) {
@@ -92,26 +99,29 @@ final class DoubtViews {
         int[] staying = Arrays.stream(grouping.members().row(part.group()))
                 .filter(keyword -> !leaving.contains(keyword))
                 .toArray();
-        Answer own = new Answer("own", "A group of its own");
-        Answer leave = new Answer("refuse", "Leave it whole");
+        Answer own = new Answer("own", Message.of("group.doubt-views.group-own"));
+        Answer leave = new Answer("refuse", Message.of("group.doubt-views.leave-whole"));
         return new DoubtView(
                 key,
-                "Are these two things?",
+                Message.of("group.doubt-views.these-two-things"),
                 new Side(
                         "",
                         "",
-                        Show.count(part.keywords().length, "keyword", "keywords"),
+                        Message.of("count.keywords", part.keywords().length),
                         texts(part.keywords()),
                         more(part.keywords())),
                 new Side(
                         groups.name(part.group()),
                         query.opening(grouping.key(part.group())),
-                        Show.count(staying.length, "keyword", "keywords") + " stay",
+                        Message.verbatim(Show.count(staying.length, "keyword", "keywords") + " stay"),
                         texts(staying),
                         more(staying)),
                 part.near() < 0
                         ? List.of(own, leave)
-                        : List.of(own, new Answer("near", "Into " + groups.name(part.near())), leave));
+                        : List.of(
+                                own,
+                                new Answer("near", Message.of("group.doubt-views.into", groups.name(part.near()))),
+                                leave));
     }
 
     private Side side(int group) {
@@ -119,10 +129,10 @@ final class DoubtViews {
         return new Side(
                 groups.name(group),
                 query.opening(grouping.key(group)),
-                Show.count(members.length, "keyword", "keywords")
+                Message.verbatim(Show.count(members.length, "keyword", "keywords")
                         + (groups.searches(group).sum() > 0
                                 ? ", " + groups.searches(group).written() + " searches"
-                                : ""),
+                                : "")),
                 texts(members),
                 more(members));
     }

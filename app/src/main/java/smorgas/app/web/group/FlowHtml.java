@@ -11,6 +11,8 @@ import smorgas.app.web.show.Show;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Groups;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** Where keywords went, as a picture: the groups of before on the left, those of after on the right, ribbons to scale. */
 final class FlowHtml {
@@ -23,7 +25,8 @@ final class FlowHtml {
 
     private final Groups before;
     private final Groups after;
-    private final Html html = new Html(8_000);
+    private final Html html;
+    private final Wording wording;
 
     /** A place of a group on one side: from where it goes on. */
     private static final class Place {
@@ -49,13 +52,15 @@ final class FlowHtml {
      */
     record Picture(String markup, int height, int rest, List<String> told) {}
 
-    private FlowHtml(Groups before, Groups after) {
+    private FlowHtml(Groups before, Groups after, Wording wording) {
+        this.html = new Html(8_000, wording);
+        this.wording = wording;
         this.before = before;
         this.after = after;
     }
 
-    static Picture of(Changes changes, Groups before, Groups after) {
-        return new FlowHtml(before, after).draw(changes);
+    static Picture of(Changes changes, Groups before, Groups after, Wording wording) {
+        return new FlowHtml(before, after, wording).draw(changes);
     }
 
     private Picture draw(Changes changes) {
@@ -99,14 +104,16 @@ final class FlowHtml {
                             .mapToInt(Changes.Flow::keywords)
                             .sum()
                     * scale;
-            places.put(group, new Place(name(from ? before : after, group), y, height));
+            places.put(group, new Place(wording.of(name(from ? before : after, group)), y, height));
             y += Math.max(LEAST, height) + GAP;
         }
         return places;
     }
 
-    private static String name(Groups groups, int group) {
-        return group == Grouping.LEFTOVER ? "Leftovers" : groups.name(group);
+    private static Message name(Groups groups, int group) {
+        return group == Grouping.LEFTOVER
+                ? Message.of("group.flow-html.leftovers")
+                : Message.verbatim(groups.name(group));
     }
 
     private void ribbon(double from, double to, double height, Changes.Flow flow) {

@@ -37,6 +37,7 @@ import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.Method;
 import smorgas.core.recipe.group.Pass;
 import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -45,7 +46,7 @@ import smorgas.core.text.Tidy;
 class GroupController {
 
     /** A rule that makes a group, as the page shows it. */
-    record RuleView(int number, int place, String sentence) {}
+    record RuleView(int number, int place, Message sentence) {}
 
     private static final int NET_WORDS = 40;
     private static final int NET_LINKS = 90;
@@ -120,24 +121,25 @@ class GroupController {
         return "group/page";
     }
 
-    private static void turned(Board adopted, Board board, GroupQuery query, Model model) {
+    private void turned(Board adopted, Board board, GroupQuery query, Model model) {
         Changes changes = Changes.between(adopted.groups(), board.groups());
         Shown.in(
                 model,
                 new Turned(
                         ChangeView.of(changes, adopted.groups(), board.groups(), query),
-                        FlowHtml.of(changes, adopted.groups(), board.groups())));
+                        FlowHtml.of(changes, adopted.groups(), board.groups(), frames.wording())));
     }
 
     /** What is opened: a group or the leftovers, or a candidate, and if it is wanted the parts that it could have. */
-    private static void opened(long id, Board board, GroupQuery query, int shown, Model model) {
+    private void opened(long id, Board board, GroupQuery query, int shown, Model model) {
         boolean candidate = !query.value("candidate").isEmpty();
         boolean parts = query.value("parts").equals("true");
         CandidateViews candidates = new CandidateViews(board, query);
         if (candidate) {
             candidates.opened(Tidy.of(query.value("candidate")), model);
         } else {
-            new OpenedGroupView(board, query, "/projects/" + id).show(shown, page(query.value("page")), model);
+            new OpenedGroupView(board, query, "/projects/" + id, frames.wording())
+                    .show(shown, page(query.value("page")), model);
         }
         if (parts && (candidate || shown >= 0)) {
             candidates.parts(candidate ? -1 : shown, Tidy.of(query.value("candidate")), model);
@@ -186,7 +188,7 @@ class GroupController {
             return Dials.read(
                     fields, recipe.grouping().settings(), recipe.rules().settings());
         } catch (Refusal e) {
-            Frames.say(model, e.getMessage() + ".");
+            Frames.say(model, Message.of("sentence", e.message()));
             return recipe.grouping().settings();
         }
     }
@@ -197,7 +199,7 @@ class GroupController {
             String method,
             List<String> methods,
             Method.@Nullable ByLikeness likeness,
-            String takes,
+            Message takes,
             DialHtml.@Nullable Picture dial,
             List<Pass> passes,
             boolean morePasses,
@@ -208,7 +210,7 @@ class GroupController {
             GroupSettings.StopAt[] stopPlaces,
             Intent[] intentChoices) {}
 
-    private static void dials(GroupSettings wanted, Board board, GroupQuery query, Model model) {
+    private void dials(GroupSettings wanted, Board board, GroupQuery query, Model model) {
         Method.ByLikeness likeness = Dials.likeness(wanted).orElse(null);
         List<Pass> passes =
                 wanted.method().themes().map(Method.ByThemes::passes).orElse(List.of());
@@ -220,12 +222,13 @@ class GroupController {
                         Engines.kinds().stream().map(Engines.Kind::name).toList(),
                         likeness,
                         likeness == null
-                                ? ""
+                                ? Message.NONE
                                 : MeaningView.takes(
                                         likeness, board.standings().remaining().cardinality()),
                         likeness == null
                                 ? null
-                                : DialHtml.of(board.groups().grouping().dial(), likeness, wanted, query),
+                                : DialHtml.of(
+                                        board.groups().grouping().dial(), likeness, wanted, query, frames.wording()),
                         passes,
                         !passes.isEmpty() && passes.size() < Method.MOST_PASSES,
                         Math.round(wanted.seatedFrom() * 100),
@@ -263,12 +266,14 @@ class GroupController {
             case "tree" -> views.tree(shown, model);
             case "net" -> {
                 NetOfWords net = NetOfWords.of(groups, NET_WORDS, NET_LINKS);
-                Shown.in(model, new NetShown(net, NetHtml.of(net, MapHtml.WIDTH, MapHtml.HEIGHT, query)));
+                Shown.in(
+                        model,
+                        new NetShown(net, NetHtml.of(net, MapHtml.WIDTH, MapHtml.HEIGHT, query, frames.wording())));
             }
             case "doubts" -> new DoubtViews(board, query).show(model);
             case "same" -> SameViews.show(adopted, meanings.vectors(id), pantry.all(), model);
             case "candidates" -> new CandidateViews(board, query).list(model);
-            case "compare" -> new Alternatives(adopted, board, query, previews).compare(model);
+            case "compare" -> new Alternatives(adopted, board, query, previews, frames.wording()).compare(model);
             default -> map(board, query, shown, model);
         }
         Recipe recipe = adopted.recipe();
@@ -293,18 +298,20 @@ class GroupController {
     /** The map. */
     record Mapped(String map, List<GroupViews.Part> trail, Tint.By[] tints, Tint.By tint, boolean worths) {}
 
-    private static void map(Board board, GroupQuery query, int shown, Model model) {
+    private void map(Board board, GroupQuery query, int shown, Model model) {
         ThemeTree tree = board.groups().tree();
         int node = tree.find(query.value("zoom"));
         List<GroupViews.Part> trail = new ArrayList<>();
         for (int at = node; at >= 0; at = tree.node(at).parent()) {
             trail.addFirst(new GroupViews.Part(
-                    tree.node(at).text(), "", query.with("zoom", tree.node(at).text())));
+                    Message.verbatim(tree.node(at).text()),
+                    Message.NONE,
+                    query.with("zoom", tree.node(at).text())));
         }
         Shown.in(
                 model,
                 new Mapped(
-                        MapHtml.of(board, query, node, shown),
+                        MapHtml.of(board, query, node, shown, frames.wording()),
                         trail,
                         Tint.By.values(),
                         Tint.By.of(query.value("tint")),

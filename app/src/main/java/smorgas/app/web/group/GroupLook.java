@@ -1,22 +1,24 @@
 package smorgas.app.web.group;
 
+import smorgas.core.text.Message;
+
 /** A way to look at groups: the left side of the Group page. */
 enum GroupLook {
-    MAP("map", "Map"),
-    LIST("list", "List"),
-    DOUBTS("doubts", "Doubtful first"),
-    SAME("same", "Same meaning"),
-    TREE("tree", "Broader themes"),
-    NET("net", "Net of words"),
-    CANDIDATES("candidates", "Candidates"),
-    COMPARE("compare", "Alternatives");
+    MAP("map", "group.look.map"),
+    LIST("list", "group.look.list"),
+    DOUBTS("doubts", "group.look.doubts"),
+    SAME("same", "group.look.same"),
+    TREE("tree", "group.look.tree"),
+    NET("net", "group.look.net"),
+    CANDIDATES("candidates", "group.look.candidates"),
+    COMPARE("compare", "group.look.compare");
 
     private final String key;
-    private final String label;
+    private final Message label;
 
     GroupLook(String key, String label) {
         this.key = key;
-        this.label = label;
+        this.label = Message.of(label);
     }
 
     /** What the address calls it. */
@@ -24,7 +26,7 @@ enum GroupLook {
         return key;
     }
 
-    public String label() {
+    public Message label() {
         return label;
     }
 }

@@ -7,6 +7,7 @@ import smorgas.core.board.Board;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupPins;
+import smorgas.core.text.Message;
 
 /**
  * What can be done with a group, called from the list, the map, the plan or where it is opened.
@@ -19,7 +20,7 @@ import smorgas.core.recipe.GroupPins;
 record GroupMenu(
         String key,
         String name,
-        String figures,
+        Message figures,
         List<String> names,
         List<String> words,
         boolean locked,
@@ -51,8 +52,10 @@ record GroupMenu(
         return new GroupMenu(
                 key,
                 groups.name(group),
-                Show.count(groups.keywords(group), "keyword", "keywords") + " \u00B7 "
-                        + Show.searches(groups.searches(group)),
+                Message.of(
+                        "list.dot",
+                        Message.of("count.keywords", groups.keywords(group)),
+                        Show.searches(groups.searches(group))),
                 groups.explained().names(group),
                 grouping.theme(group),
                 pins.locked().containsKey(key),

@@ -20,6 +20,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 import smorgas.core.value.Worth;
 
 /** What the Group page shows of a result, be it adopted or a preview. */
@@ -42,7 +43,7 @@ final class GroupViews {
             String key,
             String name,
             String url,
-            String kind,
+            Message kind,
             String keywords,
             String kept,
             String undecided,
@@ -61,10 +62,10 @@ final class GroupViews {
      *
      * @param first whether it is one of the few that matter most
      */
-    record FigureView(String name, String now, String adopted, boolean first) {}
+    record FigureView(Message name, String now, String adopted, boolean first) {}
 
     /** A word of the opened group, or another group near it, with a figure. */
-    record Part(String text, String figure, String url) {}
+    record Part(Message text, Message figure, String url) {}
 
     private final Board board;
     private final Groups groups;
@@ -116,25 +117,25 @@ final class GroupViews {
 
     /** A filter of the list by how what is in the groups stands. */
     enum Only {
-        ALL("", "All"),
-        UNKEPT("unkept", "nothing Kept"),
-        KEPT("kept", "some Kept"),
-        UNDECIDED("undecided", "some Undecided"),
-        DROPPED("dropped", "some Dropped");
+        ALL("", "group.only.all"),
+        UNKEPT("unkept", "group.only.unkept"),
+        KEPT("kept", "group.only.kept"),
+        UNDECIDED("undecided", "group.only.undecided"),
+        DROPPED("dropped", "group.only.dropped");
 
         private final String key;
-        private final String label;
+        private final Message label;
 
         Only(String key, String label) {
             this.key = key;
-            this.label = label;
+            this.label = Message.of(label);
         }
 
         public String key() {
             return key;
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -158,26 +159,38 @@ final class GroupViews {
         Explained.Figures before = adopted.figures();
         Explained.Figures now = shown.figures();
         List<FigureView> views = new ArrayList<>();
-        add(views, now.groups() == 1 ? "group" : "groups", Show.count(now.groups()), Show.count(before.groups()));
         add(
                 views,
-                "of keywords grouped",
+                Message.of("group.group-views.groups", now.groups()),
+                Show.count(now.groups()),
+                Show.count(before.groups()));
+        add(
+                views,
+                Message.of("group.group-views.keywords-grouped"),
                 share(now.grouped(), now.keywords()),
                 share(before.grouped(), before.keywords()));
         add(
                 views,
-                "leftovers",
+                Message.of("group.group-views.leftovers"),
                 Show.count(now.keywords() - now.grouped()),
                 Show.count(before.keywords() - before.grouped()));
         add(
                 views,
-                "of searches grouped",
+                Message.of("group.group-views.searches-grouped"),
                 share(now.groupedSearches(), now.searches()),
                 share(before.groupedSearches(), before.searches()));
-        add(views, "keywords a group", sizes(now), sizes(before));
-        add(views, "tightness", Show.percent(now.tightness()), Show.percent(before.tightness()));
-        add(views, "separation", Show.percent(now.separation()), Show.percent(before.separation()));
-        add(views, "near a border", Show.count(now.border()), Show.count(before.border()));
+        add(views, Message.of("group.group-views.keywords-group"), sizes(now), sizes(before));
+        add(
+                views,
+                Message.of("group.group-views.tightness"),
+                Show.percent(now.tightness()),
+                Show.percent(before.tightness()));
+        add(
+                views,
+                Message.of("group.group-views.separation"),
+                Show.percent(now.separation()),
+                Show.percent(before.separation()));
+        add(views, Message.of("group.group-views.near-border"), Show.count(now.border()), Show.count(before.border()));
         return views;
     }
 
@@ -192,12 +205,12 @@ final class GroupViews {
         return whole == 0 ? "0%" : Show.percent(part / (double) whole);
     }
 
-    private static void add(List<FigureView> views, String name, String now, String adopted) {
+    private static void add(List<FigureView> views, Message name, String now, String adopted) {
         views.add(new FigureView(name, now, now.equals(adopted) ? "" : adopted, views.size() < FIRST));
     }
 
     /** A heading of the list: sorts by it, or the other way round. */
-    record Heading(String label, String url, String sorted, boolean number) {}
+    record Heading(String name, Message label, String url, String sorted, boolean number) {}
 
     /** Groups with the heads to sort them by. */
     record Listed(List<GroupView> groups, int hidden, List<Heading> groupHeadings, boolean worths, Only[] onlys) {}
@@ -226,17 +239,17 @@ final class GroupViews {
 
     private List<Heading> headings() {
         List<Heading> headings = new ArrayList<>(List.of(
-                heading("Group", "name", false),
-                heading("Keywords", "keywords", true),
-                heading("Kept", "kept", true),
-                heading("Undecided", "undecided", true),
-                heading("Dropped", "dropped", true),
-                heading("Searches", "searches", true),
-                heading("Bid", "bid", true),
-                heading("Tightness", "tightness", true),
-                heading("Intent", "intent", false)));
+                heading(Message.of("group.group-views.group"), "name", false),
+                heading(Message.of("group.group-views.keywords"), "keywords", true),
+                heading(Message.of("group.group-views.kept"), "kept", true),
+                heading(Message.of("group.group-views.undecided"), "undecided", true),
+                heading(Message.of("group.group-views.dropped"), "dropped", true),
+                heading(Message.of("group.group-views.searches"), "searches", true),
+                heading(Message.of("group.group-views.bid"), "bid", true),
+                heading(Message.of("group.group-views.tightness-head"), "tightness", true),
+                heading(Message.of("group.group-views.intent"), "intent", false)));
         if (worths()) {
-            headings.add(6, heading("Worth", "worth", true));
+            headings.add(6, heading(Message.of("group.group-views.worth"), "worth", true));
         }
         return headings;
     }
@@ -258,12 +271,13 @@ final class GroupViews {
         return IntStream.of(grouping.members().row(group)).anyMatch(values::simulated);
     }
 
-    private Heading heading(String label, String name, boolean number) {
+    private Heading heading(Message label, String name, boolean number) {
         String asked = query.value("sort");
         boolean down = asked.equals("-" + name);
         boolean up = asked.equals(name);
         String next = number ? down ? name : "-" + name : up ? "-" + name : name;
-        return new Heading(label, query.with("sort", next), down ? "descending" : up ? "ascending" : "none", number);
+        return new Heading(
+                name, label, query.with("sort", next), down ? "descending" : up ? "ascending" : "none", number);
     }
 
     private int[] sorted() {
@@ -285,7 +299,8 @@ final class GroupViews {
                     case "worth" -> Comparator.comparingDouble(group -> worth()[group]);
                     case "bid" ->
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
-                    case "intent" -> Comparator.comparing(group -> intent(group).text());
+                    case "intent" ->
+                        Comparator.comparing(group -> intent(group).text().key());
                     case "tightness" -> Comparator.comparingDouble(grouping::meanTightness);
                     default ->
                         Comparator.comparingLong(group -> groups.searches(group).sum());
@@ -324,25 +339,27 @@ final class GroupViews {
                 .most(members)
                 .map(most -> new Part(
                         most.intent().label(),
-                        Show.percent(most.keywords() / (double) members.length) + " of its keywords",
+                        Message.of(
+                                "group.group-views.of-its-keywords",
+                                Show.percent(most.keywords() / (double) members.length)),
                         ""))
-                .orElse(new Part("", "", ""));
+                .orElse(new Part(Message.NONE, Message.NONE, ""));
     }
 
-    String kind(int group) {
+    Message kind(int group) {
         GroupPins pins = board.recipe().grouping().pins();
         String key = grouping.key(group);
         if (pins.locked().containsKey(key)) {
-            return "locked";
+            return Message.of("group.group-views.locked");
         }
         if (pins.made().contains(key)) {
-            return "made by hand";
+            return Message.of("group.group-views.made-hand");
         }
         return switch (grouping.kind(group)) {
-            case THEME -> "";
-            case RULE -> "by a rule";
-            case HAND -> "by hand";
-            case LEFTOVERS -> "to be sorted";
+            case THEME -> Message.NONE;
+            case RULE -> Message.of("group.group-views.by-a-rule");
+            case HAND -> Message.of("group.group-views.by-hand");
+            case LEFTOVERS -> Message.of("group.group-views.to-be-sorted");
         };
     }
 
@@ -372,7 +389,7 @@ final class GroupViews {
                     group ? grouping.key(node.group()) : "",
                     group ? groups.name(node.group()) : node.text(),
                     group ? url(node.group()) : "",
-                    group ? kind(node.group()) : "a broader theme",
+                    group ? kind(node.group()) : Message.of("group.group-views.broader-theme"),
                     Show.count(node.keywords()),
                     "",
                     "",
@@ -383,7 +400,7 @@ final class GroupViews {
                     group && !grouping.theme(node.group()).isEmpty()
                             ? Show.percent(grouping.meanTightness(node.group()))
                             : "",
-                    new Part("", "", ""),
+                    new Part(Message.NONE, Message.NONE, ""),
                     Math.round(1_000f * node.keywords() / largest),
                     Math.min(5, node.depth()),
                     group && node.group() == opened));

@@ -11,6 +11,8 @@ import smorgas.core.draw.Treemap.Rect;
 import smorgas.core.figure.Searched;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** The map of the groups as SVG: every area is a link, to its group or into its broader theme. */
 final class MapHtml {
@@ -32,14 +34,16 @@ final class MapHtml {
     private final int opened;
     private final AreaSize size;
     private final Html html;
+    private final Wording wording;
 
-    private MapHtml(Board board, GroupQuery query, int opened, AreaSize size, int areas) {
+    private MapHtml(Board board, GroupQuery query, int opened, AreaSize size, int areas, Wording wording) {
         this.size = size;
         this.groups = board.groups();
         this.query = query;
         this.tint = new Tint(board, Tint.By.of(query.value("tint")));
         this.opened = opened;
-        this.html = new Html(areas * 420);
+        this.wording = wording;
+        this.html = new Html(areas * 420, wording);
     }
 
     /**
@@ -48,7 +52,7 @@ final class MapHtml {
      * @param node of the theme to look into, or -1 for all
      * @param opened the group that is opened, or -1
      */
-    static String of(Board board, GroupQuery query, int node, int opened) {
+    static String of(Board board, GroupQuery query, int node, int opened, Wording wording) {
         AreaSize size =
                 switch (query.value("by")) {
                     case "keywords" -> AreaSize.byKeywords(board.groups());
@@ -56,7 +60,7 @@ final class MapHtml {
                     default -> AreaSize.bySearches(board.groups());
                 };
         List<GroupMap.Area> areas = GroupMap.of(board.groups(), node, size, WIDTH, HEIGHT);
-        MapHtml map = new MapHtml(board, query, opened, size, areas.size());
+        MapHtml map = new MapHtml(board, query, opened, size, areas.size(), wording);
         boolean first = true;
         for (GroupMap.Area area : areas) {
             map.area(area, first);
@@ -69,17 +73,29 @@ final class MapHtml {
         ThemeTree.Node node =
                 area.smaller() > 0 || area.leftovers() ? null : groups.tree().node(area.node());
         if (area.smaller() > 0) {
-            String many = Show.count(area.smaller()) + " smaller ones";
-            link(new Drawn(area.place(), "broader-area", query.with("view", "list"), many, "in the list"), first);
+            String many = wording.of("group.map.smaller", area.smaller());
+            link(
+                    new Drawn(
+                            area.place(),
+                            "broader-area",
+                            query.with("view", "list"),
+                            many,
+                            wording.of("group.map.in-the-list")),
+                    first);
         } else if (node == null) {
             String facts = facts(groups.grouping().leftovers(), groups.leftoverSearches());
             link(
-                    new Drawn(area.place(), "area leftover-area", query.left(), "Leftovers, in no group", facts)
+                    new Drawn(
+                                    area.place(),
+                                    "area leftover-area",
+                                    query.left(),
+                                    wording.of("group.map.leftovers"),
+                                    facts)
                             .sized(size(
                                     size.leftovers(), groups.leftoverSearches().simulated())),
                     first);
         } else if (area.group() < 0) {
-            String facts = facts(node.keywords(), node.searches()) + ", look into it";
+            String facts = wording.of("group.map.look-into-it", facts(node.keywords(), node.searches()));
             String url = query.with("zoom", node.text(), "page", "");
             Drawn drawn = new Drawn(area.place(), "broader-area", url, node.text(), facts);
             link(area.banded() ? drawn : drawn.unnamed(), first);
@@ -91,14 +107,15 @@ final class MapHtml {
     private Drawn group(GroupMap.Area area) {
         int group = area.group();
         String key = groups.grouping().key(group);
-        String told = tint.told(group);
+        Message told = tint.told(group);
+        String facts = facts(groups.keywords(group), groups.searches(group));
         return new Drawn(
                 area.place(),
                 "area tint-step-" + tint.step(group) + (group == opened ? " opened-area" : ""),
                 key,
                 query.opening(key),
                 groups.name(group),
-                facts(groups.keywords(group), groups.searches(group)) + (told.isEmpty() ? "" : ", " + told),
+                told.isEmpty() ? facts : wording.of("list.comma", facts, told),
                 true,
                 size(size.group().applyAsDouble(group), groups.searches(group).simulated()));
     }
@@ -110,8 +127,8 @@ final class MapHtml {
                 simulated && !query.value("by").equals("keywords"));
     }
 
-    private static String facts(long keywords, Searched searches) {
-        return Show.count(keywords, "keyword", "keywords") + ", " + Show.searches(searches);
+    private String facts(long keywords, Searched searches) {
+        return wording.of("list.comma", Message.of("count.keywords", keywords), Show.searches(searches));
     }
 
     /**

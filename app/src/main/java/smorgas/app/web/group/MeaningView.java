@@ -5,6 +5,7 @@ import smorgas.app.web.show.Show;
 import smorgas.app.work.Meanings;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.Method;
+import smorgas.core.text.Message;
 
 /**
  * What the Group page tells of what keywords mean.
@@ -15,20 +16,18 @@ import smorgas.core.recipe.group.Method;
  * @param meaningAgain where the line is asked for again; empty if it will stay as it is
  * @param meaningOffer the page with meaning counted; empty if it is counted already, or not known yet
  */
-record MeaningView(String meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
+record MeaningView(
+        Message meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
 
     /** Instead of it, where likeness is not found out of so many keywords. */
     static MeaningView tooMany(Method method) {
-        String why = "More than " + Show.count(method.most())
-                + " keywords: their groups form by themes here, until fewer are left. Sift out what does not fit, choose themes"
-                + " to turn their dials, or compare more of them (More dials), which takes its time.";
+        Message why = Message.of("group.meaning-view.more-than-keywords-their", method.most());
         return new MeaningView(why, "", "", "", "");
     }
 
     /** What it takes is told before somebody has more keywords compared. */
-    static String takes(Method method, int keywords) {
-        return Show.count(keywords) + " are left; for them it takes " + Show.count((method.needed(keywords) >> 20) + 1)
-                + " MB.";
+    static Message takes(Method method, int keywords) {
+        return Message.of("group.meaning-view.left-them-takes-mb", keywords, (method.needed(keywords) >> 20) + 1);
     }
 
     /** What there is to tell; empty where nothing can be known of meaning. */
@@ -38,17 +37,18 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
             case Meanings.Off off -> Optional.empty();
             case Meanings.Waiting waiting ->
                 Optional.of(new MeaningView(
-                        "Words alone decide; of " + progress(waiting.known(), waiting.all())
-                                + " keywords it is known what they mean.",
+                        Message.of(
+                                "group.meaning-view.words-alone-decide-keywords",
+                                progress(waiting.known(), waiting.all())),
                         "",
                         here,
                         "",
                         ""));
             case Meanings.Working working ->
                 Optional.of(new MeaningView(
-                        "Finding out what keywords mean"
-                                + (working.all() == 0 ? "" : ": " + progress(working.known(), working.all()))
-                                + "; words decide till then.",
+                        Message.of(
+                                "group.meaning-view.finding-out-what-keywords",
+                                (working.all() == 0 ? "" : ": " + progress(working.known(), working.all()))),
                         here,
                         "",
                         here + query.with(),
@@ -57,7 +57,7 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
                 settings.method().meaning()
                         ? Optional.empty()
                         : Optional.of(new MeaningView(
-                                "It is known now what the keywords mean.",
+                                Message.of("group.meaning-view.known-now-what-keywords"),
                                 "",
                                 "",
                                 "",
@@ -67,7 +67,7 @@ record MeaningView(String meaningTold, String meaningStop, String meaningGo, Str
                                                                 .with(true))),
                                                         query.fields())
                                                 .with()));
-            case Meanings.Broken broken -> Optional.of(new MeaningView(broken.why(), "", "", "", ""));
+            case Meanings.Broken broken -> Optional.of(new MeaningView(Message.verbatim(broken.why()), "", "", "", ""));
         };
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
 import smorgas.core.group.read.ThemeMarks;
+import smorgas.core.text.Wording;
 
 /** Rows of the opened group's keywords, the words of its theme set off. */
 final class MemberHtml {
@@ -15,8 +16,8 @@ final class MemberHtml {
      *
      * @param base of the project's addresses
      */
-    static String of(List<OpenedGroupView.Member> members, String base) {
-        Html html = new Html(members.size() * 900);
+    static String of(List<OpenedGroupView.Member> members, String base, Wording wording) {
+        Html html = new Html(members.size() * 900, wording);
         members.forEach(member -> row(html, member, base));
         return html.toString();
     }

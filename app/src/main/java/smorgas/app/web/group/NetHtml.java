@@ -3,6 +3,8 @@ package smorgas.app.web.group;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
 import smorgas.core.group.read.NetOfWords;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** The net of words as SVG: a dot as large as the word is common, a line as thick as two words are often together. */
 final class NetHtml {
@@ -10,9 +12,9 @@ final class NetHtml {
     private NetHtml() {}
 
     /** The lines and the words; every word leads to the candidates that have it. */
-    static String of(NetOfWords net, double width, double height, GroupQuery query) {
+    static String of(NetOfWords net, double width, double height, GroupQuery query, Wording wording) {
         double[][] at = Springs.lay(net.words().size(), net.links(), width, height);
-        Html html = new Html(net.words().size() * 400 + net.links().size() * 200);
+        Html html = new Html(net.words().size() * 400 + net.links().size() * 200, wording);
         double most = net.links().isEmpty() ? 1 : net.links().getFirst().keywords();
         for (NetOfWords.Link link : net.links()) {
             NetOfWords.Word one = net.words().get(link.one());
@@ -39,8 +41,7 @@ final class NetHtml {
                     .raw("\" href=\"")
                     .text(query.with("view", "candidates", "q", word.text(), "page", ""))
                     .raw("\" aria-label=\"")
-                    .text(word.text() + ", in " + Show.count(word.keywords(), "keyword", "keywords")
-                            + ", its candidates")
+                    .text(Message.of("group.net-html.keyword-candidates", word.text(), word.keywords()))
                     .raw("\"><circle cx=\"");
             html.decimal(at[i][0]).raw("\" cy=\"");
             html.decimal(at[i][1]).raw("\" r=\"");

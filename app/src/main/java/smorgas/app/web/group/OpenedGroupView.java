@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
@@ -21,6 +20,8 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeMarks;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** The opened group, or the leftovers: figures, what holds it together, members, neighbours, what a hand decided of it. */
 final class OpenedGroupView {
@@ -29,13 +30,13 @@ final class OpenedGroupView {
     record Member(
             String text,
             List<ThemeMarks.Mark> marks,
-            String searches,
+            Message searches,
             String tightness,
-            String how,
+            Message how,
             String next,
             String nextUrl,
             String standing,
-            String label) {}
+            Message label) {}
 
     private final Board board;
     private final Groups groups;
@@ -43,6 +44,7 @@ final class OpenedGroupView {
     private final GroupQuery query;
     private final String base;
     private final GroupViews views;
+    private final Wording wording;
 
     /**
      * Of a board.
@@ -50,7 +52,8 @@ final class OpenedGroupView {
      * @param query of every link, so that a preview stays one
      * @param base of the project's addresses
      */
-    OpenedGroupView(Board board, GroupQuery query, String base) {
+    OpenedGroupView(Board board, GroupQuery query, String base, Wording wording) {
+        this.wording = wording;
         this.board = board;
         this.groups = board.groups();
         this.grouping = groups.grouping();
@@ -64,8 +67,8 @@ final class OpenedGroupView {
             String members,
             String theme,
             String name,
-            String kind,
-            String memberCount,
+            Message kind,
+            Message memberCount,
             String memberSearches,
             String memberBid,
             String memberTightness,
@@ -75,7 +78,7 @@ final class OpenedGroupView {
             String broader,
             String before,
             String after,
-            String intents,
+            Message intents,
             Expected expected,
             String assume,
             int page,
@@ -106,11 +109,11 @@ final class OpenedGroupView {
         Shown.in(
                 model,
                 new Opened(
-                        MemberHtml.of(members, base),
+                        MemberHtml.of(members, base, wording),
                         is ? grouping.key(group) : "",
                         is ? groups.name(group) : "",
-                        is ? views.kind(group) : "",
-                        Show.count(inOrder.length, "keyword", "keywords"),
+                        is ? views.kind(group) : Message.NONE,
+                        Message.of("count.keywords", inOrder.length),
                         is
                                 ? groups.searches(group).written()
                                 : groups.leftoverSearches().written(),
@@ -134,14 +137,17 @@ final class OpenedGroupView {
         return groups.explained().common(group).stream()
                 .filter(word -> !word.theme())
                 .limit(8)
-                .map(word -> new GroupViews.Part(word.word(), Show.percent(word.share()), ""))
+                .map(word -> new GroupViews.Part(
+                        Message.verbatim(word.word()), Message.verbatim(Show.percent(word.share())), ""))
                 .toList();
     }
 
     private List<GroupViews.Part> near(int group) {
         return groups.explained().near(group).stream()
                 .map(near -> new GroupViews.Part(
-                        groups.name(near.group()), Show.percent(near.nearness()), views.url(near.group())))
+                        Message.verbatim(groups.name(near.group())),
+                        Message.verbatim(Show.percent(near.nearness())),
+                        views.url(near.group())))
                 .toList();
     }
 
@@ -149,16 +155,22 @@ final class OpenedGroupView {
     private List<GroupViews.Part> odd(int group) {
         return groups.explained().odd(group).stream()
                 .map(keyword -> new GroupViews.Part(
-                        board.keywords().text(keyword), Show.percent(grouping.tightness(keyword)), ""))
+                        Message.verbatim(board.keywords().text(keyword)),
+                        Message.verbatim(Show.percent(grouping.tightness(keyword))),
+                        ""))
                 .toList();
     }
 
     /** How many of the keywords are for what, the commonest first; empty if it is known of none. */
-    private String intents(int[] some) {
-        return board.intents().mix(some).entrySet().stream()
+    private Message intents(int[] some) {
+        List<Message> told = board.intents().mix(some).entrySet().stream()
                 .sorted(Map.Entry.<Intent, Integer>comparingByValue().reversed())
-                .map(one -> Show.count(one.getValue()) + " " + one.getKey().label())
-                .collect(Collectors.joining(", "));
+                .map(one -> Message.of(
+                        "group.opened-group-view.intent",
+                        one.getValue(),
+                        one.getKey().label()))
+                .toList();
+        return Message.joined("list.comma", told);
     }
 
     /** What a hand has decided of a group. */
@@ -202,9 +214,9 @@ final class OpenedGroupView {
                 group < 0
                         ? List.of(new ThemeMarks.Mark(keywords.text(keyword), false))
                         : groups.marks(group, keywords.text(keyword)),
-                Show.figure(Figure.SEARCHES, searches, keyword),
+                Message.verbatim(Show.figure(Figure.SEARCHES, searches, keyword)),
                 themed ? Show.percent(why.tightness()) : "",
-                group < 0 ? "" : how(grouping.by(keyword)),
+                group < 0 ? Message.NONE : how(grouping.by(keyword)),
                 why.next()
                         .map(next -> groups.name(next) + " " + Show.percent(why.nextTightness()))
                         .orElse(""),
@@ -213,14 +225,14 @@ final class OpenedGroupView {
                 board.standings().of(keyword).label());
     }
 
-    private static String how(Grouping.By by) {
+    private static Message how(Grouping.By by) {
         return switch (by) {
-            case THEME, REST, SETTLED -> "";
-            case RULE -> "by a rule";
-            case HAND -> "by hand";
-            case LOCK -> "";
-            case JOIN -> "joined";
-            case SEAT -> "seated";
+            case THEME, REST, SETTLED -> Message.NONE;
+            case RULE -> Message.of("group.opened-group-view.by-a-rule");
+            case HAND -> Message.of("group.opened-group-view.by-hand");
+            case LOCK -> Message.NONE;
+            case JOIN -> Message.of("group.opened-group-view.joined");
+            case SEAT -> Message.of("group.opened-group-view.seated");
         };
     }
 }

@@ -17,6 +17,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.GroupPins;
 import smorgas.core.recipe.group.SplitBy;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
@@ -45,14 +46,16 @@ class PinActs {
         boolean one = !Tidy.of(keyword).isEmpty();
         List<String> texts = one ? List.of(Tidy.of(keyword)) : trays.texts(act.id(), tab);
         if (texts.isEmpty() || Tidy.of(intoGroup).isEmpty()) {
-            String why = texts.isEmpty() ? "Nothing is picked." : "Say the name of the group.";
+            Message why = texts.isEmpty()
+                    ? Message.of("group.pin-acts.nothing-picked")
+                    : Message.of("group.pin-acts.say-name-group");
             return act.back(new Outcome.NoChange(why));
         }
         Board board = act.snapshot().board();
         String group = key(board.groups(), Tidy.of(intoGroup));
         if (way.equals("also") && board.groups().find(group) < 0) {
-            return act.back(new Outcome.Refused("There is no group \"" + intoGroup.strip()
-                    + "\" at present, so nothing can be in it too. Make it first, or put the keywords into it."));
+            return act.back(
+                    new Outcome.Refused(Message.of("group.pin-acts.group-present-so-nothing", intoGroup.strip())));
         }
         List<String> also = board.keywords().otherSpellings(texts);
         keepCase(act, board, group, intoGroup);
@@ -106,7 +109,7 @@ class PinActs {
                 Tidy.of(intoGroup).isEmpty() ? keys.isEmpty() ? "" : keys.getFirst() : key(groups, Tidy.of(intoGroup));
         List<String> from = keys.stream().filter(key -> !key.equals(into)).toList();
         if (from.isEmpty()) {
-            return act.back(new Outcome.NoChange("Tick two groups, or one and say into which it goes."));
+            return act.back(new Outcome.NoChange(Message.of("group.pin-acts.tick-two-groups-one")));
         }
         Outcome outcome = act.make(recipe -> new GroupPin.GroupsJoined(from, into));
         // The page stays where it was, but that a group which is no more cannot be opened: the one it went into is.
@@ -133,7 +136,7 @@ class PinActs {
                 .distinct()
                 .toList();
         if (themes.isEmpty()) {
-            return act.back(new Outcome.NoChange("Tick what is to become a group."));
+            return act.back(new Outcome.NoChange(Message.of("group.pin-acts.tick-what-become-group")));
         }
         Outcome outcome = act.make(recipe -> new GroupPin.ThemesMade(themes, on));
         return act.back(outcome, GroupQuery.toOpen(themes.getFirst()));
@@ -150,7 +153,7 @@ class PinActs {
         try {
             by = new SplitBy(smallestPart, new TreeSet<>(Words.of(Tidy.of(mutedHere))));
         } catch (Refusal e) {
-            return act.back(new Outcome.NoChange(e.getMessage() + "."));
+            return act.back(new Outcome.NoChange(Message.of("sentence", e.message())));
         }
         return act.done(recipe -> new GroupPin.GroupSplit(theme, by));
     }

@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Previews;
@@ -23,6 +22,7 @@ import smorgas.core.recipe.GroupEntry.WordsSame;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.SameHere;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /** Words that mean the same: said, refused, told apart, taken from the pantry and put there. */
@@ -59,14 +59,13 @@ class SameController {
                 model,
                 new Effect(
                         changes.moved() == 0
-                                ? "changes no group now"
-                                : "moves " + Show.count(changes.moved(), "keyword", "keywords") + " of "
-                                        + Show.count(groups, "group", "groups")));
+                                ? Message.of("group.same-controller.changes-group-now")
+                                : Message.of("group.same-controller.moves-keyword-group", changes.moved(), groups)));
         return "group/doubts :: effect";
     }
 
     /** What a proposal would do, in a few words. */
-    record Effect(String effect) {}
+    record Effect(Message effect) {}
 
     /** Words mean the same, or each by itself, or as in any trade; or a proposal is refused. */
     @PostMapping("/projects/{id}/group/same")
@@ -80,7 +79,7 @@ class SameController {
         }
         List<String> words = tidy(Stream.concat(given.stream(), BETWEEN.splitAsStream(typed)));
         if (words.size() < (way.equals("same") ? 2 : 1)) {
-            return act.back(new Outcome.NoChange("Type at least two words, with commas between them."));
+            return act.back(new Outcome.NoChange(Message.of("group.same-controller.type-least-two-words")));
         }
         WordsSame.Way said =
                 switch (way) {
@@ -100,8 +99,7 @@ class SameController {
                 .filter(set -> set.size() > 1)
                 .toList();
         if (sets.isEmpty()) {
-            return act.back(new Outcome.NoChange(
-                    "The list \"" + list + "\" has no line of two words or more with commas between them."));
+            return act.back(new Outcome.NoChange(Message.of("group.same-controller.list-line-two-words", list)));
         }
         return act.done(recipe -> new WordsSame(sets, WordsSame.Way.SAME));
     }
@@ -114,7 +112,7 @@ class SameController {
                 same.sets().stream().map(set -> String.join(", ", set)).toList();
         WordList kept =
                 pantry.save(new WordList(list.strip(), act.project().language(), WordList.Kind.SAME_MEANING, 1, lines));
-        return act.back(new Outcome.NoChange("Kept in the pantry as \"" + kept.name() + "\"."));
+        return act.back(new Outcome.NoChange(Message.of("group.same-controller.kept-pantry", kept.name())));
     }
 
     private static List<String> tidy(Stream<String> words) {

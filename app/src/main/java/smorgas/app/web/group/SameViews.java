@@ -1,7 +1,6 @@
 package smorgas.app.web.group;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.SortedSet;
 import org.springframework.ui.Model;
 import smorgas.app.web.show.Show;
@@ -13,6 +12,7 @@ import smorgas.core.group.same.SameProposals;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /** Words that count as one when groups form: what is said, what any trade says, and what may be. */
@@ -38,7 +38,7 @@ final class SameViews {
             String ones,
             String others,
             List<String> example,
-            String why,
+            Message why,
             String effect) {}
 
     /** The page's left side. */
@@ -102,7 +102,7 @@ final class SameViews {
     }
 
     private static ProposalView view(SameProposals.Proposal proposal) {
-        String where = Show.count(proposal.surroundings(), "pair", "pairs") + " of keywords differ by these words only";
+        Message where = Message.of("group.same-views.pair-keywords-differ-these", proposal.surroundings());
         return new ProposalView(
                 proposal.key(),
                 proposal.one(),
@@ -112,7 +112,7 @@ final class SameViews {
                 proposal.example(),
                 Double.isNaN(proposal.meaning())
                         ? where
-                        : where + String.format(Locale.ENGLISH, ", meaning %.0f%% alike", proposal.meaning() * 100),
+                        : Message.of("group.same-views.meaning-alike", where, Math.round(proposal.meaning() * 100)),
                 "?word=" + Show.encoded(proposal.one()) + "&word=" + Show.encoded(proposal.other()));
     }
 }

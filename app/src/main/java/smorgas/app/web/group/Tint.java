@@ -1,11 +1,13 @@
 package smorgas.app.web.group;
 
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.stream.Stream;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.column.RaggedInts;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** What the map tells by how dark an area is: five steps, each a fifth of the groups, but standing by its share. */
 final class Tint {
@@ -15,37 +17,42 @@ final class Tint {
 
     /** What can be told. */
     enum By {
-        TIGHTNESS("tightness", "loose", "tight"),
-        BID("bid", "cheap", "dear"),
-        STANDING("standing", "none Kept", "all Kept");
+        TIGHTNESS("tint.tightness", "tint.tightness.little", "tint.tightness.much"),
+        BID("tint.bid", "tint.bid.little", "tint.bid.much"),
+        STANDING("tint.standing", "tint.standing.little", "tint.standing.much");
 
-        private final String label;
-        private final String little;
-        private final String much;
+        private final Message label;
+        private final Message little;
+        private final Message much;
 
         By(String label, String little, String much) {
-            this.label = label;
-            this.little = little;
-            this.much = much;
+            this.label = Message.of(label);
+            this.little = Message.of(little);
+            this.much = Message.of(much);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
 
+        /** Its name in addresses and styles. */
+        public String key() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
         /** What the lightest step says. */
-        public String little() {
+        public Message little() {
             return little;
         }
 
         /** What the darkest step says. */
-        public String much() {
+        public Message much() {
             return much;
         }
 
         static By of(String name) {
             return Stream.of(values())
-                    .filter(by -> by.label.equals(name))
+                    .filter(by -> by.key().equals(name))
                     .findFirst()
                     .orElse(TIGHTNESS);
         }
@@ -101,15 +108,15 @@ final class Tint {
     }
 
     /** What it is of a group, in words; empty if it is unknown. */
-    String told(int group) {
+    Message told(int group) {
         double value = values[group];
         if (value < 0) {
-            return "";
+            return Message.NONE;
         }
         return switch (by) {
-            case TIGHTNESS -> "tightness " + Show.percent(value);
-            case STANDING -> Show.percent(value) + " Kept";
-            case BID -> "bid " + Show.money(board.groups().bid(group));
+            case TIGHTNESS -> Message.of("tint.tightness.told", Show.percent(value));
+            case STANDING -> Message.of("tint.standing.told", Show.percent(value));
+            case BID -> Message.of("tint.bid.told", Show.money(board.groups().bid(group)));
         };
     }
 }

@@ -30,6 +30,7 @@ import smorgas.core.board.DifferenceCsv;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.recipe.History;
 import smorgas.core.serve.Csv;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** What is otherwise at one point of the history than at another: keywords, standings, groups and the plan. */
@@ -58,7 +59,7 @@ class DifferenceController {
             String from,
             String to,
             List<Choice> choices,
-            String fault,
+            Message fault,
             @Nullable Otherwise otherwise) {}
 
     /**
@@ -67,7 +68,7 @@ class DifferenceController {
      * @param told in a sentence
      * @param groups whether groups and plan were compared
      */
-    record Otherwise(String told, List<Part> parts, boolean groups, List<ServedController.Part> plan) {}
+    record Otherwise(Message told, List<Part> parts, boolean groups, List<ServedController.Part> plan) {}
 
     /**
      * What is otherwise in one way.
@@ -76,10 +77,10 @@ class DifferenceController {
      * @param sides whether there is something at both times
      */
     record Part(
-            String kind, String label, String count, boolean searched, boolean sides, List<Row> rows, String more) {}
+            String kind, Message label, String count, boolean searched, boolean sides, List<Row> rows, Message more) {}
 
     /** A keyword with what it was and what it is. */
-    record Row(String text, String searches, String was, String is, String season) {}
+    record Row(String text, String searches, Message was, Message is, Message season) {}
 
     /** Two points of the history, and whether groups are compared too. */
     record Between(String from, String to, boolean groups) {}
@@ -96,12 +97,12 @@ class DifferenceController {
     String page(@PathVariable long id, @ModelAttribute("between") Between between, Model model) {
         OpenProject project = frames.open(id);
         Snapshot snapshot = project.snapshot();
-        String fault = "";
+        Message fault = Message.NONE;
         Otherwise otherwise = null;
         try {
             otherwise = otherwise(board(project, between.from()), board(project, between.to()), between.groups());
         } catch (Refusal refused) {
-            fault = refused.getMessage() + ".";
+            fault = Message.of("sentence", refused.message());
         }
         Shown.in(
                 model,
@@ -129,7 +130,7 @@ class DifferenceController {
 
     private static long number(String point) {
         if (!point.matches("\\d{1,9}")) {
-            throw new Refusal("There is no such point");
+            throw new Refusal("history.difference-controller.such-point");
         }
         return Long.parseLong(point);
     }
@@ -142,9 +143,12 @@ class DifferenceController {
                 .map(kind -> part(kind, difference.rows(kind)))
                 .toList();
         return new Otherwise(
-                Show.count(difference.before(), "keyword", "keywords") + " then, "
-                        + Show.count(difference.after()) + " afterwards, " + Show.count(difference.same())
-                        + " at both times." + (difference.nothing() ? " Nothing is otherwise." : ""),
+                Message.of(
+                        "history.difference-controller.keyword-then-afterwards-both",
+                        difference.before(),
+                        difference.after(),
+                        difference.same(),
+                        difference.nothing()),
                 parts,
                 groups,
                 groups ? ServedController.parts(points.plan(old, now)) : List.of());
@@ -166,19 +170,21 @@ class DifferenceController {
                                 row.twiceSearches() == FigureColumn.UNKNOWN
                                         ? ""
                                         : Show.marked(Show.count(row.twiceSearches() / 2), row.simulated()),
-                                searched ? figure(row.was()) : row.was(),
-                                searched ? Show.marked(figure(row.is()), row.simulated()) : row.is(),
+                                searched ? figure(row.was(), false) : row.was(),
+                                searched ? figure(row.is(), row.simulated()) : row.is(),
                                 row.season()))
                         .toList(),
                 more(rows.size()));
     }
 
-    private static String figure(String searches) {
-        return searches.isEmpty() ? "not known" : Show.count(Long.parseLong(searches));
+    private static Message figure(Message searches, boolean simulated) {
+        return searches.isEmpty()
+                ? Message.of("history.difference-controller.not-known")
+                : Message.verbatim(Show.marked(Show.count(Long.parseLong(searches.toString())), simulated));
     }
 
-    private static String more(int rows) {
-        return rows > SHOWN ? "and " + Show.count(rows - SHOWN) + " more" : "";
+    private static Message more(int rows) {
+        return rows > SHOWN ? Message.of("and-more", rows - SHOWN) : Message.NONE;
     }
 
     /** Those with a name first, then the last acts, then other projects as they are now. */
@@ -190,19 +196,23 @@ class DifferenceController {
                 .limit(LATEST)
                 .map(step -> new Choice(
                         String.valueOf(step.seq()),
-                        "after act " + step.seq() + ": " + step.entry().sentence()))
+                        Message.of(
+                                "history.difference-controller.after-act",
+                                step.seq(),
+                                step.entry().sentence())))
                 .filter(one -> choices.stream().noneMatch(known -> known.value().equals(one.value())))
                 .toList()
                 .forEach(choices::add);
-        choices.add(new Choice("0", "the beginning"));
+        choices.add(new Choice("0", Message.of("history.difference-controller.the-beginning")));
         projects.all().stream()
                 .filter(project -> project.id() != id && !project.binned())
                 .limit(LATEST)
-                .forEach(project ->
-                        choices.add(new Choice(OTHER + project.id(), "the project " + project.name() + ", now")));
+                .forEach(project -> choices.add(new Choice(
+                        OTHER + project.id(),
+                        Message.of("history.difference-controller.project-now", project.name()))));
         for (String asked : List.of(from, to)) {
             if (choices.stream().noneMatch(known -> known.value().equals(asked))) {
-                choices.add(new Choice(asked, "after act " + asked));
+                choices.add(new Choice(asked, Message.of("history.difference-controller.after-act-2", asked)));
             }
         }
         return choices;
@@ -219,7 +229,7 @@ class DifferenceController {
         response.setContentType("text/csv;charset=UTF-8");
         response.setHeader("Content-Disposition", "attachment; filename=\"difference.csv\"");
         try (Csv csv = new Csv(response.getWriter())) {
-            DifferenceCsv.write(difference, csv);
+            DifferenceCsv.write(difference, frames.wording(), csv);
         }
     }
 
@@ -245,7 +255,7 @@ class DifferenceController {
                 .filter(text -> project.snapshot().board().keywords().find(text).isPresent())
                 .toList();
         trays.pick(id, tab, known);
-        Frames.say(model, "Picked up " + Show.count(known.size(), "keyword", "keywords") + ".");
+        Frames.say(model, Message.of("history.difference-controller.picked-up-keyword", known.size()));
         return page(id, between, model);
     }
 }

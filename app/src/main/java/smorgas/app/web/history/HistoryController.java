@@ -35,6 +35,7 @@ import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.PointEntry;
+import smorgas.core.text.Message;
 
 /** Undo and redo, the history, the recipe as a file, the keys, and the band while groups are pending. */
 @Controller
@@ -50,10 +51,18 @@ class HistoryController {
      * @param effect what it changed; empty if nothing is told
      * @param name of the point after it; empty if it has none
      */
-    record ActView(long number, String sentence, String effect, String by, String when, String state, String name) {}
+    record ActView(
+            long number,
+            Message sentence,
+            String effect,
+            Message by,
+            String when,
+            Message state,
+            boolean done,
+            String name) {}
 
     /** The opened point: just after an act. */
-    record Opened(long point, String sentence, String effect, String name) {}
+    record Opened(long point, Message sentence, String effect, String name) {}
 
     private final Frames frames;
     private final Histories histories;
@@ -91,11 +100,11 @@ class HistoryController {
         List<ActView> views = new ArrayList<>();
         for (int i = Math.min(steps.size(), told.size()) - 1; i >= 0 && views.size() < SHOWN; i--) {
             History.Step step = steps.get(i);
-            String state =
+            Message state =
                     switch (step.state()) {
-                        case DONE -> "in force";
-                        case UNDONE -> "undone";
-                        case LEFT -> "undone, left behind";
+                        case DONE -> Message.of("history.history-controller.in-force");
+                        case UNDONE -> Message.of("history.history-controller.undone");
+                        case LEFT -> Message.of("history.history-controller.undone-left-behind");
                     };
             views.add(new ActView(
                     step.seq(),
@@ -104,6 +113,7 @@ class HistoryController {
                     told.get(i).by().label(),
                     told.get(i).at().atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
                     state,
+                    step.state() == History.State.DONE,
                     names.getOrDefault(step.seq(), "")));
         }
         Opened opened = point < 0 || point > Math.min(steps.size(), told.size())
@@ -122,17 +132,18 @@ class HistoryController {
         return "history/page";
     }
 
-    private static Opened opened(long point, List<History.Step> steps, List<Histories.Told> told, String name) {
+    private Opened opened(long point, List<History.Step> steps, List<Histories.Told> told, String name) {
         if (point == 0) {
-            return new Opened(0, "Nothing had been done.", "", name);
+            return new Opened(0, Message.of("history.history-controller.nothing-had-been-done"), "", name);
         }
         History.Step step = steps.get((int) point - 1);
-        return new Opened(point, step.entry().sentence() + ".", effect(step, told.get((int) point - 1)), name);
+        return new Opened(
+                point, Message.of("sentence", step.entry().sentence()), effect(step, told.get((int) point - 1)), name);
     }
 
     /** What it changed, without saying once more what was done. */
-    private static String effect(History.Step step, Histories.Told told) {
-        String sentence = step.entry().sentence();
+    private String effect(History.Step step, Histories.Told told) {
+        String sentence = frames.wording().of(step.entry().sentence());
         String effect = told.effect().startsWith(sentence) ? told.effect().substring(sentence.length()) : told.effect();
         return effect.replaceFirst("^[.\\s]+", "");
     }
@@ -163,7 +174,7 @@ class HistoryController {
         OpenProject project = frames.open(branch);
         project.act(project.snapshot().version(), recipe -> new PointEntry.WentBack(point));
         redirect.addFlashAttribute(
-                "notice", "This is a project of its own now, from act " + point + " of " + original + ".");
+                "notice", Message.of("history.history-controller.project-own-now-from", point, original));
         return "redirect:/projects/" + branch + "/gather";
     }
 
@@ -203,14 +214,19 @@ class HistoryController {
                         project.snapshot().history().effective())
                 .json()
                 .getBytes(StandardCharsets.UTF_8);
-        List<String> told = new ArrayList<>();
+        List<Message> told = new ArrayList<>();
         for (long other : others.stream().filter(Objects::nonNull).toList()) {
             OpenProject to = frames.open(other);
             Outcome outcome =
                     to.act(to.snapshot().version(), decisions -> RecipeFile.take(name, recipe, to.language()));
-            told.add(frames.project(other).name() + ": " + outcome.sentence());
+            told.add(Message.of(
+                    "work.open-project.of-list", frames.project(other).name(), outcome.sentence()));
         }
-        redirect.addFlashAttribute("notice", told.isEmpty() ? "Tick a project at least." : String.join(" ", told));
+        redirect.addFlashAttribute(
+                "notice",
+                told.isEmpty()
+                        ? Message.of("history.history-controller.tick-project-least")
+                        : Message.joined("list.sentences", told));
         return "redirect:/projects/" + id + "/history";
     }
 

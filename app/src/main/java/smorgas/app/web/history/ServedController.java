@@ -19,13 +19,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.DiskSpace;
 import smorgas.app.store.ServedPlans;
 import smorgas.app.web.frame.Frames;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Points;
 import smorgas.app.work.Snapshot;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanRecord;
+import smorgas.core.text.Message;
 
 /** Plans that were served, and what must be done to an account that has one of them: only what changed leaves. */
 @Controller
@@ -47,16 +47,16 @@ class ServedController {
 
     /** Those there are, and the opened one beside the plan of now. */
     record ServedPage(
-            List<One> plans, String rowsNow, @Nullable Opened opened) {}
+            List<One> plans, Message rowsNow, @Nullable Opened opened) {}
 
     /** One that was served. */
-    record One(long id, String name, String at, long point, String rows, boolean removed) {}
+    record One(long id, String name, String at, long point, Message rows, boolean removed) {}
 
     /** What changed since one. */
     record Opened(long id, String name, List<Part> parts) {}
 
     /** Rows to which the same is done. */
-    record Part(String label, String count, List<String> rows, String more) {}
+    record Part(Message label, Message count, List<Message> rows, Message more) {}
 
     @GetMapping("/projects/{id}/served")
     String page(@PathVariable long id, @RequestParam(defaultValue = "0") long plan, Model model) {
@@ -73,7 +73,7 @@ class ServedController {
                 model,
                 new ServedPage(
                         all.stream().map(ServedController::one).toList(),
-                        Show.count(snapshot.board().planCount().rows(), "row", "rows"),
+                        Message.of("count.rows", snapshot.board().planCount().rows()),
                         all.stream()
                                 .filter(one -> one.id() == opened)
                                 .findFirst()
@@ -89,7 +89,7 @@ class ServedController {
                 plan.name(),
                 plan.at().atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
                 plan.point(),
-                Show.count(plan.rows(), "row", "rows"),
+                Message.of("count.rows", plan.rows()),
                 plan.removed());
     }
 
@@ -109,35 +109,46 @@ class ServedController {
             if (!all.isEmpty()) {
                 parts.add(new Part(
                         what.label(),
-                        Show.count(all.size(), "row", "rows"),
+                        Message.of("count.rows", all.size()),
                         all.stream().limit(SHOWN).map(ServedController::told).toList(),
-                        all.size() > SHOWN ? "and " + Show.count(all.size() - SHOWN) + " more" : ""));
+                        all.size() > SHOWN ? Message.of("and-more", all.size() - SHOWN) : Message.NONE));
             }
         }
         return parts;
     }
 
     /** A row in words. */
-    static String told(PlanChanges.Change change) {
+    static Message told(PlanChanges.Change change) {
         PlanRecord.Row row = change.row();
-        String what =
-                switch (row.kind()) {
-                    case AD_GROUP -> "ad group";
-                    case KEYWORD, NEGATIVE -> row.keyword() + ", " + row.type().toLowerCase(Locale.ENGLISH);
-                    case AD -> "ad: " + row.texts().lines().findFirst().orElse("");
-                };
         String where = row.campaign() + (row.adGroup().isEmpty() ? "" : " / " + row.adGroup());
-        String otherwise = change.what() == PlanChanges.Do.CHANGE
-                ? " (" + changed("bid", change.was().bid(), row.bid())
-                        + changed("page", change.was().page(), row.page()).strip() + ")"
-                : "";
-        return where + ": " + what + otherwise;
+        Message what =
+                switch (row.kind()) {
+                    case AD_GROUP -> Message.of("history.served-controller.ad-group");
+                    case KEYWORD, NEGATIVE ->
+                        Message.of("list.comma", row.keyword(), row.type().toLowerCase(Locale.ENGLISH));
+                    case AD ->
+                        Message.of(
+                                "history.served-controller.ad",
+                                row.texts().lines().findFirst().orElse(""));
+                };
+        Message told = Message.of("history.served-controller.row", where, what);
+        if (change.what() != PlanChanges.Do.CHANGE) {
+            return told;
+        }
+        List<Message> changes = new ArrayList<>();
+        changed(changes, "history.served-controller.bid", change.was().bid(), row.bid());
+        changed(changes, "history.served-controller.page", change.was().page(), row.page());
+        return Message.of("history.served-controller.changed", told, Message.joined("list.space", changes));
     }
 
-    private static String changed(String what, String was, String is) {
-        return was.equals(is)
-                ? ""
-                : what + " " + (was.isEmpty() ? "none" : was) + " \u2192 " + (is.isEmpty() ? "none" : is) + " ";
+    private static void changed(List<Message> changes, String key, String was, String is) {
+        if (!was.equals(is)) {
+            changes.add(Message.of(key, orNone(was), orNone(is)));
+        }
+    }
+
+    private static Message orNone(String written) {
+        return written.isEmpty() ? Message.of("history.served-controller.none") : Message.verbatim(written);
     }
 
     /** Says that the plan, as it is now, is served. */
@@ -153,10 +164,10 @@ class ServedController {
                     shown,
                     snapshot.history().steps().size(),
                     PlanRecord.of(snapshot.board().plan()));
-            redirect.addFlashAttribute("notice", "\"" + shown + "\" is marked as served.");
+            redirect.addFlashAttribute("notice", Message.of("history.served-controller.marked-served", shown));
             return "redirect:/projects/" + id + "/served?plan=" + plan;
         } catch (DiskSpace.None none) {
-            redirect.addFlashAttribute("notice", none.getMessage());
+            redirect.addFlashAttribute("notice", none.sentence());
             return "redirect:/projects/" + id + "/served";
         }
     }

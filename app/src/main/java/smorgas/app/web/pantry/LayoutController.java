@@ -22,6 +22,7 @@ import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.serve.PlanLayout;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** The layouts of the ad plan: makes, changes, imports and exports them. */
@@ -42,7 +43,7 @@ class LayoutController {
             PlanLayout opened,
             PlanLayout.Between[] betweens,
             PlanLayout.Kind[] kinds,
-            String fields) {}
+            Message fields) {}
 
     @GetMapping("/pantry/layouts")
     String page(@RequestParam(defaultValue = "") String layout, Model model) {
@@ -77,12 +78,11 @@ class LayoutController {
                     : read(new Fields(fields));
             layouts.save(layout);
             redirect.addFlashAttribute(
-                    "notice",
-                    "\"" + layout.name()
-                            + "\" is in the pantry; every project offers it in Serve, under Other formats.");
+                    "notice", Message.of("pantry.layout-controller.pantry-every-project-offers", layout.name()));
             return "redirect:/pantry/layouts?layout=" + Show.encoded(layout.name());
         } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", "Nothing was saved. " + refused.getMessage() + ".");
+            redirect.addFlashAttribute(
+                    "notice", Message.of("pantry.layout-controller.nothing-saved", refused.message()));
             return "redirect:/pantry/layouts";
         }
     }
@@ -107,7 +107,10 @@ class LayoutController {
     String remove(@RequestParam String layout, @RequestParam boolean away, RedirectAttributes redirect) {
         layouts.remove(layout, away);
         redirect.addFlashAttribute(
-                "notice", away ? "Took \"" + layout + "\" away; put it back below." : "\"" + layout + "\" is back.");
+                "notice",
+                away
+                        ? Message.of("pantry.layout-controller.took-away-put-back", layout)
+                        : Message.of("pantry.layout-controller.is-back", layout));
         return "redirect:/pantry/layouts";
     }
 

@@ -19,6 +19,7 @@ import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Shows the pantry's lists; makes, changes, imports and exports them. */
@@ -29,7 +30,8 @@ class PantryController {
     private static final int MOST_IN_FIELD = 5_000;
 
     /** A list in a few words. */
-    record ListLink(String name, String kind, String language, int version, String words, String url, boolean opened) {}
+    record ListLink(
+            String name, Message kind, String language, int version, String words, String url, boolean opened) {}
 
     private final Pantry pantry;
 
@@ -44,7 +46,7 @@ class PantryController {
             @Nullable WordList opened,
             List<Integer> versions,
             int newest,
-            String size,
+            Message size,
             boolean inField,
             String text,
             List<String> removed) {}
@@ -76,7 +78,9 @@ class PantryController {
                         opened,
                         versions.stream().map(WordList::version).toList(),
                         versions.isEmpty() ? 0 : versions.getFirst().version(),
-                        opened == null ? "" : Show.count(opened.words().size(), "entry", "entries"),
+                        opened == null
+                                ? Message.NONE
+                                : Message.of("count.entries", opened.words().size()),
                         opened == null || opened.words().size() <= MOST_IN_FIELD,
                         opened == null
                                 ? ""
@@ -117,17 +121,20 @@ class PantryController {
         try {
             WordList list = WordList.of(name, typed.language(), kind, text);
             if (list.words().isEmpty()) {
-                redirect.addFlashAttribute("notice", "Nothing was saved: a list needs a word at least.");
+                redirect.addFlashAttribute("notice", Message.of("pantry.pantry-controller.nothing-saved-list-needs"));
                 return "redirect:/pantry";
             }
             WordList saved = pantry.save(list);
             redirect.addFlashAttribute(
                     "notice",
-                    "\"" + saved.name() + "\" has " + Show.count(saved.words().size(), "entry", "entries")
-                            + " in version " + saved.version() + ".");
+                    Message.of(
+                            "pantry.pantry-controller.entry-version",
+                            saved.name(),
+                            saved.words().size(),
+                            saved.version()));
             return "redirect:" + url(saved.name());
         } catch (Refusal e) {
-            redirect.addFlashAttribute("notice", "Nothing was saved. " + e.getMessage() + ".");
+            redirect.addFlashAttribute("notice", Message.of("pantry.pantry-controller.nothing-saved", e.message()));
             return "redirect:/pantry";
         }
     }
@@ -141,16 +148,18 @@ class PantryController {
                 .orElseThrow(() -> new NoSuchElementException("There is no list " + list));
         redirect.addFlashAttribute(
                 "notice",
-                "\"" + list + "\" is as it was in version " + version + ", as version "
-                        + pantry.save(older).version() + ".");
+                Message.of(
+                        "pantry.pantry-controller.version-version",
+                        list,
+                        version,
+                        pantry.save(older).version()));
         return "redirect:" + url(list);
     }
 
     @PostMapping("/pantry/remove")
     String remove(@RequestParam String list, RedirectAttributes redirect) {
         pantry.remove(list);
-        redirect.addFlashAttribute(
-                "notice", "Took \"" + list + "\" away. Projects that use it keep what they have; put it back below.");
+        redirect.addFlashAttribute("notice", Message.of("pantry.pantry-controller.took-away-projects-use", list));
         return "redirect:/pantry";
     }
 

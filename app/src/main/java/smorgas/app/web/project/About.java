@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import smorgas.app.web.show.Language;
+import smorgas.core.text.Message;
 
 /** What a project is about, as a form tells it: without blanks at the ends, the currency in capitals; empty for what it lacks. */
 record About(String name, String language, String market, String currency) {
@@ -27,21 +28,23 @@ record About(String name, String language, String market, String currency) {
     }
 
     /** What is wrong with a name, for people; empty if nothing. */
-    static Optional<String> fault(String name) {
+    static Optional<Message> fault(String name) {
         return name.isBlank() || name.strip().length() > 200
-                ? Optional.of("A project needs a name of 1 to 200 characters.")
+                ? Optional.of(Message.of("project.about.project-needs-name-1"))
                 : Optional.empty();
     }
 
     /** What is wrong first, for people; empty if nothing. */
-    Optional<String> fault() {
+    Optional<Message> fault() {
         return fault(name)
-                .or(() -> market.length() > 80 ? Optional.of("A market has at most 80 characters.") : Optional.empty())
+                .or(() -> market.length() > 80
+                        ? Optional.of(Message.of("project.about.market-most-80-characters"))
+                        : Optional.empty())
                 .or(() -> Language.ALL.stream().noneMatch(l -> l.code().equals(language))
-                        ? Optional.of("Choose one of the languages.")
+                        ? Optional.of(Message.of("project.about.choose-one-languages"))
                         : Optional.empty())
                 .or(() -> CURRENCIES.contains(currency)
                         ? Optional.empty()
-                        : Optional.of("A currency is three letters, such as GBP or EUR."));
+                        : Optional.of(Message.of("project.about.currency-three-letters-such")));
     }
 }

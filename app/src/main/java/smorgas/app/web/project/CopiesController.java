@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Copies;
+import smorgas.core.text.Message;
 
 /** Copies of everything that is stored: made when asked for, and given away. */
 @Controller
@@ -31,7 +32,10 @@ class CopiesController {
     String make(RedirectAttributes redirect) throws IOException, SQLException {
         boolean made = copies.makeIfChanged().isPresent();
         redirect.addFlashAttribute(
-                "notice", made ? "Made a copy of everything." : "Nothing has changed since the newest copy was made.");
+                "notice",
+                made
+                        ? Message.of("project.copies-controller.made-copy-everything")
+                        : Message.of("project.copies-controller.nothing-changed-since-newest"));
         return "redirect:/projects#copies";
     }
 

@@ -31,6 +31,7 @@ import smorgas.app.work.ReadingTasks;
 import smorgas.app.work.Table;
 import smorgas.core.gather.FirstGuess;
 import smorgas.core.recipe.RecipeTaken;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** The projects: list, make, rename, copy, bin. */
@@ -82,7 +83,7 @@ class ProjectController {
             Set<Long> ended) {}
 
     /** A copy of everything. */
-    record CopyView(String name, String at, String size) {}
+    record CopyView(String name, String at, Message size) {}
 
     @GetMapping("/projects")
     String list(Model model) throws IOException {
@@ -104,8 +105,14 @@ class ProjectController {
         return "project/list";
     }
 
-    private static String size(long bytes) {
-        return String.format(java.util.Locale.ENGLISH, "%,.1f MB", bytes / BYTES_OF_MEGABYTE);
+    private static Message size(long bytes) {
+        return Message.of(
+                "project.project-controller.text",
+                Message.of(
+                        "project.project-controller.text-2",
+                        Message.of(
+                                "project.project-controller.text-3",
+                                String.format(java.util.Locale.ENGLISH, "%,.1f MB", bytes / BYTES_OF_MEGABYTE))));
     }
 
     private static final double BYTES_OF_MEGABYTE = 1e6;
@@ -130,8 +137,8 @@ class ProjectController {
             redirect.addFlashAttribute(
                     "notice",
                     came.problems().isEmpty()
-                            ? "Nothing came: choose a file or paste some lines."
-                            : String.join(" ", came.problems()));
+                            ? Message.of("project.project-controller.nothing-came-choose-file")
+                            : Message.joined("list.sentences", came.problems()));
             return LIST;
         }
         Offered first = came.lists().getFirst();
@@ -140,7 +147,7 @@ class ProjectController {
                 guess.name().isEmpty() ? first.name() : guess.name(), guess.language(), "", guess.currency());
         listsIn.gather(table.open(id), came.lists());
         if (!came.problems().isEmpty()) {
-            redirect.addFlashAttribute("notice", String.join(" ", came.problems()));
+            redirect.addFlashAttribute("notice", Message.joined("list.sentences", came.problems()));
         }
         return "redirect:/projects/" + id + "/gather";
     }
@@ -154,10 +161,10 @@ class ProjectController {
     /** What was guessed, or has changed, put right in place; everything is read anew by it. */
     @PostMapping("/projects/{id}/about")
     String about(@PathVariable long id, @ModelAttribute About about, RedirectAttributes redirect) {
-        Optional<String> fault = about.fault()
+        Optional<Message> fault = about.fault()
                 .or(() -> gatherings.pending(id).isEmpty()
                         ? Optional.empty()
-                        : Optional.of("Lists are still being read; put it right when they are in."));
+                        : Optional.of(Message.of("project.project-controller.lists-still-being-read")));
         if (fault.isPresent()) {
             redirect.addFlashAttribute("notice", fault.get());
         } else {
@@ -173,7 +180,7 @@ class ProjectController {
             @RequestParam(required = false) @Nullable MultipartFile recipe,
             RedirectAttributes redirect)
             throws IOException {
-        Optional<String> fault = about.fault();
+        Optional<Message> fault = about.fault();
         if (fault.isPresent()) {
             redirect.addFlashAttribute("notice", fault.get());
             return LIST;
@@ -185,7 +192,7 @@ class ProjectController {
                     : Optional.of(RecipeFile.take(
                             Show.fileName(recipe.getOriginalFilename()), recipe.getBytes(), about.language()));
         } catch (Refusal e) {
-            redirect.addFlashAttribute("notice", e.getMessage() + ".");
+            redirect.addFlashAttribute("notice", Message.of("sentence", e.message()));
             return LIST;
         }
         long id = projects.create(about.name(), about.language(), about.market(), about.currency());
@@ -195,7 +202,7 @@ class ProjectController {
 
     @PostMapping("/projects/{id}/rename")
     String rename(@PathVariable long id, @RequestParam String name, RedirectAttributes redirect) {
-        Optional<String> fault = About.fault(name);
+        Optional<Message> fault = About.fault(name);
         if (fault.isPresent()) {
             redirect.addFlashAttribute("notice", fault.get());
         } else {
@@ -239,7 +246,11 @@ class ProjectController {
     String empty(RedirectAttributes redirect) {
         projects.all().stream().filter(Project::binned).forEach(project -> table.forget(project.id()));
         int deleted = projects.emptyBin();
-        redirect.addFlashAttribute("notice", deleted == 1 ? "Deleted 1 project." : "Deleted " + deleted + " projects.");
+        redirect.addFlashAttribute(
+                "notice",
+                deleted == 1
+                        ? Message.of("project.project-controller.deleted-1-project")
+                        : Message.of("project.project-controller.deleted-projects", deleted));
         return LIST;
     }
 }

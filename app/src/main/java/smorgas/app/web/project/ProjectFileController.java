@@ -14,6 +14,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.ProjectFile;
 import smorgas.app.store.Projects;
 import smorgas.app.work.Memory;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** A whole project as a file, and a project of such a file. */
@@ -51,11 +52,12 @@ class ProjectFileController {
         try {
             file.transferTo(place);
             long needed = Memory.reading(ProjectFile.largestList(place));
-            try (Memory.Claim claim = memory.claim("This project file", needed, PATIENCE_MILLIS)) {
+            try (Memory.Claim claim =
+                    memory.claim(Message.of("project.project-file-controller.project-file"), needed, PATIENCE_MILLIS)) {
                 return "redirect:/projects/" + files.read(place);
             }
         } catch (Refusal refused) {
-            redirect.addFlashAttribute("notice", refused.getMessage() + ".");
+            redirect.addFlashAttribute("notice", Message.of("sentence", refused.message()));
             return "redirect:/projects";
         } finally {
             Files.deleteIfExists(place);

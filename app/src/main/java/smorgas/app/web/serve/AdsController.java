@@ -24,6 +24,7 @@ import smorgas.core.recipe.serve.AdTemplate;
 import smorgas.core.recipe.serve.PlanAds;
 import smorgas.core.serve.AdWriter;
 import smorgas.core.serve.Plan;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Ads: the templates, and what they come to for each ad group. */
@@ -47,7 +48,7 @@ class AdsController {
             String shown,
             int before,
             int after,
-            String count) {}
+            Message count) {}
 
     /** A template as its fields show it: a text a line. */
     record TemplateView(String headlines, String descriptions, String paths) {}
@@ -98,12 +99,11 @@ class AdsController {
                                 : "",
                         begin > 0 ? Math.max(0, begin - PAGE) : -1,
                         end < all.size() ? end : -1,
-                        Show.count(
+                        Message.of(
+                                "count.ads",
                                 all.stream()
                                         .mapToLong(group -> group.ads().size())
-                                        .sum(),
-                                "ad",
-                                "ads")));
+                                        .sum())));
         frames.frame(model, id, snapshot, Step.SERVE);
         return "serve/ads";
     }
@@ -209,7 +209,7 @@ class AdsController {
                         line.substring(0, colon).strip(),
                         line.substring(colon + 1).strip());
             } else if (!line.isBlank()) {
-                throw new Refusal("\"" + line.strip() + "\" cannot be read; write offer: Free delivery");
+                throw new Refusal("serve.ads-controller.cannot-read-write-offer", line.strip());
             }
         }
         return words;

@@ -13,6 +13,7 @@ import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.serve.PlanBids;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.serve.Plan;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -92,9 +93,10 @@ record CampaignForm(
     }
 
     /** The notation, to be told beside the field. */
-    public String notation() {
+    public Message notation() {
         return Stream.of(MatchType.values())
-                .map(type -> type.written("word") + " " + type.label().toLowerCase(java.util.Locale.ENGLISH))
-                .collect(Collectors.joining(", "));
+                .map(type -> Message.of("serve.campaign-form.notation", type.written("word"), type.word()))
+                .reduce((before, next) -> Message.of("list.comma", before, next))
+                .orElseThrow();
     }
 }

@@ -15,6 +15,7 @@ import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.serve.CheckKind;
 import smorgas.core.serve.PlanCheck;
+import smorgas.core.text.Message;
 
 /** What the check found, in sentences, each with what mends it. */
 final class Checks {
@@ -34,14 +35,14 @@ final class Checks {
     record Check(
             String kind,
             boolean must,
-            String what,
-            String why,
-            String searches,
+            Message what,
+            Message why,
+            Message searches,
             List<String> samples,
             String at,
-            String act,
+            Message act,
             String link,
-            String linkWords,
+            Message linkWords,
             List<InSeveral> twice) {}
 
     /** A keyword of several ad groups, each of which can be the one that keeps it. */
@@ -62,14 +63,14 @@ final class Checks {
             checks.add(new Check(
                     kind.name(),
                     kind.must(),
-                    Show.count(one.count(), kind.one(), kind.many()),
+                    kind.count(one.count()),
                     kind.why(),
-                    one.searches().sum() == 0 ? "" : Show.searches(one.searches()),
+                    one.searches().sum() == 0 ? Message.NONE : Show.searches(one.searches()),
                     one.samples(),
                     one.adGroups().isEmpty() ? "" : at(one.adGroups().getFirst()),
-                    kind.fix().map(CheckKind.Fix::words).orElse(""),
+                    kind.fix().map(CheckKind.Fix::words).orElse(Message.NONE),
                     kind.leads().map(leads -> link(leads.place(), base)).orElse(""),
-                    kind.leads().map(CheckKind.Leads::words).orElse(""),
+                    kind.leads().map(CheckKind.Leads::words).orElse(Message.NONE),
                     kind == CheckKind.TWICE ? twice(board) : List.of()));
         }
         return checks;

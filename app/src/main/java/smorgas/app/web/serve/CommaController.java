@@ -23,6 +23,7 @@ import smorgas.core.figure.Searched;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.serve.Planner;
 import smorgas.core.text.Characters;
+import smorgas.core.text.Message;
 
 /** The keywords of an ad group as one list with commas, for audiences; what is ticked off is not in it. */
 @Controller
@@ -51,7 +52,7 @@ class CommaController {
             List<String> groups, int of, String name, List<Line> lines, List<String> variants, Result result) {}
 
     /** A keyword that can be ticked off, by its place in the ad group. */
-    record Line(int place, String text, String searches, boolean on) {}
+    record Line(int place, String text, Message searches, boolean on) {}
 
     /**
      * The list, and how large it is beside others.
@@ -64,7 +65,7 @@ class CommaController {
     record Shows(Result result) {}
 
     /** A list that could be made; {@code now} is the one as ticked. */
-    record Variant(String name, String keywords, String searches, String characters, boolean now) {}
+    record Variant(Message name, String keywords, String searches, String characters, boolean now) {}
 
     @GetMapping("/projects/{id}/comma")
     String page(
@@ -150,11 +151,11 @@ class CommaController {
             return board.keywords().text(keywords[place]);
         }
 
-        private String searched(int place) {
+        private Message searched(int place) {
             return searches.known(keywords[place])
-                    ? Show.marked(
-                            Show.count(searches.twiceMiddle(keywords[place]) / 2), searches.simulated(keywords[place]))
-                    : "";
+                    ? Message.verbatim(Show.marked(
+                            Show.count(searches.twiceMiddle(keywords[place]) / 2), searches.simulated(keywords[place])))
+                    : Message.NONE;
         }
 
         /** What is ticked as an address can hold it: the places with full stops between them. */
@@ -164,21 +165,22 @@ class CommaController {
 
         Result result(List<String> variants) {
             List<Variant> all = new ArrayList<>();
-            all.add(variant("as ticked", on, true));
+            all.add(variant(Message.of("serve.comma-controller.as-ticked"), on, true));
             for (int number = 0; number < variants.size(); number++) {
-                all.add(variant("kept " + (number + 1), places(variants.get(number)), false));
+                all.add(variant(
+                        Message.of("serve.comma-controller.kept", (number + 1)), places(variants.get(number)), false));
             }
             BitSet every = new BitSet();
             every.set(0, keywords.length);
-            all.add(variant("all of it", every, false));
+            all.add(variant(Message.of("serve.comma-controller.all-of-it"), every, false));
             BitSet kept = new BitSet();
             every.stream()
                     .filter(place -> board.standings().of(keywords[place]) == Standing.KEPT)
                     .forEach(kept::set);
-            all.add(variant("Kept only", kept, false));
+            all.add(variant(Message.of("serve.comma-controller.kept-only"), kept, false));
             BitSet top = new BitSet();
             top.set(0, Math.min(TOP, keywords.length));
-            all.add(variant("the ten most searched", top, false));
+            all.add(variant(Message.of("serve.comma-controller.ten-most-searched"), top, false));
             String text = list(on);
             return new Result(text, Integer.toHexString(text.hashCode()), all);
         }
@@ -197,7 +199,7 @@ class CommaController {
             return places.stream().mapToObj(this::text).collect(Collectors.joining(", "));
         }
 
-        private Variant variant(String name, BitSet places, boolean now) {
+        private Variant variant(Message name, BitSet places, boolean now) {
             return new Variant(
                     name,
                     Show.count(places.cardinality()),

@@ -34,6 +34,7 @@ import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.value.FeedbackSettings;
 import smorgas.core.serve.Csv;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.value.Feedback;
@@ -57,13 +58,13 @@ class FeedbackController {
             String cost,
             String conversions,
             String each,
-            String hit,
+            Message hit,
             String keyword,
             String group,
             String groupKey) {}
 
     /** A negative that would hold off what never converted. */
-    record WasteRow(String text, String type, String clicks, String cost, int blocks, String spells, boolean taken) {}
+    record WasteRow(String text, Message type, String clicks, String cost, int blocks, String spells, boolean taken) {}
 
     /** A group with what its terms cost and brought. */
     record GroupRow(
@@ -88,10 +89,10 @@ class FeedbackController {
             List<GroupRow> groups,
             List<WeekRow> weeks,
             List<Row> terms,
-            String termCount,
+            Message termCount,
             int moreTerms,
             String wasted,
-            List<String> told) {}
+            List<Message> told) {}
 
     private Feedback.Found found(OpenProject project) {
         Project about = frames.project(project.id());
@@ -134,7 +135,7 @@ class FeedbackController {
                                 .limit(SHOWN)
                                 .map(term -> row(term, board))
                                 .toList(),
-                        Show.count(found.terms().size(), "term", "terms"),
+                        Message.of("count.terms", found.terms().size()),
                         Math.max(0, found.terms().size() - SHOWN),
                         money(found.wastes().stream()
                                 .mapToLong(waste -> waste.figures().cost())
@@ -231,7 +232,7 @@ class FeedbackController {
     private static int clicks(String written, String language) {
         FigureReader reader = new FigureReader(Decimals.of(language));
         if (reader.read(written, Figure.CLICKS) != FigureReader.Outcome.READ) {
-            throw new Refusal("\"" + written.strip() + "\" is no number of clicks; write 100");
+            throw new Refusal("serve.feedback-controller.number-clicks-write-100", written.strip());
         }
         return (int) Math.min(reader.low(), Integer.MAX_VALUE);
     }
@@ -247,7 +248,7 @@ class FeedbackController {
                         waste.type() == MatchType.EXACT ? ServeEntry.Say.EXACT : ServeEntry.Say.PHRASE))
                 .toList();
         return said.isEmpty()
-                ? act.back(new Outcome.NoChange("No term is ticked."))
+                ? act.back(new Outcome.NoChange(Message.of("serve.feedback-controller.term-ticked")))
                 : act.done(recipe -> new ServeEntry.NegativesSaid(said));
     }
 
@@ -271,7 +272,7 @@ class FeedbackController {
             }
         }
         if (fresh.isEmpty()) {
-            return act.back(new Outcome.NoChange("No term is ticked."));
+            return act.back(new Outcome.NoChange(Message.of("serve.feedback-controller.term-ticked")));
         }
         OpenProject.Gathered gathered =
                 project.gather(Offered.made("Terms that convert", fresh, BasketInfo.Kind.OTHER));
@@ -286,7 +287,7 @@ class FeedbackController {
         response.setContentType("text/csv;charset=UTF-8");
         response.setHeader("Content-Disposition", "attachment; filename=\"feedback.csv\"");
         try (Csv csv = new Csv(response.getWriter())) {
-            FeedbackCsv.write(project.snapshot().board(), found(project), csv);
+            FeedbackCsv.write(project.snapshot().board(), found(project), frames.wording(), csv);
         }
     }
 }

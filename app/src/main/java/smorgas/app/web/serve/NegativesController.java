@@ -37,6 +37,7 @@ import smorgas.core.recipe.sift.WordList;
 import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.NegativeProposals.Proposal;
 import smorgas.core.serve.Planner;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.value.Apart;
@@ -63,7 +64,7 @@ class NegativesController {
     }
 
     /** A negative that parts groups, the ad groups to which it steers searches, and some of these. */
-    record SteerView(String negative, String type, String searches, String steered, String samples, boolean taken) {}
+    record SteerView(String negative, Message type, String searches, String steered, String samples, boolean taken) {}
 
     /**
      * An ad group that others' searches would trigger.
@@ -71,7 +72,7 @@ class NegativesController {
      * @param key of its first group; empty of the leftovers, whose negatives leave by the rule only
      * @param more how many further negatives it would get
      */
-    record ApartView(String name, String key, String told, List<SteerView> steers, int more) {}
+    record ApartView(String name, String key, Message told, List<SteerView> steers, int more) {}
 
     /** A starter list that the project has not taken, with the words that do something here. */
     record Starter(String name, List<Proposal> words) {}
@@ -79,11 +80,11 @@ class NegativesController {
     /** The negatives. */
     record NegativesPage(
             List<Proposal> proposals,
-            String leaving,
+            Message leaving,
             List<Starter> starters,
             List<ApartView> parts,
             int moreParts,
-            String apartTold,
+            Message apartTold,
             boolean apart,
             boolean exactOnly,
             List<MatchType> types,
@@ -109,13 +110,14 @@ class NegativesController {
                                 // What is to be mended comes first.
                                 .sorted(Comparator.comparing(one -> one.state() != NegativeProposals.State.HELD_BACK))
                                 .toList(),
-                        Show.count(board.plan().negatives().count(), "negative", "negatives") + " of the campaign, "
-                                + Show.count(board.plan().adGroupNegatives()) + " of ad groups",
+                        Message.of(
+                                "serve.negatives-controller.negative-campaign-ad-groups",
+                                board.plan().negatives().count(),
+                                board.plan().adGroupNegatives()),
                         starters(board, negatives),
                         parts(board, all),
                         Math.max(0, all.size() - GROUPS),
-                        Show.count(found, "negative", "negatives") + " in "
-                                + Show.count(all.size(), "ad group", "ad groups"),
+                        Message.of("serve.negatives-controller.negative-ad-group", found, all.size()),
                         board.recipe().serving().apart(),
                         !types.contains(MatchType.BROAD) && !types.contains(MatchType.PHRASE),
                         List.of(MatchType.values()),
@@ -180,8 +182,11 @@ class NegativesController {
         return new ApartView(
                 group.name(),
                 key,
-                Show.count(steers.size(), "negative", "negatives") + " would steer "
-                        + Show.count(count, "keyword", "keywords") + " with " + Show.searches(all),
+                Message.of(
+                        "serve.negatives-controller.negative-would-steer-keyword",
+                        steers.size(),
+                        count,
+                        Show.searches(all)),
                 steers.stream()
                         .limit(STEERS)
                         .map(steer -> new SteerView(
@@ -203,7 +208,7 @@ class NegativesController {
     }
 
     /** What a negative would do. */
-    record Tried(@Nullable Proposal tried, String in, String fault) {}
+    record Tried(@Nullable Proposal tried, String in, Message fault) {}
 
     /** What a negative that somebody writes would take and block, before it is one. */
     @GetMapping("/projects/{id}/negatives/try")
@@ -220,17 +225,17 @@ class NegativesController {
     private static Tried tried(Board board, String text, MatchType type, String in) {
         Optional<Planner.ServedGroup> group = named(board, in);
         if (text.isEmpty()) {
-            return new Tried(null, in, "");
+            return new Tried(null, in, Message.NONE);
         }
         if (!in.isBlank() && group.isEmpty()) {
-            return new Tried(null, in, "There is no ad group \"" + in.strip() + "\".");
+            return new Tried(null, in, Message.of("serve.negatives-controller.ad-group", in.strip()));
         }
         List<Integer> keywords =
                 group.map(one -> Arrays.stream(one.keywords()).boxed().toList()).orElse(List.of());
         return new Tried(
                 board.negatives().tried(text, type, key(group), keywords),
                 group.map(Planner.ServedGroup::name).orElse(""),
-                "");
+                Message.NONE);
     }
 
     private static Optional<Planner.ServedGroup> named(Board board, String name) {
@@ -253,7 +258,7 @@ class NegativesController {
             @RequestParam(defaultValue = "") String in) {
         Optional<Planner.ServedGroup> group = named(act.snapshot().board(), in);
         if (!in.isBlank() && group.isEmpty()) {
-            return act.back(new Outcome.NoChange("There is no ad group \"" + in.strip() + "\"."));
+            return act.back(new Outcome.NoChange(Message.of("serve.negatives-controller.ad-group", in.strip())));
         }
         String key = key(group);
         return act.done(recipe -> said(List.of(negative), key, ServeEntry.Say.valueOf(type.name())));
@@ -267,7 +272,7 @@ class NegativesController {
             @RequestParam(defaultValue = "") String group,
             @RequestParam ServeEntry.Say say) {
         return text.isEmpty()
-                ? act.back(new Outcome.NoChange("No negative is ticked."))
+                ? act.back(new Outcome.NoChange(Message.of("serve.negatives-controller.negative-ticked")))
                 : act.done(recipe -> said(text, group, say));
     }
 
@@ -283,7 +288,7 @@ class NegativesController {
         Board board = act.snapshot().board();
         List<String> blocked = board.negatives().blocked(Tidy.of(negative), type);
         return blocked.isEmpty()
-                ? act.back(new Outcome.NoChange("It blocks nothing that is served any more."))
+                ? act.back(new Outcome.NoChange(Message.of("serve.negatives-controller.blocks-nothing-served-any")))
                 : act.done(recipe ->
                         new SiftEntry.Judged(blocked, board.keywords().otherSpellings(blocked), Standing.DROPPED));
     }
@@ -292,7 +297,7 @@ class NegativesController {
     @PostMapping("/projects/{id}/negatives/list")
     String take(Act act, @RequestParam String list) {
         return act.done(recipe -> new SiftEntry.ListTaken(
-                pantry.find(list).orElseThrow(() -> new Refusal("The pantry has no list \"" + list + "\""))));
+                pantry.find(list).orElseThrow(() -> new Refusal("serve.negatives-controller.pantry-list", list))));
     }
 
     /**
@@ -314,7 +319,8 @@ class NegativesController {
             }
         }
         return all.isEmpty()
-                ? act.back(new Outcome.NoChange("No search would trigger its neighbour."))
+                ? act.back(
+                        new Outcome.NoChange(Message.of("serve.negatives-controller.search-would-trigger-neighbour")))
                 : act.done(recipe -> new ServeEntry.NegativesSaid(all));
     }
 

@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Frames;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
@@ -20,6 +19,7 @@ import smorgas.core.board.Board;
 import smorgas.core.figure.Figure;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.serve.Plan;
+import smorgas.core.text.Message;
 
 /** Keywords in pieces, each to be copied and pasted where no file is taken. */
 @Controller
@@ -35,18 +35,18 @@ class PiecesController {
 
     /** How a keyword is written. */
     enum As {
-        LINES("a line each"),
-        SIGNS("with match types as signs"),
-        FIGURES("with searches, for a spreadsheet"),
-        COMMAS("with commas between them");
+        LINES("pieces-as.lines"),
+        SIGNS("pieces-as.signs"),
+        FIGURES("pieces-as.figures"),
+        COMMAS("pieces-as.commas");
 
-        private final String label;
+        private final Message label;
 
         As(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -67,19 +67,19 @@ class PiecesController {
      */
     record Pieces(
             String of,
-            String ofLabel,
+            Message ofLabel,
             As as,
             As[] ways,
             int size,
             int at,
             int count,
-            String lines,
+            Message lines,
             String text,
             String mark,
             List<Target> targets) {}
 
     /** Of what pieces can be made. */
-    record Target(String of, String label) {}
+    record Target(String of, Message label) {}
 
     /** Of what pieces are made, how they are written, how many keywords a piece has, and which is shown, from 1. */
     record PiecesAsked(String of, As as, int size, int at) {}
@@ -118,7 +118,7 @@ class PiecesController {
                         each,
                         here,
                         count,
-                        Show.count(lines.size(), "line", "lines"),
+                        Message.of("count.lines", lines.size()),
                         String.join(asked.as() == As.COMMAS ? ", " : "\n", piece),
                         Integer.toHexString(piece.hashCode()),
                         targets(board, tab.isEmpty() ? 0 : trays.texts(id, tab).size())));
@@ -176,20 +176,26 @@ class PiecesController {
                 .orElse("");
     }
 
-    private static String label(Board board, String of) {
+    private static Message label(Board board, String of) {
         return targets(board, 1).stream()
                 .filter(target -> target.of().equals(of))
                 .map(Target::label)
                 .findFirst()
-                .orElse("the plan");
+                .orElse(Message.of("serve.pieces-controller.the-plan"));
     }
 
     private static List<Target> targets(Board board, int picked) {
-        List<Target> targets = new ArrayList<>(List.of(new Target("", "the whole plan")));
+        List<Target> targets =
+                new ArrayList<>(List.of(new Target("", Message.of("serve.pieces-controller.whole-plan"))));
         if (picked > 0) {
-            targets.add(new Target("tray", "what is picked"));
+            targets.add(new Target("tray", Message.of("serve.pieces-controller.what-picked")));
         }
-        board.recipe().sifting().views().keySet().forEach(name -> targets.add(new Target(VIEW + name, "view " + name)));
+        board.recipe()
+                .sifting()
+                .views()
+                .keySet()
+                .forEach(
+                        name -> targets.add(new Target(VIEW + name, Message.of("serve.pieces-controller.view", name))));
         board.plan().campaigns().stream()
                 .flatMap(campaign -> campaign.adGroups().stream())
                 .flatMap(group -> group.keys().stream().limit(1))
@@ -197,10 +203,10 @@ class PiecesController {
                 .limit(MOST_TARGETS)
                 .forEach(key -> targets.add(new Target(
                         "group:" + key,
-                        Optional.of(board.groups().find(key))
+                        Message.verbatim(Optional.of(board.groups().find(key))
                                 .filter(group -> group >= 0)
                                 .map(board.groups()::name)
-                                .orElse(key))));
+                                .orElse(key)))));
         return targets;
     }
 

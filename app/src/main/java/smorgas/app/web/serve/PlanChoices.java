@@ -120,7 +120,7 @@ final class PlanChoices {
             return PlanBids.fixed(bid);
         }
         if (from == PlanBids.From.FIXED && bid == 0) {
-            throw new Refusal("Say which bid all keywords have");
+            throw new Refusal("serve.plan-choices.say-which-bid-all");
         }
         return new PlanBids(
                 from,
@@ -146,7 +146,7 @@ final class PlanChoices {
             return known;
         }
         if (!value.matches("\\d{1,9}")) {
-            throw new Refusal("\"" + value + "\" is no whole number");
+            throw new Refusal("serve.plan-choices.whole-number", value);
         }
         return Integer.parseInt(value);
     }
@@ -165,7 +165,7 @@ final class PlanChoices {
         return switch (reader.read(bid, Figure.CPC)) {
             case READ -> reader.low();
             case EMPTY -> 0;
-            case FAULT -> throw new Refusal("\"" + bid.strip() + "\" is no bid; write it as 0.75");
+            case FAULT -> throw new Refusal("serve.plan-choices.bid-write-0-75", bid.strip());
         };
     }
 

@@ -2,14 +2,14 @@ package smorgas.app.web.serve;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Collectors;
 import smorgas.app.web.show.Show;
 import smorgas.core.figure.Figure;
 import smorgas.core.recipe.Serving;
+import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
+import smorgas.core.text.Message;
 
 /**
  * The plan as it will leave, a line for each campaign and ad group, one of which is opened.
@@ -61,11 +61,11 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
             String page,
             List<Keyword> keywords,
             long more,
-            List<String> negatives,
+            List<Message> negatives,
             List<Plan.Ad> ads) {}
 
     /** A keyword, its match types in words, and its own bid. */
-    record Keyword(String text, String types, String bid) {}
+    record Keyword(String text, Message types, String bid) {}
 
     /**
      * One page of a plan.
@@ -174,15 +174,19 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
                         .limit(KEYWORDS)
                         .map(served -> new Keyword(
                                 served.keyword(),
-                                served.matchTypes().stream()
-                                        .map(type -> type.label().toLowerCase(Locale.ENGLISH))
-                                        .collect(Collectors.joining(", ")),
+                                Message.joined(
+                                        "list.comma",
+                                        served.matchTypes().stream()
+                                                .map(MatchType::word)
+                                                .toList()),
                                 money(served.bidMicros())))
                         .toList(),
                 Math.max(0, group.keywords().size() - KEYWORDS),
                 group.negatives().stream()
-                        .map(negative -> negative.keyword() + ", "
-                                + negative.matchType().label().toLowerCase(Locale.ENGLISH))
+                        .map(negative -> Message.of(
+                                "list.comma",
+                                negative.keyword(),
+                                negative.matchType().word()))
                         .toList(),
                 group.ads());
     }

@@ -48,6 +48,7 @@ import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
 import smorgas.core.serve.PlanLayout;
 import smorgas.core.serve.Planner;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -64,11 +65,11 @@ class ServeController {
     private static final int NAMES = 6;
 
     /** What ad groups are made of; the deeper levels of the tree are the groups themselves as a rule. */
-    private static final Map<Integer, String> DEPTHS = new TreeMap<>(Map.of(
-            0, "the groups themselves",
-            1, "the broadest themes",
-            2, "the second level of themes",
-            3, "the third level of themes"));
+    private static final Map<Integer, Message> DEPTHS = new TreeMap<>(Map.of(
+            0, Message.of("serve.serve-controller.groups-themselves"),
+            1, Message.of("serve.serve-controller.broadest-themes"),
+            2, Message.of("serve.serve-controller.second-level-themes"),
+            3, Message.of("serve.serve-controller.third-level-themes")));
 
     private final Frames frames;
     private final Layouts layouts;
@@ -83,10 +84,10 @@ class ServeController {
             Choices choices,
             PlanTree tree,
             List<CampaignForm> campaign,
-            String rowCount,
-            String campaigns,
-            String adGroups,
-            String keywords,
+            Message rowCount,
+            Message campaigns,
+            Message adGroups,
+            Message keywords,
             boolean nothing,
             Expected expected,
             int campaignNegatives,
@@ -108,7 +109,7 @@ class ServeController {
             List<Plan.Conflict> conflicts,
             List<Plan.HeldBack> heldBack,
             int heldBackCount,
-            List<String> notes,
+            List<Message> notes,
             List<Checks.Check> checks) {
 
         static CheckPanel of(Board board, String base, boolean later) {
@@ -136,7 +137,7 @@ class ServeController {
             String kept,
             String both,
             String leftoverCount,
-            Map<Integer, String> depths) {}
+            Map<Integer, Message> depths) {}
 
     @GetMapping("/projects/{id}/serve")
     String page(
@@ -156,10 +157,11 @@ class ServeController {
                         choices(board),
                         PlanTree.of(plan, opened.isEmpty() ? Math.max(0, open) : -1, Math.max(0, from), serving.own()),
                         opened,
-                        Show.count(plan.count().rows(), "row", "rows"),
-                        Show.count(plan.count().campaigns(), "campaign", "campaigns"),
-                        Show.count(plan.count().adGroups(), "ad group", "ad groups"),
-                        Show.count(plan.count().keywords(), "keyword", "keywords"),
+                        Message.of("count.rows", plan.count().rows()),
+                        Message.of("count.campaigns", plan.count().campaigns()),
+                        Message.of(
+                                "serve.serve-controller.ad-group", plan.count().adGroups()),
+                        Message.of("count.keywords", plan.count().keywords()),
                         plan.count().rows() == 0,
                         expected(board, board.served()),
                         (int) plan.negatives().distinct().count(),
@@ -218,10 +220,10 @@ class ServeController {
      * @param names how campaigns and ad groups would be called
      * @param fault what cannot be meant; empty if all can
      */
-    record Preview(List<Change> changes, List<Planner.Preview.Name> names, String fault) {}
+    record Preview(List<Change> changes, List<Planner.Preview.Name> names, Message fault) {}
 
     /** A figure of the plan, before and after. */
-    record Change(String label, String before, String after) {
+    record Change(Message label, Message before, Message after) {
         public boolean same() {
             return before.equals(after);
         }
@@ -236,9 +238,9 @@ class ServeController {
             PlanSettings wanted =
                     PlanChoices.read(fields, board.recipe().serving().plan(), Decimals.of(project.language()));
             Planner.Preview would = board.planIf(wanted, NAMES);
-            Shown.in(model, new Preview(changes(board, would), would.names(), ""));
+            Shown.in(model, new Preview(changes(board, would), would.names(), Message.NONE));
         } catch (Refusal refused) {
-            Shown.in(model, new Preview(List.of(), List.of(), refused.getMessage() + "."));
+            Shown.in(model, new Preview(List.of(), List.of(), Message.of("sentence", refused.message())));
         }
         return "serve/preview :: preview";
     }
@@ -247,21 +249,21 @@ class ServeController {
         PlanCount before = board.planCount();
         PlanCount after = would.count();
         List<Change> changes = new ArrayList<>(List.of(
-                change("Campaigns", before.campaigns(), after.campaigns()),
-                change("Ad groups", before.adGroups(), after.adGroups()),
-                change("Keywords", before.keywords(), after.keywords()),
-                change("Rows", before.rows(), after.rows())));
+                change(Message.of("serve.serve-controller.campaigns"), before.campaigns(), after.campaigns()),
+                change(Message.of("serve.serve-controller.ad-groups"), before.adGroups(), after.adGroups()),
+                change(Message.of("serve.serve-controller.keywords"), before.keywords(), after.keywords()),
+                change(Message.of("serve.serve-controller.rows"), before.rows(), after.rows())));
         if (board.recipe().valuing().assumes()) {
             changes.add(new Change(
-                    "Worth a month",
+                    Message.of("serve.serve-controller.worth-month"),
                     expected(board, board.served()).worth(),
                     Expected.of(board.worth().sum(would.served())).worth()));
         }
         return changes;
     }
 
-    private static Change change(String label, long before, long after) {
-        return new Change(label, Show.count(before), Show.count(after));
+    private static Change change(Message label, long before, long after) {
+        return new Change(label, Message.verbatim(Show.count(before)), Message.verbatim(Show.count(after)));
     }
 
     @PostMapping("/projects/{id}/serve")
@@ -291,7 +293,7 @@ class ServeController {
     String mend(Act act, @RequestParam CheckKind kind) {
         Board board = act.snapshot().board();
         return act.done(recipe -> kind.mending(board.plan(), recipe.serving().plan())
-                .orElseThrow(() -> new Refusal("Nothing mends all of that at once")));
+                .orElseThrow(() -> new Refusal("serve.serve-controller.nothing-mends-all-once")));
     }
 
     /** A keyword of several ad groups stays in one of them. */
@@ -307,7 +309,7 @@ class ServeController {
                         .toList())
                 .orElse(List.of());
         if (places.size() < 2 || !places.contains(in)) {
-            return act.back(new Outcome.NoChange("That keyword is in one ad group only by now."));
+            return act.back(new Outcome.NoChange(Message.of("serve.serve-controller.keyword-one-ad-group")));
         }
         return act.done(recipe -> new GroupPin.Membership(texts, also, in, GroupPin.Held.ALONE));
     }
@@ -338,7 +340,7 @@ class ServeController {
     private void send(long id, PlanFormat format, HttpServletResponse response) throws IOException {
         OpenProject project = frames.open(id);
         Project about = frames.project(id);
-        Handover what = project.snapshot().board().handover(about.name(), about.currency());
+        Handover what = project.snapshot().board().handover(about.name(), about.currency(), frames.wording());
         response.setContentType(format.mediaType() + (format.isText() ? ";charset=UTF-8" : ""));
         ContentDisposition.Builder attached = ContentDisposition.attachment();
         boolean plain = StandardCharsets.US_ASCII.newEncoder().canEncode(format.file());

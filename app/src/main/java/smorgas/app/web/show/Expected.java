@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Collectors;
+import smorgas.core.text.Message;
 import smorgas.core.value.Worth;
 
 /**
@@ -13,7 +13,7 @@ import smorgas.core.value.Worth;
  * @param lines a figure each; none if nothing is assumed or known
  * @param unknown of how many keywords the worth is unknown, as a sentence; empty if of none
  */
-public record Expected(List<Line> lines, String unknown) {
+public record Expected(List<Line> lines, Message unknown) {
 
     /**
      * A figure.
@@ -21,14 +21,14 @@ public record Expected(List<Line> lines, String unknown) {
      * @param middle by the middles of ranges
      * @param range from the low to the high end; empty if they are the same
      */
-    public record Line(String label, String middle, String range) {}
+    public record Line(Worth.Part part, Message label, Message middle, String range) {}
 
-    private static final Map<Worth.Part, String> LABELS = Map.of(
-            Worth.Part.CLICKS, "Clicks",
-            Worth.Part.CONVERSIONS, "Conversions",
-            Worth.Part.COST, "Cost",
-            Worth.Part.VALUE, "Worth",
-            Worth.Part.RETURN, "Return");
+    private static final Map<Worth.Part, Message> LABELS = Map.of(
+            Worth.Part.CLICKS, Message.of("show.expected.clicks"),
+            Worth.Part.CONVERSIONS, Message.of("show.expected.conversions"),
+            Worth.Part.COST, Message.of("show.expected.cost"),
+            Worth.Part.VALUE, Message.of("show.expected.worth"),
+            Worth.Part.RETURN, Message.of("show.expected.return"));
 
     /** As a sum tells it. */
     public static Expected of(Worth.Sum sum) {
@@ -38,8 +38,9 @@ public record Expected(List<Line> lines, String unknown) {
             if (total != null) {
                 String range = Show.whole(total.low(), total.high());
                 lines.add(new Line(
+                        part,
                         LABELS.get(part),
-                        Show.marked(Show.whole(total.middle(), total.middle()), sum.simulated()),
+                        Message.verbatim(Show.marked(Show.whole(total.middle(), total.middle()), sum.simulated())),
                         range.contains("\u2013") ? range : ""));
             }
         }
@@ -48,39 +49,37 @@ public record Expected(List<Line> lines, String unknown) {
         return new Expected(
                 lines,
                 most == null || most.unknown() == 0
-                        ? ""
-                        : Show.count(most.unknown()) + " of " + Show.count(sum.keywords(), "keyword", "keywords")
-                                + " unknown, and not in it");
+                        ? Message.NONE
+                        : Message.of("show.expected.keyword-unknown", most.unknown(), sum.keywords()));
     }
 
     /** The worth by the middles of ranges, such as 54,300; empty if it is unknown. */
-    public String worth() {
+    public Message worth() {
         return lines.stream()
-                .filter(line -> line.label().equals(LABELS.get(Worth.Part.VALUE)))
+                .filter(line -> line.part() == Worth.Part.VALUE)
                 .map(Line::middle)
                 .findFirst()
-                .orElse("");
+                .orElse(Message.NONE);
     }
 
-    /** The worth if it is known, else the clicks; empty if there is neither. */
-    public String brief() {
+    /** The worth if it is known, else the clicks; {@link Message#NONE} if there is neither. */
+    public Message brief() {
         return lines.stream()
-                .filter(line -> line.label().equals("Worth"))
+                .filter(line -> line.part() == Worth.Part.VALUE)
                 .findFirst()
                 .or(() -> lines.stream().findFirst())
                 .map(Expected::told)
-                .orElse("");
+                .orElse(Message.NONE);
     }
 
-    /** Its figures in one line, such as "5,430 clicks, worth 54,300"; empty if there are none. */
-    public String line() {
-        return lines.stream().map(Expected::told).collect(Collectors.joining(", "));
+    /** Its figures in one line, such as "5,430 clicks, worth 54,300"; {@link Message#NONE} if there are none. */
+    public Message line() {
+        return Message.joined("list.comma", lines.stream().map(Expected::told).toList());
     }
 
-    private static String told(Line line) {
-        boolean counted = line.label().equals("Clicks") || line.label().equals("Conversions");
-        String label = line.label().toLowerCase(Locale.ENGLISH);
-        String range = line.range().isEmpty() ? "" : " (" + line.range() + ")";
-        return (counted ? line.middle() + " " + label : label + " " + line.middle()) + range;
+    private static Message told(Line line) {
+        String part = "show.expected." + line.part().name().toLowerCase(Locale.ROOT) + ".told";
+        Message told = Message.of(part, line.middle());
+        return line.range().isEmpty() ? told : Message.of("show.expected.range", told, line.range());
     }
 }

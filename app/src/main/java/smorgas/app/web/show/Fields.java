@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.springframework.util.MultiValueMap;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** The fields of a form as they were typed. */
@@ -35,7 +36,7 @@ public record Fields(MultiValueMap<String, String> fields) {
      * @param what what it counts, as in "is no whole number of phrases"
      * @throws Refusal if it is none, or has more than nine digits
      */
-    public int number(String name, String what) {
+    public int number(String name, Message what) {
         return whole(text(name), what);
     }
 
@@ -45,10 +46,10 @@ public record Fields(MultiValueMap<String, String> fields) {
      * @param what what it counts
      * @throws Refusal if it is none, or has more than nine digits
      */
-    public static int whole(String typed, String what) {
+    public static int whole(String typed, Message what) {
         String value = typed.strip();
         if (!value.matches("\\d{1,9}")) {
-            throw new Refusal("\"" + value + "\" is no whole number of " + what);
+            throw new Refusal("show.fields.whole-number", value, what);
         }
         return Integer.parseInt(value);
     }
@@ -81,6 +82,6 @@ public record Fields(MultiValueMap<String, String> fields) {
         return Arrays.stream(type.getEnumConstants())
                 .filter(one -> one.name().equals(value))
                 .findFirst()
-                .orElseThrow(() -> new Refusal("There is no choice \"" + value + "\""));
+                .orElseThrow(() -> new Refusal("show.fields.there-is-no-choice", value));
     }
 }

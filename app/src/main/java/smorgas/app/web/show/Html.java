@@ -1,6 +1,8 @@
 package smorgas.app.web.show;
 
 import org.unbescape.html.HtmlEscape;
+import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /**
  * HTML or SVG written in Java where thousands of elements would take a template engine most of a page's time. What is not
@@ -9,9 +11,11 @@ import org.unbescape.html.HtmlEscape;
 public final class Html {
 
     private final StringBuilder html;
+    private final Wording wording;
 
-    public Html(int expectedLength) {
+    public Html(int expectedLength, Wording wording) {
         this.html = new StringBuilder(expectedLength);
+        this.wording = wording;
     }
 
     /** Markup as it stands in the code. */
@@ -39,6 +43,16 @@ public final class Html {
     public Html text(String text) {
         html.append(HtmlEscape.escapeHtml4Xml(text));
         return this;
+    }
+
+    /** A message in its words, escaped like any text. */
+    public Html text(Message message) {
+        return text(wording.of(message));
+    }
+
+    /** A text of the catalogue, escaped like any text. */
+    public Html said(String key, Object... arguments) {
+        return text(wording.of(key, arguments));
     }
 
     @Override

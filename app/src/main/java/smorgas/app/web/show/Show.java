@@ -13,6 +13,7 @@ import smorgas.core.figure.Fact;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.serve.Csv;
+import smorgas.core.text.Message;
 
 /** How figures are shown: thousands separators, and nothing where nothing is known. */
 public final class Show {
@@ -87,8 +88,10 @@ public final class Show {
     }
 
     /** What is searched, with the word behind it. */
-    public static String searches(Searched searches) {
-        return marked(count(searches.sum(), "search", "searches"), searches.simulated());
+    public static Message searches(Searched searches) {
+        return searches.simulated()
+                ? Message.of("show.searches-simulated", searches.sum())
+                : Message.of("show.searches", searches.sum());
     }
 
     /** An amount in hundredths: with both decimals below a hundred, where they tell something. */

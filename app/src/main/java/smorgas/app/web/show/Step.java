@@ -2,35 +2,24 @@ package smorgas.app.web.show;
 
 import java.util.Arrays;
 import java.util.Optional;
+import smorgas.core.text.Message;
 
 /** The five steps, in their one direction. */
 public enum Step {
-    GATHER(
-            "Gather",
-            "gather",
-            "Drop every list you have; each stays as it came, and what was understood wrongly is put right here."),
-    FOLD(
-            "Fold",
-            "fold",
-            "What means the same is one keyword already; look at the doubtful sets and the likely misspellings."),
-    SIFT(
-            "Sift",
-            "sift",
-            "Drop a word that does not fit and all its keywords go; then K, X or U from the top until it gets irrelevant."),
-    GROUP(
-            "Group",
-            "group",
-            "Turn the dial from broad to tight until the largest groups are what one ad answers, then adopt them."),
-    SERVE("Serve, export", "serve", "Choose match types and a bid, look at the checks, and download the plan.");
+    GATHER("step.gather", "gather", "step.gather.hint"),
+    FOLD("step.fold", "fold", "step.fold.hint"),
+    SIFT("step.sift", "sift", "step.sift.hint"),
+    GROUP("step.group", "group", "step.group.hint"),
+    SERVE("step.serve", "serve", "step.serve.hint");
 
-    private final String label;
+    private final Message label;
     private final String path;
-    private final String hint;
+    private final Message hint;
 
     Step(String label, String path, String hint) {
-        this.label = label;
+        this.label = Message.of(label);
         this.path = path;
-        this.hint = hint;
+        this.hint = Message.of(hint);
     }
 
     /** The step of such a path; none of another. */
@@ -38,7 +27,7 @@ public enum Step {
         return Arrays.stream(values()).filter(step -> step.path.equals(path)).findFirst();
     }
 
-    public String label() {
+    public Message label() {
         return label;
     }
 
@@ -48,7 +37,7 @@ public enum Step {
     }
 
     /** What is done here, a sentence for the first visit. */
-    public String hint() {
+    public Message hint() {
         return hint;
     }
 }

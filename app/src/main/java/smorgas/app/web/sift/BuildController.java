@@ -44,6 +44,7 @@ import smorgas.core.recipe.sift.WordList;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.recipe.value.PromiseSettings;
 import smorgas.core.sift.Matcher;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -60,13 +61,13 @@ class BuildController {
      * @param asks what its fields are: text, numbers, choice or nothing
      * @param choices label by value, if one is to be chosen
      */
-    record RowView(int at, Built.Row row, String asks, Map<String, String> choices) {}
+    record RowView(int at, Built.Row row, String asks, Map<String, Message> choices) {}
 
     /** A part of the form. */
     record PartView(Built.How how, List<RowView> rows) {}
 
     /** Things to choose from under one heading: label by value. */
-    record Choices(String heading, Map<String, String> labels) {}
+    record Choices(Message heading, Map<String, Message> labels) {}
 
     private final Frames frames;
     private final Pantry pantry;
@@ -80,13 +81,13 @@ class BuildController {
     record BuildPage(
             List<PartView> parts,
             int rule,
-            String changedRule,
+            Message changedRule,
             String tagName,
             Built.How[] hows,
             List<Choices> kinds,
             List<String> tags,
             Intent[] intents,
-            List<String> faults,
+            List<Message> faults,
             @Nullable Condition condition) {}
 
     /** The form, empty, as it was sent, with what is on view, or with a rule to be changed. */
@@ -110,7 +111,7 @@ class BuildController {
                 new BuildPage(
                         views(built, values(snapshot)),
                         changed.map(Rule::number).orElse(0),
-                        changed.map(Rule::sentence).orElse(""),
+                        changed.map(Rule::sentence).orElse(Message.NONE),
                         changed.map(Rule::does)
                                 .filter(Rule.Tags.class::isInstance)
                                 .map(does -> ((Rule.Tags) does).tag())
@@ -126,13 +127,13 @@ class BuildController {
         return "sift/build";
     }
 
-    private static List<PartView> views(Built built, Map<String, Map<String, String>> values) {
+    private static List<PartView> views(Built built, Map<String, Map<String, Message>> values) {
         List<PartView> parts = new ArrayList<>();
         int at = 0;
         for (Built.Part part : built.parts()) {
             List<RowView> rows = new ArrayList<>();
             for (Built.Row row : part.rows()) {
-                Map<String, String> choices = values.getOrDefault(row.kind(), Map.of());
+                Map<String, Message> choices = values.getOrDefault(row.kind(), Map.of());
                 String asks = asks(row.kind());
                 rows.add(new RowView(at++, row, asks, choices));
             }
@@ -180,10 +181,10 @@ class BuildController {
 
     /** What the condition finds. */
     record Effect(
-            String sentence,
+            Message sentence,
             String counts,
             String showUrl,
-            List<String> doubts,
+            List<Message> doubts,
             List<Offer.Act> acts,
             List<String> samples) {}
 
@@ -222,7 +223,7 @@ class BuildController {
     }
 
     private static List<Choices> kinds(Board board) {
-        Map<ConditionKind.Heading, Map<String, String>> offered = new EnumMap<>(ConditionKind.Heading.class);
+        Map<ConditionKind.Heading, Map<String, Message>> offered = new EnumMap<>(ConditionKind.Heading.class);
         for (ConditionKind.Form form : ConditionKind.offered()) {
             Figure figure = form.figure();
             if (figure == null
@@ -238,9 +239,9 @@ class BuildController {
     }
 
     /** What can be chosen for the kinds that name something of the project: label by value, by kind. */
-    private Map<String, Map<String, String>> values(Snapshot snapshot) {
+    private Map<String, Map<String, Message>> values(Snapshot snapshot) {
         Board board = snapshot.board();
-        Map<String, Map<String, String>> values = new LinkedHashMap<>();
+        Map<String, Map<String, Message>> values = new LinkedHashMap<>();
         TreeSet<String> lists = new TreeSet<>(board.recipe().sifting().lists().keySet());
         pantry.all().forEach(list -> lists.add(list.name()));
         values.put("list", same(lists));
@@ -248,13 +249,13 @@ class BuildController {
                 "basket",
                 same(board.keywords().baskets().stream().map(Lines::name).toList()));
         values.put("tag", same(board.standings().tags().all()));
-        Map<String, String> scripts = new LinkedHashMap<>();
+        Map<String, Message> scripts = new LinkedHashMap<>();
         Arrays.stream(Cleaning.Script.values()).forEach(script -> scripts.put(script.name(), script.label()));
         values.put("script", scripts);
-        Map<String, String> standings = new LinkedHashMap<>();
+        Map<String, Message> standings = new LinkedHashMap<>();
         Arrays.stream(Standing.values()).forEach(standing -> standings.put(standing.name(), standing.label()));
         values.put("standing", standings);
-        Map<String, String> intents = new LinkedHashMap<>();
+        Map<String, Message> intents = new LinkedHashMap<>();
         Arrays.stream(Intent.values()).forEach(intent -> intents.put(intent.name(), intent.label()));
         values.put("intent", intents);
         values.put(
@@ -265,9 +266,9 @@ class BuildController {
         return values;
     }
 
-    private static Map<String, String> same(Iterable<String> names) {
-        Map<String, String> labels = new LinkedHashMap<>();
-        names.forEach(name -> labels.put(name, name));
+    private static Map<String, Message> same(Iterable<String> names) {
+        Map<String, Message> labels = new LinkedHashMap<>();
+        names.forEach(name -> labels.put(name, Message.verbatim(name)));
         return labels;
     }
 
@@ -297,8 +298,8 @@ class BuildController {
             @ModelAttribute Made made) {
         Built.Read read = Built.of(fields).read(Decimals.of(act.project().language()));
         if (!read.faults().isEmpty() || read.condition().isEmpty()) {
-            String why = read.faults().isEmpty()
-                    ? "Nothing was done: say first what is asked of the keywords."
+            Message why = read.faults().isEmpty()
+                    ? Message.of("sift.build-controller.nothing-done-say-first")
                     : read.faults().getFirst();
             return act.back(new Outcome.Refused(why));
         }
@@ -324,7 +325,7 @@ class BuildController {
                     && !act.snapshot().board().recipe().sifting().lists().containsKey(on.list())) {
                 Optional<WordList> list = pantry.find(on.list());
                 if (list.isEmpty()) {
-                    return Optional.of(new Outcome.Refused("The pantry has no list \"" + on.list() + "\"."));
+                    return Optional.of(new Outcome.Refused(Message.of("sift.build-controller.pantry-list", on.list())));
                 }
                 Outcome taken = act.make(recipe -> new SiftEntry.ListTaken(list.get()));
                 if (!(taken instanceof Outcome.Done)) {
@@ -342,9 +343,7 @@ class BuildController {
 
     private static Outcome make(Act act, Condition condition, String what, int rule, String newTag) {
         if (condition.followsFromRules()) {
-            return new Outcome.Refused(
-                    "A rule cannot ask how a keyword stands, what it promises or what it is worth, for rules"
-                            + " decide that. Take that row away, or save a view.");
+            return new Outcome.Refused(Message.of("sift.build-controller.rule-cannot-ask-how"));
         }
         return act.make(recipe -> {
             Rule.Does does =
@@ -352,7 +351,7 @@ class BuildController {
                         case "drop" -> new Rule.Gives(Standing.DROPPED);
                         case "keep" -> new Rule.Gives(Standing.KEPT);
                         case "tag" -> new Rule.Tags(newTag.strip());
-                        default -> throw new Refusal("There is no act " + what);
+                        default -> throw new Refusal("sift.build-controller.there-is-no-act", what);
                     };
             return rule > 0
                     ? new SiftEntry.RuleChanged(new Rule(rule, condition, does))

@@ -13,6 +13,7 @@ import smorgas.core.figure.FigureReader;
 import smorgas.core.recipe.sift.Bounds;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.ConditionKind;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -25,17 +26,17 @@ public record Built(List<Part> parts) {
 
     /** How the rows of a part combine. */
     public enum How {
-        ALL("All of these hold"),
-        ANY("Any of these holds"),
-        NONE("None of these holds");
+        ALL("built-how.all"),
+        ANY("built-how.any"),
+        NONE("built-how.none");
 
-        private final String label;
+        private final Message label;
 
         How(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -53,7 +54,7 @@ public record Built(List<Part> parts) {
     }
 
     /** What came of reading the fields: the condition, if one is asked yet, and what is wrong with rows. */
-    public record Read(Optional<Condition> condition, List<String> faults) {}
+    public record Read(Optional<Condition> condition, List<Message> faults) {}
 
     static Built empty() {
         return new Built(List.of(new Part(How.ALL, List.of(Row.EMPTY))));
@@ -137,7 +138,7 @@ public record Built(List<Part> parts) {
 
     /** The condition that the fields come to; rows that are not filled in ask nothing. */
     Read read(Decimals decimals) {
-        List<String> faults = new ArrayList<>();
+        List<Message> faults = new ArrayList<>();
         List<Condition> conditions = new ArrayList<>();
         for (Part part : parts) {
             List<Condition> rows = new ArrayList<>();
@@ -145,7 +146,7 @@ public record Built(List<Part> parts) {
                 try {
                     condition(row, decimals).ifPresent(rows::add);
                 } catch (Refusal e) {
-                    faults.add(e.getMessage() + ".");
+                    faults.add(Message.of("sentence", e.message()));
                 }
             }
             if (!rows.isEmpty()) {
@@ -168,8 +169,10 @@ public record Built(List<Part> parts) {
         ConditionKind.Form form = ConditionKind.form(row.kind())
                 .orElseThrow(() -> new Refusal(
                         row.kind().startsWith("figure:")
-                                ? "There is no figure \"" + row.kind().substring("figure:".length()) + "\""
-                                : "Nothing called \"" + row.kind() + "\" can be asked"));
+                                ? Message.of(
+                                        "sift.built.there-is-no-figure",
+                                        row.kind().substring("figure:".length()))
+                                : Message.of("sift.built.nothing-called-can-asked", row.kind())));
         return form.condition(
                 row.value(), form.asks() == ConditionKind.Asks.NUMBERS ? bounds(form, row, decimals) : Bounds.ANY);
     }
@@ -188,7 +191,7 @@ public record Built(List<Part> parts) {
         return switch (reader.read(text, figure)) {
             case READ -> true;
             case EMPTY -> false;
-            case FAULT -> throw new Refusal("\"" + text + "\" is no number");
+            case FAULT -> throw new Refusal("sift.built.is-no-number", text);
         };
     }
 

@@ -12,6 +12,7 @@ import smorgas.core.figure.ColumnRole;
 import smorgas.core.figure.Computed;
 import smorgas.core.figure.Fact;
 import smorgas.core.figure.Figure;
+import smorgas.core.text.Message;
 
 /**
  * A column of the keyword table beside standing and keyword.
@@ -20,7 +21,7 @@ import smorgas.core.figure.Figure;
  * @param label its heading
  * @param roomy whether it is shown in wide windows only
  */
-record Column(String name, String label, Shows shows, boolean roomy) {
+record Column(String name, Message label, Shows shows, boolean roomy) {
 
     /** Before the name of a column of lists that is read as no figure. */
     static final String OTHER = "other:";
@@ -40,7 +41,7 @@ record Column(String name, String label, Shows shows, boolean roomy) {
 
     /** A column of lists that is read as no figure. */
     static Column ofLists(String header) {
-        return new Column(OTHER + header, header, new OfLists(header), false);
+        return new Column(OTHER + header, Message.verbatim(header), new OfLists(header), false);
     }
 
     private Column inRoomyWindows() {

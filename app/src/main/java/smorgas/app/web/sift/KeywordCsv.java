@@ -17,7 +17,7 @@ public final class KeywordCsv {
         Facts facts = board.facts();
         List<Fact> columns = facts.exported();
         try (csv) {
-            csv.row(columns.stream().map(Fact::label).toArray(String[]::new));
+            csv.row(columns.stream().map(Fact::fixedName).toArray(String[]::new));
             List<IntFunction<String>> cells =
                     columns.stream().map(facts::exporting).toList();
             for (int keyword : keywords) {

@@ -23,6 +23,7 @@ import smorgas.core.recipe.sift.WordList;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.sift.MatchedWords;
 import smorgas.core.sift.Reason;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Words;
@@ -45,7 +46,8 @@ class MenuController {
      * @param intent what a hand said of all with it; empty if nothing
      * @param showUrl where its keywords are shown, within what is on view where it was called in the table
      */
-    record OfWord(Offer menu, String showUrl, String intent, Intent[] intents, List<String> lists, List<String> tags) {}
+    record OfWord(
+            Offer menu, String showUrl, Message intent, Intent[] intents, List<String> lists, List<String> tags) {}
 
     @GetMapping("/projects/{id}/menu/word")
     String word(
@@ -54,7 +56,7 @@ class MenuController {
         Snapshot snapshot = project.snapshot();
         String word = Tidy.of(of);
         if (word.isEmpty()) {
-            throw new Refusal("Say which word");
+            throw new Refusal("sift.menu-controller.say-which-word");
         }
         Called.in(model, project, snapshot);
         Shown.in(
@@ -68,7 +70,7 @@ class MenuController {
                                         .ruled()
                                         .get(new Condition.HasWord(word)))
                                 .map(Intent::label)
-                                .orElse(""),
+                                .orElse(Message.NONE),
                         Intent.values(),
                         pantry.all().stream().map(WordList::name).toList(),
                         snapshot.board().standings().tags().all()));
@@ -83,11 +85,11 @@ class MenuController {
      */
     record OfKeyword(
             String text,
-            String standing,
+            Message standing,
             boolean byHand,
             List<String> words,
             String group,
-            String intent,
+            Message intent,
             String note,
             String storyUrl) {}
 
@@ -110,11 +112,13 @@ class MenuController {
                 new KeywordMenu(
                         new OfKeyword(
                                 text,
-                                board.standings().of(keyword).label() + ", "
-                                        + new MatchedWords(
+                                Message.of(
+                                        "list.comma",
+                                        board.standings().of(keyword).label(),
+                                        new MatchedWords(
                                                         board.keywords(),
                                                         board.recipe().sifting().lists())
-                                                .sentence(reason, keyword),
+                                                .sentence(reason, keyword)),
                                 reason instanceof Reason.ByHand,
                                 Words.of(text).stream().distinct().toList(),
                                 board.groupsKnown() ? board.facts().exported(Computed.GROUP, keyword) : "group",

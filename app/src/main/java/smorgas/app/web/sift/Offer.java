@@ -15,6 +15,7 @@ import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.WordCounts;
+import smorgas.core.text.Message;
 import smorgas.core.text.Words;
 
 /**
@@ -40,7 +41,7 @@ record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phr
      * @param samples some of them
      * @param along what goes along that one may not have thought of, in words; empty if nothing does
      */
-    record Act(String standing, String label, String changes, String samples, String along) {}
+    record Act(String standing, Message label, String changes, String samples, Message along) {}
 
     static Offer of(String word, Board board) {
         Condition condition = new Condition.HasWord(word);
@@ -105,7 +106,7 @@ record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phr
                 }
             }
         }
-        String verb = standing == Standing.DROPPED ? "Drop" : "Keep";
+        Message verb = standing == Standing.DROPPED ? Message.of("sift.offer.drop") : Message.of("sift.offer.keep");
         return new Act(
                 standing.name().toLowerCase(Locale.ROOT),
                 verb,
@@ -113,18 +114,20 @@ record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phr
                 String.join(", ", samples) + (changes > SAMPLES ? ", \u2026" : ""),
                 standing == Standing.DROPPED
                         ? along(DropEffects.of(changed, board.keywords(), board.standings()))
-                        : "");
+                        : Message.NONE);
     }
 
-    private static String along(DropEffects along) {
-        List<String> parts = new ArrayList<>();
+    private static Message along(DropEffects along) {
+        List<Message> parts = new ArrayList<>();
         if (along.kept() > 0) {
-            parts.add(Show.count(along.kept()) + " Kept");
+            parts.add(Message.of("sift.offer.kept", along.kept()));
         }
         along.reported().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
-                .forEach(figure -> parts.add(figure.getValue().toPlainString() + " "
-                        + figure.getKey().word()));
-        return String.join(", ", parts);
+                .forEach(figure -> parts.add(Message.of(
+                        "sift.offer.figure",
+                        figure.getValue().toPlainString(),
+                        figure.getKey().word())));
+        return Message.joined("list.comma", parts);
     }
 }

@@ -18,6 +18,7 @@ import smorgas.core.board.Board;
 import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** How promise is judged: told before it is set, and set. */
@@ -36,7 +37,7 @@ class PromiseController {
     }
 
     /** What the weights in the form come to. */
-    record Preview(List<PromisePanel.Count> counts, String fault, boolean saved) {}
+    record Preview(List<PromisePanel.Count> counts, Message fault, boolean saved) {}
 
     /** What the weights that stand in the form would come to for what is on view. */
     @GetMapping("/projects/{id}/promise/preview")
@@ -55,10 +56,10 @@ class PromiseController {
                             settings.asks()
                                     ? PromisePanel.counts(board, board.promiseIf(settings), settings, view)
                                     : List.of(),
-                            "",
+                            Message.NONE,
                             false));
         } catch (Refusal refused) {
-            Shown.in(model, new Preview(List.of(), String.valueOf(refused.getMessage()), false));
+            Shown.in(model, new Preview(List.of(), refused.message(), false));
         }
         return "sift/promise :: counts";
     }
@@ -91,12 +92,11 @@ class PromiseController {
                 PromiseSettings.classes(form.getOrDefault("classes", "")));
     }
 
-    private static <K> void put(Map<K, Integer> numbers, K key, String label, String text) {
+    private static <K> void put(Map<K, Integer> numbers, K key, Message label, String text) {
         String number = text.strip().replace('\u2212', '-');
         if (!number.isEmpty()) {
             if (!number.matches("[+-]?\\d{1,3}")) {
-                throw new Refusal("\"" + text.strip() + "\" is no weight of \"" + label
-                        + "\"; write a whole number such as 40 or -15");
+                throw new Refusal("sift.promise-controller.weight-write-whole-number", text.strip(), label);
             }
             numbers.put(key, Integer.parseInt(number));
         }

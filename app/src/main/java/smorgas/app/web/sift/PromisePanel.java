@@ -14,6 +14,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.text.Message;
 import smorgas.core.value.Promise;
 
 /**
@@ -29,7 +30,7 @@ record PromisePanel(
         List<Field> weights, List<Field> intents, String words, String classes, List<Count> counts, boolean asks) {
 
     /** A number that can be written. */
-    record Field(String name, String label, String value) {}
+    record Field(String name, Message label, String value) {}
 
     /**
      * A class with what is in it.
@@ -37,7 +38,7 @@ record PromisePanel(
      * @param sums known searches, and worth if something is assumed
      * @param samples some of the best of them
      */
-    record Count(String name, String keywords, String share, String sums, String samples) {}
+    record Count(String name, String keywords, String share, Message sums, String samples) {}
 
     private static final int SAMPLES = 3;
 
@@ -89,12 +90,13 @@ record PromisePanel(
         return told;
     }
 
-    private static String sums(Board board, BitSet some) {
+    private static Message sums(Board board, BitSet some) {
         Numbers searches = board.keywords().numbers(Figure.SEARCHES);
-        String worth = board.recipe().valuing().assumes()
+        Message worth = board.recipe().valuing().assumes()
                 ? Expected.of(board.worth().sum(some)).worth()
-                : "";
-        return Show.searches(Searched.of(some, searches)) + (worth.isEmpty() ? "" : ", worth " + worth);
+                : Message.NONE;
+        Message searched = Show.searches(Searched.of(some, searches));
+        return worth.isEmpty() ? searched : Message.of("sift.promise-panel.worth", searched, worth);
     }
 
     /** The few of a class on view that score highest, without sorting them all. */
@@ -116,41 +118,52 @@ record PromisePanel(
     }
 
     /** How the promise of a keyword comes about, as a sentence; empty if nothing is weighed. */
-    static String how(Board board, int keyword) {
+    static Message how(Board board, int keyword) {
         PromiseSettings settings = board.recipe().valuing().promise();
         if (!settings.asks()) {
-            return "";
+            return Message.NONE;
         }
         Promise promise = board.promise();
-        String unknown = promise.unknown(keyword).stream()
-                .map(factor -> factor.label().toLowerCase(java.util.Locale.ENGLISH))
-                .collect(Collectors.joining(", "));
-        String left = unknown.isEmpty() ? "" : " Unknown, so neither good nor bad: " + unknown + ".";
+        List<Message> unknown = promise.unknown(keyword).stream()
+                .map(PromiseSettings.Factor::word)
+                .toList();
+        Message left =
+                unknown.isEmpty() ? Message.NONE : Message.of("sift.promise-panel.unknown-so-neither-good", unknown);
         if (promise.score(keyword).isEmpty()) {
-            return "Promise: none can be told, for nothing that is weighed is known.";
+            return Message.of("sift.promise-panel.promise-none-can-told");
         }
-        String by = promise.said(keyword).stream()
-                .map(said -> said(board, said, keyword))
-                .collect(Collectors.joining("; "));
-        return "Promise: " + promise.named(keyword) + ", "
-                + Math.round(100 * promise.score(keyword).getAsDouble()) + " of 100. " + by + "." + left;
+        Message by = Message.joined(
+                "list.semicolon",
+                promise.said(keyword).stream()
+                        .map(said -> said(board, said, keyword))
+                        .toList());
+        return Message.of(
+                "sift.promise-panel.promise-100",
+                promise.named(keyword),
+                Math.round(100 * promise.score(keyword).getAsDouble()),
+                by,
+                left);
     }
 
-    private static String said(Board board, Promise.Said said, int keyword) {
+    private static Message said(Board board, Promise.Said said, int keyword) {
         String value = Show.percent(said.value());
-        String what =
+        Message what =
                 switch (said.factor()) {
                     case SEARCHES ->
-                        Show.number(Figure.SEARCHES, board.facts().numbers(Figure.SEARCHES), keyword)
-                                + " searches, more than " + value + " have";
-                    case BID -> "a bid higher than " + value + " have";
-                    case COMPETITION -> "competition " + value;
-                    case DIFFICULTY -> "difficulty " + value;
+                        Message.of(
+                                "sift.promise-panel.searches-more-than",
+                                Show.number(Figure.SEARCHES, board.facts().numbers(Figure.SEARCHES), keyword),
+                                value);
+                    case BID -> Message.of("sift.promise-panel.bid-higher-than", value);
+                    case COMPETITION -> Message.of("sift.promise-panel.competition", value);
+                    case DIFFICULTY -> Message.of("sift.promise-panel.difficulty", value);
                     case INTENT ->
-                        board.intents().lead(keyword).map(Intent::label).orElse("") + ", " + value
-                                + " as good as can be";
-                    case WORDS -> "its words, " + value + " as good as can be";
+                        Message.of(
+                                "sift.promise-panel.good-can",
+                                board.intents().lead(keyword).map(Intent::label).orElse(Message.NONE),
+                                value);
+                    case WORDS -> Message.of("sift.promise-panel.words-good-can", value);
                 };
-        return what + " (weight " + said.weight() + ")";
+        return Message.of("sift.promise-panel.weight", what, said.weight());
     }
 }

@@ -3,6 +3,7 @@ package smorgas.app.web.sift;
 import java.util.List;
 import smorgas.app.web.show.Html;
 import smorgas.core.text.Tidy;
+import smorgas.core.text.Wording;
 import smorgas.core.text.Words;
 
 /**
@@ -11,20 +12,22 @@ import smorgas.core.text.Words;
  */
 final class RowHtml {
 
-    private final Html html = new Html(200 * 1_200);
+    private final Html html;
 
-    private RowHtml() {}
+    private RowHtml(Wording wording) {
+        html = new Html(200 * 1_200, wording);
+    }
 
     /** Some rows, one behind the other. */
-    static String of(List<SiftTable.Row> rows) {
-        RowHtml writer = new RowHtml();
+    static String of(List<SiftTable.Row> rows, Wording wording) {
+        RowHtml writer = new RowHtml(wording);
         rows.forEach(row -> writer.row(row, false));
         return writer.html.toString();
     }
 
     /** One row that takes the place of the one of its number, wherever the answer stands. */
-    static String anew(SiftTable.Row row) {
-        RowHtml writer = new RowHtml();
+    static String anew(SiftTable.Row row, Wording wording) {
+        RowHtml writer = new RowHtml(wording);
         writer.row(row, true);
         return writer.html.toString();
     }

@@ -19,6 +19,7 @@ import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -47,13 +48,13 @@ class RuleActs {
     /** A rule for what is on view. */
     @PostMapping("/projects/{id}/rules/view")
     String viewRule(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Standing to) {
-        Optional<String> why = query.noRule();
+        Optional<Message> why = query.noRule();
         if (why.isPresent()) {
             return act.back(new Outcome.NoChange(why.get()));
         }
         Condition condition = query.ruleCondition();
         Outcome outcome = condition.equals(new Condition.AllOf(List.of()))
-                ? new Outcome.NoChange("A rule for all keywords says nothing: narrow what is on view first.")
+                ? new Outcome.NoChange(Message.of("sift.rule-acts.rule-all-keywords-says"))
                 : add(act, condition, new Rule.Gives(to));
         return act.back(outcome);
     }
@@ -72,7 +73,7 @@ class RuleActs {
                 .distinct()
                 .toList();
         if (ticked.isEmpty()) {
-            return act.back(new Outcome.NoChange("Tick a word first."));
+            return act.back(new Outcome.NoChange(Message.of("sift.rule-acts.tick-word-first")));
         }
         Condition condition =
                 ticked.size() == 1 ? new Condition.HasWord(ticked.getFirst()) : new Condition.HasAnyWord(ticked);
@@ -82,21 +83,21 @@ class RuleActs {
                     case "keep" -> add(act, condition, new Rule.Gives(Standing.KEPT));
                     case "tag" ->
                         newTag.isBlank()
-                                ? new Outcome.NoChange("Name the tag first.")
+                                ? new Outcome.NoChange(Message.of("sift.rule-acts.name-tag-first"))
                                 : add(act, condition, new Rule.Tags(newTag.strip()));
                     case "mute" -> act.make(recipe -> new GroupEntry.WordsMuted(ticked, true));
                     case "group" ->
                         act.make(recipe -> new GroupEntry.GroupRuleSet(
                                 new GroupRule(recipe.grouping().nextRule(), ticked.getFirst(), condition, false)));
                     case "list" -> putOn(list, ticked, act.project().language());
-                    default -> throw new Refusal("no such act: " + what);
+                    default -> throw new Refusal("sift.rule-acts.such-act", what);
                 };
         return act.back(outcome);
     }
 
     private Outcome putOn(String name, List<String> words, String language) {
         if (name.isBlank()) {
-            return new Outcome.NoChange("Name the list first.");
+            return new Outcome.NoChange(Message.of("sift.rule-acts.name-list-first"));
         }
         WordList before = pantry.find(name.strip())
                 .orElse(new WordList(name.strip(), language, WordList.Kind.OTHER, 1, List.of()));
@@ -104,15 +105,19 @@ class RuleActs {
         all.addAll(words);
         int version = pantry.save(new WordList(before.name(), before.language(), before.kind(), 1, List.copyOf(all)))
                 .version();
-        return new Outcome.NoChange("The list \"" + before.name() + "\" of the pantry has "
-                + (all.size() == before.words().size() ? "them already." : "them now, in version " + version + "."));
+        return new Outcome.NoChange(Message.of(
+                "sift.rule-acts.list-pantry",
+                before.name(),
+                (all.size() == before.words().size()
+                        ? Message.of("sift.rule-acts.them-already")
+                        : Message.of("sift.rule-acts.them-now-version", version))));
     }
 
     static Outcome add(Act act, Condition condition, Rule.Does does) {
         boolean known = act.snapshot().board().recipe().sifting().rules().stream()
                 .anyMatch(rule -> rule.when().equals(condition) && rule.does().equals(does));
         return known
-                ? new Outcome.NoChange("There is such a rule already.")
+                ? new Outcome.NoChange(Message.of("sift.rule-acts.such-rule-already"))
                 : act.make(recipe ->
                         new SiftEntry.RuleAdded(new Rule(recipe.sifting().nextRule(), condition, does)));
     }
@@ -137,7 +142,7 @@ class RuleActs {
     String takeList(Act act, @RequestParam String list) {
         Outcome outcome = pantry.find(list)
                 .map(newest -> act.make(recipe -> new SiftEntry.ListTaken(newest)))
-                .orElse(new Outcome.Refused("The pantry has no list \"" + list + "\"."));
+                .orElse(new Outcome.Refused(Message.of("sift.rule-acts.pantry-list", list)));
         return act.back(outcome);
     }
 }

@@ -14,6 +14,7 @@ import smorgas.core.recipe.sift.Rule;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.sift.RuleFigures;
 import smorgas.core.sift.Tags;
+import smorgas.core.text.Message;
 
 /**
  * What stands beside the table: the rules with their figures, saved views, what was said of intents, tags, and word lists that
@@ -38,21 +39,21 @@ record RulesPanel(
      */
     record RuleView(
             int number,
-            String sentence,
+            Message sentence,
             String does,
             String touches,
             String alone,
             String decides,
             String searches,
             String url,
-            String doubt,
+            Message doubt,
             int place) {}
 
     /** A saved filter and the URL that shows it. */
-    record ViewLink(String name, String sentence, String url) {}
+    record ViewLink(String name, Message sentence, String url) {}
 
     /** Of which keywords a hand has said what they are for, and the condition as its form carries it. */
-    record IntentSaid(String sentence, String intent, String where, String url) {}
+    record IntentSaid(Message sentence, Message intent, String where, String url) {}
 
     /** A tag, how many keywords have it, and the URL that shows them. */
     record TagLink(String tag, String count, String url) {}
@@ -85,11 +86,11 @@ record RulesPanel(
     private static List<RuleView> rules(Board board) {
         List<RuleView> views = new ArrayList<>();
         List<Rule> rules = board.recipe().sifting().rules();
-        Map<Integer, String> doubts = board.standings().doubts();
+        Map<Integer, Message> doubts = board.standings().doubts();
         for (int place = 0; place < rules.size(); place++) {
             Rule rule = rules.get(place);
             RuleFigures figures = board.standings().figures().get(place);
-            List<String> found = figures.touched() == 0 ? board.matcher().doubts(rule.when()) : List.of();
+            List<Message> found = figures.touched() == 0 ? board.matcher().doubts(rule.when()) : List.of();
             views.add(new RuleView(
                     rule.number(),
                     rule.sentence(),
@@ -101,7 +102,7 @@ record RulesPanel(
                     Show.count(figures.decided()),
                     figures.searches().sum() == 0 ? "" : figures.searches().written(),
                     SiftQuery.urlOf(rule.when()),
-                    found.isEmpty() ? doubts.getOrDefault(rule.number(), "") : found.getFirst(),
+                    found.isEmpty() ? doubts.getOrDefault(rule.number(), Message.NONE) : found.getFirst(),
                     place));
         }
         return views;

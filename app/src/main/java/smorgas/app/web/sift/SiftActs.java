@@ -31,6 +31,7 @@ import smorgas.core.recipe.value.Intent;
 import smorgas.core.sift.Reason;
 import smorgas.core.sift.Standings;
 import smorgas.core.sift.Trim;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /** What a hand decides of keywords on the Sift page: standings and tags, of one, of the tray, of all on view. */
@@ -69,7 +70,8 @@ class SiftActs {
         Snapshot snapshot = act.snapshot();
         SiftTable table = new SiftTable(snapshot, query, baskets);
         Keywords keywords = snapshot.board().keywords();
-        Optional<String> anew = keywords.find(Tidy.of(keyword)).map(k -> RowHtml.anew(table.row(row, k)));
+        Optional<String> anew =
+                keywords.find(Tidy.of(keyword)).map(k -> RowHtml.anew(table.row(row, k), frames.wording()));
         Shown.in(model, new Judged(anew.orElse(null)));
         frames.frame(model, act.id(), snapshot, Step.SIFT);
         return "sift/judged :: judged";
@@ -86,7 +88,7 @@ class SiftActs {
     String judgeTray(Act act, @RequestParam Standing to, @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
         List<String> texts = trays.texts(act.id(), tab);
         if (texts.isEmpty()) {
-            return act.back(new Outcome.NoChange("Nothing is picked."));
+            return act.back(new Outcome.NoChange(Message.of("sift.sift-acts.nothing-picked")));
         }
         Outcome outcome = judge(act, texts, to);
         if (outcome instanceof Outcome.Done) {
@@ -104,7 +106,7 @@ class SiftActs {
         boolean one = !Tidy.of(keyword).isEmpty();
         List<String> texts = one ? List.of(Tidy.of(keyword)) : trays.texts(act.id(), tab);
         if (texts.isEmpty()) {
-            return act.back(new Outcome.NoChange("Nothing is picked."));
+            return act.back(new Outcome.NoChange(Message.of("sift.sift-acts.nothing-picked")));
         }
         Keywords keywords = act.snapshot().board().keywords();
         Outcome outcome = act.make(recipe -> Hands.givenBack(keywords, texts));
@@ -129,7 +131,7 @@ class SiftActs {
             @RequestParam(defaultValue = "false") boolean sample,
             @RequestParam(defaultValue = "1") long seed) {
         if (stay < 1) {
-            return act.back(new Outcome.NoChange("Say how many are to stay."));
+            return act.back(new Outcome.NoChange(Message.of("sift.sift-acts.say-how-many-stay")));
         }
         int[] ordered = new SiftTable(act.snapshot(), query, baskets).ordered();
         int[] beyond = sample
@@ -148,7 +150,7 @@ class SiftActs {
             stay++;
         }
         Outcome outcome = stay == ordered.length
-                ? new Outcome.NoChange("\"" + Tidy.of(keyword) + "\" is not on view any more.")
+                ? new Outcome.NoChange(Message.of("sift.sift-acts.on-view-any-more", Tidy.of(keyword)))
                 : judgeSome(act, notKeptByHand(act.snapshot(), Trim.beyond(ordered, stay + 1)), Standing.DROPPED);
         return act.back(outcome);
     }
@@ -170,7 +172,9 @@ class SiftActs {
     }
 
     private static Outcome judgeSome(Act act, List<String> texts, Standing to) {
-        return texts.isEmpty() ? new Outcome.NoChange("There is no keyword to judge.") : judge(act, texts, to);
+        return texts.isEmpty()
+                ? new Outcome.NoChange(Message.of("sift.sift-acts.keyword-judge"))
+                : judge(act, texts, to);
     }
 
     private static Outcome judge(Act act, List<String> texts, Standing to) {

@@ -29,6 +29,7 @@ import smorgas.core.recipe.sift.WordList;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.serve.Csv;
 import smorgas.core.sift.WordCounts;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /** Sift: the keyword table, the words, and what stands beside them. */
@@ -66,7 +67,7 @@ class SiftController {
             int page,
             String found,
             int foundCount,
-            String all,
+            Message all,
             String searches,
             List<SiftQuery.Part> parts,
             WordCounts.Asked askedWords,
@@ -75,13 +76,13 @@ class SiftController {
             RulesPanel panel,
             List<ViewLink> usualViews,
             List<Intent> intents,
-            String sortedBy,
+            Message sortedBy,
             WorthPanel worth,
             PromisePanel promise,
             @Nullable Story story) {}
 
     /** A view that is one click away. */
-    record ViewLink(String name, String url, String sentence) {}
+    record ViewLink(Message name, String url, Message sentence) {}
 
     @GetMapping("/projects/{id}/sift")
     String page(
@@ -108,8 +109,8 @@ class SiftController {
         Board board = snapshot.board();
         return new SiftPage(
                 opened.offer(),
-                table.heading("standing", "Standing"),
-                table.heading("keyword", "Keyword"),
+                table.heading("standing", Message.of("sift.sift-controller.standing")),
+                table.heading("keyword", Message.of("sift.sift-controller.keyword")),
                 table.headings(),
                 Column.all(snapshot),
                 Column.shown(snapshot).stream()
@@ -119,12 +120,12 @@ class SiftController {
                 table.page(),
                 Show.count(table.found().cardinality()),
                 table.found().cardinality(),
-                Show.count(board.keywords().size(), "keyword", "keywords"),
+                Message.of("count.keywords", board.keywords().size()),
                 table.searches(),
                 query.removable(),
                 query.words(),
                 words,
-                WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES),
+                WordHtml.of(words.words(), query.words().by() == WordCounts.By.SEARCHES, frames.wording()),
                 RulesPanel.of(board, query, pantry),
                 board.usualViews().stream()
                         .map(view -> new ViewLink(
@@ -158,12 +159,12 @@ class SiftController {
     record Rows(String rows, int pages, int upto, String nextRows) {}
 
     /** Rows, and where those behind them are: nowhere if there are none, or if so many are shown that a new list begins. */
-    private static void rows(SiftTable table, SiftQuery query, int first, Model model) {
+    private void rows(SiftTable table, SiftQuery query, int first, Model model) {
         boolean room = table.upto() - first + 1 < SiftTable.MOST_PAGES;
         Shown.in(
                 model,
                 new Rows(
-                        RowHtml.of(table.rows()),
+                        RowHtml.of(table.rows(), frames.wording()),
                         table.pages(),
                         table.upto(),
                         table.upto() < table.pages() && room

@@ -5,7 +5,6 @@ import java.util.BitSet;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
@@ -24,6 +23,7 @@ import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.WordCounts;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -81,7 +81,7 @@ public final class SiftQuery {
     }
 
     /** A part of what is asked for, which can be taken away: its words, and the URL without it. */
-    record Part(String words, String urlWithout) {}
+    record Part(Message words, String urlWithout) {}
 
     /** A column that is sorted by; its name, and whether the greatest come first. */
     record Sort(String name, boolean desc) {}
@@ -129,11 +129,9 @@ public final class SiftQuery {
     }
 
     /** Why no rule can be made of what is on view; empty if one can. */
-    Optional<String> noRule() {
+    Optional<Message> noRule() {
         return ruleCondition().followsFromRules()
-                ? Optional.of(
-                        "What keywords promise or are worth follows from rules, so none can ask for it: take those"
-                                + " pieces away first, or judge or tag what is on view.")
+                ? Optional.of(Message.of("sift.sift-query.what-keywords-promise-worth"))
                 : Optional.empty();
     }
 
@@ -256,15 +254,15 @@ public final class SiftQuery {
     List<Part> removable() {
         List<Part> removable = new ArrayList<>();
         conditions().forEach((name, condition) -> {
-            String words =
+            Message words =
                     switch (name) {
-                        case "q" -> "\"" + text() + "\" anywhere";
-                        case "word" -> "with " + word();
-                        case "basket" -> "in " + get("basket");
+                        case "q" -> Message.of("sift.sift-query.anywhere", text());
+                        case "word" -> Message.of("sift.sift-query.with", word());
+                        case "basket" -> Message.of("sift.sift-query.in", get("basket"));
                         case "standing" -> standing().orElseThrow().label();
                         case "intent" -> intent().orElseThrow().label();
-                        case "promise" -> "promise: " + get("promise");
-                        case "least" -> String.format(Locale.ENGLISH, "%,d searches and more", least());
+                        case "promise" -> Message.of("sift.sift-query.promise", get("promise"));
+                        case "least" -> Message.of("sift.sift-query.searches-more", least());
                         default -> condition.sentence();
                     };
             removable.add(new Part(words, urlWith(name, "")));

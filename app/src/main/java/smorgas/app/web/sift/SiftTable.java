@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import smorgas.app.store.Baskets;
 import smorgas.app.web.show.Show;
@@ -27,6 +26,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.sift.MatchedWords;
 import smorgas.core.sift.Reason;
+import smorgas.core.text.Message;
 import smorgas.core.text.Words;
 
 /** The keyword table for one query. */
@@ -37,7 +37,7 @@ final class SiftTable {
     static final int MOST_PAGES = 5;
 
     /** A column's heading, and how the table is sorted by it: 0 not at all, 1 first, 2 and more where that leaves equals. */
-    record Heading(String name, String label, String url, String sorted, int level, boolean number, boolean roomy) {}
+    record Heading(String name, Message label, String url, String sorted, int level, boolean number, boolean roomy) {}
 
     /** A row; its number counts from the top of the whole list; cells from {@code roomy} on are for wide windows. */
     record Row(
@@ -45,8 +45,8 @@ final class SiftTable {
             String text,
             List<Words.Piece> pieces,
             String standing,
-            String label,
-            String reason,
+            Message label,
+            Message reason,
             Set<String> did,
             List<Cell> cells,
             int roomy) {}
@@ -227,11 +227,11 @@ final class SiftTable {
     }
 
     /** The heading of the standing or of the keyword. */
-    Heading heading(String name, String label) {
+    Heading heading(String name, Message label) {
         return heading(name, label, true, false, false);
     }
 
-    private Heading heading(String name, String label, boolean sortable, boolean number, boolean roomy) {
+    private Heading heading(String name, Message label, boolean sortable, boolean number, boolean roomy) {
         List<SiftQuery.Sort> sorts = query.sorts();
         for (int level = 0; level < sorts.size(); level++) {
             if (sorts.get(level).name().equals(name)) {
@@ -251,17 +251,20 @@ final class SiftTable {
     }
 
     /** By what the list is sorted, in words: "Searches, then Keyword", each with an arrow. */
-    String sortedBy() {
-        return query.sorts().stream()
-                .map(sort -> label(sort.name()) + (sort.desc() ? " \u2193" : " \u2191"))
-                .collect(Collectors.joining(", then "));
+    Message sortedBy() {
+        return Message.joined(
+                "sift.sift-table.then",
+                query.sorts().stream()
+                        .map(sort -> Message.of(
+                                sort.desc() ? "sift.sift-table.falling" : "sift.sift-table.rising", label(sort.name())))
+                        .toList());
     }
 
-    private String label(String name) {
+    private Message label(String name) {
         return Column.all(snapshot).stream()
                 .filter(column -> column.name().equals(name))
                 .findFirst()
                 .map(Column::label)
-                .orElse(name.equals("keyword") ? "Keyword" : "Standing");
+                .orElse(name.equals("keyword") ? Computed.KEYWORD.label() : Computed.STANDING.label());
     }
 }

@@ -20,19 +20,20 @@ import smorgas.core.recipe.value.Intent;
 import smorgas.core.serve.Plan;
 import smorgas.core.sift.MatchedWords;
 import smorgas.core.sift.Reason;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /** Everything that is known of one keyword: from which lines, why it stands as it does, where it went. */
 record Story(
         String keyword,
-        String standing,
+        Message standing,
         boolean byHand,
         List<Source> sources,
-        String group,
-        String served,
-        String intent,
-        String worth,
-        String promise,
+        Message group,
+        Message served,
+        Message intent,
+        Message worth,
+        Message promise,
         String note) {
 
     private static final int SOURCES = 60;
@@ -41,7 +42,7 @@ record Story(
     private static final double LEAST_TOLD = .05;
 
     /** One line that was folded in, with what brought it there, the figures that its basket gives and its other columns as they stand. */
-    record Source(String text, String basket, String line, String by, String figures, String others) {}
+    record Source(String text, String basket, String line, Message by, Message figures, String others) {}
 
     static Optional<Story> of(String text, Board board, Function<Keywords.Occurrence, String> others) {
         return board.keywords().find(text).map(keyword -> of(keyword, board, others));
@@ -64,9 +65,11 @@ record Story(
         }
         return new Story(
                 keywords.text(keyword),
-                board.standings().of(keyword).label() + ", "
-                        + new MatchedWords(keywords, board.recipe().sifting().lists())
-                                .sentence(board.standings().reason(keyword), keyword),
+                Message.of(
+                        "list.comma",
+                        board.standings().of(keyword).label(),
+                        new MatchedWords(keywords, board.recipe().sifting().lists())
+                                .sentence(board.standings().reason(keyword), keyword)),
                 board.standings().reason(keyword) instanceof Reason.ByHand,
                 sources,
                 group(keyword, board),
@@ -78,140 +81,163 @@ record Story(
     }
 
     /** What it is for and why, what else is seen in it; empty if nothing is known. */
-    static String intent(int keyword, Board board) {
+    static Message intent(int keyword, Board board) {
         List<Intent> seen = board.intents().seen(keyword);
         if (seen.isEmpty()) {
-            return "";
+            return Message.NONE;
         }
-        String others = seen.stream().skip(1).map(Intent::label).collect(Collectors.joining(", "));
-        String lead = seen.getFirst().label();
-        return Character.toUpperCase(lead.charAt(0)) + lead.substring(1) + ": "
-                + board.intents().reason(keyword) + (others.isEmpty() ? "." : "; " + others + " is seen in it too.")
-                + (board.intents().dear(keyword)
-                        ? " Many bid for it, and more than for most, so people may buy by it."
-                        : "");
+        List<Message> others = seen.stream().skip(1).map(Intent::label).toList();
+        Message lead = Message.of(
+                "sift.story.intent",
+                Message.of(seen.getFirst().label().key() + ".title"),
+                board.intents().reason(keyword));
+        Message told = others.isEmpty()
+                ? Message.of("sentence", lead)
+                : Message.of("sift.story.seen-too", lead, Message.joined("list.comma", others));
+        return board.intents().dear(keyword) ? Message.of("sift.story.many-bid", told) : told;
     }
 
-    private static String figures(Keywords keywords, Keywords.Occurrence occurrence) {
-        List<String> told = new ArrayList<>();
+    private static Message figures(Keywords keywords, Keywords.Occurrence occurrence) {
+        List<Message> told = new ArrayList<>();
         for (Figure figure : Figure.values()) {
             Optional<FigureColumn> column = keywords.figureAt(occurrence, figure);
-            column.ifPresent(c -> told.add(figure.label().toLowerCase(java.util.Locale.ENGLISH) + " "
-                    + Show.figure(figure, c, occurrence.row())));
+            column.ifPresent(c ->
+                    told.add(Message.of("sift.story.figure", figure.word(), Show.figure(figure, c, occurrence.row()))));
         }
-        return String.join(" \u00B7 ", told);
+        return Message.joined("list.dot", told);
     }
 
-    private static String group(int keyword, Board board) {
+    private static Message group(int keyword, Board board) {
         Groups groups = board.groups();
         Grouping grouping = groups.grouping();
         int group = grouping.groupOf(keyword);
         if (group == Grouping.OUTSIDE) {
-            return "In no group, because it is Dropped.";
+            return Message.of("sift.story.group-because-dropped");
         }
         if (group == Grouping.LEFTOVER) {
             return ungrouped(keyword, board);
         }
         Explained.Why why = groups.explained().why(keyword);
-        String in = "In \"" + groups.name(group) + "\", ";
-        String because = because(keyword, why, board);
-        String next = why.next()
-                .map(other -> " The next best would be \"" + groups.name(other) + "\" with "
-                        + Show.percent(why.nextTightness()) + ", "
-                        + (why.lead() < 0 ? "more by " : "less by ") + Show.percent(Math.abs(why.lead())) + ".")
-                .orElse("");
-        return in + because + next;
+        Message because = because(keyword, why, board);
+        Message next = why.next()
+                .map(other -> Message.of(
+                        "sift.story.next-best-would-more",
+                        groups.name(other),
+                        Show.percent(why.nextTightness()),
+                        why.lead() < 0,
+                        Show.percent(Math.abs(why.lead()))))
+                .orElse(Message.NONE);
+        return Message.of("sift.story.in", groups.name(group), because, next);
     }
 
-    private static String ungrouped(int keyword, Board board) {
+    private static Message ungrouped(int keyword, Board board) {
         Groups groups = board.groups();
         Grouping grouping = groups.grouping();
         if (grouping.settings().method().byWords()) {
-            return "A leftover: no theme with enough keywords has its words.";
+            return Message.of("sift.story.leftover-theme-enough-keywords");
         }
         Explained.Why why = groups.explained().why(keyword);
-        return (grouping.since().get(keyword)
-                        ? "It waits: it was in no group when they were settled, or came since."
-                        : "A leftover: no group is near enough.")
-                + why.next()
-                        .map(other -> " The nearest is \"" + groups.name(other) + "\" with "
-                                + Show.percent(why.nextTightness()) + reasons(keyword, other, board) + ".")
-                        .orElse("");
+        return Message.of(
+                "sift.story.waits-group-when-they",
+                grouping.since().get(keyword),
+                why.next()
+                        .map(other -> Message.of(
+                                "sift.story.the-nearest-is-with",
+                                groups.name(other),
+                                Show.percent(why.nextTightness()),
+                                reasons(keyword, other, board)))
+                        .orElse(Message.NONE));
     }
 
-    private static String because(int keyword, Explained.Why why, Board board) {
+    private static Message because(int keyword, Explained.Why why, Board board) {
         Grouping grouping = board.groups().grouping();
-        String tight = Show.percent(why.tightness()) + " of its weight";
+        Message tight = Message.of("sift.story.of-its-weight", Show.percent(why.tightness()));
         boolean likeness = !grouping.settings().method().byWords();
-        String like = "it is " + Show.percent(why.tightness()) + " like the others there";
+        Message like = Message.of("sift.story.like-others", Show.percent(why.tightness()));
         return switch (grouping.by(keyword)) {
             case SETTLED ->
-                "where it was when the groups were settled"
-                        + (likeness ? "; " + like + reasons(keyword, grouping.groupOf(keyword), board) : "") + ".";
+                Message.of(
+                        "sift.story.where-when-groups-settled",
+                        likeness
+                                ? Message.of(
+                                        "sift.story.and-like", like, reasons(keyword, grouping.groupOf(keyword), board))
+                                : Message.NONE);
             case THEME ->
                 likeness
-                        ? "because " + like + reasons(keyword, grouping.groupOf(keyword), board) + "."
-                        : "because it has " + quoted(why.by()) + ", "
-                                + (why.by().size() == 1 ? "which carries " : "which carry ") + tight + ".";
-            case RULE -> "because a rule puts it there.";
-            case HAND -> "because a hand put it there.";
-            case LOCK -> "because a hand has locked the group with it.";
-            case JOIN -> "because its own group was joined into this one.";
-            case SEAT ->
-                "the nearest group: no theme took it, and with " + quoted(why.by()) + " it shares " + tight
-                        + " with this one.";
-            case REST -> "with all that no theme took.";
+                        ? Message.of("sift.story.because", like, reasons(keyword, grouping.groupOf(keyword), board))
+                        : Message.of(
+                                "sift.story.because-which-carries",
+                                quoted(why.by()),
+                                why.by().size(),
+                                tight);
+            case RULE -> Message.of("sift.story.because-rule-puts");
+            case HAND -> Message.of("sift.story.because-hand-put");
+            case LOCK -> Message.of("sift.story.because-hand-locked-group");
+            case JOIN -> Message.of("sift.story.because-own-group-joined");
+            case SEAT -> Message.of("sift.story.nearest-group-theme-took", quoted(why.by()), tight);
+            case REST -> Message.of("sift.story.all-theme-took");
         };
     }
 
     /** What makes it like the others of its group, and which are nearest. */
-    private static String reasons(int keyword, int group, Board board) {
+    private static Message reasons(int keyword, int group, Board board) {
         return board.groups()
                 .grouping()
                 .nearness()
                 .reasons(keyword, group)
                 .map(reasons -> {
-                    List<String> parts = new ArrayList<>();
+                    List<Message> parts = new ArrayList<>();
                     reasons.words().stream()
                             .filter(word -> word.share() >= LEAST_TOLD)
-                            .forEach(word -> parts.add("\"" + word.text() + "\""
-                                    + (word.same() ? " and what means the same " : " ") + Show.percent(word.share())));
+                            .forEach(word -> parts.add(Message.of(
+                                    "sift.story.what-means-same",
+                                    word.text(),
+                                    word.same(),
+                                    Show.percent(word.share()))));
                     if (reasons.meaning() >= LEAST_TOLD) {
-                        parts.add("meaning " + Show.percent(reasons.meaning()));
+                        parts.add(Message.of("sift.story.meaning", Show.percent(reasons.meaning())));
                     }
                     if (reasons.company() >= LEAST_TOLD) {
-                        parts.add("the same neighbours " + Show.percent(reasons.company()));
+                        parts.add(Message.of("sift.story.same-neighbours", Show.percent(reasons.company())));
                     }
                     String nearest = reasons.nearest().stream()
                             .map(other -> "\"" + board.keywords().text(other) + "\"")
                             .collect(Collectors.joining(", "));
-                    return " (" + String.join(", ", parts) + ")" + (nearest.isEmpty() ? "" : ", most like " + nearest);
+                    return Message.of(
+                            "sift.story.text",
+                            List.copyOf(parts),
+                            (nearest.isEmpty() ? Message.NONE : Message.of("sift.story.most-like", nearest)));
                 })
-                .orElse("");
+                .orElse(Message.NONE);
     }
 
-    private static String quoted(List<String> words) {
-        return (words.size() == 1 ? "the word \"" : "the words \"") + String.join("\", \"", words) + "\"";
+    private static Message quoted(List<String> words) {
+        return Message.of("sift.story.the-word", words.size(), String.join("\", \"", words));
     }
 
-    private static String served(int keyword, Board board) {
+    private static Message served(int keyword, Board board) {
         String text = board.keywords().text(keyword);
         Plan plan = board.plan();
         var held =
                 plan.heldBack().stream().filter(h -> h.keyword().equals(text)).findFirst();
         if (held.isPresent()) {
-            return "Held back from the plan: it " + held.get().why() + ".";
+            return Message.of("sift.story.held-back-from-plan", held.get().why());
         }
-        Map<String, List<String>> types = plan.rows()
+        Map<String, List<Message>> types = plan.rows()
                 .filter(row -> row.keyword().equals(text))
                 .collect(Collectors.groupingBy(
                         Plan.Row::adGroup,
                         LinkedHashMap::new,
                         Collectors.mapping(row -> row.matchType().label(), Collectors.toList())));
         return types.isEmpty()
-                ? "Not in the plan."
-                : types.entrySet().stream()
-                        .map(e -> "Served in \"" + e.getKey() + "\" as " + String.join(" and ", e.getValue()) + ".")
-                        .collect(Collectors.joining(" "));
+                ? Message.of("sift.story.not-in-the-plan")
+                : Message.joined(
+                        "list.sentences",
+                        types.entrySet().stream()
+                                .map(e -> Message.of(
+                                        "sift.story.served-in-as",
+                                        e.getKey(),
+                                        Message.joined("list.and", e.getValue())))
+                                .toList());
     }
 }

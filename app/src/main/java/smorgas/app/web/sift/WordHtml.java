@@ -4,6 +4,7 @@ import java.util.List;
 import smorgas.app.web.show.Html;
 import smorgas.app.web.show.Show;
 import smorgas.core.sift.WordCounts.WordCount;
+import smorgas.core.text.Wording;
 
 /** The list of words on view: each a handle, a bar of what became of its keywords, a figure. */
 final class WordHtml {
@@ -15,8 +16,8 @@ final class WordHtml {
      *
      * @param searches whether the figure is the searches and not the count
      */
-    static String of(List<WordCount> words, boolean searches) {
-        Html html = new Html(words.size() * 500);
+    static String of(List<WordCount> words, boolean searches, Wording wording) {
+        Html html = new Html(words.size() * 500, wording);
         for (WordCount word : words) {
             html.raw("<li><button type=\"button\" class=\"w\" title=\"")
                     .text(word.searches().written() + " searches \u00B7 " + word.kept() + " Kept, " + word.undecided()

@@ -8,12 +8,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import smorgas.app.store.Pantry;
-import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.sift.Families;
 import smorgas.core.sift.WordCounts;
+import smorgas.core.text.Message;
 
 /** The words of what is on view: the list, and the likely kinds of them. */
 final class WordsPanel {
@@ -22,7 +22,7 @@ final class WordsPanel {
 
     /** A family of words, as many as are shown at most, and how many keywords have one of them undecided. */
     record FamilyView(
-            String name, String label, String because, String count, List<Families.Member> members, int hidden) {}
+            String name, Message label, Message because, Message count, List<Families.Member> members, int hidden) {}
 
     private static final int MOST_OF_FAMILY = 60;
 
@@ -47,7 +47,7 @@ final class WordsPanel {
                         family.getKey().name(),
                         family.getKey().label(),
                         family.getKey().because(),
-                        Show.count(family.getValue().size(), "word", "words"),
+                        Message.of("count.words", family.getValue().size()),
                         family.getValue().stream().limit(MOST_OF_FAMILY).toList(),
                         Math.max(0, family.getValue().size() - MOST_OF_FAMILY)))
                 .toList();

@@ -26,6 +26,7 @@ import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.ClickTable;
 import smorgas.core.recipe.value.CostBy;
 import smorgas.core.recipe.value.Span;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.value.Worth;
 
@@ -45,7 +46,7 @@ class WorthController {
     }
 
     /** What was written in the form comes to. */
-    record Preview(Expected expected, Expected now, String fault) {}
+    record Preview(Expected expected, Expected now, Message fault) {}
 
     /** What the assumptions that stand in the form would come to for what is on view. */
     @GetMapping("/projects/{id}/worth/preview")
@@ -60,9 +61,9 @@ class WorthController {
         Expected now = Expected.of(board.worth().sum(view));
         try {
             Worth would = board.worthIf(board.recipe().valuing().after(List.of(entry(form, decimals(project)))));
-            Shown.in(model, new Preview(Expected.of(would.sum(view)), now, ""));
+            Shown.in(model, new Preview(Expected.of(would.sum(view)), now, Message.NONE));
         } catch (Refusal refused) {
-            Shown.in(model, new Preview(now, now, String.valueOf(refused.getMessage())));
+            Shown.in(model, new Preview(now, now, refused.message()));
         }
         return "sift/worth :: expected";
     }
@@ -103,9 +104,7 @@ class WorthController {
                 case EMPTY -> {
                     // Not assumed.
                 }
-                case FAULT ->
-                    throw new Refusal("\"" + text + "\" is no number for \"" + one.label()
-                            + "\"; write 5, 2.5 or a range such as 3-5");
+                case FAULT -> throw new Refusal("sift.worth-controller.number-write-5-2", text, one.label());
             }
         }
         String of = form.getOrDefault("of", "");

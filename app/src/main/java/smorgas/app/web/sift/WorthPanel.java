@@ -14,6 +14,7 @@ import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.ClickTable;
 import smorgas.core.recipe.value.CostBy;
 import smorgas.core.recipe.value.Span;
+import smorgas.core.text.Message;
 
 /**
  * The assumptions about worth, of all keywords, of a tag or of a group, and what they come to for what is on view.
@@ -25,7 +26,7 @@ import smorgas.core.recipe.value.Span;
  */
 record WorthPanel(
         String of,
-        String ofLabel,
+        Message ofLabel,
         List<Field> fields,
         CostBy cost,
         List<CostBy> costs,
@@ -47,7 +48,7 @@ record WorthPanel(
     record Field(String name, String label, boolean money, String value, String elsewhere) {}
 
     /** Of what something can be assumed, and whether it is. */
-    record Target(String of, String label, boolean own) {}
+    record Target(String of, Message label, boolean own) {}
 
     /** The panel of a board. */
     static WorthPanel of(Board board, String asked, BitSet view) {
@@ -110,11 +111,15 @@ record WorthPanel(
     }
 
     private static List<Target> targets(Board board, Valuing valuing, String of) {
-        List<Target> targets = new ArrayList<>(
-                List.of(new Target("all", "all keywords", valuing.assumptions().says())));
+        List<Target> targets = new ArrayList<>(List.of(new Target(
+                "all",
+                Message.of("sift.worth-panel.all-keywords"),
+                valuing.assumptions().says())));
         union(board.standings().tags().all(), valuing.byTag().keySet(), tag(of))
-                .forEach(tag -> targets.add(
-                        new Target(TAG + tag, "tag " + tag, valuing.byTag().containsKey(tag))));
+                .forEach(tag -> targets.add(new Target(
+                        TAG + tag,
+                        Message.of("sift.worth-panel.tag", tag),
+                        valuing.byTag().containsKey(tag))));
         union(List.of(), valuing.byGroup().keySet(), group(of))
                 .forEach(key -> targets.add(new Target(
                         GROUP + key,
@@ -129,12 +134,15 @@ record WorthPanel(
                 .distinct();
     }
 
-    private static String label(Board board, String of) {
+    private static Message label(Board board, String of) {
         if (group(of).isEmpty()) {
-            return tag(of).isEmpty() ? "all keywords" : "tag " + tag(of);
+            return tag(of).isEmpty()
+                    ? Message.of("sift.worth-panel.all-keywords")
+                    : Message.of("sift.worth-panel.tag", tag(of));
         }
         int group = board.groups().find(group(of));
-        return "group " + (group < 0 ? group(of) : board.groups().name(group));
+        return Message.verbatim(
+                "group " + (group < 0 ? group(of) : board.groups().name(group)));
     }
 
     /** As the form reads it again. */
@@ -151,41 +159,47 @@ record WorthPanel(
     }
 
     /** How the worth of a keyword comes about, as a sentence; empty if nothing is assumed or its searches are unknown. */
-    static String how(Board board, int keyword) {
+    static Message how(Board board, int keyword) {
         if (!board.recipe().valuing().assumes()) {
-            return "";
+            return Message.NONE;
         }
         BitSet one = new BitSet();
         one.set(keyword);
-        String told = Expected.of(board.worth().sum(one)).line();
+        Message told = Expected.of(board.worth().sum(one)).line();
         if (told.isEmpty()) {
-            return "Worth: unknown, since its searches or an assumption are.";
+            return Message.of("sift.worth-panel.worth-unknown-since-searches");
         }
         Assumptions assumed = board.worth().assumed(keyword);
-        List<String> by = new ArrayList<>();
+        List<Message> by = new ArrayList<>();
         board.worth()
                 .clickShare(keyword)
-                .ifPresent(share -> by.add(written(share, Assumed.CLICK_SHARE) + "% of searches click"
-                        + assumed.figure(Assumed.PLACE)
+                .ifPresent(share -> by.add(Message.of(
+                        "sift.worth-panel.searches-click",
+                        written(share, Assumed.CLICK_SHARE),
+                        assumed.figure(Assumed.PLACE)
                                 .filter(place ->
                                         assumed.figure(Assumed.CLICK_SHARE).isEmpty())
-                                .map(place -> " at place " + written(place, Assumed.PLACE))
-                                .orElse("")));
+                                .map(place -> Message.of("sift.worth-panel.at-place", written(place, Assumed.PLACE)))
+                                .orElse(Message.NONE))));
         assumed.figure(Assumed.CONVERSION_RATE)
-                .ifPresent(rate -> by.add(written(rate, Assumed.CONVERSION_RATE) + "% of clicks convert"));
+                .ifPresent(rate ->
+                        by.add(Message.of("sift.worth-panel.clicks-convert", written(rate, Assumed.CONVERSION_RATE))));
         assumed.figure(Assumed.CUSTOMER_SHARE)
-                .ifPresent(share -> by.add(written(share, Assumed.CUSTOMER_SHARE) + "% of these become customers"));
+                .ifPresent(share -> by.add(
+                        Message.of("sift.worth-panel.these-become-customers", written(share, Assumed.CUSTOMER_SHARE))));
         assumed.figure(Assumed.VALUE)
-                .ifPresent(value -> by.add(written(value, Assumed.VALUE)
-                        + (assumed.figure(Assumed.CUSTOMER_SHARE).isEmpty() ? " a conversion" : " a customer")));
-        String cost = assumed.cost() == CostBy.AS_ELSEWHERE
+                .ifPresent(value -> by.add(Message.of(
+                        "sift.worth-panel.a-conversion",
+                        written(value, Assumed.VALUE),
+                        assumed.figure(Assumed.CUSTOMER_SHARE).isEmpty())));
+        Message cost = assumed.cost() == CostBy.AS_ELSEWHERE
                 ? CostBy.CPC_OR_BIDS.label()
                 : assumed.cost().label();
-        return "Expected a month: " + told + ". Assumed: " + String.join(", ", by) + "; a click costs " + cost + ".";
+        return Message.of("sift.worth-panel.expected-month-assumed-click", told, List.copyOf(by), cost);
     }
 
     /** The label of a sum in a heading, such as 54,300; empty if nothing is assumed. */
-    public String heading() {
+    public Message heading() {
         return expected.worth();
     }
 }

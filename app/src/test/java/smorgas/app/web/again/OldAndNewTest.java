@@ -110,25 +110,26 @@ class OldAndNewTest {
     void anOpenedAdGroupTellsItsPartsAndWhatEachTakesOver() {
         OldStructure structure = structure(FULL);
         OldAndNew.Opened opened = OldAndNew.opened(board(list(2, FULL)), structure, place(structure, "Shop"));
-        assertThat(opened.fate()).isEqualTo("is split");
+        assertThat(opened.fate()).hasToString("is split");
         assertThat(opened.parts())
                 .extracting(part -> part.group().name() + ": " + part.count() + " " + part.keywords())
                 .containsExactlyInAnyOrder("jars: 1 keyword [honey jar]", "waxes: 1 keyword [wax]");
         assertThat(opened.parts())
-                .filteredOn(part -> part.group().name().equals("jars"))
+                .filteredOn(part -> part.group().name().toString().equals("jars"))
                 .singleElement()
-                .satisfies(part -> assertThat(part.inherits())
+                .satisfies(part -> assertThat(part.inherits().toString())
                         .startsWith("from 1 ad group")
                         .contains("4 conversions"));
         assertThat(opened.elsewhere()).isEmpty();
-        assertThat(opened.moreParts()).isEmpty();
+        assertThat(opened.moreParts().toString()).isEmpty();
     }
 
     @Test
     void theSentenceCountsWhatRunsAndWhatIsNew() {
-        assertThat(shown(FULL).sentence()).isEqualTo("2 ad groups run; of ours 3 take something over, and 0 are new.");
+        assertThat(shown(FULL).sentence())
+                .hasToString("2 ad groups run; of ours 3 take something over, and 0 are new.");
         assertThat(shown("ad group,keyword\nClothes,bee suit\n").sentence())
-                .isEqualTo("1 ad group runs; of ours 1 takes something over, and 2 are new.");
+                .hasToString("1 ad group runs; of ours 1 takes something over, and 2 are new.");
     }
 
     @Test
@@ -139,6 +140,6 @@ class OldAndNewTest {
         }
         OldAndNew shown = shown(many.toString());
         assertThat(shown.rows()).hasSize(100);
-        assertThat(shown.more()).isEqualTo("and 30 more");
+        assertThat(shown.more()).hasToString("and 30 more");
     }
 }

@@ -22,6 +22,7 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** The band is to scale: heights add up to what flows through it. */
 class BandTest {
@@ -41,7 +42,8 @@ class BandTest {
 
     private static Band drawn(Finding groups, List<Lines> baskets, Entry... entries) {
         Board board = Board.of(baskets, Themed.recipe(List.of(entries)));
-        return Band.draw("/projects/1", new Snapshot(1, new History(List.of()), board, List.of(), ""), groups);
+        return Band.draw(
+                "/projects/1", new Snapshot(1, new History(List.of()), board, List.of(), Message.NONE), groups);
     }
 
     private static final Entry DROP_FREE =
@@ -84,6 +86,7 @@ class BandTest {
         Band band = full();
         assertThat(band.pieces())
                 .extracting(Band.Piece::tells)
+                .map(Object::toString)
                 .contains("a & <b>.csv: 60 lines", "two: 63 lines", "63 keywords", "60 folded", "2 dropped");
         assertThat(band.pieces()).anySatisfy(piece -> {
             assertThat(piece.role()).isEqualTo("dropped");
@@ -95,6 +98,7 @@ class BandTest {
                 .contains("/projects/1/sift?basket=a+%26+%3Cb%3E.csv", "/projects/1/group?group=hive");
         assertThat(band.stations())
                 .extracting(Band.Station::figure)
+                .map(Object::toString)
                 .containsExactly("123 lines", "63 keywords", "61 left", "1 group", "120 plan rows");
     }
 
@@ -106,15 +110,24 @@ class BandTest {
                 .extracting(Band.Piece::role)
                 .contains("pending")
                 .doesNotContain("group");
-        assertThat(band.stations()).extracting(Band.Station::figure).endsWith("…", "…");
+        assertThat(band.stations())
+                .extracting(Band.Station::figure)
+                .map(Object::toString)
+                .endsWith("…", "…");
     }
 
     @Test
     void groupsThatCouldNotBeFoundAreNotWaitedFor() {
         Band band = drawn(Finding.FAILED, List.of(lines(1, "a", HIVES)));
         assertThat(band.pending()).isFalse();
-        assertThat(band.pieces()).extracting(Band.Piece::tells).contains("Groups could not be found");
-        assertThat(band.stations()).extracting(Band.Station::figure).endsWith("not found", "not found");
+        assertThat(band.pieces())
+                .extracting(Band.Piece::tells)
+                .map(Object::toString)
+                .contains("Groups could not be found");
+        assertThat(band.stations())
+                .extracting(Band.Station::figure)
+                .map(Object::toString)
+                .endsWith("not found", "not found");
     }
 
     @Test

@@ -15,6 +15,8 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Catalogue;
+import smorgas.core.text.Message;
 
 /** What the field in the head finds, and where that leads. */
 class FinderTest {
@@ -30,14 +32,19 @@ class FinderTest {
                         .lines()
                         .orElseThrow()),
                 Recipe.of(entries, "en"));
-        return Finder.find("/projects/1", text, new Snapshot(1, new History(List.of()), board, List.of(), ""));
+        return Finder.find(
+                "/projects/1",
+                text,
+                new Snapshot(1, new History(List.of()), board, List.of(), Message.NONE),
+                Catalogue.english());
     }
 
     private static List<String> texts(List<Finder.Section> sections, String kind) {
         return sections.stream()
-                .filter(section -> section.kind().equals(kind))
+                .filter(section -> section.kind().toString().equals(kind))
                 .flatMap(section -> section.found().stream())
                 .map(Finder.Found::text)
+                .map(Object::toString)
                 .toList();
     }
 
@@ -47,12 +54,12 @@ class FinderTest {
         assertThat(texts(found, "Keywords"))
                 .containsExactly("hive lid", "hive tool", "hive stand oak", "free hive plans");
         Finder.Found word = found.stream()
-                .filter(section -> section.kind().equals("Word"))
+                .filter(section -> section.kind().toString().equals("Word"))
                 .findFirst()
                 .orElseThrow()
                 .found()
                 .getFirst();
-        assertThat(word.figure()).isEqualTo("4 keywords");
+        assertThat(word.figure()).hasToString("4 keywords");
         assertThat(word.url()).isEqualTo("/projects/1/sift?word=hive&offer=hive");
     }
 

@@ -30,7 +30,10 @@ class FoldViewsTest {
     }
 
     private static StairView tread(List<StairView> stair, String label) {
-        return stair.stream().filter(t -> t.label().equals(label)).findFirst().orElseThrow();
+        return stair.stream()
+                .filter(t -> t.label().toString().equals(label))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

@@ -13,6 +13,7 @@ import org.springframework.web.servlet.DispatcherServlet;
 import org.springframework.web.servlet.FlashMap;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
+import smorgas.core.text.Message;
 
 /** After an act one is back on the page where one was, and never anywhere else. */
 class ActTest {
@@ -29,7 +30,7 @@ class ActTest {
     }
 
     private String back(String header, String url) {
-        return act(Map.of(header, url)).back(new Outcome.Done("Done."));
+        return act(Map.of(header, url)).back(new Outcome.Done(Message.verbatim("Done.")));
     }
 
     @ParameterizedTest
@@ -51,9 +52,10 @@ class ActTest {
 
     @Test
     void whatWasNotDoneIsToldOnThePageAlsoOnAnother() {
-        act(Map.of()).back(new Outcome.Refused("Not done."));
-        assertThat(flash.get("notice")).isEqualTo("Not done.");
-        assertThat(act(Map.of()).to("/fold", new Outcome.Done("Done."))).isEqualTo("redirect:/projects/7/fold");
+        act(Map.of()).back(new Outcome.Refused(Message.verbatim("Not done.")));
+        assertThat(flash.get("notice")).hasToString("Not done.");
+        assertThat(act(Map.of()).to("/fold", new Outcome.Done(Message.verbatim("Done."))))
+                .isEqualTo("redirect:/projects/7/fold");
     }
 
     @ParameterizedTest
@@ -64,7 +66,8 @@ class ActTest {
     })
     void oneIsBackWithAnotherLookAtWhatWasActedOn(String from, String to) {
         String page = "http://127.0.0.1:8620/projects/7" + from;
-        assertThat(act(Map.of("Referer", page)).back(new Outcome.Done("Done."), Map.of("group", "a & b", "page", "")))
+        assertThat(act(Map.of("Referer", page))
+                        .back(new Outcome.Done(Message.verbatim("Done.")), Map.of("group", "a & b", "page", "")))
                 .isEqualTo("redirect:/projects/7" + to);
     }
 }

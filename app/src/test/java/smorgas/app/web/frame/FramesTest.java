@@ -29,6 +29,7 @@ import smorgas.app.work.Offered;
 import smorgas.app.work.Table;
 import smorgas.app.work.TableUnderTest;
 import smorgas.app.work.Trays;
+import smorgas.core.text.Catalogue;
 
 /** The page that stands for one about groups, as it is written. */
 class FramesTest {
@@ -47,7 +48,7 @@ class FramesTest {
     void open() {
         store = new StoreUnderTest(folder);
         table = spy(TableUnderTest.over(store));
-        frames = new Frames(store.projects(), table, new Trays());
+        frames = new Frames(store.projects(), table, new Trays(), Catalogue.english());
         project = store.projects().create("Very many", "en", "UK", "GBP");
         StringBuilder list = new StringBuilder("keyword\n");
         for (int i = 0; i < MORE_THAN_A_PAGE_WAITS_FOR; i++) {
@@ -74,7 +75,7 @@ class FramesTest {
         ClassLoaderTemplateResolver templates = new ClassLoaderTemplateResolver();
         templates.setPrefix("templates/");
         templates.setSuffix(".html");
-        SpringTemplateEngine engine = new SpringTemplateEngine();
+        SpringTemplateEngine engine = PageWords.engine(Catalogue.english());
         engine.setTemplateResolver(templates);
         Context context = new Context();
         context.setVariables(model.asMap());

@@ -18,16 +18,15 @@ class NextLineTest {
     @Test
     void saysHowMuchThereIsInOneAndInMany() {
         assertThat(next(Step.GATHER, new Task.Misspellings(1)))
-                .isEqualTo(new Frame.Next("Next: look at 1 likely misspelling", "/projects/1/fold"));
+                .hasToString("Next[sentence=Next: look at 1 likely misspelling, url=/projects/1/fold]");
         assertThat(next(Step.GATHER, new Task.Leftovers(1_200, new Searched(45_000, false))))
-                .isEqualTo(new Frame.Next(
-                        "Next: look at the 1,200 leftovers, searched 45,000 times a month",
-                        "/projects/1/group?leftovers=true"));
+                .hasToString(
+                        "Next[sentence=Next: look at the 1,200 leftovers, searched 45,000 times a month, url=/projects/1/group?leftovers=true]");
         assertThat(next(Step.GROUP, new Task.Sift(2_000)))
-                .isEqualTo(new Frame.Next(
-                        "Next: sift the 2,000 undecided, from the most searched down",
-                        "/projects/1/sift?standing=undecided&sort=-searches"));
-        assertThat(next(Step.SIFT, new Task.SeatNew(1)).sentence()).isEqualTo("Next: 1 new keyword waits for a group");
+                .hasToString(
+                        "Next[sentence=Next: sift the 2,000 undecided, from the most searched down, url=/projects/1/sift?standing=undecided&sort=-searches]");
+        assertThat(next(Step.SIFT, new Task.SeatNew(1)).sentence())
+                .hasToString("Next: 1 new keyword waits for a group");
         assertThat(next(Step.SIFT, new Task.Doubtful()).url()).isEqualTo("/projects/1/group?view=doubts");
         assertThat(next(Step.SIFT, new Task.Mend(2)).url()).isEqualTo("/projects/1/serve");
     }
@@ -35,8 +34,8 @@ class NextLineTest {
     @Test
     void goesOnToWhatIsDoneElsewhereAndIsSilentIfThereIsNone() {
         assertThat(next(Step.SIFT, new Task.DropWords(9), new Task.Settle(4), new Task.Download()))
-                .isEqualTo(new Frame.Next("Next: look at the 4 groups and adopt them", "/projects/1/group"));
-        assertThat(next(Step.GATHER, new Task.Gather()).sentence()).isEmpty();
-        assertThat(next(Step.SERVE, new Task.Download()).sentence()).isEmpty();
+                .hasToString("Next[sentence=Next: look at the 4 groups and adopt them, url=/projects/1/group]");
+        assertThat(next(Step.GATHER, new Task.Gather()).sentence().toString()).isEmpty();
+        assertThat(next(Step.SERVE, new Task.Download()).sentence().toString()).isEmpty();
     }
 }

@@ -21,6 +21,8 @@ import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.group.Pass;
+import smorgas.core.text.Catalogue;
+import smorgas.core.text.Message;
 
 /** The pictures of Group, read back by a parser: what they tell, and that names stay text. */
 class PicturesTest {
@@ -47,7 +49,7 @@ class PicturesTest {
 
     @Test
     void theMapNamesEveryGroupAndLeadsToIt() {
-        Document map = parsed(MapHtml.of(board(), QUERY, -1, 0));
+        Document map = parsed(MapHtml.of(board(), QUERY, -1, 0, Catalogue.english()));
         assertThat(map.select("a.area")).hasSize(5);
         assertThat(map.select("a.leftover-area").attr("href")).isEqualTo("?leftovers=true&");
         Element smoker = map.select("a.area").stream()
@@ -64,15 +66,15 @@ class PicturesTest {
     @Test
     void namesStayTextInEveryPicture() {
         Board hostile = board(new GroupPin.GroupNamed("smoker", HOSTILE));
-        Document map = parsed(MapHtml.of(hostile, QUERY, -1, -1));
+        Document map = parsed(MapHtml.of(hostile, QUERY, -1, -1, Catalogue.english()));
         assertThat(map.select("script")).isEmpty();
         assertThat(map.select("a.area").eachAttr("aria-label")).anyMatch(label -> label.startsWith(HOSTILE));
         Board wide = board(
                 new GroupPin.GroupNamed("smoker", HOSTILE),
                 new GroupEntry.GroupSettingsChosen(
                         Rules.NEWEST.settings().byThemes("en").withPasses(new Pass(4, 0, 0, 1, 5, true, 0))));
-        FlowHtml.Picture flow =
-                FlowHtml.of(Changes.between(hostile.groups(), wide.groups()), hostile.groups(), wide.groups());
+        FlowHtml.Picture flow = FlowHtml.of(
+                Changes.between(hostile.groups(), wide.groups()), hostile.groups(), wide.groups(), Catalogue.english());
         assertThat(parsed(flow.markup()).select("script")).isEmpty();
         assertThat(flow.told()).anyMatch(told -> told.contains(HOSTILE));
     }
@@ -81,8 +83,8 @@ class PicturesTest {
     void theFlowTellsEveryMoveAndWhatIsTooSmall() {
         Board before = board();
         Board after = board(new GroupPin.GroupsJoined(List.of("hive lid", "smoker"), "oak hive stand"));
-        FlowHtml.Picture flow =
-                FlowHtml.of(Changes.between(before.groups(), after.groups()), before.groups(), after.groups());
+        FlowHtml.Picture flow = FlowHtml.of(
+                Changes.between(before.groups(), after.groups()), before.groups(), after.groups(), Catalogue.english());
         assertThat(flow.told())
                 .containsExactlyInAnyOrder(
                         "3 keywords from hive lid to oak hive stand", "3 keywords from smoker to oak hive stand");
@@ -94,7 +96,7 @@ class PicturesTest {
     @Test
     void theNetLeadsFromWordsToTheirCandidates() {
         NetOfWords net = NetOfWords.of(board().groups(), 20, 20);
-        Document picture = parsed(NetHtml.of(net, 400, 300, QUERY));
+        Document picture = parsed(NetHtml.of(net, 400, 300, QUERY, Catalogue.english()));
         assertThat(picture.select("a").eachAttr("href")).contains("?view=candidates&q=hive&");
         assertThat(picture.select("line")).hasSize(net.links().size());
         assertThat(picture.select("a").first().attr("aria-label")).isEqualTo("hive, in 9 keywords, its candidates");
@@ -105,14 +107,15 @@ class PicturesTest {
         OpenedGroupView.Member member = new OpenedGroupView.Member(
                 HOSTILE,
                 List.of(new ThemeMarks.Mark("hive", true), new ThemeMarks.Mark(HOSTILE, false)),
-                "1,300",
+                Message.verbatim("1,300"),
                 "80%",
-                "by hand",
+                Message.verbatim("by hand"),
                 HOSTILE + " 40%",
                 "?group=x&q=" + HOSTILE,
                 "kept",
-                "Kept");
-        Element row = Jsoup.parse("<table><tbody>" + MemberHtml.of(List.of(member), "/projects/3") + "</tbody></table>")
+                Message.verbatim("Kept"));
+        Element row = Jsoup.parse("<table><tbody>" + MemberHtml.of(List.of(member), "/projects/3", Catalogue.english())
+                        + "</tbody></table>")
                 .selectFirst("tr");
         assertThat(row.select("script")).isEmpty();
         assertThat(row.attr("data-k")).isEqualTo(HOSTILE);

@@ -53,7 +53,7 @@ class PlanTreeTest {
         assertThat(List.of(second.before(), second.after())).containsExactly(0, -1);
         assertThat(second.opened()).singleElement().satisfies(opened -> {
             assertThat(opened.name()).isEqualTo("g105");
-            assertThat(opened.negatives()).containsExactly("free, phrase");
+            assertThat(opened.negatives()).map(Object::toString).containsExactly("free, phrase");
         });
         PlanTree few = PlanTree.of(plan(1, 0), 9, 0, Map.of());
         assertThat(few.opened()).as("there is no tenth").isEmpty();
@@ -79,6 +79,6 @@ class PlanTreeTest {
         assertThat(tree.lines().stream().map(PlanTree.Line::bid)).containsExactly("", "0.20\u20130.35", "0.20", "0.70");
         assertThat(tree.opened().getFirst().own()).isEqualTo("0.70");
         assertThat(tree.opened().getFirst().ownPage()).isEqualTo("https://shop.example/x");
-        assertThat(tree.opened().getFirst().keywords().getFirst().types()).isEqualTo("exact");
+        assertThat(tree.opened().getFirst().keywords().getFirst().types()).hasToString("exact");
     }
 }

@@ -89,7 +89,9 @@ class BuiltTest {
                 .asString()
                 .contains("bee (hive", "missing closing )");
         var number = fields("how", "ALL", "part", "0", "kind", "words", "least", "many");
-        assertThat(Built.of(number).read(Decimals.POINT).faults()).containsExactly("\"many\" is no number.");
+        assertThat(Built.of(number).read(Decimals.POINT).faults())
+                .map(Object::toString)
+                .containsExactly("\"many\" is no number.");
         var swapped = fields("how", "ALL", "part", "0", "kind", "words", "least", "5", "most", "2");
         assertThat(Built.of(swapped).read(Decimals.POINT).faults())
                 .singleElement()

@@ -9,6 +9,8 @@ import org.jsoup.parser.Parser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import smorgas.core.text.Catalogue;
+import smorgas.core.text.Message;
 import smorgas.core.text.Words;
 
 /** Rows as HTML, read back by a parser: whatever a list holds stays text. */
@@ -20,8 +22,8 @@ class RowHtmlTest {
                 hostile,
                 Words.pieces(hostile),
                 "kept",
-                "Kept",
-                "because " + hostile,
+                Message.verbatim("Kept"),
+                Message.verbatim("because " + hostile),
                 java.util.Set.of(),
                 List.of(
                         new Cell.Text(hostile, false),
@@ -51,7 +53,7 @@ class RowHtmlTest {
                 "wörd \uD83D\uDC1D \u202E right to left",
             })
     void hostileTextStaysText(String hostile) {
-        Element row = parsed(RowHtml.of(List.of(row(hostile))));
+        Element row = parsed(RowHtml.of(List.of(row(hostile)), Catalogue.english()));
         assertThat(row.attr("data-k")).isEqualTo(hostile);
         assertThat(row.selectFirst(".pick input").attr("aria-label")).isEqualTo("Pick " + hostile);
         assertThat(row.selectFirst(".mark").attr("title")).isEqualTo("because " + hostile);
@@ -66,7 +68,7 @@ class RowHtmlTest {
 
     @Test
     void aRowShowsItsWordsAsHandlesAndItsFigures() {
-        Element row = parsed(RowHtml.of(List.of(row("bee hive, 5 l"))));
+        Element row = parsed(RowHtml.of(List.of(row("bee hive, 5 l")), Catalogue.english()));
         assertThat(row.select(".w").eachText()).containsExactly("bee", "hive", "5", "l");
         assertThat(row.classNames()).containsExactlyInAnyOrder("keyword-row", "kept");
         assertThat(row.selectFirst(".searches rect").attr("x")).isEqualTo("750");
@@ -79,7 +81,7 @@ class RowHtmlTest {
 
     @Test
     void aRowDrawnAnewIsWellFormedAndTakesThePlaceOfItsNumber() {
-        String html = RowHtml.anew(row("bee hive"));
+        String html = RowHtml.anew(row("bee hive"), Catalogue.english());
         assertThat(parsed(html).attr("hx-swap-oob")).isEqualTo("morph");
         assertThat(parsed(html).id()).isEqualTo("r-7");
         Parser strict = Parser.htmlParser().setTrackErrors(20);

@@ -64,6 +64,7 @@ class SiftQueryTest {
     void eachPieceCanBeTakenAwayAndTheOthersStay() {
         assertThat(EVERYTHING.removable())
                 .extracting(SiftQuery.Part::words)
+                .map(Object::toString)
                 .containsExactly(
                         "\"a&b=c \u00FC\"<\" anywhere",
                         "with hive",

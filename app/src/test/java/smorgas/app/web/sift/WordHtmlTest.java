@@ -8,13 +8,17 @@ import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import smorgas.core.figure.Searched;
 import smorgas.core.sift.WordCounts.WordCount;
+import smorgas.core.text.Catalogue;
 
 /** Words as HTML, read back by a parser. */
 class WordHtmlTest {
 
     private static Element parsed(String word, boolean searches) {
         return Jsoup.parse("<ol>"
-                        + WordHtml.of(List.of(new WordCount(word, 10, new Searched(1_234, false), 3, 5, 2)), searches)
+                        + WordHtml.of(
+                                List.of(new WordCount(word, 10, new Searched(1_234, false), 3, 5, 2)),
+                                searches,
+                                Catalogue.english())
                         + "</ol>")
                 .selectFirst("li");
     }

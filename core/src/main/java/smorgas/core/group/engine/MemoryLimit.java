@@ -1,6 +1,5 @@
 package smorgas.core.group.engine;
 
-import java.util.Locale;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.ThemeRules;
 import smorgas.core.text.Refusal;
@@ -30,14 +29,12 @@ public record MemoryLimit(long bytes) {
         long needed = settings.method().needed(keywords);
         if (needed > bytes) {
             long megabytes = needed >> 20;
-            throw new Refusal(String.format(
-                    Locale.ENGLISH,
-                    "Grouping %,d keywords by similarity needs %,d MB of memory, and Smorgas can use %,d MB for it. Start it with"
-                            + " more (SMORGAS_JAVA_OPTS=-Xmx%dm), drop what does not fit, or group by themes",
+            throw new Refusal(
+                    "engine.memory-limit.grouping-keywords-similarity-needs",
                     keywords,
                     megabytes + 1,
                     bytes >> 20,
-                    (2 * megabytes / 256 + 1) * 256));
+                    (2 * megabytes / 256 + 1) * 256);
         }
     }
 }

@@ -51,7 +51,6 @@ public final class Mending {
                 .flatMap(text -> Stream.of(text, text + " 2", text + " 3"))
                 .filter(text -> GroupRule.fits(text) && groups.called(text) < 0)
                 .findFirst()
-                .orElseThrow(
-                        () -> new Refusal("None of these keywords can be the name of a group: pick them and name it"));
+                .orElseThrow(() -> new Refusal("read.mending.none-these-keywords-can"));
     }
 }

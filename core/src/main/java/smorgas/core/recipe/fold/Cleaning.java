@@ -2,6 +2,7 @@ package smorgas.core.recipe.fold;
 
 import java.util.List;
 import java.util.Locale;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -22,19 +23,19 @@ public sealed interface Cleaning {
     /** How a text is found in a keyword. */
     enum Match {
         /** Anywhere, also inside words. */
-        ANYWHERE("the characters"),
+        ANYWHERE("cleaning-match.anywhere"),
         /** As whole words next to each other. */
-        WORDS("the words"),
+        WORDS("cleaning-match.words"),
         /** By a regular expression, run in linear time. */
-        PATTERN("the pattern");
+        PATTERN("cleaning-match.pattern");
 
-        private final String label;
+        private final Message label;
 
         Match(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -53,13 +54,13 @@ public sealed interface Cleaning {
         DEVANAGARI,
         THAI;
 
-        public String label() {
-            return name().charAt(0) + name().substring(1).toLowerCase(Locale.ENGLISH);
+        public Message label() {
+            return Message.of("script." + name().toLowerCase(Locale.ROOT));
         }
     }
 
     /** What it does, as an order without a full stop. */
-    String sentence();
+    Message sentence();
 
     /** Puts a text in the place of another; nothing in its place takes it away. */
     record Replace(Match match, String find, String with) implements Cleaning {
@@ -67,15 +68,15 @@ public sealed interface Cleaning {
             bounded(find);
             bounded(with);
             if (find.isEmpty()) {
-                throw new Refusal("Say what is to be found");
+                throw new Refusal("fold.cleaning.say-what-found");
             }
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return with.isEmpty()
-                    ? "Take out " + match.label() + " \"" + find + "\""
-                    : "Replace " + match.label() + " \"" + find + "\" by \"" + with + "\"";
+                    ? Message.of("fold.cleaning.take-out", match.label(), find)
+                    : Message.of("fold.cleaning.replace-by", match.label(), find, with);
         }
     }
 
@@ -85,15 +86,15 @@ public sealed interface Cleaning {
             bounded(before);
             bounded(behind);
             if (before.isBlank() && behind.isBlank()) {
-                throw new Refusal("Say what is to be put before or behind");
+                throw new Refusal("fold.cleaning.say-what-put-before");
             }
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             String front = before.isBlank() ? "" : "\"" + before + "\" before";
             String back = behind.isBlank() ? "" : "\"" + behind + "\" behind";
-            return "Put " + front + (front.isEmpty() || back.isEmpty() ? "" : " and ") + back + " every keyword";
+            return Message.of("fold.cleaning.put-every-keyword", front, front.isEmpty() || back.isEmpty(), back);
         }
     }
 
@@ -102,22 +103,23 @@ public sealed interface Cleaning {
         public KeepScripts {
             scripts = List.copyOf(scripts);
             if (scripts.isEmpty()) {
-                throw new Refusal("Choose a script to keep");
+                throw new Refusal("fold.cleaning.choose-script-keep");
             }
         }
 
         @Override
-        public String sentence() {
-            return "Keep only keywords in "
-                    + String.join(", ", scripts.stream().map(Script::label).toList());
+        public Message sentence() {
+            return Message.of(
+                    "fold.cleaning.keep-only-keywords",
+                    List.copyOf(scripts.stream().map(Script::label).toList()));
         }
     }
 
     /** Takes years out: numbers from 1900 to 2099 that stand alone. */
     record StripYears() implements Cleaning {
         @Override
-        public String sentence() {
-            return "Take out years";
+        public Message sentence() {
+            return Message.of("fold.cleaning.take-out-years");
         }
     }
 
@@ -126,7 +128,7 @@ public sealed interface Cleaning {
         public StripPhrases {
             phrases = phrases.stream().filter(phrase -> !phrase.isBlank()).toList();
             if (phrases.isEmpty()) {
-                throw new Refusal("Say which places are to be taken out, one a line");
+                throw new Refusal("fold.cleaning.say-which-places-taken");
             }
             phrases.forEach(StripPhrases::check);
         }
@@ -136,17 +138,16 @@ public sealed interface Cleaning {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return phrases.size() == 1
-                    ? "Take out the place \"" + phrases.getFirst() + "\""
-                    : String.format(
-                            Locale.ENGLISH, "Take out %,d places, such as \"%s\"", phrases.size(), phrases.getFirst());
+                    ? Message.of("fold.cleaning.take-out-place", phrases.getFirst())
+                    : Message.of("fold.cleaning.take-out-places-such", phrases.size(), phrases.getFirst());
         }
     }
 
     private static void bounded(String text) {
         if (text.length() > LONGEST) {
-            throw new Refusal("A text to find or put in has " + LONGEST + " characters at most");
+            throw new Refusal("fold.cleaning.text-find-put-characters", LONGEST);
         }
     }
 }

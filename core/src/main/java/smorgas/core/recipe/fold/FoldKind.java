@@ -1,34 +1,41 @@
 package smorgas.core.recipe.fold;
 
+import smorgas.core.text.Message;
+
 /**
  * A kind of folding that can be switched, in the order in which the page shows them. Tidying comes before all of them and
  * cannot be switched off. What each does is documented where it is done, in {@code fold.WordFolds}.
  */
 public enum FoldKind {
-    PUNCTUATION("Punctuation", "bee-keeper's hat = bee keepers hat; 4.5 mm, #10 and c++ keep theirs"),
-    ACCENTS("Accents", "café = cafe"),
-    REPEATED("Words said twice", "bee hive bee = bee hive"),
-    ORDER("Word order", "smoker bee = bee smoker"),
-    PLURALS("Singular and plural", "bee hives = bee hive"),
-    STEMS("Further word forms", "keeping bees = keep bees"),
-    JOINED("Joined and split words", "beekeeping = bee keeping, where both occur"),
-    LITTLE_WORDS("Little words", "suit for beekeepers = suit beekeepers"),
-    MISSPELLINGS("Misspellings", "those that were accepted; never by itself");
+    PUNCTUATION("fold-kind.punctuation", "fold-kind.punctuation.example"),
+    ACCENTS("fold-kind.accents", "fold-kind.accents.example"),
+    REPEATED("fold-kind.repeated", "fold-kind.repeated.example"),
+    ORDER("fold-kind.order", "fold-kind.order.example"),
+    PLURALS("fold-kind.plurals", "fold-kind.plurals.example"),
+    STEMS("fold-kind.stems", "fold-kind.stems.example"),
+    JOINED("fold-kind.joined", "fold-kind.joined.example"),
+    LITTLE_WORDS("fold-kind.little-words", "fold-kind.little-words.example"),
+    MISSPELLINGS("fold-kind.misspellings", "fold-kind.misspellings.example");
 
-    private final String label;
-    private final String example;
+    private final Message label;
+    private final Message example;
 
     FoldKind(String label, String example) {
-        this.label = label;
-        this.example = example;
+        this.label = Message.of(label);
+        this.example = Message.of(example);
     }
 
-    public String label() {
+    public Message label() {
         return label;
     }
 
+    /** The same within a sentence. */
+    public Message word() {
+        return Message.of(label.key() + ".word");
+    }
+
     /** What it folds, by an example. */
-    public String example() {
+    public Message example() {
         return example;
     }
 }

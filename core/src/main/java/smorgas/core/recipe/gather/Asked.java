@@ -2,10 +2,9 @@ package smorgas.core.recipe.gather;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -35,10 +34,10 @@ public sealed interface Asked {
     String tool();
 
     /** What a link there says, for who wants it otherwise; empty if no tool was asked. */
-    String otherwise();
+    Message otherwise();
 
     /** What came of it, in sentences. */
-    default List<String> told() {
+    default List<Message> told() {
         return List.of();
     }
 
@@ -48,8 +47,8 @@ public sealed interface Asked {
     }
 
     /** Why the same cannot be asked once more, without a full stop; empty if it can. */
-    default String notAgain() {
-        return "The same texts come to the same again";
+    default Message notAgain() {
+        return Message.of("gather.asked.same-texts-come-same");
     }
 
     /** Whether what came brings keywords, rather than only telling about those that others bring. */
@@ -70,13 +69,13 @@ public sealed interface Asked {
         }
 
         @Override
-        public String otherwise() {
-            return "";
+        public Message otherwise() {
+            return Message.NONE;
         }
 
         @Override
-        public String notAgain() {
-            return "No tool has made it";
+        public Message notAgain() {
+            return Message.of("gather.asked.tool-made");
         }
     }
 
@@ -88,13 +87,13 @@ public sealed interface Asked {
         }
 
         @Override
-        public String otherwise() {
-            return "Multiply the same lists again";
+        public Message otherwise() {
+            return Message.of("gather.asked.multiply-same-lists-again");
         }
 
         @Override
-        public String notAgain() {
-            return "Word lists multiplied come to the same again";
+        public Message notAgain() {
+            return Message.of("gather.asked.word-lists-multiplied-come");
         }
     }
 
@@ -106,18 +105,18 @@ public sealed interface Asked {
         }
 
         @Override
-        public String otherwise() {
-            return "Count a log in the same way";
+        public Message otherwise() {
+            return Message.of("gather.asked.count-log-same-way");
         }
 
         @Override
-        public List<String> told() {
-            return List.of(counted.told() + ".");
+        public List<Message> told() {
+            return List.of(Message.of("gather.asked.counted", counted.told()));
         }
 
         @Override
-        public String notAgain() {
-            return "The log is not kept: count it again";
+        public Message notAgain() {
+            return Message.of("gather.asked.log-kept-count-again");
         }
     }
 
@@ -141,21 +140,25 @@ public sealed interface Asked {
         }
 
         @Override
-        public String otherwise() {
-            return "Ask otherwise";
+        public Message otherwise() {
+            return Message.of("gather.asked.ask-otherwise");
         }
 
         @Override
-        public List<String> told() {
+        public List<Message> told() {
             List<String> seeds = foraging.seeds();
-            List<String> told = new ArrayList<>(List.of("Asked at " + String.join(" and ", foraging.sources()) + " for "
-                    + (seeds.size() == 1
-                            ? "the seed " + seeds.getFirst()
-                            : count(seeds.size(), "seed", "seeds") + ", " + seeds.getFirst() + " first")
-                    + ", " + count(foraging.rounds(), "round", "rounds") + "."
-                    + (simulated ? " Simulated: nobody has searched for these." : "")));
+            List<Message> told = new ArrayList<>(List.of(Message.of(
+                    "gather.asked.asked-round-simulated-nobody",
+                    Message.joined(
+                            "list.and",
+                            foraging.sources().stream().map(Message::verbatim).toList()),
+                    (seeds.size() == 1
+                            ? Message.of("gather.asked.the-seed", seeds.getFirst())
+                            : Message.of("gather.asked.seed-first", seeds.size(), seeds.getFirst())),
+                    foraging.rounds(),
+                    simulated)));
             if (!left.isEmpty()) {
-                told.add(count(left.size(), "query was", "queries were") + " not asked yet.");
+                told.add(Message.of("gather.asked.query-asked-yet", left.size()));
             }
             told.addAll(faults(failed));
             return told;
@@ -167,8 +170,8 @@ public sealed interface Asked {
         }
 
         @Override
-        public String notAgain() {
-            return "";
+        public Message notAgain() {
+            return Message.NONE;
         }
     }
 
@@ -178,7 +181,7 @@ public sealed interface Asked {
      * @param pages that were read
      * @param problems pages that could not be, each a sentence
      */
-    record Gleaned(Gleaning gleaning, int pages, List<String> problems) implements Asked {
+    record Gleaned(Gleaning gleaning, int pages, List<Message> problems) implements Asked {
         public Gleaned {
             problems = List.copyOf(problems);
         }
@@ -189,22 +192,25 @@ public sealed interface Asked {
         }
 
         @Override
-        public String otherwise() {
-            return "Glean otherwise";
+        public Message otherwise() {
+            return Message.of("gather.asked.glean-otherwise");
         }
 
         @Override
-        public List<String> told() {
-            String where = gleaning.addresses().isEmpty() ? "" : ": " + String.join(", ", gleaning.addresses());
+        public List<Message> told() {
             return Stream.concat(
-                            Stream.of("Phrases of " + count(pages, "page", "pages") + where + "."),
+                            Stream.of(
+                                    gleaning.addresses().isEmpty()
+                                            ? Message.of("gather.asked.phrases-page", pages)
+                                            : Message.of(
+                                                    "gather.asked.phrases-page-from", pages, gleaning.addresses())),
                             problems.stream().limit(FAULTS))
                     .toList();
         }
 
         @Override
-        public String notAgain() {
-            return gleaning.addresses().isEmpty() ? "The pages are not kept: read them again" : "";
+        public Message notAgain() {
+            return gleaning.addresses().isEmpty() ? Message.of("gather.asked.pages-kept-read-them") : Message.NONE;
         }
     }
 
@@ -216,8 +222,8 @@ public sealed interface Asked {
         }
 
         @Override
-        public String otherwise() {
-            return "Think of more around the same texts";
+        public Message otherwise() {
+            return Message.of("gather.asked.think-more-around-same");
         }
     }
 
@@ -238,7 +244,7 @@ public sealed interface Asked {
 
         public Sentences {
             if (fewest < 1 || most > MOST_WORDS || fewest > most) {
-                throw new Refusal("A sentence has from 1 to " + MOST_WORDS + " words, not " + fewest + " to " + most);
+                throw new Refusal("gather.asked.sentence-from-1-words", MOST_WORDS, fewest, most);
             }
         }
 
@@ -248,19 +254,18 @@ public sealed interface Asked {
         }
 
         @Override
-        public String otherwise() {
-            return "Read a text in the same way";
+        public Message otherwise() {
+            return Message.of("gather.asked.read-text-same-way");
         }
 
         @Override
-        public List<String> told() {
-            return List.of((questions ? "Questions" : "Sentences") + " of " + fewest + " to " + most
-                    + " words of a text; " + count(left, "other sentence was", "other sentences were") + " left out.");
+        public List<Message> told() {
+            return List.of(Message.of("gather.asked.questions-words-text-other", questions, fewest, most, left));
         }
 
         @Override
-        public String notAgain() {
-            return "The text is not kept: read it again";
+        public Message notAgain() {
+            return Message.of("gather.asked.text-kept-read-again");
         }
     }
 
@@ -284,17 +289,19 @@ public sealed interface Asked {
         }
 
         @Override
-        public String otherwise() {
-            return "Ask for more figures";
+        public Message otherwise() {
+            return Message.of("gather.asked.ask-more-figures");
         }
 
         @Override
-        public List<String> told() {
-            List<String> told = new ArrayList<>(List.of("Asked at " + estimation.planner()
-                    + (estimation.place().isEmpty() ? "." : " for " + estimation.place() + ".")
-                    + (simulated ? " Simulated: nobody has measured these." : "")));
+        public List<Message> told() {
+            List<Message> told = new ArrayList<>(List.of(Message.of(
+                    "gather.asked.asked-simulated-nobody-measured",
+                    estimation.planner(),
+                    estimation.place(),
+                    simulated)));
             if (!left.isEmpty()) {
-                told.add(count(left.size(), "keyword was", "keywords were") + " not answered yet.");
+                told.add(Message.of("gather.asked.keyword-answered-yet", left.size()));
             }
             told.addAll(faults(failed));
             return told;
@@ -306,8 +313,8 @@ public sealed interface Asked {
         }
 
         @Override
-        public String notAgain() {
-            return "Ask for those that lack figures now";
+        public Message notAgain() {
+            return Message.of("gather.asked.ask-those-lack-figures");
         }
 
         @Override
@@ -321,20 +328,19 @@ public sealed interface Asked {
         }
     }
 
-    private static String count(int some, String one, String many) {
-        return String.format(Locale.ENGLISH, "%,d %s", some, some == 1 ? one : many);
-    }
-
-    private static List<String> faults(List<Foraging.Failed> failed) {
+    private static List<Message> faults(List<Foraging.Failed> failed) {
         if (failed.isEmpty()) {
             return List.of();
         }
-        String some = failed.stream()
+        List<Message> some = failed.stream()
                 .limit(FAULTS)
-                .map(fault -> "\"" + fault.query() + "\" at " + fault.source() + ", " + fault.why())
-                .collect(Collectors.joining("; "));
+                .map(fault -> Message.of("gather.asked.fault", fault.query(), fault.source(), fault.why()))
+                .toList();
+        Message told = Message.joined("list.semicolon", some);
         int more = failed.size() - FAULTS;
-        return List.of("Without an answer: " + some
-                + (more > 0 ? "; and " + String.format(Locale.ENGLISH, "%,d", more) + " more." : "."));
+        return List.of(
+                more > 0
+                        ? Message.of("gather.asked.without-answer-more", told, more)
+                        : Message.of("gather.asked.without-answer", told));
     }
 }

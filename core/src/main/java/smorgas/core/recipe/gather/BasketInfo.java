@@ -1,5 +1,6 @@
 package smorgas.core.recipe.gather;
 
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -24,33 +25,33 @@ public record BasketInfo(
 
     /** Where lists come from. */
     public enum Kind {
-        PLANNER("planner export"),
-        COMPETITOR("competitor export"),
-        CONSOLE("search console export"),
-        SEARCH_TERMS("search-term report"),
-        OWN_CAMPAIGN("own campaign"),
-        PASTE("paste"),
-        PAGE("words of a page"),
-        SUGGESTIONS("suggestions"),
+        PLANNER("basket-kind.planner"),
+        COMPETITOR("basket-kind.competitor"),
+        CONSOLE("basket-kind.console"),
+        SEARCH_TERMS("basket-kind.search-terms"),
+        OWN_CAMPAIGN("basket-kind.own-campaign"),
+        PASTE("basket-kind.paste"),
+        PAGE("basket-kind.page"),
+        SUGGESTIONS("basket-kind.suggestions"),
         /** Made of keywords that other baskets have, by comparing sets. */
-        COMPARED("comparison of sets"),
+        COMPARED("basket-kind.compared"),
         /** Word lists multiplied. */
-        PAIRED("pairing"),
+        PAIRED("basket-kind.paired"),
         /** Searches that visitors of one's own site made. */
-        LOG("access log"),
+        LOG("basket-kind.log"),
         /** Phrases around what somebody wrote of customers. */
-        BRAINSTORM("brainstorm"),
+        BRAINSTORM("basket-kind.brainstorm"),
         /** What a planner that was asked says of keywords. */
-        ESTIMATES("estimated figures"),
-        OTHER("other");
+        ESTIMATES("basket-kind.estimates"),
+        OTHER("basket-kind.other");
 
-        private final String label;
+        private final Message label;
 
         Kind(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -58,18 +59,18 @@ public record BasketInfo(
     public BasketInfo {
         name = name.strip();
         if (name.isEmpty() || name.length() > 200) {
-            throw new Refusal("A basket needs a name of 1 to 200 characters");
+            throw new Refusal("gather.basket-info.basket-needs-name-1");
         }
         for (String text : new String[] {seed, competitor, market, currency, gathered}) {
             if (text.length() > 200) {
-                throw new Refusal("At most 200 characters each: " + text.substring(0, 40) + " ...");
+                throw new Refusal("gather.basket-info.most-200-characters-each", text.substring(0, 40));
             }
         }
         if (note.length() > 2_000) {
-            throw new Refusal("A note has at most 2,000 characters");
+            throw new Refusal("gather.basket-info.note-most-2-000");
         }
         if (!gathered.isEmpty() && !gathered.matches("\\d{4}-\\d{2}-\\d{2}")) {
-            throw new Refusal("A day is written as 2026-05-01, not " + gathered);
+            throw new Refusal("gather.basket-info.day-written-2026-05", gathered);
         }
     }
 

@@ -3,6 +3,7 @@ package smorgas.core.recipe.gather;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -21,20 +22,20 @@ public record Brainstorm(String offer, String customers, String problems, Set<Fo
 
     /** What phrases say. */
     public enum Form {
-        THINGS("what there is"),
-        OPENERS("how one asks for it"),
-        NEEDS("what they want to do"),
-        PROBLEMS("what troubles them"),
-        COMPARISONS("one or the other"),
-        AUDIENCES("for whom");
+        THINGS("brainstorm-form.things"),
+        OPENERS("brainstorm-form.openers"),
+        NEEDS("brainstorm-form.needs"),
+        PROBLEMS("brainstorm-form.problems"),
+        COMPARISONS("brainstorm-form.comparisons"),
+        AUDIENCES("brainstorm-form.audiences");
 
-        private final String label;
+        private final Message label;
 
         Form(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -42,13 +43,13 @@ public record Brainstorm(String offer, String customers, String problems, Set<Fo
     public Brainstorm {
         forms = forms.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(forms));
         if ((offer + customers + problems).isBlank()) {
-            throw new Refusal("Write a sentence or two first");
+            throw new Refusal("gather.brainstorm.write-sentence-two-first");
         }
         if (Math.max(offer.length(), Math.max(customers.length(), problems.length())) > LONGEST) {
-            throw new Refusal("Each text has at most 5,000 characters");
+            throw new Refusal("gather.brainstorm.each-text-most-5");
         }
         if (forms.isEmpty()) {
-            throw new Refusal("Choose what phrases say");
+            throw new Refusal("gather.brainstorm.choose-what-phrases-say");
         }
     }
 }

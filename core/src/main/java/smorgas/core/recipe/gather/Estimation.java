@@ -19,10 +19,10 @@ public record Estimation(String planner, String language, String place) {
     public Estimation {
         place = place.strip();
         if (planner.isBlank()) {
-            throw new Refusal("Choose a planner to ask");
+            throw new Refusal("gather.estimation.choose-planner-ask");
         }
         if (place.length() > LONGEST_PLACE) {
-            throw new Refusal("A place has at most " + LONGEST_PLACE + " characters");
+            throw new Refusal("gather.estimation.place-most-characters", LONGEST_PLACE);
         }
     }
 }

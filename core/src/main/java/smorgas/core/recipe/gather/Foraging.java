@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import smorgas.core.text.Characters;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -50,19 +51,19 @@ public record Foraging(
 
     /** What is asked for a seed. */
     public enum Around {
-        ALONE("the seed itself"),
-        LETTERS_BEHIND("each letter behind it"),
-        LETTERS_BEFORE("each letter before it"),
-        WORDS_BEHIND("each word of the list behind it"),
-        WORDS_BEFORE("each word of the list before it");
+        ALONE("foraging-around.alone"),
+        LETTERS_BEHIND("foraging-around.letters-behind"),
+        LETTERS_BEFORE("foraging-around.letters-before"),
+        WORDS_BEHIND("foraging-around.words-behind"),
+        WORDS_BEFORE("foraging-around.words-before");
 
-        private final String label;
+        private final Message label;
 
         Around(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -71,7 +72,7 @@ public record Foraging(
     public record Left(String source, String query) {}
 
     /** A query that a source did not answer, and why. */
-    public record Failed(String source, String query, String why) {}
+    public record Failed(String source, String query, Message why) {}
 
     public Foraging {
         seeds = tidy(seeds, MOST_SEEDS, "seeds");
@@ -80,28 +81,28 @@ public record Foraging(
         around = around.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(around));
         sources = List.copyOf(sources);
         if (seeds.isEmpty()) {
-            throw new Refusal("Write a seed at least, one a line");
+            throw new Refusal("gather.foraging.write-seed-least-one");
         }
         if (around.isEmpty()) {
-            throw new Refusal("Say what is asked for each seed");
+            throw new Refusal("gather.foraging.say-what-asked-each");
         }
         if (words.isEmpty() && (around.contains(Around.WORDS_BEHIND) || around.contains(Around.WORDS_BEFORE))) {
-            throw new Refusal("Write the words that stand before or behind the seeds");
+            throw new Refusal("gather.foraging.write-words-stand-before");
         }
         if (letters.isEmpty() && (around.contains(Around.LETTERS_BEHIND) || around.contains(Around.LETTERS_BEFORE))) {
-            throw new Refusal("Write the letters that stand before or behind the seeds");
+            throw new Refusal("gather.foraging.write-letters-stand-before");
         }
         if (sources.isEmpty()) {
-            throw new Refusal("Choose a source at least");
+            throw new Refusal("gather.foraging.choose-source-least");
         }
         if (rounds < 1 || rounds > MOST_ROUNDS) {
-            throw new Refusal("There are 1 to " + MOST_ROUNDS + " rounds");
+            throw new Refusal("gather.foraging.1-rounds", MOST_ROUNDS);
         }
         if (most < 1 || most > MOST_QUERIES) {
-            throw new Refusal("A round has 1 to 20,000 queries at most");
+            throw new Refusal("gather.foraging.round-1-20-000");
         }
         if (place.length() > LONGEST) {
-            throw new Refusal("A place has at most " + LONGEST + " characters");
+            throw new Refusal("gather.foraging.place-most-characters", LONGEST);
         }
     }
 
@@ -112,11 +113,11 @@ public record Foraging(
                 .distinct()
                 .toList();
         if (tidy.size() > most) {
-            throw new Refusal("At most " + String.format(java.util.Locale.ENGLISH, "%,d", most) + " " + what);
+            throw new Refusal("gather.foraging.at-most", most, what);
         }
         tidy.forEach(text -> {
             if (Characters.count(text) > LONGEST) {
-                throw new Refusal("What is asked for has at most " + LONGEST + " characters");
+                throw new Refusal("gather.foraging.what-asked-most-characters", LONGEST);
             }
         });
         return tidy;

@@ -3,8 +3,8 @@ package smorgas.core.recipe.gather;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -46,22 +46,22 @@ public record Gleaning(
 
     /** Parts of a page. */
     public enum Part {
-        TITLE("title", 5),
-        HEADINGS("headings", 3),
-        META("description and keywords", 2),
-        LINKS("words of links", 1),
-        ALTERNATIVES("texts of pictures", 1),
-        TEXT("other text", 1);
+        TITLE("page-part.title", 5),
+        HEADINGS("page-part.headings", 3),
+        META("page-part.meta", 2),
+        LINKS("page-part.links", 1),
+        ALTERNATIVES("page-part.alternatives", 1),
+        TEXT("page-part.text", 1);
 
-        private final String label;
+        private final Message label;
         private final int usual;
 
         Part(String label, int usual) {
-            this.label = label;
+            this.label = Message.of(label);
             this.usual = usual;
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
 
@@ -79,17 +79,17 @@ public record Gleaning(
         badWords = tidy(badWords);
         addresses = List.copyOf(addresses);
         if (weights.isEmpty()) {
-            throw new Refusal("Choose a part of the pages at least");
+            throw new Refusal("gather.gleaning.choose-part-pages-least");
         }
         weights.forEach((part, weight) -> {
             if (weight < 1 || weight > HEAVIEST) {
-                throw new Refusal("A part counts 1 to " + HEAVIEST);
+                throw new Refusal("gather.gleaning.part-counts-1", HEAVIEST);
             }
         });
         range(characters, 1, 200, "characters");
         range(words, 1, LONGEST, "words");
         if (times < 1 || pages < 1) {
-            throw new Refusal("A phrase stands once at least, on one page at least");
+            throw new Refusal("gather.gleaning.phrase-stands-once-least");
         }
     }
 
@@ -100,15 +100,14 @@ public record Gleaning(
                 .distinct()
                 .toList();
         if (tidy.size() > MOST_WORDS) {
-            throw new Refusal("At most 20,000 stop words and bad words each");
+            throw new Refusal("gather.gleaning.most-20-000-stop");
         }
         return tidy;
     }
 
     private static void range(Range range, int least, int most, String what) {
         if (range.least() < least || range.most() > most || range.least() > range.most()) {
-            throw new Refusal(String.format(
-                    Locale.ENGLISH, "A phrase has %d to %d %s, the least not above the most", least, most, what));
+            throw new Refusal("gather.gleaning.phrase-least-above-most", least, most, what);
         }
     }
 }

@@ -1,6 +1,8 @@
 package smorgas.core.recipe.gather;
 
+import java.util.ArrayList;
 import java.util.List;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -26,18 +28,18 @@ public record LogReading(List<String> parameters, boolean referrers, List<Goal> 
                 .toList();
         goals = List.copyOf(goals);
         if (parameters.isEmpty() || parameters.size() > MOST) {
-            throw new Refusal("Name 1 to " + MOST + " query parameters in which searches stand");
+            throw new Refusal("gather.log-reading.name-1-query-parameters", MOST);
         }
         parameters.forEach(name -> {
             if (name.length() > 100) {
-                throw new Refusal("A query parameter has at most 100 characters");
+                throw new Refusal("gather.log-reading.query-parameter-most-100");
             }
         });
         if (goals.size() > MOST) {
-            throw new Refusal("At most " + MOST + " goals can be told apart");
+            throw new Refusal("gather.log-reading.most-goals-can-told", MOST);
         }
         if (least < 1 || least > 1_000_000) {
-            throw new Refusal("A term has 1 to 1,000,000 visits at least");
+            throw new Refusal("gather.log-reading.term-1-1-000");
         }
     }
 
@@ -55,10 +57,10 @@ public record LogReading(List<String> parameters, boolean referrers, List<Goal> 
         public Goal {
             page = page.strip();
             if (!page.startsWith("/") || page.length() > 500) {
-                throw new Refusal("The page of a goal is its path, such as /thanks, not \"" + page + "\"");
+                throw new Refusal("gather.log-reading.page-goal-path-such", page);
             }
             if (weight < 1 || weight > HEAVIEST) {
-                throw new Refusal("A goal counts 1 to 1,000");
+                throw new Refusal("gather.log-reading.goal-counts-1-1");
             }
         }
 
@@ -73,8 +75,7 @@ public record LogReading(List<String> parameters, boolean referrers, List<Goal> 
             String last = text.substring(space + 1);
             boolean counts = space > 0 && last.matches("\\d{1,4}");
             if (space > 0 && !counts) {
-                throw new Refusal(
-                        "Behind the page of a goal stands what it counts, from 1 to 1,000, not \"" + last + "\"");
+                throw new Refusal("gather.log-reading.behind-page-goal-stands", last);
             }
             return new Goal(counts ? text.substring(0, space) : text, counts ? Integer.parseInt(last) : 1);
         }
@@ -102,37 +103,25 @@ public record LogReading(List<String> parameters, boolean referrers, List<Goal> 
      * @param seldom terms with fewer visits than asked for
      */
     public record Counted(
-            long lines, long searches, long strange, String firstStrange, long personal, long others, long seldom) {
+            long lines, long searches, long strange, Message firstStrange, long personal, long others, long seldom) {
 
         /** What was read and what was left out, without a full stop. */
-        public String told() {
-            StringBuilder told = new StringBuilder(count(lines(), "line", "lines"))
-                    .append(" with ")
-                    .append(count(searches(), "search", "searches"));
+        public Message told() {
+            List<Message> told = new ArrayList<>();
+            told.add(Message.of("gather.log-reading.lines", lines(), searches()));
             if (personal() > 0) {
-                told.append("; ")
-                        .append(count(personal(), "search", "searches"))
-                        .append(" left out that looked like mail addresses or numbers of persons");
+                told.add(Message.of("gather.log-reading.personal", personal()));
             }
             if (others() > 0) {
-                told.append("; ")
-                        .append(count(others(), "search", "searches"))
-                        .append(" left out as too long or too many");
+                told.add(Message.of("gather.log-reading.others", others()));
             }
             if (seldom() > 0) {
-                told.append("; ").append(count(seldom(), "term", "terms")).append(" with too few visits");
+                told.add(Message.of("gather.log-reading.seldom", seldom()));
             }
             if (strange() > 0) {
-                told.append("; ")
-                        .append(count(strange(), "line", "lines"))
-                        .append(" not understood, the first ")
-                        .append(firstStrange());
+                told.add(Message.of("gather.log-reading.strange", strange(), firstStrange()));
             }
-            return told.toString();
-        }
-
-        private static String count(long number, String one, String many) {
-            return String.format(java.util.Locale.ENGLISH, "%,d %s", number, number == 1 ? one : many);
+            return Message.joined("list.semicolon", told);
         }
     }
 }

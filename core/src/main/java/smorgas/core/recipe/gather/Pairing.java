@@ -34,14 +34,14 @@ public record Pairing(List<Column> columns, String between, String before, Strin
     public Pairing {
         columns = List.copyOf(columns);
         if (columns.size() < FEWEST || columns.size() > MOST_COLUMNS) {
-            throw new Refusal("Pairing takes " + FEWEST + " to " + MOST_COLUMNS + " columns with words in them");
+            throw new Refusal("gather.pairing.pairing-takes-columns-words", FEWEST, MOST_COLUMNS);
         }
         if (most < 1 || most > MOST) {
-            throw new Refusal("At most 1 to 1,000,000 phrases come out");
+            throw new Refusal("gather.pairing.most-1-1-000");
         }
         for (String text : List.of(between, before, behind)) {
             if (Characters.count(text) > LONGEST || text.lines().count() > 1) {
-                throw new Refusal("What stands between, before and behind has at most " + LONGEST + " characters");
+                throw new Refusal("gather.pairing.what-stands-between-before", LONGEST);
             }
         }
     }
@@ -65,10 +65,10 @@ public record Pairing(List<Column> columns, String between, String before, Strin
                     .distinct()
                     .toList();
             if (words.isEmpty()) {
-                throw new Refusal("A column of a pairing has no words");
+                throw new Refusal("gather.pairing.column-pairing-words");
             }
             if (words.size() > MOST_WORDS) {
-                throw new Refusal("A column of a pairing has at most 10,000 words");
+                throw new Refusal("gather.pairing.column-pairing-most-10");
             }
         }
     }

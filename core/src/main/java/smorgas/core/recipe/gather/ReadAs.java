@@ -28,19 +28,19 @@ public record ReadAs(String encoding, String delimiter, String sheet, int header
     public ReadAs {
         roles = List.copyOf(roles);
         if (delimiter.length() > 1 || headerLine < -1 || roles.size() > 500) {
-            throw new Refusal("A delimiter is one character, a header line -1 or more");
+            throw new Refusal("gather.read-as.delimiter-one-character-header");
         }
         if (!roles.isEmpty() && !roles.contains(ColumnRole.KEYWORD)) {
-            throw new Refusal("A column must hold the keyword");
+            throw new Refusal("gather.read-as.column-must-hold-keyword");
         }
         if (encoding.length() > 100 || sheet.length() > 200) {
-            throw new Refusal("An encoding or a sheet has no name that long");
+            throw new Refusal("gather.read-as.encoding-sheet-name-long");
         }
         if (!encoding.isEmpty() && !isEncoding(encoding)) {
-            throw new Refusal("There is no encoding \"" + encoding + "\"");
+            throw new Refusal("gather.read-as.there-is-no-encoding", encoding);
         }
         if (!delimiter.isEmpty() && !parts(delimiter.charAt(0))) {
-            throw new Refusal("\"" + delimiter + "\" cannot part cells");
+            throw new Refusal("gather.read-as.cannot-part-cells", delimiter);
         }
     }
 
@@ -68,7 +68,7 @@ public record ReadAs(String encoding, String delimiter, String sheet, int header
     public ReadAs with(List<ColumnRole> found, int column, ColumnRole role) {
         List<ColumnRole> next = new ArrayList<>(roles.isEmpty() ? found : roles);
         if (column < 0 || column >= next.size()) {
-            throw new Refusal("There is no column " + (column + 1));
+            throw new Refusal("gather.read-as.there-is-no-column", column + 1);
         }
         if (!role.repeats()) {
             next.replaceAll(other -> other == role ? ColumnRole.OTHER : other);

@@ -4,6 +4,7 @@ import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -26,16 +27,16 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
         checkName(Tidy.of(name));
         when.requireTexts();
         if (when.followsFromRules()) {
-            throw new Refusal("A rule cannot ask for what follows from rules: keywords " + when.sentence());
+            throw new Refusal("group.group-rule.rule-cannot-ask-what", when.sentence());
         }
     }
 
     /** What every name of a group must be. */
     public static void checkName(String name) {
         if (!hasLength(name)) {
-            throw new Refusal("A group has a name of 1 to " + LONGEST_NAME + " characters");
+            throw new Refusal("group.group-rule.group-name-1-characters", LONGEST_NAME);
         }
-        Formulas.refuse("name of a group", name);
+        Formulas.refuse(Message.of("group.group-rule.name-group"), name);
     }
 
     /** Whether a name can be a group's. */
@@ -65,7 +66,7 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
     }
 
     /** The rule as a sentence without a full stop. */
-    public String sentence() {
-        return "Group \"" + name + "\": " + (leftoversOnly ? "leftovers " : "keywords ") + when.sentence();
+    public Message sentence() {
+        return Message.of("group.group-rule.group-leftovers", name, leftoversOnly, when.sentence());
     }
 }

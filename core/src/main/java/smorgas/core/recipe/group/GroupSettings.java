@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -37,43 +38,43 @@ public record GroupSettings(
     /** What becomes of keywords that no theme takes. */
     public enum Leftovers {
         /** They stay in no group. */
-        APART("stay apart"),
+        APART("leftovers.apart"),
         /** They join the nearest group, if they are near enough. */
-        SEATED("are seated in the nearest group"),
+        SEATED("leftovers.seated"),
         /** They make one group, to be sorted by hand. */
-        ONE_GROUP("make one group");
+        ONE_GROUP("leftovers.one-group");
 
-        private final String label;
+        private final Message label;
 
         Leftovers(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
 
     /** A place of a stop word in a theme. */
     public enum StopAt {
-        BEGIN("begin"),
-        END("end"),
-        WITHIN("within");
+        BEGIN("stop-at.begin"),
+        END("stop-at.end"),
+        WITHIN("stop-at.within");
 
-        private final String label;
+        private final Message label;
 
         StopAt(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
 
     public GroupSettings {
         if (!(seatedFrom >= 0 && seatedFrom <= 1)) {
-            throw new Refusal("The least tightness of seated keywords is 0 to 1, not " + seatedFrom);
+            throw new Refusal("group.group-settings.least-tightness-seated-keywords", seatedFrom);
         }
         stopWords = Collections.unmodifiableSortedSet(new TreeSet<>(stopWords));
         stopAt = stopAt.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(stopAt));

@@ -2,6 +2,7 @@ package smorgas.core.recipe.group;
 
 import java.util.List;
 import java.util.Optional;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** How groups are found, and what everybody else must know of it. The engine of a method is found by {@code Engines}. */
@@ -11,7 +12,7 @@ public interface Method {
     int MOST_PASSES = 5;
 
     /** What was chosen, after "Set the groups to". */
-    String told();
+    Message told();
 
     /** So many keywords of a group that is found anew stay one; from 1. */
     default int smallest() {
@@ -65,16 +66,20 @@ public interface Method {
         public ByThemes {
             passes = List.copyOf(passes);
             if (passes.isEmpty() || passes.size() > MOST_PASSES) {
-                throw new Refusal("There are 1 to " + MOST_PASSES + " passes, not " + passes.size());
+                throw new Refusal("group.method.1-passes", MOST_PASSES, passes.size());
             }
         }
 
         @Override
-        public String told() {
+        public Message told() {
             Pass first = passes.getFirst();
             String more = passes.size() > 1 ? ", in " + passes.size() + " passes" : "";
-            return first.smallest() + " keywords and more, themes of " + first.shortest() + " to " + first.longest()
-                    + " words" + more;
+            return Message.of(
+                    "group.method.keywords-more-themes-words",
+                    first.smallest(),
+                    first.shortest(),
+                    first.longest(),
+                    more);
         }
 
         @Override
@@ -112,29 +117,28 @@ public interface Method {
 
         public ByLikeness {
             if (place < BROADEST || place > TIGHTEST) {
-                throw new Refusal("Between broad and tight is 0 to 100, not " + place);
+                throw new Refusal("group.method.between-broad-tight-0", place);
             }
             if (smallest < 1 || smallest > 100_000) {
-                throw new Refusal("The smallest group has 1 to 100,000 keywords, not " + smallest);
+                throw new Refusal("group.method.smallest-group-1-100", smallest);
             }
             if (compared < FEWEST || compared > ALL) {
-                throw new Refusal("So many keywords are compared: 100 to 1,000,000, not " + compared);
+                throw new Refusal("group.method.so-many-keywords-compared", compared);
             }
             if (largest != 0 && largest < Math.max(2, smallest)) {
-                throw new Refusal(
-                        "The largest group has 2 keywords at least, and no fewer than the smallest, not " + largest);
+                throw new Refusal("group.method.largest-group-2-keywords", largest);
             }
         }
 
         /** Where the dial stands, in a word or by its figure. */
-        public String placeName() {
+        public Message placeName() {
             return switch (place) {
-                case BROADEST -> "as broad as can be";
-                case BROAD -> "broad";
-                case USUAL -> "neither broad nor tight";
-                case TIGHT -> "tight";
-                case TIGHTEST -> "each keyword by itself";
-                default -> "at " + place + " of 100 from broad to tight";
+                case BROADEST -> Message.of("group.method.broad-can");
+                case BROAD -> Message.of("group.method.broad");
+                case USUAL -> Message.of("group.method.neither-broad-nor-tight");
+                case TIGHT -> Message.of("group.method.tight");
+                case TIGHTEST -> Message.of("group.method.each-keyword-itself");
+                default -> Message.of("group.method.100-from-broad-tight", place);
             };
         }
 
@@ -144,8 +148,8 @@ public interface Method {
         }
 
         @Override
-        public String told() {
-            return "keywords that are alike, " + placeName() + ", " + smallest + " and more";
+        public Message told() {
+            return Message.of("group.method.keywords-alike-more", placeName(), smallest);
         }
 
         @Override

@@ -27,19 +27,19 @@ public record Pass(
 
     public Pass {
         if (smallest < 1 || smallest > 10_000) {
-            throw new Refusal("The smallest group has 1 to 10,000 keywords, not " + smallest);
+            throw new Refusal("group.pass.smallest-group-1-10", smallest);
         }
         if (largest != ANY && (largest < 2 * smallest || largest > 1_000_000)) {
-            throw new Refusal("The largest group has at least twice as many keywords as the smallest, not " + largest);
+            throw new Refusal("group.pass.largest-group-least-twice", largest);
         }
         if (about < 0 || about > 1_000_000) {
-            throw new Refusal("Aim at 1 to 1,000,000 groups, not " + about);
+            throw new Refusal("group.pass.aim-1-1-000", about);
         }
         if (shortest < 1 || longest > LONGEST || shortest > longest) {
-            throw new Refusal("A theme has 1 to 5 words, not " + shortest + " to " + longest);
+            throw new Refusal("group.pass.theme-1-5-words", shortest, longest);
         }
         if (!(leastTightness >= 0 && leastTightness <= 1)) {
-            throw new Refusal("The least tightness is 0 to 1, not " + leastTightness);
+            throw new Refusal("group.pass.least-tightness-0-1", leastTightness);
         }
     }
 }

@@ -14,11 +14,11 @@ public record Rank(int keywords, int searches, int clicks, int conversions, int 
     public Rank {
         for (int weight : new int[] {keywords, searches, clicks, conversions, visits, goals}) {
             if (weight < 0 || weight > 100) {
-                throw new Refusal("A weight is 0 to 100, not " + weight);
+                throw new Refusal("group.rank.weight-0-100", weight);
             }
         }
         if (keywords + searches + clicks + conversions + visits + goals == 0) {
-            throw new Refusal("One weight must be above 0");
+            throw new Refusal("group.rank.one-weight-must-above");
         }
     }
 }

@@ -29,12 +29,12 @@ public record SameHere(List<SortedSet<String>> sets, SortedSet<String> apart) {
         Set<String> all = new HashSet<>();
         for (SortedSet<String> set : sets) {
             if (set.size() < 2 || !set.stream().allMatch(all::add)) {
-                throw new Refusal("Give at least two words that mean the same, and each word in one set only");
+                throw new Refusal("group.same-here.give-least-two-words");
             }
         }
         all.addAll(apart);
         if (all.stream().anyMatch(String::isBlank)) {
-            throw new Refusal("Name the words that mean the same");
+            throw new Refusal("group.same-here.name-words-mean-same");
         }
         apart = Collections.unmodifiableSortedSet(new TreeSet<>(apart));
     }

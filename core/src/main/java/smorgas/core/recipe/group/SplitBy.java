@@ -18,7 +18,7 @@ public record SplitBy(int smallest, SortedSet<String> muted) {
 
     public SplitBy {
         if (smallest < 0 || smallest > 10_000) {
-            throw new Refusal("A part of a group has 1 to 10,000 keywords at least, not " + smallest);
+            throw new Refusal("group.split-by.part-group-1-10", smallest);
         }
         muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
     }

@@ -3,6 +3,7 @@ package smorgas.core.recipe.serve;
 import java.util.List;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -26,25 +27,25 @@ public record AdTemplate(List<String> headlines, List<String> descriptions, List
     private static final int LONGEST = 500;
 
     public AdTemplate {
-        headlines = checked(headlines, MOST_HEADLINES, "headlines");
-        descriptions = checked(descriptions, MOST_DESCRIPTIONS, "descriptions");
-        paths = checked(paths, MOST_PATHS, "parts of a path");
+        headlines = checked(headlines, MOST_HEADLINES, Message.of("serve.ad-template.headlines"));
+        descriptions = checked(descriptions, MOST_DESCRIPTIONS, Message.of("serve.ad-template.descriptions"));
+        paths = checked(paths, MOST_PATHS, Message.of("serve.ad-template.parts-path"));
         if (headlines.isEmpty()) {
-            throw new Refusal("An ad has a headline at least");
+            throw new Refusal("serve.ad-template.ad-headline-least");
         }
     }
 
-    private static List<String> checked(List<String> texts, int most, String what) {
+    private static List<String> checked(List<String> texts, int most, Message what) {
         if (texts.size() > most) {
-            throw new Refusal("An ad has at most " + most + " " + what + ", not " + texts.size());
+            throw new Refusal("serve.ad-template.ad-most", most, what, texts.size());
         }
         for (String text : texts) {
             if (text.isBlank()
                     || Characters.count(text) > LONGEST
                     || text.chars().anyMatch(Character::isISOControl)) {
-                throw new Refusal("A text of an ad has 1 to " + LONGEST + " characters and no line breaks");
+                throw new Refusal("serve.ad-template.text-ad-1-characters", LONGEST);
             }
-            Formulas.refuse("text of an ad", text);
+            Formulas.refuse(Message.of("serve.ad-template.text-ad"), text);
         }
         return List.copyOf(texts);
     }

@@ -1,15 +1,18 @@
 package smorgas.core.recipe.serve;
 
+import java.util.Locale;
+import smorgas.core.text.Message;
+
 /** How close a search must come to a keyword for its ad to show; the trade's three. */
 public enum MatchType {
     BROAD("Broad"),
     PHRASE("Phrase"),
     EXACT("Exact");
 
-    private final String label;
+    private final String fixedName;
 
-    MatchType(String label) {
-        this.label = label;
+    MatchType(String fixedName) {
+        this.fixedName = fixedName;
     }
 
     /** A keyword in the notation of ad platforms (common practice): bare, in quotes, in brackets. */
@@ -21,8 +24,18 @@ public enum MatchType {
         };
     }
 
-    /** The word that stands in the column Match type. */
-    public String label() {
-        return label;
+    /** The word for it in files that programs read. */
+    public String fixedName() {
+        return fixedName;
+    }
+
+    /** The word for it on pages. */
+    public Message label() {
+        return Message.of("match-type." + name().toLowerCase(Locale.ROOT));
+    }
+
+    /** The word for it within a sentence. */
+    public Message word() {
+        return Message.of("match-type." + name().toLowerCase(Locale.ROOT) + ".word");
     }
 }

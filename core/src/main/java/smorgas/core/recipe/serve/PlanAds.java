@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.SequencedMap;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -37,19 +38,19 @@ public record PlanAds(boolean inherited, List<AdTemplate> templates, SequencedMa
         templates = List.copyOf(templates);
         words = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(words));
         if (templates.size() > MOST) {
-            throw new Refusal("There are at most " + MOST + " templates of ads, not " + templates.size());
+            throw new Refusal("serve.plan-ads.most-templates-ads", MOST, templates.size());
         }
         if (words.size() > MOST_WORDS) {
-            throw new Refusal("At most " + MOST_WORDS + " fields of your own, not " + words.size());
+            throw new Refusal("serve.plan-ads.most-fields-your-own", MOST_WORDS, words.size());
         }
         words.forEach((name, text) -> {
             if (!name.matches("[\\p{L}\\p{N} _-]{1,40}") || name.equals(THEME) || name.equals(KEYWORD)) {
-                throw new Refusal("A field of your own has a name of letters, not \"" + name + "\"");
+                throw new Refusal("serve.plan-ads.field-your-own-name", name);
             }
             if (text.length() > 200 || text.chars().anyMatch(Character::isISOControl)) {
-                throw new Refusal("What stands for {" + name + "} has at most 200 characters and no line breaks");
+                throw new Refusal("serve.plan-ads.what-stands-most-200", name);
             }
-            Formulas.refuse("text for {" + name + "}", text);
+            Formulas.refuse(Message.of("serve.plan-ads.text-for", name), text);
         });
     }
 }

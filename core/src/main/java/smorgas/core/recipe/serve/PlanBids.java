@@ -3,6 +3,7 @@ package smorgas.core.recipe.serve;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.figure.Figure;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -18,19 +19,19 @@ public record PlanBids(From from, long micros, int percent, long stepMicros, lon
 
     /** What a bid follows from. */
     public enum From {
-        NOTHING("none", null),
-        FIXED("the same for all", null),
-        LOW_BID("the low bid", Figure.LOW_BID),
-        HIGH_BID("the high bid", Figure.HIGH_BID),
-        CPC("the CPC", Figure.CPC),
+        NOTHING("bid-from.nothing", null),
+        FIXED("bid-from.fixed", null),
+        LOW_BID("bid-from.low-bid", Figure.LOW_BID),
+        HIGH_BID("bid-from.high-bid", Figure.HIGH_BID),
+        CPC("bid-from.cpc", Figure.CPC),
         /** What a click brings by what is assumed of worth, divided by the wanted return. */
-        WORTH("what a click is worth", null);
+        WORTH("bid-from.worth", null);
 
-        private final String label;
+        private final Message label;
         private final @Nullable Figure figure;
 
         From(String label, @Nullable Figure figure) {
-            this.label = label;
+            this.label = Message.of(label);
             this.figure = figure;
         }
 
@@ -39,7 +40,7 @@ public record PlanBids(From from, long micros, int percent, long stepMicros, lon
             return Optional.ofNullable(figure);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -53,11 +54,11 @@ public record PlanBids(From from, long micros, int percent, long stepMicros, lon
     public static final PlanBids NONE = new PlanBids(From.NOTHING, 0, 100, 0, 0);
 
     public PlanBids {
-        amount(micros, "bid");
-        amount(stepMicros, "step of bids");
-        amount(capMicros, "highest bid");
+        amount(micros, Message.of("serve.plan-bids.bid"));
+        amount(stepMicros, Message.of("serve.plan-bids.step-bids"));
+        amount(capMicros, Message.of("serve.plan-bids.highest-bid"));
         if (percent < 1 || percent > MOST_PERCENT) {
-            throw new Refusal("Bids are 1 to 100,000 per cent of something, not " + percent);
+            throw new Refusal("serve.plan-bids.bids-1-100-000", percent);
         }
     }
 
@@ -66,9 +67,9 @@ public record PlanBids(From from, long micros, int percent, long stepMicros, lon
         return micros == 0 ? NONE : new PlanBids(From.FIXED, micros, 100, 0, 0);
     }
 
-    private static void amount(long micros, String what) {
+    private static void amount(long micros, Message what) {
         if (micros < 0 || micros > MOST) {
-            throw new Refusal("The " + what + " is 0 to 1,000,000");
+            throw new Refusal("serve.plan-bids.0-1-000-000", what);
         }
     }
 

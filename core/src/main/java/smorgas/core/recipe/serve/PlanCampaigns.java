@@ -1,6 +1,7 @@
 package smorgas.core.recipe.serve;
 
 import smorgas.core.recipe.group.Pass;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -13,23 +14,23 @@ public record PlanCampaigns(By by, int depth) {
     /** What parts campaigns. */
     public enum By {
         /** Nothing: there is one. */
-        ONE("one for everything"),
-        THEME("one for each broader theme"),
+        ONE("campaigns-by.one"),
+        THEME("campaigns-by.theme"),
         /** The first tag of a keyword by the alphabet; what has none is a campaign too. */
-        TAG("one for each tag"),
+        TAG("campaigns-by.tag"),
         /** What leads in a keyword. */
-        INTENT("one for each intent"),
+        INTENT("campaigns-by.intent"),
         /** Where the lists with a keyword are of, as their baskets say; a keyword of several markets is in each of theirs. */
-        MARKET("one for each market"),
-        MATCH_TYPE("one for each match type");
+        MARKET("campaigns-by.market"),
+        MATCH_TYPE("campaigns-by.match-type");
 
-        private final String label;
+        private final Message label;
 
         By(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -39,7 +40,7 @@ public record PlanCampaigns(By by, int depth) {
 
     public PlanCampaigns {
         if (by == By.THEME ? depth < 1 || depth > Pass.LONGEST : depth != 0) {
-            throw new Refusal("Campaigns by theme are of the themes 1 to " + Pass.LONGEST + " deep, not " + depth);
+            throw new Refusal("serve.plan-campaigns.campaigns-theme-themes-1", Pass.LONGEST, depth);
         }
     }
 

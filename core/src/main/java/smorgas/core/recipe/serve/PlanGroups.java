@@ -1,5 +1,6 @@
 package smorgas.core.recipe.serve;
 
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -15,17 +16,17 @@ public record PlanGroups(boolean keptOnly, boolean leftovers, int smallest, Smal
 
     /** What becomes of groups that are too small. */
     public enum Small {
-        LEFT_OUT("are left out"),
+        LEFT_OUT("small-groups.left-out"),
         /** The nearest that is large enough; left out if none is near. */
-        INTO_NEIGHBOUR("join their neighbour");
+        INTO_NEIGHBOUR("small-groups.into-neighbour");
 
-        private final String label;
+        private final Message label;
 
         Small(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -35,7 +36,7 @@ public record PlanGroups(boolean keptOnly, boolean leftovers, int smallest, Smal
 
     public PlanGroups {
         if (smallest < 1 || smallest > 100_000) {
-            throw new Refusal("The smallest group served has 1 to 100,000 keywords, not " + smallest);
+            throw new Refusal("serve.plan-groups.smallest-group-served-1", smallest);
         }
     }
 }

@@ -3,6 +3,7 @@ package smorgas.core.recipe.serve;
 import java.util.List;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -52,19 +53,19 @@ public record PlanNames(
 
     /** What becomes of the capitals of names. */
     public enum Letters {
-        AS_THEY_ARE("as they are"),
+        AS_THEY_ARE("letters.as-they-are"),
         /** Of what a hand has named the capitals stay. */
-        TITLE("Each Word With a Capital"),
-        SMALL("small letters"),
-        CAPITALS("CAPITALS");
+        TITLE("letters.title"),
+        SMALL("letters.small"),
+        CAPITALS("letters.capitals");
 
-        private final String label;
+        private final Message label;
 
         Letters(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -73,19 +74,19 @@ public record PlanNames(
         campaign = campaign.strip();
         adGroup = adGroup.strip();
         date = date.strip();
-        check(campaign, "campaign");
-        check(adGroup, "pattern of ad group names");
-        check(prefix, "text before names");
-        check(suffix, "text behind names");
-        check(date, "date");
+        check(campaign, Message.of("serve.plan-names.campaign"));
+        check(adGroup, Message.of("serve.plan-names.pattern-ad-group-names-2"));
+        check(prefix, Message.of("serve.plan-names.text-before-names"));
+        check(suffix, Message.of("serve.plan-names.text-behind-names"));
+        check(date, Message.of("serve.plan-names.date"));
         if (!adGroup.contains(THEME)) {
-            throw new Refusal("The pattern of ad group names needs " + THEME + " where the group's name is to stand");
+            throw new Refusal("serve.plan-names.pattern-ad-group-names", THEME);
         }
         if (campaign.isEmpty()) {
-            throw new Refusal("The campaign needs a name");
+            throw new Refusal("serve.plan-names.campaign-needs-name");
         }
         if (longest < SHORTEST || longest > LONGEST) {
-            throw new Refusal("A name has at most " + SHORTEST + " to " + LONGEST + " characters, not " + longest);
+            throw new Refusal("serve.plan-names.name-most-characters", SHORTEST, LONGEST, longest);
         }
     }
 
@@ -99,9 +100,9 @@ public record PlanNames(
         return new PlanNames(campaign, adGroup, prefix, suffix, others, longest, plain, date);
     }
 
-    private static void check(String name, String what) {
+    private static void check(String name, Message what) {
         if (Characters.count(name) > LONGEST || name.chars().anyMatch(Character::isISOControl)) {
-            throw new Refusal("The " + what + " has at most " + LONGEST + " characters and no line breaks or tabs");
+            throw new Refusal("serve.plan-names.most-characters-line-breaks", what, LONGEST);
         }
         Formulas.refuse(what, name);
     }

@@ -25,7 +25,7 @@ public record PlanPages(boolean inherited, boolean picked, String pattern) {
     public PlanPages {
         pattern = pattern.strip();
         if (!pattern.isEmpty() && !isPage(pattern.replace(SLUG, "theme"))) {
-            throw new Refusal("\"" + pattern + "\" is no address of a page: write it with https:// before it");
+            throw new Refusal("serve.plan-pages.address-page-write-https", pattern);
         }
     }
 

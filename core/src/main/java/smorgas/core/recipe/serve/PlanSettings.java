@@ -27,7 +27,7 @@ public record PlanSettings(
 
     public PlanSettings {
         if (matchTypes.isEmpty()) {
-            throw new Refusal("Choose at least one match type");
+            throw new Refusal("serve.plan-settings.choose-least-one-match");
         }
         matchTypes = Collections.unmodifiableSet(EnumSet.copyOf(matchTypes));
     }

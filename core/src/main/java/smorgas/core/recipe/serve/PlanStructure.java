@@ -17,7 +17,7 @@ public record PlanStructure(int depth, boolean oneKeyword, boolean oneMatchType)
 
     public PlanStructure {
         if (depth < 0 || depth > Pass.LONGEST) {
-            throw new Refusal("The depth is 0 to " + Pass.LONGEST + ", not " + depth);
+            throw new Refusal("serve.plan-structure.depth-0", Pass.LONGEST, depth);
         }
     }
 }

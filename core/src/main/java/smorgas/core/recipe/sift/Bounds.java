@@ -3,6 +3,7 @@ package smorgas.core.recipe.sift;
 import java.util.OptionalLong;
 import java.util.function.LongFunction;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -17,7 +18,7 @@ public record Bounds(@Nullable Long least, @Nullable Long most) {
 
     public Bounds {
         if (least != null && most != null && least > most) {
-            throw new Refusal("From " + least + " to " + most + " there is nothing: swap the two");
+            throw new Refusal("sift.bounds.from-nothing-swap-two", least, most);
         }
     }
 
@@ -67,17 +68,24 @@ public record Bounds(@Nullable Long least, @Nullable Long most) {
         return most == null ? OptionalLong.empty() : OptionalLong.of(most);
     }
 
-    /** In words; {@code open} stands before the unit where nothing is asked. */
-    String told(LongFunction<String> shown, String unit, String open) {
-        String what = unit.isEmpty() ? "" : " " + unit;
-        if (least != null && most != null) {
-            return least.equals(most)
-                    ? shown.apply(least) + what
-                    : shown.apply(least) + " to " + shown.apply(most) + what;
+    /**
+     * In words.
+     *
+     * @param unit what is counted; {@link Message#NONE} if it is said before
+     * @param open what is said where nothing is asked
+     */
+    Message told(LongFunction<String> shown, Message unit, Message open) {
+        if (least != null && most != null && !least.equals(most)) {
+            return Message.of("bounds.from-to", shown.apply(least), counted(shown.apply(most), unit));
         }
         if (least != null) {
-            return shown.apply(least) + what + " and more";
+            Message from = counted(shown.apply(least), unit);
+            return most != null ? from : Message.of("bounds.from", from);
         }
-        return most != null ? "at most " + shown.apply(most) + what : open + unit;
+        return most != null ? Message.of("bounds.up-to", counted(shown.apply(most), unit)) : open;
+    }
+
+    private static Message counted(String number, Message unit) {
+        return unit.isEmpty() ? Message.verbatim(number) : Message.of("bounds.counted", number, unit);
     }
 }

@@ -12,6 +12,7 @@ import smorgas.core.figure.Fact;
 import smorgas.core.figure.Figure;
 import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -25,7 +26,7 @@ public sealed interface Condition {
     int LONGEST_TEXT = 500;
 
     /** The condition in words, to follow "keywords": {@code with the word "hive"}. */
-    String sentence();
+    Message sentence();
 
     /** The keyword has this word, or these words next to each other in this order. */
     record HasWord(String word) implements Condition {
@@ -39,8 +40,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return (word.strip().contains(" ") ? "with the words \"" : "with the word \"") + word + "\"";
+        public Message sentence() {
+            return Message.of("sift.condition.with-the-words", word.strip().contains(" "), word);
         }
     }
 
@@ -56,9 +57,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            String behind = placing.behind().isEmpty() ? "" : " " + placing.behind();
-            return placing.before() + " \"" + words + "\"" + behind;
+        public Message sentence() {
+            return placing.sentence(words);
         }
     }
 
@@ -67,7 +67,7 @@ public sealed interface Condition {
         public HasAnyWord {
             words = List.copyOf(words);
             if (words.isEmpty()) {
-                throw new Refusal("Choose a word at least");
+                throw new Refusal("sift.condition.choose-word-least");
             }
             words.forEach(ConditionTexts::bounded);
         }
@@ -78,8 +78,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return "with any of the words " + ConditionTexts.listed(words);
+        public Message sentence() {
+            return Message.of("sift.condition.any-words", ConditionTexts.listed(words));
         }
     }
 
@@ -91,8 +91,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return "with a word of the list \"" + list + "\"";
+        public Message sentence() {
+            return Message.of("sift.condition.word-list", list);
         }
     }
 
@@ -108,8 +108,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return "with \"" + text + "\" in them";
+        public Message sentence() {
+            return Message.of("sift.condition.with-in-them", text);
         }
     }
 
@@ -126,8 +126,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return "that match the pattern \"" + pattern + "\"";
+        public Message sentence() {
+            return Message.of("sift.condition.match-pattern", pattern);
         }
     }
 
@@ -139,15 +139,18 @@ public sealed interface Condition {
     record Count(Computed what, Bounds bounds) implements Condition {
         public Count {
             if (!what.isFor(Fact.Use.COUNT)) {
-                throw new Refusal("Of " + what.word() + " there is no number");
+                throw new Refusal("sift.condition.of-there-is-no", what.word());
             }
         }
 
         @Override
-        public String sentence() {
-            return "with "
-                    + bounds.told(
-                            number -> String.format(Locale.ENGLISH, "%,d", number), what.word(), "any number of ");
+        public Message sentence() {
+            return Message.of(
+                    "sift.condition.with",
+                    bounds.told(
+                            number -> String.format(Locale.ENGLISH, "%,d", number),
+                            what.word(),
+                            Message.of("sift.condition.any-number", what.word())));
         }
     }
 
@@ -158,22 +161,27 @@ public sealed interface Condition {
      */
     record FigureWithin(Figure figure, Bounds bounds) implements Condition {
         @Override
-        public String sentence() {
+        public Message sentence() {
             if (figure == Figure.SEARCHES && !bounds.open()) {
-                return "with " + bounds.told(parts -> ConditionTexts.amount(figure, parts), "searches", "");
+                return Message.of(
+                        "sift.condition.with",
+                        bounds.told(parts -> ConditionTexts.amount(figure, parts), figure.word(), Message.NONE));
             }
-            String label = figure.word();
+            Message label = figure.word();
             return bounds.open()
-                    ? "of which the " + label + " is known"
-                    : "with a " + label + " of " + bounds.told(parts -> ConditionTexts.amount(figure, parts), "", "");
+                    ? Message.of("sift.condition.which-known", label)
+                    : Message.of(
+                            "sift.condition.with-a-of",
+                            label,
+                            bounds.told(parts -> ConditionTexts.amount(figure, parts), Message.NONE, Message.NONE));
         }
     }
 
     /** No list tells this figure of the keyword. */
     record FigureUnknown(Figure figure) implements Condition {
         @Override
-        public String sentence() {
-            return "of which no list tells the " + figure.label();
+        public Message sentence() {
+            return Message.of("sift.condition.which-list-tells", figure.label());
         }
     }
 
@@ -185,8 +193,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return "in basket \"" + name + "\"";
+        public Message sentence() {
+            return Message.of("sift.condition.in-basket", name);
         }
     }
 
@@ -197,26 +205,26 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return names.size() == 1
-                    ? "only in basket \"" + names.first() + "\""
-                    : "exactly in the baskets \"" + String.join("\", \"", names) + "\"";
+                    ? Message.of("sift.condition.only-basket", names.first())
+                    : Message.of("sift.condition.exactly-baskets", String.join("\", \"", names));
         }
     }
 
     /** The lead spelling has a digit, as sizes, years and models do. */
     record HasDigit() implements Condition {
         @Override
-        public String sentence() {
-            return "with a number in them";
+        public Message sentence() {
+            return Message.of("sift.condition.number-them");
         }
     }
 
     /** The keyword has a letter of this script. */
     record HasScript(Cleaning.Script script) implements Condition {
         @Override
-        public String sentence() {
-            return "with " + script.label() + " letters";
+        public Message sentence() {
+            return Message.of("sift.condition.letters", script.label());
         }
     }
 
@@ -228,24 +236,24 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return "tagged \"" + tag + "\"";
+        public Message sentence() {
+            return Message.of("sift.condition.tagged", tag);
         }
     }
 
     /** The keyword's standing is this one. A view may ask for it; a rule must not, for rules make standings. */
     record Stands(Standing standing) implements Condition {
         @Override
-        public String sentence() {
-            return "that are " + standing.label();
+        public Message sentence() {
+            return Message.of("sift.condition.that-are", standing.label());
         }
     }
 
     /** What the keyword is for, above all, is this. */
     record Intended(Intent intent) implements Condition {
         @Override
-        public String sentence() {
-            return "that are " + intent.label();
+        public Message sentence() {
+            return Message.of("sift.condition.that-are", intent.label());
         }
     }
 
@@ -257,8 +265,8 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return "of the promise \"" + name + "\"";
+        public Message sentence() {
+            return Message.of("sift.condition.of-the-promise", name);
         }
     }
 
@@ -272,16 +280,21 @@ public sealed interface Condition {
     record Valued(Computed what, Bounds bounds) implements Condition {
         public Valued {
             if (!what.isFor(Fact.Use.VIEW)) {
-                throw new Refusal("Of " + what.word() + " there is no number to ask for");
+                throw new Refusal("sift.condition.number-ask", what.word());
             }
         }
 
         @Override
-        public String sentence() {
+        public Message sentence() {
             return bounds.open()
-                    ? "of which the " + what.word() + " is known"
-                    : "with " + what.word() + " of "
-                            + bounds.told(number -> String.format(Locale.ENGLISH, "%,d", number), "", "");
+                    ? Message.of("sift.condition.which-known", what.word())
+                    : Message.of(
+                            "sift.condition.with-of",
+                            what.word(),
+                            bounds.told(
+                                    number -> String.format(Locale.ENGLISH, "%,d", number),
+                                    Message.NONE,
+                                    Message.NONE));
         }
     }
 
@@ -297,8 +310,10 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return parts.isEmpty() ? "of any kind" : ConditionTexts.joined(parts, " and ");
+        public Message sentence() {
+            return parts.isEmpty()
+                    ? Message.of("sift.condition.any-kind")
+                    : ConditionTexts.joined(parts, "sift.condition.and");
         }
     }
 
@@ -314,8 +329,10 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return parts.isEmpty() ? "of no kind" : ConditionTexts.joined(parts, " or ");
+        public Message sentence() {
+            return parts.isEmpty()
+                    ? Message.of("sift.condition.of-no-kind")
+                    : ConditionTexts.joined(parts, "sift.condition.or");
         }
     }
 
@@ -331,8 +348,10 @@ public sealed interface Condition {
         }
 
         @Override
-        public String sentence() {
-            return parts.isEmpty() ? "of any kind" : "not " + ConditionTexts.joined(parts, " nor ");
+        public Message sentence() {
+            return parts.isEmpty()
+                    ? Message.of("sift.condition.any-kind")
+                    : Message.of("sift.condition.not", ConditionTexts.joined(parts, "sift.condition.nor"));
         }
     }
 
@@ -384,7 +403,7 @@ public sealed interface Condition {
     /** @throws Refusal if it asks for no text anywhere in it, which only a page may while somebody types */
     default void requireTexts() {
         all().flatMap(Condition::texts).filter(String::isBlank).findFirst().ifPresent(blank -> {
-            throw new Refusal("Say which word or text is meant; nothing was typed");
+            throw new Refusal("sift.condition.say-which-word-text");
         });
     }
 

@@ -13,6 +13,7 @@ import smorgas.core.figure.Fact;
 import smorgas.core.figure.Figure;
 import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -29,19 +30,19 @@ public record ConditionKind<C extends Condition>(
 
     /** Where forms are offered together. */
     public enum Heading {
-        WORDS("Words"),
-        TEXT("Text"),
-        COUNTS("How many"),
-        FIGURES("Figures"),
-        PLACES("Where and what");
+        WORDS("condition-heading.words"),
+        TEXT("condition-heading.text"),
+        COUNTS("condition-heading.counts"),
+        FIGURES("condition-heading.figures"),
+        PLACES("condition-heading.places");
 
-        private final String label;
+        private final Message label;
 
         Heading(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
     }
@@ -75,7 +76,7 @@ public record ConditionKind<C extends Condition>(
     public record Form(
             String key,
             Heading heading,
-            String label,
+            Message label,
             Asks asks,
             @Nullable Figure figure,
             BiFunction<String, Bounds, Condition> made) {
@@ -106,7 +107,7 @@ public record ConditionKind<C extends Condition>(
                     "has-word",
                     Condition.HasWord.class,
                     has -> text("word", has.word()),
-                    words("word", "has the word or phrase", Condition.HasWord::new)),
+                    words("word", Message.of("sift.condition-kind.word-phrase"), Condition.HasWord::new)),
             kind(
                     "has-any-word",
                     Condition.HasAnyWord.class,
@@ -114,23 +115,28 @@ public record ConditionKind<C extends Condition>(
                     asking(
                             "any-word",
                             Heading.WORDS,
-                            "has any of the words",
+                            Message.of("sift.condition-kind.any-words"),
                             Asks.TEXT,
                             text -> new Condition.HasAnyWord(phrases(text)))),
             kind(
                     "worded",
                     Condition.Worded.class,
                     worded -> text(key(worded.placing()), worded.words()),
-                    placed(Placing.ANY_ORDER, "has the words in any order"),
-                    placed(Placing.IN_ORDER, "has the words in this order"),
-                    placed(Placing.EXACTLY, "is exactly"),
-                    placed(Placing.STARTS, "starts with"),
-                    placed(Placing.ENDS, "ends with")),
+                    placed(Placing.ANY_ORDER, Message.of("sift.condition-kind.words-any-order")),
+                    placed(Placing.IN_ORDER, Message.of("sift.condition-kind.words-order")),
+                    placed(Placing.EXACTLY, Message.of("sift.condition-kind.is-exactly")),
+                    placed(Placing.STARTS, Message.of("sift.condition-kind.starts-with")),
+                    placed(Placing.ENDS, Message.of("sift.condition-kind.ends-with"))),
             kind(
                     "on-list",
                     Condition.OnList.class,
                     on -> text("list", on.list()),
-                    asking("list", Heading.WORDS, "has a word of the list", Asks.LIST, Condition.OnList::new)),
+                    asking(
+                            "list",
+                            Heading.WORDS,
+                            Message.of("sift.condition-kind.word-list"),
+                            Asks.LIST,
+                            Condition.OnList::new)),
             kind(
                     "has-text",
                     Condition.HasText.class,
@@ -138,14 +144,19 @@ public record ConditionKind<C extends Condition>(
                     asking(
                             "text",
                             Heading.TEXT,
-                            "has the text, also inside a word",
+                            Message.of("sift.condition-kind.text-also-inside-word"),
                             Asks.TEXT,
                             text -> new Condition.HasText(Tidy.of(text)))),
             kind(
                     "matches",
                     Condition.Matches.class,
                     matches -> text("pattern", matches.pattern()),
-                    asking("pattern", Heading.TEXT, "matches the pattern", Asks.PATTERN, Condition.Matches::new)),
+                    asking(
+                            "pattern",
+                            Heading.TEXT,
+                            Message.of("sift.condition-kind.matches-pattern"),
+                            Asks.PATTERN,
+                            Condition.Matches::new)),
             kind(
                     "has-digit",
                     Condition.HasDigit.class,
@@ -153,7 +164,7 @@ public record ConditionKind<C extends Condition>(
                     asking(
                             "digit",
                             Heading.TEXT,
-                            "has a number in it",
+                            Message.of("sift.condition-kind.has-a-number-in"),
                             Asks.NOTHING,
                             text -> new Condition.HasDigit())),
             kind(
@@ -163,7 +174,7 @@ public record ConditionKind<C extends Condition>(
                     asking(
                             "script",
                             Heading.TEXT,
-                            "has letters of the script",
+                            Message.of("sift.condition-kind.letters-script"),
                             Asks.SCRIPT,
                             name -> new Condition.HasScript(named(Cleaning.Script.values(), name)))),
             kind(
@@ -177,7 +188,7 @@ public record ConditionKind<C extends Condition>(
                     within -> Optional.of(new Filled("figure:" + within.figure().name(), "", within.bounds())),
                     figures(
                             "figure:",
-                            "",
+                            Message.NONE,
                             Asks.NUMBERS,
                             figure -> (text, bounds) -> new Condition.FigureWithin(figure, bounds))),
             kind(
@@ -186,20 +197,30 @@ public record ConditionKind<C extends Condition>(
                     unknown -> text("unknown:" + unknown.figure().name(), ""),
                     figures(
                             "unknown:",
-                            " is not told",
+                            Message.of("sift.condition-kind.is-not-told"),
                             Asks.NOTHING,
                             figure -> (text, bounds) -> new Condition.FigureUnknown(figure))),
             kind(
                     "in-basket",
                     Condition.InBasket.class,
                     in -> text("basket", in.name()),
-                    asking("basket", Heading.PLACES, "is in the basket", Asks.BASKET, Condition.InBasket::new)),
+                    asking(
+                            "basket",
+                            Heading.PLACES,
+                            Message.of("sift.condition-kind.is-in-the-basket"),
+                            Asks.BASKET,
+                            Condition.InBasket::new)),
             kind("in-exactly", Condition.InExactly.class, in -> Optional.empty()),
             kind(
                     "has-tag",
                     Condition.HasTag.class,
                     has -> text("tag", has.tag()),
-                    asking("tag", Heading.PLACES, "has the tag", Asks.TAG, Condition.HasTag::new)),
+                    asking(
+                            "tag",
+                            Heading.PLACES,
+                            Message.of("sift.condition-kind.has-the-tag"),
+                            Asks.TAG,
+                            Condition.HasTag::new)),
             kind(
                     "stands",
                     Condition.Stands.class,
@@ -207,7 +228,7 @@ public record ConditionKind<C extends Condition>(
                     asking(
                             "standing",
                             Heading.PLACES,
-                            "stands as (for views only)",
+                            Message.of("sift.condition-kind.stands-views-only"),
                             Asks.STANDING,
                             name -> new Condition.Stands(named(Standing.values(), name)))),
             kind(
@@ -217,7 +238,7 @@ public record ConditionKind<C extends Condition>(
                     asking(
                             "intent",
                             Heading.PLACES,
-                            "has the intent",
+                            Message.of("sift.condition-kind.has-the-intent"),
                             Asks.INTENT,
                             name -> new Condition.Intended(named(Intent.values(), name)))),
             kind(
@@ -227,7 +248,7 @@ public record ConditionKind<C extends Condition>(
                     asking(
                             "promise",
                             Heading.PLACES,
-                            "has the promise (for views only)",
+                            Message.of("sift.condition-kind.promise-views-only"),
                             Asks.PROMISE,
                             Condition.Promised::new)),
             kind(
@@ -248,11 +269,12 @@ public record ConditionKind<C extends Condition>(
         return Optional.of(new Filled(key, text, Bounds.ANY));
     }
 
-    private static Form asking(String key, Heading heading, String label, Asks asks, Function<String, Condition> made) {
+    private static Form asking(
+            String key, Heading heading, Message label, Asks asks, Function<String, Condition> made) {
         return new Form(key, heading, label, asks, null, (text, bounds) -> made.apply(text));
     }
 
-    private static Form words(String key, String label, Function<String, Condition> made) {
+    private static Form words(String key, Message label, Function<String, Condition> made) {
         return asking(key, Heading.WORDS, label, Asks.TEXT, text -> made.apply(Tidy.of(text)));
     }
 
@@ -260,7 +282,7 @@ public record ConditionKind<C extends Condition>(
         return placing.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private static Form placed(Placing placing, String label) {
+    private static Form placed(Placing placing, Message label) {
         return words(key(placing), label, text -> new Condition.Worded(placing, text));
     }
 
@@ -270,7 +292,7 @@ public record ConditionKind<C extends Condition>(
                 .map(fact -> new Form(
                         fact.key(),
                         Heading.COUNTS,
-                        "number of " + fact.word(),
+                        Message.of("sift.condition-kind.number-of", fact.word()),
                         Asks.NUMBERS,
                         null,
                         (text, bounds) -> new Condition.Count(fact, bounds)))
@@ -283,7 +305,7 @@ public record ConditionKind<C extends Condition>(
                 .map(fact -> new Form(
                         "valued:" + fact.key(),
                         Heading.FIGURES,
-                        fact.word() + " (for views only)",
+                        Message.of("sift.condition-kind.views-only", fact.word()),
                         Asks.NUMBERS,
                         null,
                         (text, bounds) -> new Condition.Valued(fact, bounds)))
@@ -291,12 +313,14 @@ public record ConditionKind<C extends Condition>(
     }
 
     private static Form[] figures(
-            String before, String behind, Asks asks, Function<Figure, BiFunction<String, Bounds, Condition>> made) {
+            String before, Message behind, Asks asks, Function<Figure, BiFunction<String, Bounds, Condition>> made) {
         return Arrays.stream(Figure.values())
                 .map(figure -> new Form(
                         before + figure.name(),
                         Heading.FIGURES,
-                        figure.label() + behind,
+                        behind.isEmpty()
+                                ? figure.label()
+                                : Message.of("sift.condition-kind.figure", figure.label(), behind),
                         asks,
                         figure,
                         made.apply(figure)))
@@ -316,7 +340,7 @@ public record ConditionKind<C extends Condition>(
         return Arrays.stream(values)
                 .filter(value -> value.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new Refusal("Nothing called \"" + name + "\" can be asked"));
+                .orElseThrow(() -> new Refusal("sift.condition-kind.nothing-called-can-asked", name));
     }
 
     /** All forms as they are offered: by their headings, of figures in the order of these. */

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import smorgas.core.figure.Figure;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Texts in conditions, and sentences of several. */
@@ -14,29 +15,34 @@ final class ConditionTexts {
     /** Refuses what is too long to be looked for. */
     static void bounded(String text) {
         if (text.length() > Condition.LONGEST_TEXT) {
-            throw new Refusal("A text to look for has " + Condition.LONGEST_TEXT + " characters at most");
+            throw new Refusal("sift.condition-texts.text-look-characters-most", Condition.LONGEST_TEXT);
         }
     }
 
-    /** Parts as one sentence; what combines several itself stands in brackets. */
-    static String joined(List<Condition> parts, String by) {
-        StringBuilder sentence = new StringBuilder();
+    /**
+     * Parts as one sentence; what combines several itself stands in brackets.
+     *
+     * @param key how two of them are joined
+     */
+    static Message joined(List<Condition> parts, String key) {
+        Message sentence = Message.NONE;
         for (Condition part : parts) {
             boolean excludes = part instanceof Condition.NoneOf;
-            if (!sentence.isEmpty()) {
-                sentence.append(excludes ? " but " : by);
-            }
-            boolean several = part.within().size() > 1 && !excludes;
-            sentence.append(several ? "(" + part.sentence() + ")" : part.sentence());
+            Message next = part.within().size() > 1 && !excludes
+                    ? Message.of("sift.condition.several", part.sentence())
+                    : part.sentence();
+            sentence = sentence.isEmpty() ? next : Message.of(excludes ? "sift.condition.but" : key, sentence, next);
         }
-        return sentence.toString();
+        return sentence;
     }
 
     /** The first few of some words, and how many more there are. */
-    static String listed(List<String> words) {
+    static Message listed(List<String> words) {
         int shown = Math.min(4, words.size());
-        String more = words.size() > shown ? String.format(Locale.ENGLISH, " and %,d more", words.size() - shown) : "";
-        return "\"" + String.join("\", \"", words.subList(0, shown)) + "\"" + more;
+        String first = "\"" + String.join("\", \"", words.subList(0, shown)) + "\"";
+        return words.size() > shown
+                ? Message.of("sift.condition-texts.and-more", first, words.size() - shown)
+                : Message.verbatim(first);
     }
 
     /** So much of a figure, in its unit. */

@@ -2,6 +2,7 @@ package smorgas.core.recipe.sift;
 
 import com.google.re2j.Pattern;
 import com.google.re2j.PatternSyntaxException;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** Regular expressions of users, on an engine that runs in linear time whatever the expression. */
@@ -19,9 +20,10 @@ public final class Patterns {
      */
     public static Pattern compile(String text) {
         if (PatternSize.of(text) > MOST_STEPS) {
-            throw new Refusal("The pattern \""
-                    + (text.length() > 60 ? text.substring(0, 60) + "..." : text)
-                    + "\" is too large: written out, its repetitions come to more than " + MOST_STEPS + " steps");
+            throw new Refusal(
+                    "sift.patterns.pattern-too-large-written",
+                    (text.length() > 60 ? text.substring(0, 60) + "..." : text),
+                    MOST_STEPS);
         }
         try {
             return Pattern.compile(text);
@@ -29,13 +31,12 @@ public final class Patterns {
             // The engine calls a bracket that closes nothing an internal error of its own.
             int closing = unopened(text);
             if (closing >= 0 && "stack underflow".equals(e.getPattern())) {
-                throw new Refusal(
-                        "The pattern \"" + text + "\" cannot be read: unexpected ) at character " + (closing + 1), e);
+                throw new Refusal(Message.of("sift.patterns.pattern-cannot-read-unexpected", text, closing + 1), e);
             }
             String part = e.getPattern() == null ? "" : e.getPattern();
             int at = part.isEmpty() ? -1 : text.indexOf(part);
             String place = part.isEmpty() ? "" : " at \"" + part + "\"" + (at < 0 ? "" : ", character " + (at + 1));
-            throw new Refusal("The pattern \"" + text + "\" cannot be read: " + e.getDescription() + place, e);
+            throw new Refusal(Message.of("sift.patterns.pattern-cannot-read", text, e.getDescription(), place), e);
         }
     }
 

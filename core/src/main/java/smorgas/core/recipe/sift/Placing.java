@@ -1,28 +1,23 @@
 package smorgas.core.recipe.sift;
 
+import smorgas.core.text.Message;
+
 /** Where the words of a {@link Condition.Worded} condition stand in the keyword. */
 public enum Placing {
-    ANY_ORDER("with the words", "in any order"),
-    IN_ORDER("with the words", "in this order"),
-    EXACTLY("that are exactly", ""),
-    STARTS("that start with", ""),
-    ENDS("that end with", "");
+    ANY_ORDER("placing.any-order"),
+    IN_ORDER("placing.in-order"),
+    EXACTLY("placing.exactly"),
+    STARTS("placing.starts"),
+    ENDS("placing.ends");
 
-    private final String before;
-    private final String behind;
+    private final String key;
 
-    Placing(String before, String behind) {
-        this.before = before;
-        this.behind = behind;
+    Placing(String key) {
+        this.key = key;
     }
 
-    /** What stands before the words in the sentence. */
-    public String before() {
-        return before;
-    }
-
-    /** What stands behind the words in the sentence; empty if nothing does. */
-    public String behind() {
-        return behind;
+    /** What is asked of keywords that have these words so. */
+    Message sentence(String words) {
+        return Message.of(key, words);
     }
 }

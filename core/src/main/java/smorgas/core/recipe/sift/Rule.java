@@ -1,6 +1,7 @@
 package smorgas.core.recipe.sift;
 
 import java.util.Optional;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
@@ -17,15 +18,14 @@ public record Rule(int number, Condition when, Does does) {
     public sealed interface Does {
 
         /** The order that the rule gives, to come before what it is about: {@code Drop keywords}. */
-        String order();
+        Message order();
     }
 
     /** Gives a standing, unless a hand or a rule above has. */
     public record Gives(Standing standing) implements Does {
         @Override
-        public String order() {
-            String act = standing.act();
-            return Character.toUpperCase(act.charAt(0)) + act.substring(1) + " keywords";
+        public Message order() {
+            return standing.order();
         }
     }
 
@@ -33,13 +33,13 @@ public record Rule(int number, Condition when, Does does) {
     public record Tags(String tag) implements Does {
         public Tags {
             if (tag.isBlank() || tag.length() > 60) {
-                throw new Refusal("A tag has 1 to 60 characters");
+                throw new Refusal("sift.rule.tag-1-60-characters");
             }
         }
 
         @Override
-        public String order() {
-            return "Tag \"" + tag + "\" keywords";
+        public Message order() {
+            return Message.of("sift.rule.tag-keywords", tag);
         }
     }
 
@@ -47,7 +47,7 @@ public record Rule(int number, Condition when, Does does) {
         checkNumber(number);
         when.requireTexts();
         if (when.followsFromRules()) {
-            throw new Refusal("A rule cannot ask for what follows from rules: keywords " + when.sentence());
+            throw new Refusal("sift.rule.rule-cannot-ask-what", when.sentence());
         }
     }
 
@@ -58,7 +58,7 @@ public record Rule(int number, Condition when, Does does) {
      */
     public static void checkNumber(int number) {
         if (number < 1 || number > HIGHEST) {
-            throw new Refusal("A number is 1 to 1,000,000, not " + number);
+            throw new Refusal("sift.rule.number-1-1-000", number);
         }
     }
 
@@ -73,7 +73,7 @@ public record Rule(int number, Condition when, Does does) {
     }
 
     /** The rule as a sentence without a full stop: {@code Drop keywords with the word "free"}. */
-    public String sentence() {
-        return does.order() + " " + when.sentence();
+    public Message sentence() {
+        return Message.of("sift.rule.sentence", does.order(), when.sentence());
     }
 }

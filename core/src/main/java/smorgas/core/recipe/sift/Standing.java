@@ -1,26 +1,37 @@
 package smorgas.core.recipe.sift;
 
+import java.util.Locale;
+import smorgas.core.text.Message;
+
 /** Whether a keyword is what the client sells. */
 public enum Standing {
-    KEPT("Kept", "keep"),
-    UNDECIDED("Undecided", "leave undecided"),
-    DROPPED("Dropped", "drop");
+    KEPT("Kept"),
+    UNDECIDED("Undecided"),
+    DROPPED("Dropped");
 
-    private final String label;
-    private final String act;
+    private final String fixedName;
 
-    Standing(String label, String act) {
-        this.label = label;
-        this.act = act;
+    Standing(String fixedName) {
+        this.fixedName = fixedName;
     }
 
-    /** The word for pages and files. */
-    public String label() {
-        return label;
+    /** The word for it in files that programs read. */
+    public String fixedName() {
+        return fixedName;
+    }
+
+    /** The word for it on pages. */
+    public Message label() {
+        return Message.of("status." + name().toLowerCase(Locale.ROOT));
+    }
+
+    /** What a rule that gives this standing does. */
+    Message order() {
+        return Message.of("status." + name().toLowerCase(Locale.ROOT) + ".order");
     }
 
     /** The verb for what a rule or a hand does to give this standing. */
-    public String act() {
-        return act;
+    public Message act() {
+        return Message.of("status." + name().toLowerCase(Locale.ROOT) + ".act");
     }
 }

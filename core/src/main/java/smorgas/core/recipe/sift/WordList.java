@@ -1,9 +1,9 @@
 package smorgas.core.recipe.sift;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import smorgas.core.recipe.value.Intent;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -22,35 +22,36 @@ public record WordList(String name, String language, Kind kind, int version, Lis
 
     /** What the words of a list have in common. */
     public enum Kind {
-        STOP_WORDS("stop words"),
-        LITTLE_WORDS("little words"),
-        QUESTION_OPENERS("question openers"),
-        BUYING("buying words"),
-        PRICE("price words"),
-        PLACES("places"),
-        BRANDS("brands"),
-        NEGATIVES("negatives"),
-        INFORMATIONAL("words of those who want to know"),
-        COMMERCIAL("words of those who compare"),
-        TRANSACTIONAL("words of those who buy now"),
-        LOCAL("words of those who look nearby"),
-        NAVIGATIONAL("words of those who look for one site"),
-        SAME_MEANING("words of the same meaning, those of a line with commas between them"),
-        OTHER("other words");
+        STOP_WORDS("word-list.stop-words"),
+        LITTLE_WORDS("word-list.little-words"),
+        QUESTION_OPENERS("word-list.question-openers"),
+        BUYING("word-list.buying"),
+        PRICE("word-list.price"),
+        PLACES("word-list.places"),
+        BRANDS("word-list.brands"),
+        NEGATIVES("word-list.negatives"),
+        INFORMATIONAL("word-list.informational"),
+        COMMERCIAL("word-list.commercial"),
+        TRANSACTIONAL("word-list.transactional"),
+        LOCAL("word-list.local"),
+        NAVIGATIONAL("word-list.navigational"),
+        SAME_MEANING("word-list.same-meaning"),
+        OTHER("word-list.other");
 
-        private final String label;
+        private final Message label;
 
         Kind(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
         }
 
         /** What the list of this kind is called that ships for a language. */
         public String shippedName(String language) {
-            return Character.toUpperCase(label.charAt(0)) + label.substring(1) + " (" + language + ")";
+            String english = label.toString();
+            return Character.toUpperCase(english.charAt(0)) + english.substring(1) + " (" + language + ")";
         }
 
         /** What the words of this kind say of what keywords are for, above all else; empty if nothing of that. */
@@ -69,18 +70,17 @@ public record WordList(String name, String language, Kind kind, int version, Lis
     public WordList {
         words = List.copyOf(words);
         if (name.isBlank() || smorgas.core.text.Characters.count(name) > 100) {
-            throw new Refusal("A word list has a name of 1 to 100 characters");
+            throw new Refusal("sift.word-list.word-list-name-1");
         }
         if (words.size() > MOST) {
-            throw new Refusal(String.format(
-                    Locale.ENGLISH, "A word list has %,d entries at most, and this one has %,d", MOST, words.size()));
+            throw new Refusal("sift.word-list.word-list-entries-most", MOST, words.size());
         }
     }
 
     /** A list as a text gives it, an entry a line: tidied, each once, blank lines and those that begin with # left out. */
     public static WordList of(String name, String language, Kind kind, String text) {
         if (!language.strip().matches("[a-z]{0,8}")) {
-            throw new Refusal("A word list names its language by its code, such as en, or not at all");
+            throw new Refusal("sift.word-list.word-list-names-language");
         }
         List<String> words = text.lines()
                 .filter(line -> !line.startsWith("#"))

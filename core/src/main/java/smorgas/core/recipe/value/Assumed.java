@@ -52,9 +52,10 @@ public enum Assumed {
      */
     void require(Span span) {
         if (span.low() < least || span.high() > most) {
-            throw new Refusal(label + " is "
-                    + String.format(java.util.Locale.ENGLISH, "%,d to %,d%s", least / scale(), most / scale(), unit)
-                    + ", not what was written");
+            throw new Refusal(
+                    "value.assumed.what-written",
+                    label,
+                    String.format(java.util.Locale.ENGLISH, "%,d to %,d%s", least / scale(), most / scale(), unit));
         }
     }
 }

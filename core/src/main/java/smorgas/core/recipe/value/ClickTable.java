@@ -40,24 +40,28 @@ public record ClickTable(String name, List<Integer> shares) {
         name = name.strip();
         shares = List.copyOf(shares);
         if (name.isEmpty() || Characters.count(name) > 100) {
-            throw new Refusal("A table of clicks has a name of 1 to 100 characters");
+            throw new Refusal("value.click-table.table-clicks-name-1");
         }
         if (shares.isEmpty() || shares.size() > MOST_PLACES) {
-            throw new Refusal("A table of clicks has 1 to " + MOST_PLACES + " places, not " + shares.size());
+            throw new Refusal("value.click-table.table-clicks-1-places", MOST_PLACES, shares.size());
         }
         int sum = 0;
         for (int i = 0; i < shares.size(); i++) {
             if (shares.get(i) < 0) {
-                throw new Refusal("Place " + (i + 1) + " has fewer clicks than none");
+                throw new Refusal("value.click-table.place-fewer-clicks-than", i + 1);
             }
             if (i > 0 && shares.get(i) > shares.get(i - 1)) {
-                throw new Refusal("Place " + (i + 1) + " has more clicks (" + percent(shares.get(i)) + ") than place "
-                        + i + " (" + percent(shares.get(i - 1)) + "): a lower place never draws more");
+                throw new Refusal(
+                        "value.click-table.place-more-clicks-than",
+                        i + 1,
+                        percent(shares.get(i)),
+                        i,
+                        percent(shares.get(i - 1)));
             }
             sum += shares.get(i);
         }
         if (sum > ALL) {
-            throw new Refusal("The places have " + percent(sum) + " of the clicks together, and there are 100%");
+            throw new Refusal("value.click-table.places-clicks-together-100", percent(sum));
         }
     }
 
@@ -73,12 +77,10 @@ public record ClickTable(String name, List<Integer> shares) {
         for (int i = 0; i < lines.size(); i++) {
             String line = lines.get(i).strip();
             if (line.isEmpty()) {
-                throw new Refusal("Line " + (i + 1)
-                        + " of the table of clicks is empty: write a share for each place, such as 30");
+                throw new Refusal("value.click-table.line-table-clicks-empty", i + 1);
             }
             if (reader.read(line, Figure.CTR) != FigureReader.Outcome.READ || reader.low() != reader.high()) {
-                throw new Refusal("Line " + (i + 1) + " of the table of clicks, \"" + line
-                        + "\", is no share: write it as 30 or 2.5");
+                throw new Refusal("value.click-table.line-table-clicks-share", i + 1, line);
             }
             shares.add((int) Math.min(reader.low(), Integer.MAX_VALUE / 200));
         }

@@ -13,7 +13,7 @@ public record FeedbackSettings(int clicks, boolean added) {
 
     public FeedbackSettings {
         if (clicks < 1 || clicks > 1_000_000) {
-            throw new Refusal("Clicks before a term is judged are 1 to 1,000,000, not " + clicks);
+            throw new Refusal("value.feedback-settings.clicks-before-term-judged", clicks);
         }
     }
 }

@@ -1,5 +1,8 @@
 package smorgas.core.recipe.value;
 
+import java.util.Locale;
+import smorgas.core.text.Message;
+
 /** What somebody wants who searches for a keyword; the trade's five. */
 public enum Intent {
     /** To know something. */
@@ -13,13 +16,19 @@ public enum Intent {
     /** To find something nearby. */
     LOCAL("local");
 
-    private final String label;
+    private final String fixedName;
 
-    Intent(String label) {
-        this.label = label;
+    Intent(String fixedName) {
+        this.fixedName = fixedName;
     }
 
-    public String label() {
-        return label;
+    /** The word for it in files that programs read. */
+    public String fixedName() {
+        return fixedName;
+    }
+
+    /** The word for it on pages. */
+    public Message label() {
+        return Message.of("intent." + name().toLowerCase(Locale.ROOT));
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SequencedMap;
 import java.util.Set;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
@@ -27,22 +28,27 @@ public record PromiseSettings(
 
     /** What a verdict weighs. */
     public enum Factor {
-        SEARCHES("Searches"),
+        SEARCHES("priority-factor.searches"),
         /** The high bid, else the CPC. */
-        BID("Bid"),
-        COMPETITION("Competition"),
-        DIFFICULTY("Difficulty"),
-        INTENT("Intent"),
-        WORDS("Words");
+        BID("priority-factor.bid"),
+        COMPETITION("priority-factor.competition"),
+        DIFFICULTY("priority-factor.difficulty"),
+        INTENT("priority-factor.intent"),
+        WORDS("priority-factor.words");
 
-        private final String label;
+        private final Message label;
 
         Factor(String label) {
-            this.label = label;
+            this.label = Message.of(label);
         }
 
-        public String label() {
+        public Message label() {
             return label;
+        }
+
+        /** The same within a sentence. */
+        public Message word() {
+            return Message.of(label.key() + ".word");
         }
     }
 
@@ -56,10 +62,10 @@ public record PromiseSettings(
         public PromiseClass {
             name = name.strip();
             if (name.isEmpty() || name.length() > 40) {
-                throw new Refusal("A class has a name of 1 to 40 characters");
+                throw new Refusal("value.promise-settings.class-name-1-40");
             }
             if (share < 0 || share > 100) {
-                throw new Refusal("The class \"" + name + "\" aims at 0 to 100% of the keywords, not " + share);
+                throw new Refusal("value.promise-settings.class-aims-0-100", name, share);
             }
         }
     }
@@ -103,29 +109,30 @@ public record PromiseSettings(
 
     public PromiseSettings {
         weights.forEach((factor, weight) -> require(factor.label(), weight, -MOST));
-        intents.forEach((intent, points) -> require("The intent " + intent.label(), points, 0));
+        intents.forEach((intent, points) ->
+                require(Message.of("value.promise-settings.the-intent", intent.label()), points, 0));
         words.forEach((word, points) -> {
             if (word.isBlank()) {
-                throw new Refusal("Say which word");
+                throw new Refusal("value.promise-settings.say-which-word");
             }
-            require("\"" + word + "\"", points, -MOST);
+            require(Message.verbatim("\"" + word + "\""), points, -MOST);
         });
         if (words.size() > MOST_WORDS) {
-            throw new Refusal("At most " + MOST_WORDS + " words");
+            throw new Refusal("value.promise-settings.most-words", MOST_WORDS);
         }
         if (classes.isEmpty() || classes.size() > 12) {
-            throw new Refusal("There are 1 to 12 classes");
+            throw new Refusal("value.promise-settings.1-12-classes");
         }
         Set<String> names = new LinkedHashSet<>();
         int all = 0;
         for (PromiseClass one : classes) {
             all += one.share();
             if (!names.add(one.name())) {
-                throw new Refusal("Two classes are called \"" + one.name() + "\"");
+                throw new Refusal("value.promise-settings.two-classes-called", one.name());
             }
         }
         if (all != MOST) {
-            throw new Refusal("The shares of the classes are " + all + "% together, and should be 100%");
+            throw new Refusal("value.promise-settings.shares-classes-together-should", all);
         }
         Map<Factor, Integer> weighed = new EnumMap<>(Factor.class);
         weights.forEach((factor, weight) -> {
@@ -141,9 +148,9 @@ public record PromiseSettings(
         classes = List.copyOf(classes);
     }
 
-    private static void require(String what, int number, int least) {
+    private static void require(Message what, int number, int least) {
         if (number < least || number > MOST) {
-            throw new Refusal(what + " weighs " + least + " to " + MOST + ", not " + number);
+            throw new Refusal("value.promise-settings.weighs-to-not", what, least, MOST, number);
         }
     }
 
@@ -159,7 +166,8 @@ public record PromiseSettings(
      */
     public static SequencedMap<String, Integer> words(String text) {
         SequencedMap<String, Integer> words = new LinkedHashMap<>();
-        pairs(text, "words").forEach(pair -> words.putLast(Tidy.of(pair.name()), pair.number()));
+        pairs(text, Message.of("value.promise-settings.words"))
+                .forEach(pair -> words.putLast(Tidy.of(pair.name()), pair.number()));
         return words;
     }
 
@@ -169,14 +177,14 @@ public record PromiseSettings(
      * @throws Refusal that names the line that is wrong
      */
     public static List<PromiseClass> classes(String text) {
-        return pairs(text, "classes").stream()
+        return pairs(text, Message.of("value.promise-settings.classes")).stream()
                 .map(pair -> new PromiseClass(pair.name(), pair.number()))
                 .toList();
     }
 
     private record Pair(String name, int number) {}
 
-    private static List<Pair> pairs(String text, String what) {
+    private static List<Pair> pairs(String text, Message what) {
         List<Pair> pairs = new java.util.ArrayList<>();
         List<String> lines =
                 text.strip().isEmpty() ? List.of() : text.strip().lines().toList();
@@ -186,9 +194,13 @@ public record PromiseSettings(
             String number =
                     comma < 0 ? "" : line.substring(comma + 1).replace("%", "").strip();
             if (comma <= 0 || !number.matches("[+-]?\\d{1,3}")) {
-                throw new Refusal("Line " + (i + 1) + " of the " + what
-                        + (line.isEmpty() ? " is empty" : ", \"" + line + "\", cannot be read")
-                        + ": write a name, a comma and a whole number");
+                throw new Refusal(
+                        "value.promise-settings.line-write-name-comma",
+                        i + 1,
+                        what,
+                        (line.isEmpty()
+                                ? Message.of("value.promise-settings.is-empty")
+                                : Message.of("value.promise-settings.cannot-read", line)));
             }
             pairs.add(new Pair(line.substring(0, comma).strip(), Integer.parseInt(number)));
         }

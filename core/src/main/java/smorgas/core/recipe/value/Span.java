@@ -11,7 +11,7 @@ import smorgas.core.text.Refusal;
 public record Span(long low, long high) {
     public Span {
         if (low < 0 || high < low) {
-            throw new Refusal("A range goes from a smaller number to a larger one, and neither is below 0");
+            throw new Refusal("value.span.range-goes-from-smaller");
         }
     }
 

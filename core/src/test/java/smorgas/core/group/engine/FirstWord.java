@@ -1,6 +1,7 @@
 package smorgas.core.group.engine;
 
 import smorgas.core.recipe.group.Method;
+import smorgas.core.text.Message;
 
 /**
  * An example of a method of grouping: keywords with the same first word.
@@ -9,8 +10,8 @@ import smorgas.core.recipe.group.Method;
  */
 record FirstWord(int fewest) implements Method {
     @Override
-    public String told() {
-        return "keywords with the same first word, " + fewest + " and more";
+    public Message told() {
+        return Message.verbatim("keywords with the same first word, " + fewest + " and more");
     }
 
     @Override

@@ -24,7 +24,7 @@ class FirstWordTest {
     void keywordsWithTheSameFirstWordAreAGroupOnTheWholeWayToThePlan() {
         Entry chosen = new GroupEntry.GroupSettingsChosen(
                 Rules.NEWEST.settings().byThemes("en").with(new FirstWord(2)));
-        assertThat(chosen.sentence()).isEqualTo("Set the groups to keywords with the same first word, 2 and more");
+        assertThat(chosen.sentence()).hasToString("Set the groups to keywords with the same first word, 2 and more");
         Board board = Board.of(List.of(TestLists.lines(1, LIST)), Recipe.of(List.of(chosen), "en"));
         Groups groups = board.groups();
         assertThat(Arrays.stream(groups.order()).mapToObj(group -> groups.name(group) + " " + groups.keywords(group)))

@@ -1,0 +1,19 @@
+package smorgas.core.text;
+
+/** What gives messages their words in the language of who reads them. */
+public interface Wording {
+
+    /**
+     * The text of a message with all its arguments filled in; plain text, nothing in it is escaped.
+     *
+     * @throws IllegalArgumentException if there is no such text
+     */
+    String of(Message message);
+
+    /** Whether there is a text of this key. */
+    boolean has(String key);
+
+    default String of(String key, Object... arguments) {
+        return of(Message.of(key, arguments));
+    }
+}
