@@ -303,7 +303,7 @@ public final class OpenProject {
         GatheredBasket old = snapshot.baskets().stream()
                 .filter(basket -> basket.id() == older)
                 .findFirst()
-                .orElseThrow(() -> new java.util.NoSuchElementException("There is no basket " + older));
+                .orElseThrow(() -> new Missing("missing.basket", older));
         ReadAs readAs = old.state().readAs();
         Decimals decimals = snapshot.board().recipe().folding().decimals();
         Baskets.Stored stored;

@@ -43,7 +43,7 @@ class AfterController {
 
     /** A group at both times. */
     record GroupRow(
-            String key, String name, String clicksBefore, String clicksAfter, Share clickThrough, Share conversion) {}
+            String key, Message name, String clicksBefore, String clicksAfter, Share clickThrough, Share conversion) {}
 
     /**
      * A share at both times.
@@ -70,10 +70,10 @@ class AfterController {
                 : List.of();
         List<GroupRow> shown = new java.util.ArrayList<>();
         if (!rows.isEmpty()) {
-            shown.add(row(board, BeforeAfter.total(rows), "All together"));
+            shown.add(row(board, BeforeAfter.total(rows), Message.of("again.after-controller.all-together")));
             rows.stream()
                     .limit(SHOWN)
-                    .map(one -> row(board, one, "In no group"))
+                    .map(one -> row(board, one, Message.of("again.after-controller.in-no-group")))
                     .forEach(shown::add);
         }
         Shown.in(
@@ -96,11 +96,11 @@ class AfterController {
         return reports.stream().filter(one -> one.id() == basket).findFirst();
     }
 
-    private static GroupRow row(Board board, BeforeAfter.Row row, String otherwise) {
+    private static GroupRow row(Board board, BeforeAfter.Row row, Message otherwise) {
         int group = row.group();
         return new GroupRow(
                 group < 0 ? "" : board.groups().grouping().key(group),
-                group < 0 ? otherwise : board.groups().name(group),
+                group < 0 ? otherwise : Message.verbatim(board.groups().name(group)),
                 Show.count(row.before().clicks()),
                 Show.count(row.after().clicks()),
                 share(row.clickThrough(), "impressions"),

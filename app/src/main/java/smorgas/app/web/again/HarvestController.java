@@ -64,7 +64,8 @@ class HarvestController {
     }
 
     private String copyName(long id) {
-        return cut(frames.project(id).name() + ", new harvest");
+        return cut(frames.wording()
+                .of("again.harvest-controller.name", frames.project(id).name()));
     }
 
     private static String cut(String name) {

@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -22,6 +21,7 @@ import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Campaigns;
 import smorgas.app.work.GatheredBasket;
+import smorgas.app.work.Missing;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.OldStructure;
@@ -152,7 +152,7 @@ class RestructureController {
     private OldStructure structure(Snapshot snapshot, long basket) {
         return campaigns
                 .beside(snapshot.board(), chosen(lists(snapshot), basket))
-                .orElseThrow(() -> new NoSuchElementException("There is no list " + basket + " that tells ad groups"));
+                .orElseThrow(() -> new Missing("missing.list-of-groups", basket));
     }
 
     /** The change as a table: new ad groups in campaigns under a prefix, the old ones paused. */

@@ -139,7 +139,7 @@ class CompareController {
         OpenProject project = frames.open(id);
         List<String> texts = chosen(compared(asked, project.snapshot()), part);
         String shown = name.isBlank()
-                ? "Comparison"
+                ? frames.wording().of("basket-name.comparison")
                 : name.strip().substring(0, Math.min(180, name.strip().length()));
         OpenProject.Gathered gathered = project.gather(Offered.made(shown, texts, BasketInfo.Kind.COMPARED));
         Frames.notice(gathered.outcome()).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));

@@ -17,6 +17,7 @@ import org.springframework.web.multipart.MultipartException;
 import smorgas.app.store.DiskSpace;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.Memory;
+import smorgas.app.work.Missing;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
@@ -60,7 +61,9 @@ class Failures {
                 model,
                 response,
                 HttpStatus.NOT_FOUND,
-                Message.of("frame.failures.may-bin-deleted", fault.getMessage()));
+                fault instanceof Missing missing
+                        ? Message.of("frame.failures.may-bin-deleted", missing.message())
+                        : Message.of("frame.failures.missing"));
     }
 
     /** An upload that could not be taken, with the bound that it passed. */

@@ -11,6 +11,7 @@ import smorgas.app.web.band.Band;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Finding;
+import smorgas.app.work.Missing;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
@@ -61,9 +62,8 @@ public class Frames {
      * @throws NoSuchElementException if there is none, or it is in the bin
      */
     public OpenProject open(long id) {
-        Project project = projects.find(id)
-                .filter(p -> !p.binned())
-                .orElseThrow(() -> new NoSuchElementException("There is no project " + id));
+        Project project =
+                projects.find(id).filter(p -> !p.binned()).orElseThrow(() -> new Missing("missing.project", id));
         return table.open(project.id());
     }
 

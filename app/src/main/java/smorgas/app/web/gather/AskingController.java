@@ -1,7 +1,6 @@
 package smorgas.app.web.gather;
 
 import java.time.Clock;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,6 +15,7 @@ import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.AskingAgain;
 import smorgas.app.work.GatheredBasket;
+import smorgas.app.work.Missing;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.ToolTask;
 import smorgas.app.work.ToolTasks;
@@ -97,9 +97,7 @@ class AskingController {
     }
 
     private static GatheredBasket basket(OpenProject project, long basket) {
-        return project.snapshot()
-                .version(basket)
-                .orElseThrow(() -> new NoSuchElementException("There is no basket " + basket));
+        return project.snapshot().version(basket).orElseThrow(() -> new Missing("missing.basket", basket));
     }
 
     private static String page(long id, long basket) {

@@ -2,7 +2,6 @@ package smorgas.app.web.gather;
 
 import java.io.IOException;
 import java.util.List;
-import java.util.NoSuchElementException;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -15,6 +14,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.work.GatheredBasket;
+import smorgas.app.work.Missing;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.core.board.Board;
@@ -46,7 +46,7 @@ class BasketActs {
         return project.snapshot().baskets().stream()
                 .filter(b -> b.id() == basket)
                 .findFirst()
-                .orElseThrow(() -> new NoSuchElementException("There is no basket " + basket));
+                .orElseThrow(() -> new Missing("missing.basket", basket));
     }
 
     private static String done(Act act, long basket, Function<GatheredBasket, Entry> make) {

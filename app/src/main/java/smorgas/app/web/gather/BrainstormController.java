@@ -44,8 +44,6 @@ import smorgas.core.text.Tidy;
 @Controller
 class BrainstormController {
 
-    private static final String NAME = "Brainstorm";
-
     private final Frames frames;
     private final Meanings meanings;
     private final Pantry pantry;
@@ -196,7 +194,7 @@ class BrainstormController {
                         throw new Refusal("gather.brainstorm-controller.tick-phrase-least");
                     }
                     return Offered.made(
-                            ToolResult.name(form.name(), NAME),
+                            ToolResult.name(form.name(), frames.wording().of("basket-name.brainstorm")),
                             MadeList.of(ticked),
                             BasketInfo.Kind.BRAINSTORM,
                             new Asked.Thought(asked));

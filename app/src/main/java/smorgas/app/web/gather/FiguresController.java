@@ -35,7 +35,6 @@ import smorgas.core.text.Refusal;
 class FiguresController {
 
     private static final int SAMPLES = 12;
-    private static final String NAME = "Estimated figures";
 
     private final Frames frames;
     private final Sources sources;
@@ -121,7 +120,7 @@ class FiguresController {
             RedirectAttributes redirect) {
         FiguresForm form = FiguresForm.of(new Fields(fields));
         try {
-            String name = ToolResult.name(form.name(), NAME);
+            String name = ToolResult.name(form.name(), frames.wording().of("basket-name.estimated-figures"));
             errands.send(
                     frames.open(id),
                     name,

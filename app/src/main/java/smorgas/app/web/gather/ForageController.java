@@ -134,7 +134,9 @@ class ForageController {
         try {
             Foraging wanted = form.read();
             String name = ToolResult.name(
-                    form.name(), "Suggestions for " + wanted.seeds().getFirst());
+                    form.name(),
+                    frames.wording()
+                            .of("basket-name.suggestions-for", wanted.seeds().getFirst()));
             errands.send(
                     frames.open(id),
                     name,
@@ -157,7 +159,11 @@ class ForageController {
             if (form.seeds().isBlank()) {
                 throw new Refusal("gather.forage-controller.write-seed-least-one");
             }
-            WordList list = WordList.of(ToolResult.name(form.name(), "Seeds"), "", WordList.Kind.OTHER, form.seeds());
+            WordList list = WordList.of(
+                    ToolResult.name(form.name(), frames.wording().of("list-name.seeds")),
+                    "",
+                    WordList.Kind.OTHER,
+                    form.seeds());
             pantry.save(list);
             redirect.addFlashAttribute("notice", Message.of("gather.forage-controller.is-in-the-pantry", list.name()));
             return "redirect:/pantry?list=" + Show.encoded(list.name());

@@ -32,6 +32,7 @@ import smorgas.app.web.show.Language;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.GatheredBasket;
+import smorgas.app.work.Missing;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.ReadingTask;
@@ -275,7 +276,7 @@ class GatherController {
     @GetMapping("/projects/{id}/gather/{basket}/original")
     ResponseEntity<byte[]> original(@PathVariable long id, @PathVariable long basket) {
         String name = opened(frames.open(id).snapshot(), basket)
-                .orElseThrow(() -> new java.util.NoSuchElementException("There is no basket " + basket))
+                .orElseThrow(() -> new Missing("missing.basket", basket))
                 .name();
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)

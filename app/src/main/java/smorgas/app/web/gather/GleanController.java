@@ -48,7 +48,6 @@ class GleanController {
 
     private static final int SHOWN = 200;
     private static final int PAGES_SHOWN = 2;
-    private static final String NAME = "Phrases of pages";
 
     private final Frames frames;
     private final Pages pages;
@@ -145,7 +144,9 @@ class GleanController {
             }
         }
         if (!form.pasted().isBlank()) {
-            came.add(new Pages.Page("pasted text", form.pasted().getBytes(StandardCharsets.UTF_8)));
+            came.add(new Pages.Page(
+                    frames.wording().of("gather.glean-controller.pasted-text"),
+                    form.pasted().getBytes(StandardCharsets.UTF_8)));
         }
         for (String address : form.addressLines()) {
             pages.within(address)
@@ -255,7 +256,7 @@ class GleanController {
                     Gleaning asked = form.read();
                     Gleaner.Result result = wanted(id, form, asked);
                     return Offered.made(
-                            ToolResult.name(form.name(), NAME),
+                            ToolResult.name(form.name(), frames.wording().of("basket-name.phrases-of-pages")),
                             result.list(),
                             BasketInfo.Kind.PAGE,
                             new Asked.Gleaned(asked, result.pages(), result.problems()));
@@ -287,7 +288,7 @@ class GleanController {
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, RedirectAttributes redirect) {
         GleanForm form = GleanForm.of(new Fields(fields));
         try {
-            String name = ToolResult.name(form.name(), NAME);
+            String name = ToolResult.name(form.name(), frames.wording().of("basket-name.phrases-of-pages"));
             errands.send(frames.open(id), name, new ToolTask.Purpose.NewBasket(name), pages.gleaning(form.read()));
         } catch (Refusal refused) {
             redirect.addFlashAttribute(

@@ -18,6 +18,7 @@ import smorgas.core.gather.Packed;
 import smorgas.core.gather.Problem;
 import smorgas.core.gather.Workbooks;
 import smorgas.core.text.Message;
+import smorgas.core.text.Wording;
 
 /** Lists that come in by an upload or a paste: unpacked, parted into their sheets, and read in the background. */
 @Component
@@ -45,9 +46,15 @@ public class ListsIn {
 
     private final ReadingTasks gatherings;
     private final Memory memory;
+    private final Wording wording;
     private final long mostUnpacked;
 
-    ListsIn(ReadingTasks gatherings, Memory memory, @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
+    ListsIn(
+            ReadingTasks gatherings,
+            Memory memory,
+            Wording wording,
+            @Value("${smorgas.most-unpacked}") DataSize mostUnpacked) {
+        this.wording = wording;
         this.gatherings = gatherings;
         this.memory = memory;
         this.mostUnpacked = memory.mostUnpacked(mostUnpacked.toBytes());
@@ -80,7 +87,8 @@ public class ListsIn {
             }
         }
         if (!pasted.isBlank()) {
-            lists.add(Offered.paste(Show.fileName(name.isBlank() ? "Pasted list" : name), pasted));
+            lists.add(Offered.paste(
+                    Show.fileName(name.isBlank() ? wording.of("basket-name.pasted-list") : name), pasted));
         }
         return new Came(lists, problems);
     }

@@ -83,7 +83,7 @@ class LogsController {
                 frames.open(id), "logs", () -> counted(form, files == null ? List.of() : files, redirect), redirect);
     }
 
-    private static Offered counted(Fields form, List<MultipartFile> files, RedirectAttributes redirect) {
+    private Offered counted(Fields form, List<MultipartFile> files, RedirectAttributes redirect) {
         LogReading reading = new LogReading(
                 List.of(form.text("parameters").split("[\\s,;]+")),
                 form.has("referrers"),
@@ -104,8 +104,11 @@ class LogsController {
         return Offered.made(
                 ToolResult.name(
                         form.text("name"),
-                        "Searches of "
-                                + Show.fileName(String.valueOf(logs.getFirst().getOriginalFilename()))),
+                        frames.wording()
+                                .of(
+                                        "basket-name.searches-of",
+                                        Show.fileName(
+                                                String.valueOf(logs.getFirst().getOriginalFilename())))),
                 result.list(!reading.goals().isEmpty()),
                 BasketInfo.Kind.LOG,
                 new Asked.Logged(reading, result.counted()));

@@ -39,8 +39,6 @@ import smorgas.core.text.Refusal;
 @Controller
 class PairingController {
 
-    private static final String NAME = "Pairing";
-
     private static final int SAMPLES = 12;
 
     /** So many lines can be copied from the page; more come as a basket. */
@@ -188,7 +186,7 @@ class PairingController {
                 () -> {
                     Pairing pairing = form.read();
                     return Offered.made(
-                            ToolResult.name(form.name(), NAME),
+                            ToolResult.name(form.name(), frames.wording().of("basket-name.pairing")),
                             MadeList.of(Pairs.of(pairing)),
                             BasketInfo.Kind.PAIRED,
                             new Asked.Paired(pairing));
@@ -204,7 +202,7 @@ class PairingController {
         PairingForm form = PairingForm.of(new Fields(fields));
         try {
             WordList list = WordList.of(
-                    ToolResult.name(form.name(), NAME),
+                    ToolResult.name(form.name(), frames.wording().of("basket-name.pairing")),
                     "",
                     WordList.Kind.OTHER,
                     String.join("\n", Pairs.of(form.read())));

@@ -67,7 +67,7 @@ class SentencesController {
         return ToolResult.basket(project, "sentences", () -> read(project, new Fields(fields), file), redirect);
     }
 
-    private static Offered read(OpenProject project, Fields form, @Nullable MultipartFile sent) {
+    private Offered read(OpenProject project, Fields form, @Nullable MultipartFile sent) {
         Asked.Sentences wanted = new Asked.Sentences(
                 form.has("questions"),
                 form.number("fewest", Message.of("unit.words")),
@@ -75,7 +75,9 @@ class SentencesController {
                 0);
         String pasted = form.text("text");
         MultipartFile file = sent == null || sent.isEmpty() ? null : sent;
-        String name = file == null ? "Pasted text" : Show.fileName(String.valueOf(file.getOriginalFilename()));
+        String name = file == null
+                ? frames.wording().of("basket-name.pasted-text")
+                : Show.fileName(String.valueOf(file.getOriginalFilename()));
         Sentences.Found found;
         try {
             found = Sentences.of(
@@ -93,7 +95,7 @@ class SentencesController {
                             : Message.of("gather.sentences-controller.sentence-fits-left-out", name, found.left()));
         }
         return Offered.made(
-                ToolResult.name(form.text("name"), "Sentences of " + name),
+                ToolResult.name(form.text("name"), frames.wording().of("basket-name.sentences-of", name)),
                 MadeList.of(found.keywords()),
                 BasketInfo.Kind.OTHER,
                 new Asked.Sentences(wanted.questions(), wanted.fewest(), wanted.most(), found.left()));

@@ -21,7 +21,7 @@ final class DoubtViews {
     private static final int SAMPLES = 4;
 
     /** A side of a doubt: keywords, and the group they are in or would be in. */
-    record Side(String name, String url, Message told, List<String> keywords, String more) {}
+    record Side(String name, String url, Message told, List<String> keywords, Message more) {}
 
     /** What settles a doubt. */
     record Answer(String value, Message label) {}
@@ -79,9 +79,9 @@ final class DoubtViews {
         Side keyword = new Side(
                 board.keywords().text(move.keyword()),
                 own < 0 ? query.left() : query.opening(grouping.key(own)),
-                Message.verbatim((own < 0 ? "in no group" : "in " + groups.name(own)) + searched(move.keyword())),
+                in(own, move.keyword()),
                 List.of(),
-                "");
+                Message.NONE);
         return new DoubtView(
                 key,
                 own < 0
@@ -113,7 +113,7 @@ final class DoubtViews {
                 new Side(
                         groups.name(part.group()),
                         query.opening(grouping.key(part.group())),
-                        Message.verbatim(Show.count(staying.length, "keyword", "keywords") + " stay"),
+                        Message.of("group.doubt-views.stay", staying.length),
                         texts(staying),
                         more(staying)),
                 part.near() < 0
@@ -129,10 +129,12 @@ final class DoubtViews {
         return new Side(
                 groups.name(group),
                 query.opening(grouping.key(group)),
-                Message.verbatim(Show.count(members.length, "keyword", "keywords")
-                        + (groups.searches(group).sum() > 0
-                                ? ", " + groups.searches(group).written() + " searches"
-                                : "")),
+                groups.searches(group).sum() > 0
+                        ? Message.of(
+                                "group.doubt-views.searched",
+                                members.length,
+                                groups.searches(group).written())
+                        : Message.of("count.keywords", members.length),
                 texts(members),
                 more(members));
     }
@@ -145,11 +147,17 @@ final class DoubtViews {
                 .toList();
     }
 
-    private static String more(int[] keywords) {
-        return keywords.length > SAMPLES ? "and " + Show.count(keywords.length - SAMPLES) + " more" : "";
+    private static Message more(int[] keywords) {
+        return keywords.length > SAMPLES ? Message.of("and-more", keywords.length - SAMPLES) : Message.NONE;
     }
 
-    private String searched(int keyword) {
-        return groups.searched(keyword) > 0 ? ", " + Show.count(groups.searched(keyword)) + " searches" : "";
+    /** Where a keyword is, and how much it is searched. */
+    private Message in(int group, int keyword) {
+        Message in = group < 0
+                ? Message.of("group.doubt-views.in-no-group")
+                : Message.of("group.doubt-views.in-group", groups.name(group));
+        return groups.searched(keyword) > 0
+                ? Message.of("group.doubt-views.and-searches", in, groups.searched(keyword))
+                : in;
     }
 }

@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.SequencedMap;
 import java.util.Set;
 import smorgas.app.web.show.Html;
-import smorgas.app.web.show.Show;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.Groups;
@@ -50,7 +49,7 @@ final class FlowHtml {
      * @param rest how many keywords went in flows too small to be drawn
      * @param told each drawn flow in words, for those who cannot see it
      */
-    record Picture(String markup, int height, int rest, List<String> told) {}
+    record Picture(String markup, int height, int rest, Message told) {}
 
     private FlowHtml(Groups before, Groups after, Wording wording) {
         this.html = new Html(8_000, wording);
@@ -69,7 +68,7 @@ final class FlowHtml {
         double scale = shown == 0 ? 1 : 110.0 / shown;
         SequencedMap<Integer, Place> left = side(flows, scale, true);
         SequencedMap<Integer, Place> right = side(flows, scale, false);
-        List<String> told = new ArrayList<>();
+        List<Message> told = new ArrayList<>();
         for (Changes.Flow flow : flows) {
             Place from = left.get(flow.from());
             Place to = right.get(flow.to());
@@ -77,12 +76,16 @@ final class FlowHtml {
             ribbon(from.next, to.next, height, flow);
             from.next += height;
             to.next += height;
-            told.add(Show.count(flow.keywords(), "keyword", "keywords") + " from " + from.name + " to " + to.name);
+            told.add(Message.of("group.flow-html.flow", flow.keywords(), from.name, to.name));
         }
         left.values().forEach(place -> label(place, SIDE - 8, "end"));
         right.values().forEach(place -> label(place, WIDTH - SIDE + 8, "start"));
         double height = Math.max(bottom(left), bottom(right));
-        return new Picture(html.toString(), (int) Math.ceil(height), changes.moved() - shown, told);
+        return new Picture(
+                html.toString(),
+                (int) Math.ceil(height),
+                changes.moved() - shown,
+                Message.joined("list.semicolon", told));
     }
 
     private static double bottom(SequencedMap<Integer, Place> side) {

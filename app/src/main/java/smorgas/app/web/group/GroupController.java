@@ -52,14 +52,6 @@ class GroupController {
     private static final int NET_LINKS = 90;
     private static final int MOST_NAMES = 2_000;
 
-    private static final String BRIEF = """
-            Please sort the keywords below into ad groups: one ad and one landing page must answer every keyword of an ad
-            group. Keep apart what wants another page: prices, what is cheap or on sale, reviews, places, audiences, questions.
-            Leave out nothing and change no spelling. What fits nowhere gets a dash for its ad group.
-            Answer as a table of two columns with commas between them and these names: keyword,ad group
-
-            """;
-
     private final Frames frames;
     private final Previews previews;
     private final Meanings meanings;
@@ -336,7 +328,7 @@ class GroupController {
     @ResponseBody
     String brief(@PathVariable long id) {
         Board board = frames.open(id).snapshot().board();
-        StringBuilder text = new StringBuilder(BRIEF);
+        StringBuilder text = new StringBuilder(frames.wording().of("group.group-controller.brief"));
         for (int keyword : board.orders().by(Figure.SEARCHES, true)) {
             if (board.standings().remaining().get(keyword)) {
                 text.append(board.keywords().text(keyword)).append('\n');

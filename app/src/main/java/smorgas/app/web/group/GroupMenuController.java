@@ -1,6 +1,5 @@
 package smorgas.app.web.group;
 
-import java.util.NoSuchElementException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -9,6 +8,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Called;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.work.Missing;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.group.read.Groups;
@@ -35,7 +35,7 @@ class GroupMenuController {
         // The plan knows groups by their names.
         int group = groups.find(of) >= 0 ? groups.find(of) : groups.called(of);
         if (group < 0) {
-            throw new NoSuchElementException("There is no group \"" + of + "\"");
+            throw new Missing("missing.group", of);
         }
         Called.in(model, project, snapshot);
         GroupMenu.of(snapshot.board(), group, GroupQuery.of(fields, ""), "/projects/" + id)

@@ -26,8 +26,8 @@ final class MemberHtml {
         String text = Show.encoded(member.text());
         html.raw("<tr class=\"keyword-row\" tabindex=\"-1\" data-k=\"")
                 .text(member.text())
-                .raw("\"><td class=\"pick\"><input type=\"checkbox\" tabindex=\"-1\" aria-label=\"Pick ")
-                .text(member.text())
+                .raw("\"><td class=\"pick\"><input type=\"checkbox\" tabindex=\"-1\" aria-label=\"")
+                .said("sift.row.pick", member.text())
                 .raw("\"></td><td class=\"keyword\"><a href=\"")
                 .text(base + "/sift?q=" + text + "&story=" + text)
                 .raw("\">");

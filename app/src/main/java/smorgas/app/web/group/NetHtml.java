@@ -1,7 +1,6 @@
 package smorgas.app.web.group;
 
 import smorgas.app.web.show.Html;
-import smorgas.app.web.show.Show;
 import smorgas.core.group.read.NetOfWords;
 import smorgas.core.text.Message;
 import smorgas.core.text.Wording;
@@ -26,8 +25,7 @@ final class NetHtml {
             html.decimal(at[link.other()][1]).raw("\" stroke-width=\"");
             html.decimal(.6 + 5.4 * link.keywords() / most)
                     .raw("\"><title>")
-                    .text(one.text() + " and " + other.text() + ": "
-                            + Show.count(link.keywords(), "keyword", "keywords"))
+                    .said("group.net-html.both", one.text(), other.text(), link.keywords())
                     .raw("</title></line>");
         }
         double largest = net.words().isEmpty() ? 1 : net.words().getFirst().keywords();

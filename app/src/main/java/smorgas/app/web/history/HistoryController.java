@@ -169,7 +169,7 @@ class HistoryController {
             RedirectAttributes redirect) {
         String original = frames.project(id).name();
         frames.open(id).snapshot().history().at(point);
-        String shown = name.isBlank() ? original + " (from act " + point + ")" : name.strip();
+        String shown = name.isBlank() ? frames.wording().of("history.branch-name", original, point) : name.strip();
         long branch = projects.copy(id, shown.substring(0, Math.min(LONGEST_NAME, shown.length())));
         OpenProject project = frames.open(branch);
         project.act(project.snapshot().version(), recipe -> new PointEntry.WentBack(point));

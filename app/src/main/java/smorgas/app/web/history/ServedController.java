@@ -7,7 +7,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.NoSuchElementException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -21,6 +20,7 @@ import smorgas.app.store.ServedPlans;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Missing;
 import smorgas.app.work.Points;
 import smorgas.app.work.Snapshot;
 import smorgas.core.serve.PlanChanges;
@@ -96,8 +96,7 @@ class ServedController {
     private PlanChanges changes(long id, long plan, Snapshot snapshot) {
         return points.plan(
                 plan,
-                () -> served.plan(id, plan)
-                        .orElseThrow(() -> new NoSuchElementException("There is no plan " + plan + " that was served")),
+                () -> served.plan(id, plan).orElseThrow(() -> new Missing("missing.plan", plan)),
                 snapshot.board());
     }
 
@@ -156,7 +155,7 @@ class ServedController {
     String mark(@PathVariable long id, @RequestParam(defaultValue = "") String name, RedirectAttributes redirect) {
         Snapshot snapshot = frames.open(id).snapshot();
         String shown = name.isBlank()
-                ? "Plan " + (served.of(id).size() + 1)
+                ? frames.wording().of("history.plan-name", served.of(id).size() + 1)
                 : name.strip().substring(0, Math.min(LONGEST_NAME, name.strip().length()));
         try {
             long plan = served.keep(

@@ -3,7 +3,6 @@ package smorgas.app.web.pantry;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
@@ -21,18 +20,22 @@ import smorgas.app.store.Layouts;
 import smorgas.app.web.show.Fields;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
+import smorgas.app.work.Missing;
 import smorgas.core.serve.PlanLayout;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
+import smorgas.core.text.Wording;
 
 /** The layouts of the ad plan: makes, changes, imports and exports them. */
 @Controller
 class LayoutController {
 
     private final Layouts layouts;
+    private final Wording wording;
 
-    LayoutController(Layouts layouts) {
+    LayoutController(Layouts layouts, Wording wording) {
         this.layouts = layouts;
+        this.wording = wording;
     }
 
     /** The layouts, and the one in the form; a fresh one has no name yet. */
@@ -51,7 +54,7 @@ class LayoutController {
         PlanLayout opened = all.stream()
                 .filter(one -> one.name().equals(layout))
                 .findFirst()
-                .orElse(PlanLayout.usual("New layout"));
+                .orElse(PlanLayout.usual(wording.of("pantry.layout-controller.new-layout")));
         Shown.in(
                 model,
                 new LayoutsPage(
@@ -117,8 +120,7 @@ class LayoutController {
     /** A layout as a file, for another pantry or the command line. */
     @GetMapping("/pantry/layouts/export")
     ResponseEntity<String> export(@RequestParam String layout) {
-        PlanLayout found =
-                layouts.find(layout).orElseThrow(() -> new NoSuchElementException("There is no layout " + layout));
+        PlanLayout found = layouts.find(layout).orElseThrow(() -> new Missing("missing.layout", layout));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.stereotype.Controller;
@@ -18,6 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Pantry;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
+import smorgas.app.work.Missing;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
@@ -145,7 +145,7 @@ class PantryController {
         WordList older = pantry.versions(list).stream()
                 .filter(known -> known.version() == version)
                 .findFirst()
-                .orElseThrow(() -> new NoSuchElementException("There is no list " + list));
+                .orElseThrow(() -> new Missing("missing.list", list));
         redirect.addFlashAttribute(
                 "notice",
                 Message.of(
@@ -172,7 +172,7 @@ class PantryController {
     /** A list as text, an entry a line. */
     @GetMapping("/pantry/export")
     void export(@RequestParam String list, HttpServletResponse response) throws IOException {
-        WordList found = pantry.find(list).orElseThrow(() -> new NoSuchElementException("There is no list " + list));
+        WordList found = pantry.find(list).orElseThrow(() -> new Missing("missing.list", list));
         response.setContentType("text/plain;charset=UTF-8");
         response.setHeader(
                 "Content-Disposition",

@@ -3,7 +3,6 @@ package smorgas.app.web.project;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.SQLException;
-import java.util.NoSuchElementException;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -15,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.Copies;
+import smorgas.app.work.Missing;
 import smorgas.core.text.Message;
 
 /** Copies of everything that is stored: made when asked for, and given away. */
@@ -42,7 +42,7 @@ class CopiesController {
     /** A copy as a file, for {@code ./smorgas restore}. */
     @GetMapping("/copies/{name:copy-[0-9a-f-]{1,60}\\.zip}")
     ResponseEntity<Resource> give(@PathVariable String name) throws IOException {
-        Path copy = copies.find(name).orElseThrow(() -> new NoSuchElementException("There is no copy " + name));
+        Path copy = copies.find(name).orElseThrow(() -> new Missing("missing.copy", name));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("application/zip"))
                 .header(

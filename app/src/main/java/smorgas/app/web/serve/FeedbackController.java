@@ -274,8 +274,8 @@ class FeedbackController {
         if (fresh.isEmpty()) {
             return act.back(new Outcome.NoChange(Message.of("serve.feedback-controller.term-ticked")));
         }
-        OpenProject.Gathered gathered =
-                project.gather(Offered.made("Terms that convert", fresh, BasketInfo.Kind.OTHER));
+        OpenProject.Gathered gathered = project.gather(
+                Offered.made(frames.wording().of("basket-name.terms-that-convert"), fresh, BasketInfo.Kind.OTHER));
         Frames.notice(gathered.outcome()).ifPresent(notice -> redirect.addFlashAttribute("notice", notice));
         return "redirect:/projects/" + act.id() + "/feedback";
     }

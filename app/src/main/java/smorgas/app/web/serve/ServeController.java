@@ -8,7 +8,6 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.TreeMap;
 import org.springframework.http.ContentDisposition;
 import org.springframework.stereotype.Controller;
@@ -26,6 +25,7 @@ import smorgas.app.web.show.Expected;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
+import smorgas.app.work.Missing;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
@@ -323,7 +323,7 @@ class ServeController {
     /** The plan as a file, in one of its formats. */
     @GetMapping("/projects/{id}/{file:plan[a-z-]{0,20}\\.[a-z]{1,8}}")
     void download(@PathVariable long id, @PathVariable String file, HttpServletResponse response) throws IOException {
-        send(id, PlanFormats.find(file).orElseThrow(() -> new NoSuchElementException("no plan as " + file)), response);
+        send(id, PlanFormats.find(file).orElseThrow(() -> new Missing("missing.format", file)), response);
     }
 
     /** The plan in a layout of the pantry. */
@@ -332,7 +332,7 @@ class ServeController {
         send(
                 id,
                 layouts.find(layout)
-                        .orElseThrow(() -> new NoSuchElementException("no layout " + layout))
+                        .orElseThrow(() -> new Missing("missing.layout", layout))
                         .format(),
                 response);
     }

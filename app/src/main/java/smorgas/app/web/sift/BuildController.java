@@ -182,7 +182,7 @@ class BuildController {
     /** What the condition finds. */
     record Effect(
             Message sentence,
-            String counts,
+            Message counts,
             String showUrl,
             List<Message> doubts,
             List<Offer.Act> acts,

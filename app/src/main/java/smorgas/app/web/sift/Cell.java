@@ -1,6 +1,7 @@
 package smorgas.app.web.sift;
 
 import java.util.List;
+import smorgas.core.text.Message;
 
 /** What stands in one cell of the keyword table; {@link RowHtml} draws each kind in its way. */
 sealed interface Cell {
@@ -17,7 +18,7 @@ sealed interface Cell {
      * @param points of an SVG polyline in a box of 60 by 14; empty where nothing is known
      * @param told the first and the last month in words
      */
-    record Trend(String points, String told) implements Cell {}
+    record Trend(String points, Message told) implements Cell {}
 
     /** The baskets that have it. */
     record Baskets(List<Dot> dots) implements Cell {}

@@ -2,7 +2,6 @@ package smorgas.app.web.sift;
 
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,6 +13,7 @@ import smorgas.app.web.frame.Called;
 import smorgas.app.web.frame.Frames;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
+import smorgas.app.work.Missing;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
@@ -101,9 +101,7 @@ class MenuController {
         OpenProject project = frames.open(id);
         Snapshot snapshot = project.snapshot();
         Board board = snapshot.board();
-        int keyword = board.keywords()
-                .find(Tidy.of(of))
-                .orElseThrow(() -> new NoSuchElementException("There is no keyword \"" + of + "\""));
+        int keyword = board.keywords().find(Tidy.of(of)).orElseThrow(() -> new Missing("missing.keyword", of));
         String text = board.keywords().text(keyword);
         Reason reason = board.standings().reason(keyword);
         Called.in(model, project, snapshot);

@@ -25,7 +25,7 @@ import smorgas.core.text.Words;
  * @param muted whether the word is muted in Group
  * @param phrases the commonest in which it stands with one word more
  */
-record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phrase> phrases) {
+record Offer(String word, Message counts, List<Act> acts, boolean muted, List<Phrase> phrases) {
 
     private static final int SAMPLES = 4;
 
@@ -76,19 +76,19 @@ record Offer(String word, String counts, List<Act> acts, boolean muted, List<Phr
     }
 
     /** How many keywords there are, and how they stand. */
-    static String counts(BitSet with, Board board) {
-        StringBuilder counts = new StringBuilder(Show.count(with.cardinality(), "keyword", "keywords"));
+    static Message counts(BitSet with, Board board) {
+        Message counts = Message.of("count.keywords", with.cardinality());
         for (Standing standing : Standing.values()) {
             BitSet standingSo = board.standings().with(standing);
             standingSo.and(with);
             if (!standingSo.isEmpty()) {
-                counts.append(" \u00B7 ")
-                        .append(Show.count(standingSo.cardinality()))
-                        .append(' ')
-                        .append(standing.label());
+                counts = Message.of(
+                        "list.dot",
+                        counts,
+                        Message.of("sift.offer.so-many", standingSo.cardinality(), standing.label()));
             }
         }
-        return counts.toString();
+        return counts;
     }
 
     /** What a rule put below the others would change. */

@@ -37,8 +37,8 @@ final class RowHtml {
         html.text(row.standing()).raw("\" tabindex=\"-1\" data-k=\"");
         html.text(row.text()).raw("\" data-n=\"").number(row.number()).raw("\"");
         html.raw(anew ? " hx-swap-oob=\"morph\">" : ">");
-        html.raw("<td class=\"pick\"><input type=\"checkbox\" tabindex=\"-1\" aria-label=\"Pick ");
-        html.text(row.text()).raw("\"></td><td class=\"mark\" title=\"");
+        html.raw("<td class=\"pick\"><input type=\"checkbox\" tabindex=\"-1\" aria-label=\"");
+        html.said("sift.row.pick", row.text()).raw("\"></td><td class=\"mark\" title=\"");
         html.text(row.reason())
                 .raw("\"><svg viewBox=\"0 0 12 12\" aria-hidden=\"true\"><path class=\"shape\"/></svg><span>");
         html.text(row.label()).raw("</span></td><td class=\"keyword\"><span class=\"text\">");
@@ -95,8 +95,7 @@ final class RowHtml {
     private void trend(Cell.Trend trend) {
         html.raw("<td class=\"trend\">");
         if (!trend.points().isEmpty()) {
-            html.raw("<svg viewBox=\"0 0 60 14\" width=\"60\" height=\"14\" role=\"img\""
-                    + " aria-label=\"Searches by month, ");
+            html.raw("<svg viewBox=\"0 0 60 14\" width=\"60\" height=\"14\" role=\"img\" aria-label=\"");
             html.text(trend.told()).raw("\"><polyline points=\"");
             html.text(trend.points()).raw("\"/></svg>");
         }
@@ -109,6 +108,6 @@ final class RowHtml {
             html.text(dot.name()).raw("\"></span>");
         }
         int count = baskets.dots().size();
-        html.raw("<span class=\"unseen\">").number(count).raw(count == 1 ? " basket</span>" : " baskets</span>");
+        html.raw("<span class=\"unseen\">").said("sift.row.baskets", count).raw("</span>");
     }
 }

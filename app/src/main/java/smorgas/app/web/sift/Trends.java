@@ -5,10 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalInt;
-import smorgas.app.web.show.Show;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.MonthColumn;
+import smorgas.core.text.Message;
 
 /** What is searched of a keyword month by month, as a line in its cell. */
 final class Trends {
@@ -30,10 +30,13 @@ final class Trends {
             if (known.size() > 1) {
                 return new Cell.Trend(
                         points(months, line.row()),
-                        "from " + told(known.getFirst(), line.row()) + " to " + told(known.getLast(), line.row()));
+                        Message.of(
+                                "sift.trend.from-to",
+                                told(known.getFirst(), line.row()),
+                                told(known.getLast(), line.row())));
             }
         }
-        return new Cell.Trend("", "");
+        return new Cell.Trend("", Message.NONE);
     }
 
     /** Drawn from nought, so that a small change looks small. */
@@ -54,8 +57,10 @@ final class Trends {
         return String.join(" ", points);
     }
 
-    private static String told(MonthColumn month, int row) {
-        String in = month.month().map(date -> " in " + NAMES.format(date)).orElse("");
-        return Show.count(month.searches(row).orElseThrow()) + in;
+    private static Message told(MonthColumn month, int row) {
+        int searches = month.searches(row).orElseThrow();
+        return month.month()
+                .map(date -> Message.of("sift.trend.in", searches, NAMES.format(date)))
+                .orElseGet(() -> Message.of("sift.trend.searches", searches));
     }
 }

@@ -20,8 +20,7 @@ final class WordHtml {
         Html html = new Html(words.size() * 500, wording);
         for (WordCount word : words) {
             html.raw("<li><button type=\"button\" class=\"w\" title=\"")
-                    .text(word.searches().written() + " searches \u00B7 " + word.kept() + " Kept, " + word.undecided()
-                            + " Undecided, " + word.dropped() + " Dropped")
+                    .said("sift.word.counts", word.searches().written(), word.kept(), word.undecided(), word.dropped())
                     .raw("\">")
                     .text(word.word())
                     .raw("</button><svg class=\"split\" viewBox=\"0 0 ")

@@ -87,7 +87,8 @@ class WorthController {
         return act.done(recipe -> new ValueEntry.ClickTableSet(ClickTable.SHIPPED.stream()
                 .filter(one -> one.name().equals(table))
                 .findFirst()
-                .orElseGet(() -> ClickTable.of("Your own", shares, decimals(act.project())))));
+                .orElseGet(() -> ClickTable.of(
+                        frames.wording().of("sift.worth-controller.your-own"), shares, decimals(act.project())))));
     }
 
     private static Decimals decimals(OpenProject project) {

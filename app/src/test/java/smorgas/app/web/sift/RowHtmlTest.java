@@ -29,8 +29,8 @@ class RowHtmlTest {
                         new Cell.Text(hostile, false),
                         new Cell.Text("1,300", true),
                         new Cell.Searches("10", 250),
-                        new Cell.Trend("0,1 60,14", "Jan " + hostile),
-                        new Cell.Trend("", ""),
+                        new Cell.Trend("0,1 60,14", Message.verbatim("Jan " + hostile)),
+                        new Cell.Trend("", Message.NONE),
                         new Cell.Baskets(List.of(new Cell.Dot(3, hostile), new Cell.Dot(4, "b"))),
                         new Cell.Tags(List.of(hostile, "t"))),
                 7);
