@@ -1,5 +1,5 @@
 /**
- * Primitive columns, the text dictionary and the figures of the trade. Open to every stage; knows none of them.
+ * Primitive columns and the text dictionary. Open to every stage; knows none of them.
  */
 @NullMarked
 package smorgas.core.column;
