@@ -25,11 +25,11 @@ final class MessageJson {
 
     static SimpleModule module() {
         return new SimpleModule("messages")
-                .addSerializer(Message.class, new Written())
-                .addDeserializer(Message.class, new Read());
+                .addSerializer(Message.class, new MessageWriter())
+                .addDeserializer(Message.class, new MessageReader());
     }
 
-    private static final class Written extends ValueSerializer<Message> {
+    private static final class MessageWriter extends ValueSerializer<Message> {
         @Override
         public void serialize(Message message, JsonGenerator to, SerializationContext context) {
             if (message.key().isEmpty()) {
@@ -45,7 +45,7 @@ final class MessageJson {
         }
     }
 
-    private static final class Read extends ValueDeserializer<Message> {
+    private static final class MessageReader extends ValueDeserializer<Message> {
         @Override
         public Message deserialize(JsonParser from, DeserializationContext context) {
             JsonNode read = context.readTree(from);

@@ -273,9 +273,9 @@ class BuildController {
     }
 
     /** How what is made of a condition is called, and what else is said of it; without blanks at the ends. */
-    record Made(String newTag, String view, String groupName, Intent intent, Boolean leftoversOnly) {
+    record TypedExtras(String newTag, String view, String groupName, Intent intent, Boolean leftoversOnly) {
 
-        Made {
+        TypedExtras {
             newTag = text(newTag);
             view = text(view);
             groupName = text(groupName);
@@ -295,7 +295,7 @@ class BuildController {
             @RequestParam MultiValueMap<String, String> fields,
             @RequestParam("act") String what,
             @RequestParam(defaultValue = "0") int rule,
-            @ModelAttribute Made made) {
+            @ModelAttribute("made") TypedExtras made) {
         Built.Read read = Built.of(fields).read(Decimals.of(act.project().language()));
         if (!read.faults().isEmpty() || read.condition().isEmpty()) {
             Message why = read.faults().isEmpty()

@@ -259,14 +259,14 @@ public final class SameProposals {
     }
 
     /** How alike the keywords of examples are on average, and the pair that is most alike; NaN and the first if no meaning is known. */
-    private record Meant(double mean, int[] best) {
+    private record ExamplesLikeness(double mean, int[] best) {
 
         boolean known() {
             return !Double.isNaN(mean);
         }
     }
 
-    private Meant meant(List<int[]> examples) {
+    private ExamplesLikeness meant(List<int[]> examples) {
         double sum = 0;
         int known = 0;
         int[] best = examples.getFirst();
@@ -287,11 +287,11 @@ public final class SameProposals {
                 }
             }
         }
-        return new Meant(known == 0 ? Double.NaN : sum / known, best);
+        return new ExamplesLikeness(known == 0 ? Double.NaN : sum / known, best);
     }
 
     private Proposal proposal(int one, int other, List<int[]> examples) {
-        Meant meant = meant(examples);
+        ExamplesLikeness meant = meant(examples);
         double weight = 0;
         for (int[] pair : examples) {
             weight += 1 / Math.log(1 + pair[2]);
