@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
@@ -142,15 +143,20 @@ final class BatchRun {
         Map<String, Object> told = new LinkedHashMap<>();
         for (Difference.Kind kind : Difference.Kind.values()) {
             if (!difference.rows(kind).isEmpty()) {
-                told.put(kind.label().toString(), difference.rows(kind).size());
+                told.put(fixedName(kind), difference.rows(kind).size());
             }
         }
         for (PlanChanges.Do what : PlanChanges.Do.values()) {
             if (!changes.of(what).isEmpty()) {
-                told.put("rows " + what.label(), changes.of(what).size());
+                told.put("rows to " + fixedName(what), changes.of(what).size());
             }
         }
         return told;
+    }
+
+    /** As programs read it, whatever language people read. */
+    private static String fixedName(Enum<?> kind) {
+        return kind.name().toLowerCase(Locale.ENGLISH).replace('_', ' ');
     }
 
     /** Finds out what the keywords mean that are to be grouped; if it cannot be, their words decide. */

@@ -48,10 +48,12 @@ final class MessageJson {
     private static final class MessageReader extends ValueDeserializer<Message> {
         @Override
         public Message deserialize(JsonParser from, DeserializationContext context) {
-            JsonNode read = context.readTree(from);
-            Object value = value(read, 0);
-            if (value instanceof Message message) {
-                return message;
+            try {
+                if (value(context.readTree(from), 0) instanceof Message message) {
+                    return message;
+                }
+            } catch (IllegalArgumentException e) {
+                // The catalogue has no such text, or cannot fill it in.
             }
             return context.reportInputMismatch(Message.class, "this is no text");
         }
@@ -73,7 +75,7 @@ final class MessageJson {
             }
             return node.isBoolean()
                     ? (Object) node.booleanValue()
-                    : node.isIntegralNumber() ? (Object) node.longValue() : node.asString("");
+                    : node.isNumber() ? (Object) node.numberValue() : node.asString("");
         }
 
         private static Message message(JsonNode node, int depth) {

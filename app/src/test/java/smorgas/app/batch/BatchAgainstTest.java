@@ -59,7 +59,8 @@ class BatchAgainstTest extends BatchUnderTest {
         String changes = Files.readString(second.resolve("plan-changes.csv"));
         assertThat(changes).contains("bee hive stand,Exact,Enabled").contains("bee hive paint,Exact,Paused");
         assertThat(changes.lines().filter(line -> line.contains("toy hive"))).isEmpty();
-        assertThat(Files.readString(second.resolve("summary.json"))).contains("\"otherwise\"", "\"rows to pause\"");
+        assertThat(Files.readString(second.resolve("summary.json")))
+                .contains("\"otherwise\"", "\"searched\"", "\"rows to pause\"");
         assertThat(run("--in", april, "--out", second, "--against", folder.resolve("none")))
                 .isEqualTo(2);
         Path broken = Files.createDirectories(folder.resolve("broken"));

@@ -107,10 +107,11 @@ final class Browsers {
                 : List.of();
     }
 
-    /** Waits until the page waits for no answer. */
+    /** Waits until the page waits for no answer, also to what it asks by itself: leaving it then would be complained of as broken off. */
     static void settle(Page page) {
-        page.waitForFunction("() => document.readyState === 'complete'"
-                + " && !document.documentElement.hasAttribute('data-waiting')");
+        page.waitForFunction(
+                "() => document.readyState === 'complete'"
+                        + " && !document.documentElement.hasAttribute('data-waiting') && !document.querySelector('.htmx-request')");
     }
 
     /** The browser; without one the test is skipped, unless {@code ./smorgas test} runs it and it must be there. */

@@ -3,6 +3,7 @@ package smorgas.core.text;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.IntFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -39,7 +40,25 @@ public record Message(String key, List<Object> arguments) {
 
     /** Texts in a row as the text of a key of two arguments puts two of them, such as {@code list.and}; {@link #NONE} of none. */
     public static Message joined(String key, List<Message> messages) {
-        return messages.stream().reduce((before, next) -> of(key, before, next)).orElse(NONE);
+        return joined(messages, place -> key);
+    }
+
+    /**
+     * Texts in a row, each put behind those before it by a text of its own; {@link #NONE} of none.
+     *
+     * @param key of two arguments, by the place of the text that is put behind
+     */
+    public static Message joined(List<Message> messages, IntFunction<String> key) {
+        return messages.isEmpty() ? NONE : joined(messages, 0, messages.size(), key);
+    }
+
+    /** By halves, so that a thousand texts lie ten deep within each other and not a thousand. */
+    private static Message joined(List<Message> messages, int from, int to, IntFunction<String> key) {
+        if (to - from == 1) {
+            return messages.get(from);
+        }
+        int half = (from + to) >>> 1;
+        return of(key.apply(half), joined(messages, from, half, key), joined(messages, half, to, key));
     }
 
     /** Whether there is no text. */

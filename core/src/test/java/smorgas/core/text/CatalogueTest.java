@@ -7,6 +7,8 @@ import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.ULocale;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class CatalogueTest {
@@ -39,6 +41,20 @@ class CatalogueTest {
                         "list.and", List.of(Message.verbatim("a"), Message.verbatim("b"), Message.verbatim("c")))))
                 .isEqualTo("a und b und c");
         assertThat(GERMAN.of(Message.joined("list.and", List.of()))).isEmpty();
+    }
+
+    @Test
+    void soManyAreJoinedAsThereAreAndEachInItsOwnWay() {
+        List<Message> many = IntStream.range(0, 50_000)
+                .mapToObj(i -> Message.verbatim("w" + i))
+                .toList();
+        assertThat(GERMAN.of(Message.joined("list.comma", many)).split(", "))
+                .hasSize(50_000)
+                .endsWith("w49999");
+        List<Message> four =
+                Stream.of("a", "b", "c", "d").map(Message::verbatim).toList();
+        assertThat(GERMAN.of(Message.joined(four, place -> place == 2 ? "list.and" : "list.comma")))
+                .isEqualTo("a, b und c, d");
     }
 
     @Test

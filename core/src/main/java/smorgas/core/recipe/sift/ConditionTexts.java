@@ -25,15 +25,16 @@ final class ConditionTexts {
      * @param key how two of them are joined
      */
     static Message joined(List<Condition> parts, String key) {
-        Message sentence = Message.NONE;
-        for (Condition part : parts) {
-            boolean excludes = part instanceof Condition.NoneOf;
-            Message next = part.within().size() > 1 && !excludes
-                    ? Message.of("sift.condition.several", part.sentence())
-                    : part.sentence();
-            sentence = sentence.isEmpty() ? next : Message.of(excludes ? "sift.condition.but" : key, sentence, next);
-        }
-        return sentence;
+        List<Message> sentences = parts.stream()
+                .map(part -> part.within().size() > 1 && !excludes(part)
+                        ? Message.of("sift.condition.several", part.sentence())
+                        : part.sentence())
+                .toList();
+        return Message.joined(sentences, place -> excludes(parts.get(place)) ? "sift.condition.but" : key);
+    }
+
+    private static boolean excludes(Condition part) {
+        return part instanceof Condition.NoneOf;
     }
 
     /** The first few of some words, and how many more there are. */
