@@ -1,5 +1,7 @@
 package smorgas.app;
 
+import java.lang.reflect.Constructor;
+import java.util.List;
 import picocli.CommandLine;
 import smorgas.app.batch.BatchCommand;
 import smorgas.app.batch.MakeCommand;
@@ -8,11 +10,12 @@ import smorgas.app.config.PasswordCommand;
 import smorgas.app.config.RestoreCommand;
 import smorgas.app.config.ServeCommand;
 import smorgas.app.demo.DemoFilesCommand;
+import smorgas.core.text.Catalogue;
+import smorgas.core.text.Wording;
 
 /** The one entry: the web application, or the command line without it. */
 @CommandLine.Command(
         name = "smorgas",
-        description = "Merges keyword lists and serves them as themed ad groups.",
         subcommands = {
             ServeCommand.class,
             BatchCommand.class,
@@ -27,12 +30,29 @@ public final class Main {
     private Main() {}
 
     public static void main(String[] args) {
-        CommandLine line = new CommandLine(new Main());
-        line.setCaseInsensitiveEnumValuesAllowed(true);
-        int code = line.execute(args);
+        int code = line(Catalogue.english()).execute(args);
         // The server goes on in its own threads after its command has returned.
         if (code != ServeCommand.SERVING) {
             System.exit(code);
         }
+    }
+
+    /** All commands, which say what they have to say in this wording. */
+    public static CommandLine line(Wording wording) {
+        CommandLine line = new CommandLine(new Main(), new CommandLine.IFactory() {
+            @Override
+            public <K> K create(Class<K> type) throws Exception {
+                for (Constructor<?> constructor : type.getDeclaredConstructors()) {
+                    if (List.of(constructor.getParameterTypes()).equals(List.of(Wording.class))) {
+                        constructor.setAccessible(true);
+                        return type.cast(constructor.newInstance(wording));
+                    }
+                }
+                return CommandLine.defaultFactory().create(type);
+            }
+        });
+        return line.setResourceBundle(new CommandTexts(wording))
+                .setCaseInsensitiveEnumValuesAllowed(true)
+                .setParameterExceptionHandler((fault, args) -> CommandTexts.wrongUse(fault, wording));
     }
 }

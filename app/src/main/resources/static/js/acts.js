@@ -1,6 +1,8 @@
 // What every page needs: the tab's name, the version seen, the token, and files dropped anywhere.
 (() => {
   "use strict";
+  // The texts of what is said from here, in the words of the page.
+  const said = document.querySelector("meta[name=said]").dataset;
   const tab = sessionStorage.getItem("smorgas-tab") || crypto.getRandomValues(new Uint32Array(2)).join("-");
   sessionStorage.setItem("smorgas-tab", tab);
 
@@ -34,7 +36,7 @@
     if (!doing && !event.detail.requestConfig.boosted) return undefined;
     return setTimeout(() => {
       const line = document.getElementById("doing");
-      if (line) line.textContent = (doing || "Working it out") + "; what is shown is as before.";
+      if (line) line.textContent = said.asBefore.replace("%1", doing || said.working);
     }, LONG);
   };
   const told = (timer) => {
@@ -108,8 +110,7 @@
 
   document.addEventListener("htmx:sendError", () => {
     const line = document.getElementById("message");
-    if (line)
-      line.textContent = "Smorgas does not answer. What was acknowledged is safe; start it again and go on here.";
+    if (line) line.textContent = said.noAnswer;
   });
 
   // A list goes back to its top when another page of it is shown.

@@ -1,6 +1,8 @@
 // The keyword table by key and by hand: move, pick, judge, words, story. No rule of the job is here.
 (() => {
   "use strict";
+  // The texts of what is said from here, in the words of the page.
+  const said = document.querySelector("meta[name=said]").dataset;
   const base = () => document.body.dataset.base;
   const rows = () => [...document.querySelectorAll(".keyword-row")];
   const table = () => document.getElementById("keyword-table");
@@ -96,7 +98,7 @@
     if (!line || (scope === "row" && at() < 0)) return;
     line.elements.scope.value = scope;
     line.elements.keyword.value = current ?? "";
-    document.getElementById("tag-what").textContent = scope === "row" ? current : "what is on the tray";
+    document.getElementById("tag-what").textContent = scope === "row" ? current : said.onTray;
     line.hidden = false;
     line.elements.newTag.focus();
   };
@@ -117,11 +119,11 @@
   handles.className = "row-handles";
   handles.setAttribute("aria-hidden", "true");
   [
-    ["\u25c6", "KEPT", "Keep (K)"],
-    ["\u2014", "DROPPED", "Drop (X)"],
-    ["\u25c7", "UNDECIDED", "Undecided (U)"],
-    ["why", "", "Its story: where it comes from and why it stands so (Enter)"],
-    ["\u2026", "menu", "All that can be done with it (full stop)"],
+    ["\u25c6", "KEPT", said.keep],
+    ["\u2014", "DROPPED", said.drop],
+    ["\u25c7", "UNDECIDED", said.undecided],
+    [said.why, "", said.story],
+    ["\u2026", "menu", said.all],
   ].forEach(([sign, to, title]) => {
     const button = document.createElement("button");
     Object.assign(button, { type: "button", className: "button is-small", tabIndex: -1 });
@@ -189,8 +191,7 @@
         ?.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
     if (key in standings && event.shiftKey) return judgeTray(standings[key]);
     if (key in standings && at() >= 0) return judge(standings[key]);
-    if (key in standings && table())
-      return say("There is no keyword on view to be judged: take a piece of the line above the table away.");
+    if (key in standings && table()) return say(said.noKeyword);
     const look = document.querySelector("[data-view=map]") ? "list" : "map";
     if (key === "v") return document.querySelector(`[data-look=${look}]`)?.click();
     if (key === "w" && at() >= 0 && table()) return intoWord(1);
@@ -228,14 +229,14 @@
     const texts = document.getElementById("tray-texts");
     if (!texts) return;
     const count = texts.value.split("\n").length;
-    const told = { lines: "as lines", commas: "with commas", figures: "with their figures" }[way];
+    const told = { lines: said.asLines, commas: said.withCommas, figures: said.withFigures }[way];
     const headers = { "X-Tab": sessionStorage.getItem("smorgas-tab") };
     const copied =
       way === "figures"
         ? await (await fetch(`${base()}/tray.tsv`, { headers })).text()
         : texts.value.replaceAll("\n", way === "commas" ? ", " : "\n");
     await navigator.clipboard?.writeText(copied);
-    say(`Copied ${count.toLocaleString("en")} ${count === 1 ? "keyword" : "keywords"} ${told}.`);
+    say((count === 1 ? said.copiedOne : said.copiedMany).replace("%1", count.toLocaleString("en")).replace("%2", told));
   };
 
   document.addEventListener("click", (event) => {

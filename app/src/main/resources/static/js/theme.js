@@ -3,10 +3,11 @@
   "use strict";
   const system = matchMedia("(prefers-color-scheme: dark)");
   const chosen = () => localStorage.getItem("smorgas-look") || (system.matches ? "dark" : "light");
+  const said = document.querySelector("meta[name=said]").dataset;
   const apply = () => {
     document.documentElement.dataset.theme = chosen();
     const button = document.getElementById("theme");
-    if (button) button.textContent = chosen() === "dark" ? "Light" : "Dark";
+    if (button) button.textContent = chosen() === "dark" ? said.light : said.dark;
   };
   apply();
   system.addEventListener("change", apply);

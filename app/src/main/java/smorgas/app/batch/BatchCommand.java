@@ -25,37 +25,31 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
-import smorgas.core.text.Catalogue;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Wording;
 import smorgas.meaning.model.MeaningModel;
 
 /** {@code batch}: lists and a recipe in, tables, plan and summary out. */
-@Command(
-        name = "batch",
-        description = "Runs lists through all five steps and writes the tables, without a server.",
-        mixinStandardHelpOptions = true)
+@Command(name = "batch", mixinStandardHelpOptions = true)
 public final class BatchCommand implements Callable<Integer> {
 
-    @Option(names = "--in", required = true, paramLabel = "FILE", description = "A list; give it once for each.")
+    @Option(names = "--in", required = true, paramLabel = "FILE")
     private List<Path> in = new ArrayList<>();
 
-    private final Wording wording = Catalogue.english();
+    private final Wording wording;
 
-    @Option(names = "--recipe", paramLabel = "FILE", description = "A recipe as the application exports it.")
+    public BatchCommand(Wording wording) {
+        this.wording = wording;
+    }
+
+    @Option(names = "--recipe", paramLabel = "FILE")
     private @Nullable Path recipe;
 
-    @Option(
-            names = "--language",
-            paramLabel = "CODE",
-            defaultValue = "en",
-            description = "The language of the lists without a recipe (ISO 639-1; en).")
+    @Option(names = "--language", paramLabel = "CODE", defaultValue = "en")
     private String language = "en";
 
-    @Option(
-            names = "--words-only",
-            description = "Groups form by words alone, also where it could be known what the keywords mean.")
+    @Option(names = "--words-only")
     private boolean wordsOnly;
 
     /** How groups form, where that is said on the command line. */
@@ -63,54 +57,28 @@ public final class BatchCommand implements Callable<Integer> {
         THEMES
     }
 
-    @Option(
-            names = "--by",
-            paramLabel = "themes",
-            description = "Groups form by themes, whatever the recipe says: that needs the least memory.")
+    @Option(names = "--by", paramLabel = "themes")
     private @Nullable By by;
 
-    @Option(
-            names = "--format",
-            paramLabel = "FILE",
-            split = ",",
-            description = "The plan as this file too, such as plan.xlsx or plan.json; give it once for each.")
+    @Option(names = "--format", paramLabel = "FILE", split = ",")
     private List<String> format = new ArrayList<>();
 
-    @Option(
-            names = "--layout",
-            paramLabel = "FILE",
-            description = "The plan in this layout too, as the pantry exports it; give it once for each.")
+    @Option(names = "--layout", paramLabel = "FILE")
     private List<Path> layout = new ArrayList<>();
 
-    @Option(
-            names = "--project",
-            paramLabel = "NAME",
-            defaultValue = "",
-            description = "The name of the project, for files that tell it.")
+    @Option(names = "--project", paramLabel = "NAME", defaultValue = "")
     private String project = "";
 
-    @Option(
-            names = "--currency",
-            paramLabel = "CODE",
-            defaultValue = "",
-            description = "The currency of bids, for files that tell it (ISO 4217).")
+    @Option(names = "--currency", paramLabel = "CODE", defaultValue = "")
     private String currency = "";
 
-    @Option(
-            names = "--against",
-            paramLabel = "PATH",
-            description =
-                    "The folder of an earlier run, or a project as a file: tells what is otherwise, and which rows of the plan changed.")
+    @Option(names = "--against", paramLabel = "PATH")
     private @Nullable Path against;
 
-    @Option(
-            names = "--each",
-            description =
-                    "Each --in, a folder of lists or a list, is a project of its own and comes out in a folder of "
-                            + "its name; without --against the others are compared with the first.")
+    @Option(names = "--each")
     private boolean each;
 
-    @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for what comes out.")
+    @Option(names = "--out", required = true, paramLabel = "DIR")
     private Path out = Path.of(".");
 
     /** 0 done, 1 some file could not be read, 2 wrong use, 3 too little memory, 4 done and something is otherwise than before. */
@@ -123,18 +91,15 @@ public final class BatchCommand implements Callable<Integer> {
         try {
             formats = formats();
         } catch (Refusal e) {
-            System.err.println("smorgas: " + e.getMessage());
-            return 2;
+            return refused(e.message());
         }
         try {
             decided = recipe == null ? standard() : read(recipe);
             Files.createDirectories(out);
         } catch (Refusal e) {
-            System.err.println("smorgas: " + recipe + ": " + e.getMessage());
-            return 2;
+            return refused(Message.of("batch.batch-command.of-recipe", String.valueOf(recipe), e.message()));
         } catch (IOException e) {
-            System.err.println("smorgas: " + e.getMessage() + " cannot be read or made");
-            return 2;
+            return refused(Message.of("batch.batch-command.not-read-or-made", e.getMessage()));
         }
         if (by == By.THEMES) {
             GroupSettings settings = decided.grouping().settings();
@@ -144,14 +109,17 @@ public final class BatchCommand implements Callable<Integer> {
         try {
             return run(decided, formats);
         } catch (Refusal e) {
-            System.err.println("smorgas: " + e.getMessage() + " (--by themes)");
+            refused(Message.of("batch.batch-command.by-themes", e.message()));
             return 1;
         } catch (OutOfMemoryError e) {
-            System.err.println(
-                    "smorgas: the memory that Java was given is not enough for these lists; give more, such as"
-                            + " SMORGAS_JAVA_OPTS=-Xmx4g, or take fewer");
+            refused(Message.of("batch.batch-command.memory"));
             return 3;
         }
+    }
+
+    private int refused(Message why) {
+        System.err.println("smorgas: " + wording.of(why));
+        return 2;
     }
 
     private List<PlanFormat> formats() {
@@ -188,15 +156,15 @@ public final class BatchCommand implements Callable<Integer> {
                     earlier.put(name, Earlier.read(before));
                 }
             }
-        } catch (Refusal | IOException | CsvParseException e) {
-            System.err.println("smorgas: " + e.getMessage());
-            return 2;
+        } catch (Refusal e) {
+            return refused(e.message());
+        } catch (IOException | CsvParseException e) {
+            return refused(Message.verbatim(String.valueOf(e.getMessage())));
         }
         try {
             return run(decided, formats, projects, earlier);
         } catch (IOException | java.io.UncheckedIOException e) {
-            System.err.println("smorgas: could not write to " + out + ": " + e.getMessage());
-            return 2;
+            return refused(Message.of("batch.batch-command.not-written", out.toString(), e.getMessage()));
         }
     }
 

@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -43,8 +42,9 @@ final class BatchLists {
 
         /** How many lines it has, in a few words. */
         Message told() {
-            return Message.verbatim(name + ": "
-                    + (lines == null ? "not read" : String.format(Locale.ENGLISH, "%,d lines", lines.size())));
+            return lines == null
+                    ? Message.of("batch.batch-lists.not-read", name)
+                    : Message.of("batch.batch-lists.lines", name, lines.size());
         }
     }
 

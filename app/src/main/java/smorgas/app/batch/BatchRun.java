@@ -42,6 +42,7 @@ import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanFormat;
 import smorgas.core.serve.PlanFormats;
 import smorgas.core.serve.PlanRecord;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 import smorgas.core.text.Wording;
 import smorgas.core.value.Feedback;
@@ -93,7 +94,7 @@ final class BatchRun {
     Summary run(List<Path> in, Path out) throws IOException {
         long start = System.nanoTime();
         List<BatchLists.Read> read = new BatchLists(recipe.folding().decimals(), memory).read(in);
-        read.forEach(r -> progress.accept(wording.of(r.told())));
+        read.forEach(r -> tell(r.told()));
         List<Lines> baskets = new ArrayList<>();
         read.forEach(r -> {
             if (r.lines() != null) {
@@ -108,7 +109,7 @@ final class BatchRun {
         GroupSettings asked = recipe.grouping().settings();
         int left = board.standings().remaining().cardinality();
         if (left > asked.method().most()) {
-            progress.accept("groups form by themes: more keywords are left than are compared");
+            tell(Message.of("batch.batch-run.by-themes"));
         } else if (asked.method().meaning()) {
             timed("meaning", () -> understand(board, meanings));
         }
@@ -174,8 +175,12 @@ final class BatchRun {
                 meanings.put(texts.get(i), vectors[i]);
             }
         } catch (MeaningModel.Unavailable e) {
-            progress.accept("groups form by words alone: " + e.getMessage());
+            tell(Message.of("batch.batch-run.by-words", Message.of("work.meanings.unavailable", e.getMessage())));
         }
+    }
+
+    private void tell(Message progress) {
+        this.progress.accept(wording.of(progress));
     }
 
     private void took(String stage, long since) {
@@ -186,7 +191,7 @@ final class BatchRun {
         long start = System.nanoTime();
         work.run();
         took(stage, start);
-        progress.accept(stage + ": " + millis.get(stage) + " ms");
+        tell(Message.of("batch.batch-run.took", Message.of("batch.batch-run.stage." + stage), millis.get(stage)));
     }
 
     /** Files on all cores; what each needs is found out before. */
@@ -287,7 +292,7 @@ final class BatchRun {
             int lines = r.lines() == null ? 0 : r.lines().size();
             total += lines;
             files.put(r.name(), lines);
-            r.problems().forEach(p -> problems.add(p.file() + ": " + p.sentence()));
+            r.problems().forEach(p -> problems.add(p.file() + ": " + wording.of(p.sentence())));
         }
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("lines", Map.of("total", total, "files", files));

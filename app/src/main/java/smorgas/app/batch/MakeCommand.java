@@ -28,12 +28,13 @@ import smorgas.core.source.MadeList;
 import smorgas.core.source.Pairs;
 import smorgas.core.source.Pauses;
 import smorgas.core.source.Source;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
+import smorgas.core.text.Wording;
 
 /** Lists that our own tools make, as CSV files for {@code batch --in} or anything else. */
 @Command(
         name = "make",
-        description = "Makes a list by pairing, out of logs, pages or sentences, or of suggestions.",
         subcommands = {
             MakeCommand.OfPairs.class,
             MakeCommand.OfLogs.class,
@@ -45,27 +46,42 @@ public final class MakeCommand implements Callable<Integer> {
 
     private static final long MOST_UNPACKED = 800_000_000;
 
+    private static final List<String> TOOLS = List.of("pairs", "logs", "pages", "ideas", "suggestions");
+
+    private final Wording wording;
+
+    public MakeCommand(Wording wording) {
+        this.wording = wording;
+    }
+
     /** Without a tool there is nothing to make. */
     @Override
     public Integer call() {
-        System.err.println("smorgas: make what? There are pairs, logs, pages, ideas, suggestions");
+        System.err.println("smorgas: " + wording.of("command.make.what", TOOLS));
         return 2;
     }
 
     /** What all of them have. */
     private abstract static class Tool implements Callable<Integer> {
 
-        @Option(names = "--out", required = true, paramLabel = "FILE", description = "The list, as CSV.")
+        @Option(names = "--out", required = true, paramLabel = "FILE", descriptionKey = "made")
         private Path out = Path.of("list.csv");
 
-        @Option(
-                names = "--language",
-                paramLabel = "CODE",
-                defaultValue = "en",
-                description = "The language of the words (ISO 639-1; en).")
+        @Option(names = "--language", paramLabel = "CODE", defaultValue = "en", descriptionKey = "words-in")
         private String language = "en";
 
+        private final Wording wording;
+
+        Tool(Wording wording) {
+            this.wording = wording;
+        }
+
         abstract MadeList list() throws IOException;
+
+        /** Says something to who runs it. */
+        final void tell(Message message) {
+            System.err.println(wording.of(message));
+        }
 
         String language() {
             return language;
@@ -77,35 +93,31 @@ public final class MakeCommand implements Callable<Integer> {
             try {
                 MadeList list = list();
                 if (list.rows().isEmpty()) {
-                    System.err.println("smorgas: nothing came of it");
+                    System.err.println("smorgas: " + wording.of("command.make.nothing"));
                     return 1;
                 }
                 Files.write(out, list.safe().bytes());
-                System.out.printf(
-                        java.util.Locale.ENGLISH,
-                        "%,d keywords in %s%n",
-                        list.rows().size(),
-                        out);
+                System.out.println(wording.of("command.make.made", list.rows().size(), out.toString()));
                 return 0;
             } catch (Refusal refused) {
-                System.err.println("smorgas: " + refused.message());
+                System.err.println("smorgas: " + wording.of(refused.message()));
                 return 2;
             } catch (IOException e) {
-                System.err.println("smorgas: " + e.getMessage() + " cannot be read or written");
+                System.err.println("smorgas: " + wording.of("command.make.not-read-or-written", e.getMessage()));
                 return 1;
             }
         }
     }
 
     /** Word lists multiplied. */
-    @Command(name = "pairs", description = "Multiplies word lists, in their order.")
+    @Command(name = "pairs")
     static final class OfPairs extends Tool {
 
-        @Option(
-                names = "--column",
-                required = true,
-                paramLabel = "FILE",
-                description = "Words or phrases, one a line; give it twice to six times.")
+        OfPairs(Wording wording) {
+            super(wording);
+        }
+
+        @Option(names = "--column", required = true, paramLabel = "FILE")
         private List<Path> columns = new ArrayList<>();
 
         @Override
@@ -119,22 +131,20 @@ public final class MakeCommand implements Callable<Integer> {
     }
 
     /** Searches of access logs. */
-    @Command(name = "logs", description = "Counts the searches in access logs (common or combined format, also gzip).")
+    @Command(name = "logs")
     static final class OfLogs extends Tool {
 
-        @Option(names = "--in", required = true, paramLabel = "FILE", description = "A log; give it once for each.")
+        OfLogs(Wording wording) {
+            super(wording);
+        }
+
+        @Option(names = "--in", required = true, paramLabel = "FILE")
         private List<Path> in = new ArrayList<>();
 
-        @Option(
-                names = "--parameter",
-                paramLabel = "NAME",
-                description = "A query parameter in which searches stand; give it once for each.")
+        @Option(names = "--parameter", paramLabel = "NAME")
         private List<String> parameters = new ArrayList<>();
 
-        @Option(
-                names = "--goal",
-                paramLabel = "PAGE",
-                description = "The path of a page that counts, and behind a space how much; give it once for each.")
+        @Option(names = "--goal", paramLabel = "PAGE")
         private List<String> goals = new ArrayList<>();
 
         @Override
@@ -150,26 +160,26 @@ public final class MakeCommand implements Callable<Integer> {
                 }
             }
             LogTerms.Result result = terms.result();
-            System.err.println(result.counted().told());
+            tell(result.counted().told());
             return result.list(!goals.isEmpty());
         }
     }
 
     /** Phrases of pages. */
-    @Command(name = "pages", description = "Takes phrases out of pages: HTML files, a ZIP of them, or texts.")
+    @Command(name = "pages")
     static final class OfPages extends Tool {
 
-        @Option(names = "--in", required = true, paramLabel = "FILE", description = "A page; give it once for each.")
+        OfPages(Wording wording) {
+            super(wording);
+        }
+
+        @Option(names = "--in", required = true, paramLabel = "FILE")
         private List<Path> in = new ArrayList<>();
 
-        @Option(
-                names = "--times",
-                paramLabel = "N",
-                defaultValue = "2",
-                description = "How often a phrase stands at least (2).")
+        @Option(names = "--times", paramLabel = "N", defaultValue = "2")
         private int times = 2;
 
-        @Option(names = "--words", paramLabel = "N", defaultValue = "4", description = "Words of a phrase at most (4).")
+        @Option(names = "--words", paramLabel = "N", defaultValue = "4")
         private int words = 4;
 
         @Override
@@ -193,37 +203,33 @@ public final class MakeCommand implements Callable<Integer> {
             for (Path page : in) {
                 Packed.Contents contents =
                         Packed.open(String.valueOf(page.getFileName()), Files.readAllBytes(page), MOST_UNPACKED);
-                contents.problems().forEach(problem -> System.err.println(problem.sentence()));
+                contents.problems().forEach(problem -> tell(problem.sentence()));
                 contents.lists().forEach(one -> gleaner.add(one.name(), one.bytes()));
             }
             Gleaner.Result result = gleaner.result();
-            result.problems().forEach(System.err::println);
+            result.problems().forEach(this::tell);
             return result.list();
         }
     }
 
     /** Suggestions for seeds. */
-    @Command(
-            name = "suggestions",
-            description = "Asks for suggestions around seeds, alone and with every letter behind.")
+    @Command(name = "suggestions")
     static final class OfSuggestions extends Tool {
 
-        @Option(
-                names = "--standins",
-                description = "Asks the simulated sources that ship, whose names stand beside what they say.")
+        OfSuggestions(Wording wording) {
+            super(wording);
+        }
+
+        @Option(names = "--standins")
         private boolean standIns;
 
-        @Option(names = "--in", required = true, paramLabel = "FILE", description = "Seeds, one a line.")
+        @Option(names = "--in", required = true, paramLabel = "FILE")
         private Path in = Path.of("seeds.txt");
 
-        @Option(names = "--place", paramLabel = "PLACE", defaultValue = "", description = "A country or region.")
+        @Option(names = "--place", paramLabel = "PLACE", defaultValue = "")
         private String place = "";
 
-        @Option(
-                names = "--rounds",
-                paramLabel = "N",
-                defaultValue = "1",
-                description = "What came new in one is asked in the next (1).")
+        @Option(names = "--rounds", paramLabel = "N", defaultValue = "1")
         private int rounds = 1;
 
         @Override
@@ -245,8 +251,7 @@ public final class MakeCommand implements Callable<Integer> {
             try {
                 Forager.Result result = new Forager(wanted, sources, Pauses.REAL, () -> false).run();
                 result.failed()
-                        .forEach(one -> System.err.println(
-                                "\"" + one.query() + "\" at " + one.source() + ": " + one.why() + "."));
+                        .forEach(one -> tell(Message.of("command.make.failed", one.query(), one.source(), one.why())));
                 return result.list();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
@@ -256,22 +261,20 @@ public final class MakeCommand implements Callable<Integer> {
     }
 
     /** Phrases around sentences. */
-    @Command(
-            name = "ideas",
-            description = "Finds phrases around what you write of an offer, customers and their problems.")
+    @Command(name = "ideas")
     static final class OfIdeas extends Tool {
 
-        @Option(names = "--offer", paramLabel = "TEXT", defaultValue = "", description = "What is on offer.")
+        OfIdeas(Wording wording) {
+            super(wording);
+        }
+
+        @Option(names = "--offer", paramLabel = "TEXT", defaultValue = "")
         private String offer = "";
 
-        @Option(
-                names = "--customers",
-                paramLabel = "TEXT",
-                defaultValue = "",
-                description = "Who wants it, and what they want to do.")
+        @Option(names = "--customers", paramLabel = "TEXT", defaultValue = "")
         private String customers = "";
 
-        @Option(names = "--problems", paramLabel = "TEXT", defaultValue = "", description = "What troubles them.")
+        @Option(names = "--problems", paramLabel = "TEXT", defaultValue = "")
         private String problems = "";
 
         @Override

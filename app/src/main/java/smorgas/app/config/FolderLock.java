@@ -6,6 +6,7 @@ import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.text.Message;
 
 /** Keeps a second process off a data folder. */
 final class FolderLock {
@@ -36,7 +37,7 @@ final class FolderLock {
         }
     }
 
-    static String taken(Path data) {
-        return "another Smorgas works on the folder " + data + "; end it or choose another with --data";
+    static Message taken(Path data) {
+        return Message.of("command.folder-taken", data.toString());
     }
 }

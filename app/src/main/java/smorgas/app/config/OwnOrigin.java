@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.net.URI;
 import java.util.Set;
 import org.springframework.web.filter.OncePerRequestFilter;
+import smorgas.core.text.Wording;
 
 /**
  * Answers only requests that were meant for this server: the Host header as received must be a name of ours, whatever other
@@ -18,8 +19,10 @@ final class OwnOrigin extends OncePerRequestFilter {
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
 
     private final Hosts hosts;
+    private final Wording wording;
 
-    OwnOrigin(Hosts hosts) {
+    OwnOrigin(Hosts hosts, Wording wording) {
+        this.wording = wording;
         this.hosts = hosts;
     }
 
@@ -27,9 +30,9 @@ final class OwnOrigin extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         if (!hosts.answer(request.getHeader("Host"))) {
-            Refused.with(421, "This server does not answer for that host name. Name it with --host.", response);
+            Refused.with(421, wording.of("config.refused.other-host"), response);
         } else if (!READING.contains(request.getMethod()) && fromElsewhere(request)) {
-            response.sendError(403, "This act came from a page that is not ours");
+            response.sendError(403, wording.of("config.refused.other-page"));
         } else {
             chain.doFilter(request, response);
         }

@@ -6,16 +6,20 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
+import smorgas.core.text.Wording;
 
 /** Sets the password that is asked for from then on. */
-@Command(name = "password", description = "Sets the password of a data folder; it is asked for from the next start on.")
+@Command(name = "password")
 public final class PasswordCommand implements Callable<Integer> {
 
-    @Option(
-            names = "--data",
-            defaultValue = "data",
-            description = "Folder of the database (default: ${DEFAULT-VALUE}).")
+    @Option(names = "--data", defaultValue = "data")
     private Path data = Path.of("data");
+
+    private final Wording wording;
+
+    public PasswordCommand(Wording wording) {
+        this.wording = wording;
+    }
 
     @Override
     public Integer call() throws IOException {
@@ -23,18 +27,17 @@ public final class PasswordCommand implements Callable<Integer> {
         // bcrypt looks at 72 bytes and no further; letters past ASCII have two or more.
         int bytes = password.getBytes(StandardCharsets.UTF_8).length;
         if (password.codePointCount(0, password.length()) < 8 || bytes > 72) {
-            System.err.println("smorgas: a password has 8 characters or more and 72 bytes or fewer; this one has "
-                    + bytes + " bytes (letters with accents have two, those of other scripts up to four)");
+            System.err.println("smorgas: " + wording.of("command.password.too-short-or-long", bytes));
             return 2;
         }
         PasswordFile.in(data).set(password);
-        System.out.println("The password is set; the user name is smorgas.");
+        System.out.println(wording.of("command.password.set"));
         return 0;
     }
 
-    private static String read() throws IOException {
+    private String read() throws IOException {
         if (System.console() != null) {
-            char[] typed = System.console().readPassword("New password: ");
+            char[] typed = System.console().readPassword("%s", wording.of("command.password.new"));
             return typed == null ? "" : new String(typed);
         }
         var in = new java.io.BufferedReader(new java.io.InputStreamReader(System.in, StandardCharsets.UTF_8));

@@ -8,6 +8,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.tomcat.ConfigurableTomcatWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.stereotype.Component;
+import smorgas.core.text.Message;
+import smorgas.core.text.Refusal;
 
 /**
  * What a proxy in front of this server says of a request (for whom, by which scheme and port) is believed only if the
@@ -42,7 +44,7 @@ final class Proxy implements WebServerFactoryCustomizer<ConfigurableTomcatWebSer
         try {
             return InetAddress.getByName(address).getHostAddress();
         } catch (UnknownHostException e) {
-            throw new IllegalArgumentException("the proxy \"" + address + "\" is not known; use --proxy 127.0.0.1", e);
+            throw new Refusal(Message.of("command.serve.proxy-unknown", address), e);
         }
     }
 }

@@ -9,36 +9,42 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import smorgas.app.store.DataFolder;
 import smorgas.app.store.OwnerOnly;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Wording;
 
 /** Puts a copy in the place of a database. */
-@Command(
-        name = "restore",
-        description = "Puts a copy in the place of the database; what was there is kept in the folder's copies.")
+@Command(name = "restore")
 public final class RestoreCommand implements Callable<Integer> {
 
-    @Option(
-            names = "--data",
-            defaultValue = "data",
-            description = "Folder of the database (default: ${DEFAULT-VALUE}).")
+    @Option(names = "--data", defaultValue = "data")
     private Path data = Path.of("data");
 
-    @Parameters(paramLabel = "FILE", description = "A copy that Smorgas has made.")
+    @Parameters(paramLabel = "FILE", descriptionKey = "file")
     private Path file = Path.of("");
+
+    private final Wording wording;
+
+    public RestoreCommand(Wording wording) {
+        this.wording = wording;
+    }
 
     @Override
     public Integer call() {
         try {
             OwnerOnly.folder(data);
             if (!FolderLock.take(data)) {
-                throw new IOException(FolderLock.taken(data));
+                throw new Refusal(FolderLock.taken(data));
             }
             try {
-                System.out.println(DataFolder.restore(data, file, Clock.systemUTC()));
+                System.out.println(wording.of(DataFolder.restore(data, file, Clock.systemUTC())));
             } finally {
                 FolderLock.release();
             }
             return 0;
-        } catch (DataFolder.Refused | IOException e) {
+        } catch (Refusal e) {
+            System.err.println("smorgas: " + wording.of(e.message()));
+            return 1;
+        } catch (IOException e) {
             System.err.println("smorgas: " + e.getMessage());
             return 1;
         }

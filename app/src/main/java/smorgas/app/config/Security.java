@@ -16,6 +16,7 @@ import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.www.BasicAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
+import smorgas.core.text.Wording;
 
 /** Who may reach the application and what a page of it may do. */
 @Configuration
@@ -24,6 +25,12 @@ class Security {
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
             + "img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; "
             + "frame-ancestors 'none'";
+
+    private final Wording wording;
+
+    Security(Wording wording) {
+        this.wording = wording;
+    }
 
     @Bean
     SecurityFilterChain chain(
@@ -45,12 +52,12 @@ class Security {
                         .referrerPolicy(referrer -> referrer.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)))
-                .addFilterBefore(new OwnOrigin(Hosts.of(address, hosts)), AuthorizationFilter.class)
+                .addFilterBefore(new OwnOrigin(Hosts.of(address, hosts), wording), AuthorizationFilter.class)
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable());
         PasswordFile password = PasswordFile.in(Path.of(data));
         if (password.isSet()) {
-            http.addFilterBefore(new SlowGuesses(guesses, password.hash()), BasicAuthenticationFilter.class);
+            http.addFilterBefore(new SlowGuesses(guesses, password.hash(), wording), BasicAuthenticationFilter.class);
             http.authorizeHttpRequests(all -> all.anyRequest().authenticated()).httpBasic(Customizer.withDefaults());
         } else {
             http.authorizeHttpRequests(all -> all.anyRequest().permitAll());

@@ -16,72 +16,65 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import smorgas.app.store.DataFolder;
 import smorgas.app.store.OwnerOnly;
+import smorgas.core.text.Message;
+import smorgas.core.text.Refusal;
+import smorgas.core.text.Wording;
 
 /** Starts the web application. What can go wrong at the start is told in one line. */
-@Command(name = "serve", description = "Starts the web application.")
+@Command(name = "serve")
 public final class ServeCommand implements Callable<Integer> {
 
     /** The exit code that means: do not exit, the server runs. */
     public static final int SERVING = -1;
 
-    @Option(
-            names = "--data",
-            defaultValue = "data",
-            description = "Folder of the database (default: ${DEFAULT-VALUE}).")
+    @Option(names = "--data", defaultValue = "data")
     private Path data = Path.of("data");
 
-    @Option(names = "--port", defaultValue = "8620", description = "Port (default: ${DEFAULT-VALUE}).")
+    @Option(names = "--port", defaultValue = "8620")
     private int port;
 
-    @Option(
-            names = "--address",
-            defaultValue = "127.0.0.1",
-            description = "Address to listen on (default: ${DEFAULT-VALUE}).")
+    @Option(names = "--address", defaultValue = "127.0.0.1")
     private String address = "";
 
-    @Option(
-            names = "--host",
-            paramLabel = "NAME",
-            description = "A name by which people call this server; give it once for each.")
+    @Option(names = "--host", paramLabel = "NAME")
     private List<String> hosts = new ArrayList<>();
 
-    @Option(
-            names = "--proxy",
-            paramLabel = "ADDRESS",
-            defaultValue = "",
-            description = "Address of a proxy in front of this server, whose forwarded headers are believed.")
+    @Option(names = "--proxy", paramLabel = "ADDRESS", defaultValue = "")
     private String proxy = "";
 
-    @Option(names = "--demo", description = "Make the demo project if the folder holds no project.")
+    @Option(names = "--demo")
     private boolean demo;
 
-    @Option(
-            names = "--standins",
-            description = "Let simulated services stand in for those outside; with the demo they do.")
+    @Option(names = "--standins")
     private boolean standins;
 
-    @Option(names = "--fetch", description = "Let pages be fetched from the network for gleaning; off without it.")
+    @Option(names = "--fetch")
     private boolean fetch;
 
-    @Option(names = "--fresh-demo", description = "Delete what the folder holds and make the demo project anew.")
+    @Option(names = "--fresh-demo")
     private boolean freshDemo;
+
+    private final Wording wording;
+
+    public ServeCommand(Wording wording) {
+        this.wording = wording;
+    }
 
     @Override
     public Integer call() throws IOException {
-        String fault = fault();
+        Message fault = fault();
         if (fault == null && freshDemo) {
             // Only now: the folder is ours alone.
             DataFolder.delete(data);
         }
         if (fault != null) {
-            System.err.println("smorgas: " + fault);
+            System.err.println("smorgas: " + wording.of(fault));
             return 1;
         }
         if (demo) {
             DataFolder.setAside(data, Clock.systemUTC())
-                    .ifPresent(aside ->
-                            System.out.println("Another version of Smorgas made the demo's data. It is kept as " + aside
-                                    + ". A new demo is made."));
+                    .ifPresent(
+                            aside -> System.out.println(wording.of("command.serve.another-version", aside.toString())));
         }
         SpringApplication application = new SpringApplication(Application.class);
         application.setBannerMode(Banner.Mode.OFF);
@@ -96,25 +89,26 @@ public final class ServeCommand implements Callable<Integer> {
                     "--smorgas.hosts=" + String.join(",", hosts),
                     "--smorgas.proxy=" + proxy);
         } catch (RuntimeException e) {
-            System.err.println("smorgas: could not start: " + rootOf(e).getMessage());
+            System.err.println("smorgas: " + wording.of("command.serve.could-not-start", whyOf(e)));
             return 1;
         }
         if (!"onRefresh".equals(System.getProperty("spring.context.exit"))) {
-            System.out.println("Smorgas is served on http://" + (address.contains(":") ? "[" + address + "]" : address)
-                    + ":" + port + "  (Ctrl+C ends it)");
+            System.out.println(wording.of(
+                    "command.serve.served",
+                    "http://" + (address.contains(":") ? "[" + address + "]" : address) + ":" + port));
         }
         return SERVING;
     }
 
-    private static Throwable rootOf(Throwable fault) {
+    private static Object whyOf(Throwable fault) {
         Throwable root = fault;
         while (root.getCause() != null) {
             root = root.getCause();
         }
-        return root;
+        return root instanceof Refusal refusal ? refusal.message() : String.valueOf(root.getMessage());
     }
 
-    private @Nullable String fault() throws IOException {
+    private @Nullable Message fault() throws IOException {
         InetAddress where;
         try {
             if (address.isBlank() || !address.strip().equals(address)) {
@@ -122,34 +116,32 @@ public final class ServeCommand implements Callable<Integer> {
             }
             where = InetAddress.getByName(address);
         } catch (java.net.UnknownHostException e) {
-            return "the address \"" + address + "\" is not known; use --address 127.0.0.1";
+            return Message.of("command.serve.address-unknown", address);
         }
         if (Hosts.mustBeNamed(address) && hosts.isEmpty()) {
-            return "on " + address + " Smorgas can be reached under any name; say which are right,"
-                    + " such as --host keywords.example --host 192.0.2.7";
+            return Message.of("command.serve.name-the-hosts", address);
         }
         try {
             InetAddress.getByName(proxy.isEmpty() ? "127.0.0.1" : proxy);
         } catch (java.net.UnknownHostException e) {
-            return "the proxy \"" + proxy + "\" is not known; use its address, such as --proxy 127.0.0.1";
+            return Message.of("command.serve.proxy-unknown", proxy);
         }
         try {
             OwnerOnly.folder(data);
         } catch (IOException e) {
-            return "the folder " + data + " cannot be made; choose another with --data";
+            return Message.of("command.serve.folder-not-made", data.toString());
         }
         if (!where.isLoopbackAddress() && !PasswordFile.in(data).isSet()) {
-            return "anybody who can reach " + address + " could read your lists; set a password first with"
-                    + " ./smorgas password --data " + data;
+            return Message.of("command.serve.password-first", address, data.toString());
         }
         if (port < 0 || port > 65_535) {
-            return "the port " + port + " does not exist; use --port with 1 to 65535";
+            return Message.of("command.serve.no-port", port);
         }
         try (ServerSocket probe = new ServerSocket()) {
             probe.setReuseAddress(true);
             probe.bind(new InetSocketAddress(where, port));
         } catch (IOException e) {
-            return "port " + port + " on " + address + " is taken or not allowed; choose another with --port";
+            return Message.of("command.serve.port-taken", port, address);
         }
         return FolderLock.take(data) ? null : FolderLock.taken(data);
     }

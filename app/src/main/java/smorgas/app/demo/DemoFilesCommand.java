@@ -10,13 +10,13 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
 /** Writes the demo's lists as files, to try the batch command on. */
-@Command(name = "demo-files", description = "Writes the demo's lists as files.")
+@Command(name = "demo-files")
 public final class DemoFilesCommand implements Callable<Integer> {
 
-    @Option(names = "--out", required = true, paramLabel = "DIR", description = "Folder for the files.")
+    @Option(names = "--out", required = true, paramLabel = "DIR")
     private Path out = Path.of(".");
 
-    @Option(names = "--plan", paramLabel = "FILE", description = "Also the shop's own ad groups, made by hand, as CSV.")
+    @Option(names = "--plan", paramLabel = "FILE")
     private @Nullable Path plan;
 
     @Override

@@ -73,7 +73,7 @@ public class Baskets {
         String fingerprint = fingerprint(bytes);
         long basket = db.insertInto(BASKET)
                 .set(BASKET.PROJECT_ID, project)
-                .set(BASKET.NAME, Bounded.text(list.name(), BASKET.NAME, "The name of the list"))
+                .set(BASKET.NAME, Bounded.text(list.name(), BASKET.NAME, "store.bounded.name-of-the-list"))
                 .set(BASKET.CONTENT, bytes)
                 .set(BASKET.SIZE_BYTES, (long) bytes.length)
                 .set(BASKET.FINGERPRINT, fingerprint)

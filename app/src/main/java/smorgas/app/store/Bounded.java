@@ -21,12 +21,13 @@ final class Bounded {
     /**
      * A text that fits its column, in the units in which the database counts (of UTF-16, in which a face is two).
      *
-     * @param what it is, as a sentence calls it
+     * @param what the key of what it is, as a sentence calls it
      */
     static String text(String text, TableField<?, String> column, String what) {
         int most = column.getDataType().length();
         if (text.length() > most) {
-            throw new Refusal("store.bounded.too-long-characters-most", what, text.length(), most, shown(text));
+            throw new Refusal(
+                    "store.bounded.too-long-characters-most", Message.of(what), text.length(), most, shown(text));
         }
         return text;
     }
@@ -39,7 +40,7 @@ final class Bounded {
     }
 
     /** A time as files write it (ISO 8601). */
-    static OffsetDateTime time(String written, String what) {
+    static OffsetDateTime time(String written, Message what) {
         try {
             OffsetDateTime time = OffsetDateTime.parse(written);
             if (time.getYear() >= FIRST_YEAR && time.getYear() <= LAST_YEAR) {

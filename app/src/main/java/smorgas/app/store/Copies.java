@@ -19,6 +19,8 @@ import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.sql.DataSource;
+import smorgas.core.text.Message;
+import smorgas.core.text.Refusal;
 
 /**
  * Copies of the whole database in {@code copies} beside it: consistent ones, also while it is worked with. The newest are
@@ -143,14 +145,14 @@ public final class Copies {
             OwnerOnly.close(part);
             Files.move(part, copy, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
         } catch (IOException e) {
-            throw new SQLException("the copy " + copy + " could not be written: " + e.getMessage(), e);
+            throw new Refusal(Message.of("store.copies.not-written", copy.toString(), e.getMessage()), e);
         }
     }
 
     /**
      * Has the server that works on a folder make a copy, and takes it.
      *
-     * @throws IOException with a sentence, if it does not within ten minutes
+     * @throws Refusal if it does not within ten minutes
      */
     public static void ask(Path data, Path to) throws IOException, InterruptedException {
         Path folder = data.resolve(FOLDER);
@@ -160,14 +162,13 @@ public final class Copies {
         for (int tries = 0; Files.exists(wanted); tries++) {
             if (tries == 3_000) {
                 Files.deleteIfExists(wanted);
-                throw new IOException("the Smorgas that works on " + data + " made no copy; what stands in its window"
-                        + " may tell why");
+                throw new Refusal("store.copies.not-made-in-time", data.toString());
             }
             Thread.sleep(200);
         }
         List<Path> copies = all(folder);
         if (copies.isEmpty()) {
-            throw new IOException("the Smorgas that works on " + data + " made no copy");
+            throw new Refusal("store.copies.not-made", data.toString());
         }
         Files.copy(copies.getFirst(), to);
         OwnerOnly.close(to);
@@ -205,10 +206,10 @@ public final class Copies {
             }
         } catch (java.util.zip.ZipException | java.io.EOFException e) {
             Files.deleteIfExists(to);
-            throw new DataFolder.Refused(copy + " is damaged: " + e.getMessage() + ". Nothing was touched.");
+            throw new Refusal(Message.of("store.copies.damaged", copy.toString(), e.getMessage()), e);
         }
         Files.deleteIfExists(to);
-        throw new DataFolder.Refused(copy + " is no copy that Smorgas has made. Nothing was touched.");
+        throw new Refusal("store.copies.no-copy", copy.toString());
     }
 
     /** The rolling copies in a folder of copies, the newest first. */
@@ -232,7 +233,7 @@ public final class Copies {
     }
 
     /** What one can do with a folder whose database is not what it was. */
-    static String waysBack(Path data) {
+    static Message waysBack(Path data) {
         List<Path> copies;
         try {
             copies = all(data.resolve(FOLDER));
@@ -240,11 +241,10 @@ public final class Copies {
             copies = List.of();
         }
         if (copies.isEmpty()) {
-            return "There is no copy in " + data.resolve(FOLDER) + "; restore one of yours with ./smorgas restore FILE"
-                    + " --data " + data + ", or go on with what is left by moving " + Tally.NAME + " away.";
+            return Message.of(
+                    "store.copies.none-to-go-back-to", data.resolve(FOLDER).toString(), data.toString(), Tally.NAME);
         }
-        return "Restore the newest of " + (copies.size() == 1 ? "its copies" : "its " + copies.size() + " copies")
-                + " with ./smorgas restore " + copies.getFirst() + " --data " + data
-                + ", or go on with what is left by moving " + Tally.NAME + " away.";
+        return Message.of(
+                "store.copies.go-back-to", copies.size(), copies.getFirst().toString(), data.toString(), Tally.NAME);
     }
 }

@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.flywaydb.core.Flyway;
 import org.jspecify.annotations.Nullable;
+import smorgas.core.text.Message;
+import smorgas.core.text.Refusal;
 
 /**
  * The folder of a database, opened so that nothing is written into one that is not what it was: looked at without
@@ -20,26 +22,6 @@ import org.jspecify.annotations.Nullable;
  * closed, until the database is opened anew.)
  */
 public final class DataFolder {
-
-    /** Why a folder is not taken, in a sentence that says what to do. Nothing in it was written. */
-    public static class Refused extends RuntimeException {
-        private static final long serialVersionUID = 1;
-
-        Refused(String sentence) {
-            super(sentence);
-        }
-    }
-
-    /** Another version has made it, before or behind this one. */
-    public static final class OfAnother extends Refused {
-        private static final long serialVersionUID = 1;
-
-        OfAnother(String why) {
-            super(
-                    "this data folder was made by another version of Smorgas (" + why
-                            + "). Nothing in it was touched; start it with that version, or choose another folder with --data.");
-        }
-    }
 
     /** The newest migration that this version has. */
     static final int SCHEMA = 1;
@@ -62,14 +44,13 @@ public final class DataFolder {
      * @param url as the application opens it
      * @param locations of the migrations
      * @return its tally, which takes a line with each act from now on
-     * @throws Refused if what is there is not what must be there
+     * @throws Refusal if what is there is not what must be there
      */
     public static Tally open(Path folder, String url, String... locations) {
         try {
             return new DataFolder(folder, url).open(locations);
         } catch (IOException | SQLException e) {
-            throw new Refused("the database in " + folder + " cannot be opened: " + e.getMessage()
-                    + ". Check that the folder can be written and that the disk has room.");
+            throw new Refusal(Message.of("store.data-folder.cannot-be-opened", folder.toString(), e.getMessage()), e);
         }
     }
 
@@ -79,8 +60,7 @@ public final class DataFolder {
         boolean told = Files.exists(Tally.in(folder));
         if (!Files.exists(database)) {
             if (told) {
-                throw new Refused("the database " + database + " is missing, though " + Tally.NAME
-                        + " tells what was in it. Nothing was made in its place. " + waysBack());
+                throw new Refusal("store.data-folder.missing", database.toString(), Tally.NAME, waysBack());
             }
             OwnerOnly.create(database);
         } else if (told || Files.size(database) > 0) {
@@ -118,7 +98,7 @@ public final class DataFolder {
      * Copies a database that nobody works with.
      *
      * @param to a file that does not exist
-     * @throws Refused if the database is not what it was
+     * @throws Refusal if the database is not what it was
      */
     public static void copy(Path folder, Path to) throws IOException {
         Path database = folder.resolve(DATABASE);
@@ -135,11 +115,11 @@ public final class DataFolder {
      * folder is refused at the next start, and it can be done again.
      *
      * @return what was done, in a sentence
-     * @throws Refused if the copy cannot be read; nothing has changed then
+     * @throws Refusal if the copy cannot be read; nothing has changed then
      */
-    public static String restore(Path folder, Path file, Clock clock) throws IOException {
+    public static Message restore(Path folder, Path file, Clock clock) throws IOException {
         if (!Files.isRegularFile(file)) {
-            throw new Refused("there is no file " + file + "; name a copy that Smorgas has made");
+            throw new Refusal("store.data-folder.no-file", file.toString());
         }
         OwnerOnly.folder(folder);
         Path fresh = folder.resolve("restoring.mv.db");
@@ -147,22 +127,23 @@ public final class DataFolder {
         Copies.unpack(file, fresh);
         DatabaseState look;
         try {
-            look = lookAt(readOnly(fresh), new TallyMarks(), "It is no copy that Smorgas has made, or a damaged one.");
-        } catch (Refused e) {
+            look = lookAt(readOnly(fresh), new TallyMarks(), Message.of("store.data-folder.no-copy"));
+        } catch (Refusal e) {
             Files.deleteIfExists(fresh);
             throw e;
         }
         Path database = folder.resolve(DATABASE);
-        String kept = "";
+        Path kept = null;
         if (Files.exists(database)) {
             Path aside = Copies.replaced(folder, clock);
             Files.move(database, aside);
-            kept = " What was there is kept as " + aside + ".";
+            kept = aside;
         }
         Files.move(fresh, database);
         Tally.write(Tally.in(folder), look.marks());
-        return "Restored " + look.marks().projects().size()
-                + (look.marks().projects().size() == 1 ? " project" : " projects") + " from " + file + "." + kept;
+        Message restored =
+                Message.of("command.restore.restored", look.marks().projects().size(), file.toString());
+        return kept == null ? restored : Message.of("command.restore.restored-and-kept", restored, kept.toString());
     }
 
     /**
@@ -177,16 +158,16 @@ public final class DataFolder {
             return Optional.empty();
         }
         try (Connection connection = DriverManager.getConnection(readOnly(database), "sa", "")) {
-            DatabaseState.requireKnown(connection, SCHEMA);
-            return Optional.empty();
+            if (DatabaseState.ofAnother(connection, SCHEMA).isEmpty()) {
+                return Optional.empty();
+            }
         } catch (SQLException e) {
             return Optional.empty();
-        } catch (OfAnother e) {
-            Path aside = Copies.replaced(folder, clock);
-            Files.move(database, aside);
-            Files.deleteIfExists(Tally.in(folder));
-            return Optional.of(aside);
         }
+        Path aside = Copies.replaced(folder, clock);
+        Files.move(database, aside);
+        Files.deleteIfExists(Tally.in(folder));
+        return Optional.of(aside);
     }
 
     /** Deletes a database and what tells of it; copies stay. */
@@ -200,37 +181,40 @@ public final class DataFolder {
         TallyMarks must = told ? Tally.read(folder) : new TallyMarks();
         long bytes = Files.size(folder.resolve(DATABASE));
         if (bytes < must.bytes()) {
-            throw new Refused("the database in " + folder + " has " + bytes + " bytes, and had " + must.bytes()
-                    + " when it was closed. Nothing was written. " + waysBack());
+            throw new Refusal("store.data-folder.too-small", folder.toString(), bytes, must.bytes(), waysBack());
         }
         DatabaseState look = lookAt(readOnly(folder.resolve(DATABASE)), must, waysBack());
         if (!look.missing().isEmpty()) {
-            List<String> missing = look.missing();
-            throw new Refused("the database in " + folder + " is not what it was: " + missing.getFirst()
-                    + (missing.size() > 1 ? " and " + (missing.size() - 1) + " more" : "")
-                    + " that had been saved cannot be found in it. Nothing was written. " + waysBack());
+            List<Message> missing = look.missing();
+            Message first = missing.getFirst();
+            throw new Refusal(
+                    "store.data-folder.not-what-it-was",
+                    folder.toString(),
+                    missing.size() > 1 ? Message.of("list.and-more", first, missing.size() - 1) : first,
+                    waysBack());
         }
         return must;
     }
 
     /** What is in a database file; refused if it cannot be read or was made by a newer version. */
-    static DatabaseState lookAt(String url, TallyMarks must, String waysBack) {
+    static DatabaseState lookAt(String url, TallyMarks must, Message waysBack) {
         try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
-            DatabaseState.requireKnown(connection, SCHEMA);
+            DatabaseState.ofAnother(connection, SCHEMA).ifPresent(why -> {
+                throw new Refusal("store.data-folder.of-another", why);
+            });
             return DatabaseState.at(connection, must);
         } catch (SQLException e) {
-            throw new Refused("the database is damaged and cannot be read (" + firstLine(e.getMessage())
-                    + "). Nothing was written. " + waysBack);
+            throw new Refusal(Message.of("store.data-folder.damaged", firstLine(e.getMessage()), waysBack), e);
         }
     }
 
-    private static String firstLine(@Nullable String message) {
+    private static Message firstLine(@Nullable String message) {
         return message == null
-                ? "no reason was told"
-                : message.lines().findFirst().orElse("");
+                ? Message.of("store.data-folder.no-reason")
+                : Message.verbatim(message.lines().findFirst().orElse(""));
     }
 
-    private String waysBack() {
+    private Message waysBack() {
         return Copies.waysBack(folder);
     }
 

@@ -6,6 +6,9 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import smorgas.core.text.Message;
+import smorgas.core.text.Refusal;
 
 /**
  * What a look into a database finds.
@@ -13,13 +16,13 @@ import java.util.List;
  * @param marks what is there
  * @param missing what must be there and is not, in words
  */
-record DatabaseState(TallyMarks marks, List<String> missing) {
+record DatabaseState(TallyMarks marks, List<Message> missing) {
 
     /**
      * Reads without writing.
      *
      * @param must what must be there
-     * @throws DataFolder.Refused if a newer version has made it
+     * @throws Refusal if a newer version has made it
      */
     static DatabaseState at(Connection connection, TallyMarks must) throws SQLException {
         try (Statement statement = connection.createStatement()) {
@@ -27,7 +30,7 @@ record DatabaseState(TallyMarks marks, List<String> missing) {
                 return new DatabaseState(new TallyMarks(), must.missingIn(new TallyMarks()));
             }
             TallyMarks found = new TallyMarks();
-            List<String> missing = new ArrayList<>();
+            List<Message> missing = new ArrayList<>();
             histories(statement, found, must, missing);
             baskets(statement, found);
             lists(statement, found);
@@ -36,23 +39,23 @@ record DatabaseState(TallyMarks marks, List<String> missing) {
         }
     }
 
-    /** Refused if its tables are others than this version makes, or newer than it knows. */
-    static void requireKnown(Connection connection, int newest) throws SQLException {
+    /** Why it is of another version, if its tables are others than this version makes, or newer than it knows. */
+    static Optional<Message> ofAnother(Connection connection, int newest) throws SQLException {
         try (Statement statement = connection.createStatement()) {
             if (!has(statement, "flyway_schema_history", "version")) {
-                return;
+                return Optional.empty();
             }
             try (ResultSet found = statement.executeQuery(
                     "select coalesce(max(cast(\"version\" as integer)), 0) from \"flyway_schema_history\""
                             + " where \"version\" is not null")) {
                 found.next();
                 if (found.getInt(1) > newest) {
-                    throw new DataFolder.OfAnother("its tables are of version " + found.getInt(1)
-                            + ", and this Smorgas knows version " + newest);
+                    return Optional.of(Message.of("store.database-state.newer-tables", found.getInt(1), newest));
                 }
                 if (found.getInt(1) > 0 && !made(statement).equals(Fingerprint.OURS)) {
-                    throw new DataFolder.OfAnother("before version 1.0 each version reads only its own folders");
+                    return Optional.of(Message.of("store.database-state.before-first"));
                 }
+                return Optional.empty();
             }
         }
     }
@@ -67,7 +70,7 @@ record DatabaseState(TallyMarks marks, List<String> missing) {
         }
     }
 
-    private static void histories(Statement statement, TallyMarks found, TallyMarks must, List<String> missing)
+    private static void histories(Statement statement, TallyMarks found, TallyMarks must, List<Message> missing)
             throws SQLException {
         try (ResultSet rows = statement.executeQuery("select id, version from project order by id")) {
             while (rows.next()) {
@@ -81,14 +84,15 @@ record DatabaseState(TallyMarks marks, List<String> missing) {
                 String kind = rows.getString(3);
                 int format = rows.getInt(4);
                 if (!Json.knows(kind, format)) {
-                    throw new DataFolder.OfAnother("project " + rows.getLong(1) + " has an act \"" + kind
-                            + "\" of format " + format + ", which this one does not know");
+                    throw new Refusal(
+                            "store.data-folder.of-another",
+                            Message.of("store.database-state.unknown-act", rows.getLong(1), kind, format));
                 }
                 TallyMarks.OfProject after = before.and(kind, format, rows.getString(5));
                 found.put(after);
                 TallyMarks.OfProject wanted = must.project(after.project());
                 if (wanted.entries() == after.entries() && !wanted.sum().equals(after.sum())) {
-                    missing.add("the history of project " + after.project() + " as it was");
+                    missing.add(Message.of("store.database-state.history", after.project()));
                 }
             }
         }

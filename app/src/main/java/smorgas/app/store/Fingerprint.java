@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import smorgas.core.recipe.Doer;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import tools.jackson.databind.JsonNode;
 
@@ -36,12 +37,12 @@ final class Fingerprint {
     /**
      * Looks whether this version wrote a file.
      *
-     * @param what the file is, as a sentence begins
+     * @param what the key of what the file is, as a sentence begins
      * @throws Refusal with a sentence without a full stop
      */
     static void require(String what, JsonNode file) {
         if (!OURS.equals(file.path(FIELD).stringValue(""))) {
-            throw new Refusal("store.fingerprint.written-another-version-smorgas", what);
+            throw new Refusal("store.fingerprint.written-another-version-smorgas", Message.of(what));
         }
     }
 

@@ -57,7 +57,7 @@ public class Layouts {
 
     /** Stores a layout as the newest version of its name, and puts it back if it was taken away. */
     public void save(PlanLayout layout) {
-        Bounded.text(layout.name(), PLAN_LAYOUT.NAME, "The name of the layout");
+        Bounded.text(layout.name(), PLAN_LAYOUT.NAME, "store.bounded.name-of-the-layout");
         oneAtATime.make(() -> {
             saved(layout);
             return layout;

@@ -71,8 +71,8 @@ public class Pantry {
      * @return what is stored now: the version before if the list says the same as that
      */
     public WordList save(WordList list) {
-        Bounded.text(list.name(), WORD_LIST.NAME, "The name of the list");
-        Bounded.text(list.language(), WORD_LIST.LANGUAGE, "The language");
+        Bounded.text(list.name(), WORD_LIST.NAME, "store.bounded.name-of-the-list");
+        Bounded.text(list.language(), WORD_LIST.LANGUAGE, "store.bounded.language");
         // Of two that are saved at once, the later one is a newer version of the other.
         return oneAtATime.make(() -> saved(list));
     }

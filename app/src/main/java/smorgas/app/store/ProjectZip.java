@@ -106,7 +106,7 @@ final class ProjectZip {
         if (format < 1) {
             throw new Refusal("store.project-zip.project-file-project-json");
         }
-        Fingerprint.require("This project file", told);
+        Fingerprint.require("store.fingerprint.this-project-file", told);
         rules(told);
     }
 
@@ -167,7 +167,7 @@ final class ProjectZip {
     }
 
     static OffsetDateTime time(JsonNode node, String field) {
-        return Bounded.time(node.path(field).asString(""), "\"" + field + "\" in this project file");
+        return Bounded.time(node.path(field).asString(""), Message.of("store.bounded.field-of-file", field));
     }
 
     static Entry entry(JsonNode act, int number, Map<Long, Long> numbers) {

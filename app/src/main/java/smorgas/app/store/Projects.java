@@ -61,10 +61,10 @@ public class Projects {
         room.need(0);
         OffsetDateTime now = OffsetDateTime.now(clock);
         long project = db.insertInto(PROJECT)
-                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "The name of the project"))
-                .set(PROJECT.LANGUAGE, Bounded.text(language, PROJECT.LANGUAGE, "The language"))
-                .set(PROJECT.MARKET, Bounded.text(market, PROJECT.MARKET, "The market"))
-                .set(PROJECT.CURRENCY, Bounded.text(currency, PROJECT.CURRENCY, "The currency"))
+                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "store.bounded.name-of-the-project"))
+                .set(PROJECT.LANGUAGE, Bounded.text(language, PROJECT.LANGUAGE, "store.bounded.language"))
+                .set(PROJECT.MARKET, Bounded.text(market, PROJECT.MARKET, "store.bounded.market"))
+                .set(PROJECT.CURRENCY, Bounded.text(currency, PROJECT.CURRENCY, "store.bounded.currency"))
                 .set(PROJECT.RULES, Rules.NEWEST.number())
                 .set(PROJECT.CREATED_AT, now)
                 .set(PROJECT.OPENED_AT, now)
@@ -76,7 +76,7 @@ public class Projects {
 
     public void rename(long id, String name) {
         db.update(PROJECT)
-                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "The name of the project"))
+                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "store.bounded.name-of-the-project"))
                 .where(PROJECT.ID.eq(id))
                 .execute();
     }
@@ -84,10 +84,10 @@ public class Projects {
     /** Puts right what a project is about. */
     public void about(long id, String name, String language, String market, String currency) {
         db.update(PROJECT)
-                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "The name of the project"))
-                .set(PROJECT.LANGUAGE, Bounded.text(language, PROJECT.LANGUAGE, "The language"))
-                .set(PROJECT.MARKET, Bounded.text(market, PROJECT.MARKET, "The market"))
-                .set(PROJECT.CURRENCY, Bounded.text(currency, PROJECT.CURRENCY, "The currency"))
+                .set(PROJECT.NAME, Bounded.text(name, PROJECT.NAME, "store.bounded.name-of-the-project"))
+                .set(PROJECT.LANGUAGE, Bounded.text(language, PROJECT.LANGUAGE, "store.bounded.language"))
+                .set(PROJECT.MARKET, Bounded.text(market, PROJECT.MARKET, "store.bounded.market"))
+                .set(PROJECT.CURRENCY, Bounded.text(currency, PROJECT.CURRENCY, "store.bounded.currency"))
                 .where(PROJECT.ID.eq(id))
                 .execute();
     }

@@ -4,9 +4,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import smorgas.core.figure.Figure;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.Folding;
@@ -81,7 +81,7 @@ public record RecipeFile(Rules rules, String language, List<Entry> entries) {
         if (!file.path("recipe").isInt() || file.path("recipe").intValue() != FORMAT) {
             throw new Refusal("store.recipe-file.recipe-format-should-begin", FORMAT);
         }
-        Fingerprint.require("This recipe", file);
+        Fingerprint.require("store.fingerprint.this-recipe", file);
         return new RecipeFile(
                 Rules.numbered(file.path("rules").asInt(1)),
                 file.path("language").stringValue("en"),
@@ -110,7 +110,7 @@ public record RecipeFile(Rules rules, String language, List<Entry> entries) {
         return new RecipeTaken(name, file.entries());
     }
 
-    private static String told(String language) {
-        return Locale.of(language).getDisplayLanguage(Locale.ENGLISH);
+    private static Message told(String language) {
+        return Lexicon.CODES.contains(language) ? Lexicon.of(language).name() : Message.verbatim(language);
     }
 }

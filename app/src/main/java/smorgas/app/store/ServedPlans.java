@@ -50,7 +50,7 @@ public class ServedPlans {
         room.need(packed.length);
         return db.insertInto(SERVED)
                 .set(SERVED.PROJECT_ID, project)
-                .set(SERVED.NAME, Bounded.text(one.name(), SERVED.NAME, "The name of the exported plan"))
+                .set(SERVED.NAME, Bounded.text(one.name(), SERVED.NAME, "store.bounded.name-of-the-plan"))
                 .set(SERVED.POINT, one.point())
                 .set(SERVED.ROWS_COUNT, (int) plan.rows().stream()
                         .filter(row -> row.kind() == PlanRecord.Kind.KEYWORD)

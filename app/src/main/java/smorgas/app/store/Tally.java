@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.zip.CRC32;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import smorgas.core.text.Refusal;
 
 /**
  * What must be in the database, told in a file of its own beside it: each project with its version and the sum of its
@@ -72,7 +73,7 @@ public final class Tally implements AutoCloseable {
     /**
      * Reads the file.
      *
-     * @throws DataFolder.Refused if a line other than the last is not as it was written
+     * @throws Refusal if a line other than the last is not as it was written
      */
     static TallyMarks read(Path folder) throws IOException {
         List<String> lines = new String(Files.readAllBytes(in(folder)), StandardCharsets.UTF_8)
@@ -99,10 +100,8 @@ public final class Tally implements AutoCloseable {
         }
     }
 
-    private static DataFolder.Refused damaged(int line) {
-        return new DataFolder.Refused("line " + line + " of " + NAME + ", which tells what must be in the database, is"
-                + " damaged. Nothing was touched. If you know that the database is right, move that file away and start"
-                + " again; else restore a copy.");
+    private static Refusal damaged(int line) {
+        return new Refusal("store.tally.damaged", line, NAME);
     }
 
     private static String line(String told) {

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import smorgas.core.recipe.Entry;
+import smorgas.core.text.Message;
 
 /** What a database holds, in marks that can be compared: of projects, baskets and the newest word lists. Grows with acts. */
 final class TallyMarks {
@@ -169,19 +170,19 @@ final class TallyMarks {
     }
 
     /** What must be there by these marks and is not there by the others, in words; empty if all is. */
-    List<String> missingIn(TallyMarks there) {
-        List<String> missing = new ArrayList<>();
+    List<Message> missingIn(TallyMarks there) {
+        List<Message> missing = new ArrayList<>();
         for (OfProject project : projects.values()) {
             OfProject found = there.projects.get(project.project());
             if (found == null) {
-                missing.add("project " + project.project());
+                missing.add(Message.of("store.tally-marks.project", project.project()));
             } else if (found.version() < project.version() || found.entries() < project.entries()) {
-                missing.add("the last acts of project " + project.project());
+                missing.add(Message.of("store.tally-marks.last-acts", project.project()));
             }
         }
         for (OfBasket basket : baskets.values()) {
             if (!basket.equals(there.baskets.get(basket.basket()))) {
-                missing.add("basket " + basket.basket());
+                missing.add(Message.of("store.tally-marks.basket", basket.basket()));
             }
         }
         for (OfList list : lists.values()) {
@@ -189,7 +190,7 @@ final class TallyMarks {
             if (found == null
                     || found.version() < list.version()
                     || found.version() == list.version() && !found.equals(list)) {
-                missing.add("the word list \"" + list.name() + "\"");
+                missing.add(Message.of("store.tally-marks.word-list", list.name()));
             }
         }
         return missing;

@@ -59,7 +59,7 @@ public class Meanings {
     public record Ready() implements State {}
 
     /** The model does not run here. */
-    public record Broken(String why) implements State {}
+    public record Broken(Message why) implements State {}
 
     private final MeaningStore store;
     private final boolean on;
@@ -70,7 +70,7 @@ public class Meanings {
     private final Map<Long, MeaningTask> tasks = new ConcurrentHashMap<>();
     private final Background background;
     private @Nullable MeaningModel model;
-    private volatile String broken = "";
+    private volatile Message broken = Message.NONE;
 
     /** What is found out for some keywords, which it does not hold once it is over. */
     private final class MeaningTask extends BackgroundTask {
@@ -284,10 +284,10 @@ public class Meanings {
             task.complete = all;
         } catch (MeaningModel.Unavailable e) {
             LOG.warn("keywords are grouped by words alone: {}", e.getMessage());
-            broken = String.valueOf(e.getMessage());
+            broken = Message.of("work.meanings.unavailable", e.getMessage());
         } catch (RuntimeException e) {
             LOG.error("what keywords mean was not found out", e);
-            broken = "What keywords mean could not be found out; the window in which Smorgas was started says why.";
+            broken = Message.of("work.meanings.broken");
         }
     }
 

@@ -9,10 +9,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
+import smorgas.app.Main;
 import smorgas.app.store.RecipeFile;
 import smorgas.core.recipe.Rules;
+import smorgas.core.text.Catalogue;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -39,9 +41,10 @@ abstract class BatchUnderTest {
         System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
         System.setErr(new PrintStream(PrintStream.nullOutputStream(), true, StandardCharsets.UTF_8));
         try {
-            return new CommandLine(new BatchCommand())
-                    .setCaseInsensitiveEnumValuesAllowed(true)
-                    .execute(List.of(arguments).stream().map(Object::toString).toArray(String[]::new));
+            return Main.line(Catalogue.english())
+                    .execute(Stream.concat(
+                                    Stream.of("batch"), Stream.of(arguments).map(Object::toString))
+                            .toArray(String[]::new));
         } finally {
             System.setOut(out);
             System.setErr(err);

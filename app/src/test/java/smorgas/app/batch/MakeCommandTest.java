@@ -6,9 +6,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
+import smorgas.app.Main;
+import smorgas.core.text.Catalogue;
 
 /** Lists of our own tools from the command line, and the batch that takes them. */
 class MakeCommandTest {
@@ -17,8 +19,9 @@ class MakeCommandTest {
     private Path folder;
 
     private int run(Object... arguments) {
-        return new CommandLine(new MakeCommand())
-                .execute(List.of(arguments).stream().map(Object::toString).toArray(String[]::new));
+        return Main.line(Catalogue.english())
+                .execute(Stream.concat(Stream.of("make"), Stream.of(arguments).map(Object::toString))
+                        .toArray(String[]::new));
     }
 
     private Path file(String name, String text) throws IOException {
@@ -61,8 +64,9 @@ class MakeCommandTest {
                 .isZero();
         assertThat(lines("ideas.csv")).contains("cedar hives", "best cedar hives");
         Path plan = folder.resolve("out");
-        assertThat(new CommandLine(new BatchCommand())
+        assertThat(Main.line(Catalogue.english())
                         .execute(
+                                "batch",
                                 "--in",
                                 out.toString(),
                                 "--in",

@@ -16,9 +16,10 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
+import smorgas.app.Main;
 import smorgas.app.store.Project;
 import smorgas.app.store.StoreUnderTest;
+import smorgas.core.text.Catalogue;
 
 /** What stops the start is one line that says what to do. */
 class ServeCommandTest {
@@ -28,11 +29,11 @@ class ServeCommandTest {
 
     private final ByteArrayOutputStream told = new ByteArrayOutputStream();
 
-    private int run(Object command, String... arguments) {
+    private int run(String... arguments) {
         PrintStream err = System.err;
         System.setErr(new PrintStream(told, true, StandardCharsets.UTF_8));
         try {
-            return new CommandLine(command).execute(arguments);
+            return Main.line(Catalogue.english()).execute(arguments);
         } finally {
             System.setErr(err);
         }
@@ -49,8 +50,7 @@ class ServeCommandTest {
     void aTakenPortIsToldWithTheWayOut() throws IOException {
         try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             String port = String.valueOf(taken.getLocalPort());
-            assertThat(run(new ServeCommand(), "--data", data.toString(), "--port", port))
-                    .isEqualTo(1);
+            assertThat(run("serve", "--data", data.toString(), "--port", port)).isEqualTo(1);
             assertOneLine(port, "--port");
         }
     }
@@ -58,28 +58,21 @@ class ServeCommandTest {
     @Test
     void anAddressThatOthersReachNeedsAPasswordFirst() throws IOException {
         for (String everywhere : new String[] {"0.0.0.0", "::"}) {
-            assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", everywhere))
+            assertThat(run("serve", "--data", data.toString(), "--address", everywhere))
                     .isEqualTo(1);
             assertOneLine("--host");
-            assertThat(run(
-                            new ServeCommand(),
-                            "--data",
-                            data.toString(),
-                            "--address",
-                            everywhere,
-                            "--host",
-                            "keywords.example"))
+            assertThat(run("serve", "--data", data.toString(), "--address", everywhere, "--host", "keywords.example"))
                     .isEqualTo(1);
             assertOneLine("password");
         }
-        assertThat(run(new ServeCommand(), "--data", data.toString(), "--proxy", "no.such.host.invalid"))
+        assertThat(run("serve", "--data", data.toString(), "--proxy", "no.such.host.invalid"))
                 .isEqualTo(1);
         assertOneLine("--proxy");
-        assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", "no.such.host.invalid"))
+        assertThat(run("serve", "--data", data.toString(), "--address", "no.such.host.invalid"))
                 .isEqualTo(1);
         assertOneLine("--address");
         for (String odd : new String[] {"", " ", "127.0.0.1 "}) {
-            assertThat(run(new ServeCommand(), "--data", data.toString(), "--address", odd))
+            assertThat(run("serve", "--data", data.toString(), "--address", odd))
                     .as("\"%s\"", odd)
                     .isEqualTo(1);
             assertOneLine("--address");
@@ -90,20 +83,20 @@ class ServeCommandTest {
     void aCopyIsMadeAndPutBackByCommands() throws IOException {
         String folder = data.resolve("of-somebody").toString();
         String copy = data.resolve("copy.zip").toString();
-        assertThat(run(new BackupCommand(), "--data", folder, "--to", copy)).isEqualTo(1);
+        assertThat(run("backup", "--data", folder, "--to", copy)).isEqualTo(1);
         assertOneLine("no database");
         try (StoreUnderTest store = new StoreUnderTest(Path.of(folder))) {
             store.projects().create("Client", "en", "UK", "GBP");
         }
-        assertThat(run(new BackupCommand(), "--data", folder, "--to", copy)).isZero();
-        assertThat(run(new BackupCommand(), "--data", folder, "--to", copy)).isEqualTo(1);
+        assertThat(run("backup", "--data", folder, "--to", copy)).isZero();
+        assertThat(run("backup", "--data", folder, "--to", copy)).isEqualTo(1);
         assertOneLine("exists already");
         String other = data.resolve("other").toString();
-        assertThat(run(new RestoreCommand(), copy, "--data", other)).isZero();
+        assertThat(run("restore", copy, "--data", other)).isZero();
         try (StoreUnderTest store = new StoreUnderTest(Path.of(other))) {
             assertThat(store.projects().all()).extracting(Project::name).containsExactly("Client");
         }
-        assertThat(run(new RestoreCommand(), data.resolve("none").toString(), "--data", other))
+        assertThat(run("restore", data.resolve("none").toString(), "--data", other))
                 .isEqualTo(1);
         assertOneLine("there is no file");
     }
@@ -111,7 +104,7 @@ class ServeCommandTest {
     @Test
     void aFolderThatCannotBeMadeIsTold() throws IOException {
         Path file = Files.writeString(data.resolve("file"), "");
-        assertThat(run(new ServeCommand(), "--data", file.resolve("in").toString(), "--port", "0"))
+        assertThat(run("serve", "--data", file.resolve("in").toString(), "--port", "0"))
                 .isEqualTo(1);
         assertOneLine("--data");
     }
@@ -121,8 +114,7 @@ class ServeCommandTest {
         try (FileChannel other =
                 FileChannel.open(data.resolve("in-use.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
             assertThat(other.lock().isValid()).isTrue();
-            assertThat(run(new ServeCommand(), "--data", data.toString(), "--port", "0"))
-                    .isEqualTo(1);
+            assertThat(run("serve", "--data", data.toString(), "--port", "0")).isEqualTo(1);
             assertOneLine("another Smorgas");
         }
     }
@@ -148,7 +140,7 @@ class ServeCommandTest {
         InputStream in = System.in;
         System.setIn(new ByteArrayInputStream((typed + "\n").getBytes(StandardCharsets.UTF_8)));
         try {
-            return run(new PasswordCommand(), "--data", data.toString());
+            return run("password", "--data", data.toString());
         } finally {
             System.setIn(in);
         }

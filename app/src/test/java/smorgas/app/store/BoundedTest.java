@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.gather.Reading;
 import smorgas.core.recipe.sift.WordList;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** What does not fit is refused by field and bound; what is damaged but follows from the bytes is made again. */
@@ -52,11 +53,13 @@ class BoundedTest {
     void timesThatNoPageCanShowAreRefused() {
         for (String never :
                 List.of("-999999999-01-01T00:00:00Z", "+999999999-12-31T23:59:59Z", "1969-12-31T23:59:59Z", "soon")) {
-            assertThatThrownBy(() -> Bounded.time(never, "\"at\""))
+            assertThatThrownBy(() -> Bounded.time(never, Message.verbatim("\"at\"")))
                     .isInstanceOf(Refusal.class)
                     .hasMessageContaining("\"at\"");
         }
-        assertThat(Bounded.time("2026-12-01T10:00:00Z", "\"at\"").getYear()).isEqualTo(2026);
+        assertThat(Bounded.time("2026-12-01T10:00:00Z", Message.verbatim("\"at\""))
+                        .getYear())
+                .isEqualTo(2026);
     }
 
     @Test

@@ -29,6 +29,7 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Standing;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Message;
+import smorgas.core.text.Refusal;
 
 /** A data folder that is not what it was is refused, left as it is, and can be brought back. */
 class DataFolderTest {
@@ -75,7 +76,7 @@ class DataFolderTest {
     private void assertRefused(String... told) throws IOException {
         byte[] before = Files.exists(database()) ? Files.readAllBytes(database()) : new byte[0];
         assertThatThrownBy(() -> new StoreUnderTest(folder))
-                .isInstanceOf(DataFolder.Refused.class)
+                .isInstanceOf(Refusal.class)
                 .satisfies(fault -> assertThat(fault.getMessage()).contains(told));
         assertThat(Files.exists(database()) ? Files.readAllBytes(database()) : new byte[0])
                 .as("left untouched")
@@ -158,7 +159,7 @@ class DataFolderTest {
             cut(Files.size(database()) / 50);
             assertRefused("the last acts of project 1", "./smorgas restore");
 
-            String told = DataFolder.restore(folder, copy, Clock.systemUTC());
+            String told = DataFolder.restore(folder, copy, Clock.systemUTC()).toString();
             assertThat(told).contains("Restored 1 project", "replaced-");
             try (StoreUnderTest restored = new StoreUnderTest(folder)) {
                 assertThat(restored.histories().load(project).steps()).hasSize(30);

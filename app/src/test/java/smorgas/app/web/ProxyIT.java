@@ -31,8 +31,8 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
-import smorgas.app.config.PasswordCommand;
+import smorgas.app.Main;
+import smorgas.core.text.Catalogue;
 
 /**
  * Behind a proxy that speaks TLS, set up as the user guide says: Debian's nginx, with a certificate made here. And who may say
@@ -59,7 +59,7 @@ class ProxyIT {
         InputStream in = System.in;
         System.setIn(new ByteArrayInputStream((PASSWORD + "\n").getBytes(StandardCharsets.UTF_8)));
         try {
-            new CommandLine(new PasswordCommand()).execute("--data", data.toString());
+            Main.line(Catalogue.english()).execute("password", "--data", data.toString());
         } finally {
             System.setIn(in);
         }

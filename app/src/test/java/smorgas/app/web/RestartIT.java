@@ -36,8 +36,8 @@ class RestartIT {
         InputStream in = System.in;
         System.setIn(new java.io.ByteArrayInputStream("swarm in may\n".getBytes(StandardCharsets.UTF_8)));
         try {
-            assertThat(new picocli.CommandLine(new smorgas.app.config.PasswordCommand())
-                            .execute("--data", data.toString()))
+            assertThat(smorgas.app.Main.line(smorgas.core.text.Catalogue.english())
+                            .execute("password", "--data", data.toString()))
                     .isZero();
         } finally {
             System.setIn(in);

@@ -60,11 +60,12 @@ class RoutesIT {
     @TempDir
     private Path data;
 
-    private record Route(String method, String path, List<Parameter> parameters) {}
+    record Route(String method, String path, List<Parameter> parameters) {}
 
     private final Random random = new Random(11);
 
-    private static List<Route> routes(Running server) {
+    /** All addresses that the application answers. */
+    static List<Route> routes(Running server) {
         List<Route> routes = new ArrayList<>();
         server.context()
                 .getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class)

@@ -20,7 +20,9 @@ import org.h2.jdbc.JdbcConnection;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 import smorgas.app.config.Application;
+import smorgas.core.text.Wording;
 
 /**
  * The application with the demo project, started once for all tests of pages; or started for one test alone. All
@@ -43,16 +45,19 @@ final class Running implements AutoCloseable {
     private final int port;
 
     private Running(Path data, int port, boolean demo, String... more) {
-        context = new SpringApplication(Application.class)
-                .run(Stream.concat(
-                                Stream.of(
-                                        "--smorgas.data=" + data,
-                                        "--smorgas.demo=" + demo,
-                                        "--server.port=" + port,
-                                        "--smorgas.most-unpacked=20MB",
-                                        "--spring.servlet.multipart.max-file-size=" + LARGEST),
-                                Stream.of(more))
-                        .toArray(String[]::new));
+        this(new SpringApplication(Application.class), data, port, demo, more);
+    }
+
+    private Running(SpringApplication application, Path data, int port, boolean demo, String... more) {
+        context = application.run(Stream.concat(
+                        Stream.of(
+                                "--smorgas.data=" + data,
+                                "--smorgas.demo=" + demo,
+                                "--server.port=" + port,
+                                "--smorgas.most-unpacked=20MB",
+                                "--spring.servlet.multipart.max-file-size=" + LARGEST),
+                        Stream.of(more))
+                .toArray(String[]::new));
         this.pool = context.getBean(HikariDataSource.class);
         this.port = ((WebServerApplicationContext) context).getWebServer().getPort();
     }
@@ -110,6 +115,14 @@ final class Running implements AutoCloseable {
     /** In which there is nothing yet, with a proxy at this address before it. */
     static Running behind(String proxy, Path data) {
         return new Running(data, 0, false, "--smorgas.proxy=" + proxy);
+    }
+
+    /** In which there is nothing yet, and people read these words. */
+    static Running inWords(Path data, Wording words) {
+        SpringApplication application = new SpringApplication(Application.class);
+        application.addInitializers(context -> ((GenericApplicationContext) context)
+                .registerBean("otherWords", Wording.class, () -> words, bean -> bean.setPrimary(true)));
+        return new Running(application, data, 0, false, "--smorgas.standins=true");
     }
 
     /** In which there is nothing yet. */

@@ -41,7 +41,8 @@ class TemplateWordsTest {
     /** Keys that are put together of a beginning and a name. */
     private static final Pattern PUT_TOGETHER = Pattern.compile(
             "(fact|status|match-type|intent|check|script|finder|fold-kind|priority-factor|show\\.expected|serve\\.report\\.part"
-                    + "|board\\.difference-csv|sift\\.page\\.by|group\\.dials|band\\.peel)\\..*");
+                    + "|board\\.difference-csv|sift\\.page\\.by|group\\.dials|group\\.looks\\.order|band\\.peel|command|language|when\\.month"
+                    + "|batch\\.batch-run\\.stage)\\..*");
 
     private static List<Path> files(Path folder, String ending) {
         try (Stream<Path> files = Files.walk(folder)) {

@@ -15,8 +15,10 @@ import smorgas.core.figure.Fact;
 import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
+import smorgas.core.recipe.value.Intent;
 import smorgas.core.serve.Csv;
 import smorgas.core.sift.Standings;
+import smorgas.core.text.Message;
 import smorgas.core.value.Promise;
 import smorgas.core.value.Worth;
 
@@ -96,6 +98,23 @@ public final class Facts {
      */
     public List<String> texts(Fact fact, int keyword) {
         return telling(fact).apply(keyword);
+    }
+
+    /**
+     * A fact that is texts, for one keyword, as people read it; empty if there is nothing to tell.
+     *
+     * @throws IllegalArgumentException as {@link #texts}
+     */
+    public List<Message> said(Fact fact, int keyword) {
+        return switch (fact) {
+            case Computed.STANDING -> List.of(board.standings().of(keyword).label());
+            case Computed.REASON -> List.of(board.standings().reason(keyword).sentence());
+            case Computed.INTENT ->
+                board.intents().seen(keyword).stream().map(Intent::label).toList();
+            case Computed.SIMULATED ->
+                keywords.simulated(keyword).stream().map(Figure::word).toList();
+            default -> texts(fact, keyword).stream().map(Message::verbatim).toList();
+        };
     }
 
     /** What tells the texts of a fact, found out once for all keywords. */

@@ -87,7 +87,7 @@ public final class OldStructure {
      *
      * @param places campaign and ad group, with the spelling there
      */
-    public record InSeveral(String keyword, List<String> places) {}
+    public record InSeveral(String keyword, List<Message> places) {}
 
     /**
      * What a new group takes over.
@@ -201,16 +201,16 @@ public final class OldStructure {
     }
 
     private void twice(List<OldRow> rows) {
-        Map<Integer, Map<String, String>> places = new TreeMap<>();
+        Map<Integer, Map<String, Message>> places = new TreeMap<>();
         for (OldRow row : rows) {
             if (row.keyword() >= 0) {
                 String lead = board.keywords().text(row.keyword());
                 places.computeIfAbsent(row.keyword(), none -> new LinkedHashMap<>())
                         .putIfAbsent(
                                 row.place(),
-                                (row.campaign().isEmpty() ? "" : row.campaign() + " / ")
-                                        + row.group()
-                                        + (row.text().equals(lead) ? "" : " as " + row.text()));
+                                row.text().equals(lead)
+                                        ? Message.verbatim(where(row))
+                                        : Message.of("board.old-structure.as", where(row), row.text()));
             }
         }
         places.forEach((keyword, where) -> {
@@ -218,6 +218,10 @@ public final class OldStructure {
                 twice.add(new InSeveral(board.keywords().text(keyword), List.copyOf(where.values())));
             }
         });
+    }
+
+    private static String where(OldRow row) {
+        return row.campaign().isEmpty() ? row.group() : row.campaign() + " / " + row.group();
     }
 
     private void heirs(List<OldRow> rows, Map<Integer, Set<String>> sources) {

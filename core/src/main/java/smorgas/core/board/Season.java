@@ -1,13 +1,12 @@
 package smorgas.core.board;
 
 import java.time.YearMonth;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import smorgas.core.text.Message;
+import smorgas.core.text.When;
 
 /**
  * Whether what is searched otherwise is what the season brings: the months that came are held against the same months of the year
@@ -24,7 +23,6 @@ public record Season(YearMonth first, YearMonth last, long searched, long yearBe
     /** How far above or below it may be and be of the season: lists tell searches in steps of about a fifth (common practice). */
     private static final double USUAL = 1.2;
 
-    private static final DateTimeFormatter NAMES = DateTimeFormatter.ofPattern("MMM yyyy", Locale.ENGLISH);
     private static final int YEAR = 12;
 
     /**
@@ -69,7 +67,9 @@ public record Season(YearMonth first, YearMonth last, long searched, long yearBe
 
     /** In words. */
     public Message told() {
-        String when = first.equals(last) ? NAMES.format(first) : NAMES.format(first) + " to " + NAMES.format(last);
+        Message when = first.equals(last)
+                ? When.month(first)
+                : Message.of("when.from-to", When.month(first), When.month(last));
         return Message.of("board.season.year-before", when, searched, yearBefore);
     }
 }

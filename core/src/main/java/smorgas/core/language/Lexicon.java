@@ -11,7 +11,6 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Properties;
 import java.util.SequencedMap;
@@ -20,6 +19,7 @@ import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.zip.GZIPInputStream;
+import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
 /**
@@ -53,9 +53,9 @@ public final class Lexicon {
         return KNOWN.computeIfAbsent(CODES.contains(code) ? code : "", Lexicon::new);
     }
 
-    /** What the language is called in English. */
-    public String name() {
-        return Locale.of(code).getDisplayLanguage(Locale.ENGLISH);
+    /** What the language is called. */
+    public Message name() {
+        return Message.of("language." + code);
     }
 
     /** Stop words: little words on which no group forms by itself ("for", "the"). */

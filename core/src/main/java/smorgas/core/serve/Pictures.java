@@ -13,6 +13,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Overlap;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.sift.Standing;
+import smorgas.core.text.Message;
 
 /** The pictures of a project: how its lines became a plan, the map of its groups, and what its lists share. */
 final class Pictures {
@@ -76,14 +77,19 @@ final class Pictures {
             int undecided = what.standings().count(Standing.UNDECIDED);
             int dropped = what.standings().count(Standing.DROPPED);
             ribbon(new Corner(FOLD, TOP), new Corner(SIFT, TOP), high(keywords.size()), BODY);
-            peel(FOLD, TOP + high(keywords.size()), keywords.linesInUse() - keywords.size(), "folded", FOLDED);
+            peel(
+                    FOLD,
+                    TOP + high(keywords.size()),
+                    keywords.linesInUse() - keywords.size(),
+                    "serve.pictures.folded",
+                    FOLDED);
             ribbon(new Corner(SIFT, TOP), new Corner(GROUPS, TOP), high(kept), KEPT);
             ribbon(
                     new Corner(SIFT, TOP + high(kept)),
                     new Corner(GROUPS, TOP + high(kept)),
                     high(undecided),
                     UNDECIDED);
-            peel(SIFT, TOP + high(kept + undecided), dropped, "dropped", DROPPED);
+            peel(SIFT, TOP + high(kept + undecided), dropped, "serve.pictures.dropped", DROPPED);
             groups();
             head(LISTS, what.text("count.lines", keywords.linesInUse()));
             head(FOLD, what.text("count.keywords", keywords.size()));
@@ -125,8 +131,7 @@ final class Pictures {
             if (count > 0) {
                 double thick = Math.max(1, high(count));
                 shapes.add(new Drawing.Ribbon(x, y, thick, x + 70, FOOT - 14, Math.min(thick, 6), fill));
-                shapes.add(new Drawing.Letters(
-                        x + 76, FOOT - 7, SMALL, false, false, Report.count(count) + " " + why, QUIET));
+                shapes.add(new Drawing.Letters(x + 76, FOOT - 7, SMALL, false, false, what.text(why, count), QUIET));
             }
         }
 
@@ -169,7 +174,7 @@ final class Pictures {
                 }
             }
             to = end(from, to, rest, what.text("serve.pictures.more-groups", order.length - MOST), GROUP_SOFT);
-            end(from + high(rest), to, groups.grouping().leftovers(), "leftovers", FOLDED);
+            end(from + high(rest), to, groups.grouping().leftovers(), what.text("serve.pictures.leftovers"), FOLDED);
         }
 
         /** A ribbon to where its name stands; where the next may begin. */
@@ -271,8 +276,8 @@ final class Pictures {
                     .mapToObj(place -> lists.get(place).name())
                     .toList();
             double width = room * one.keywords() / largest;
-            shapes.add(
-                    new Drawing.Letters(names - 10, y + 15, PLAIN, false, true, together(in, names - 20), Drawing.INK));
+            shapes.add(new Drawing.Letters(
+                    names - 10, y + 15, PLAIN, false, true, together(what, in, names - 20), Drawing.INK));
             shapes.add(new Drawing.Block(
                     names, y, Math.max(1, width), 20, in.size() == 1 ? TINTS.getFirst() : TINTS.get(2)));
             shapes.add(new Drawing.Letters(
@@ -288,23 +293,25 @@ final class Pictures {
                                 largest,
                                 most.getFirst().places().stream()
                                         .mapToObj(place -> lists.get(place).name())
-                                        .collect(Collectors.joining(" and "))),
+                                        .map(Message::verbatim)
+                                        .reduce((one, other) -> Message.of("list.and", one, other))
+                                        .orElse(Message.NONE)),
                 WIDTH,
                 y + 4,
                 shapes);
     }
 
     /** As many of the names as there is room for, and how many more. */
-    private static String together(List<String> names, double room) {
+    private static String together(Handover what, List<String> names, double room) {
         for (int shown = names.size(); shown > 1; shown--) {
             String all = String.join(" + ", names.subList(0, shown))
-                    + (shown < names.size() ? " + " + (names.size() - shown) + " more" : "");
+                    + (shown < names.size() ? what.text("serve.pictures.and-more", names.size() - shown) : "");
             if (Drawing.widthOf(all, PLAIN) <= room) {
                 return all;
             }
         }
         return fitting(names.getFirst(), room / 2, PLAIN)
-                + (names.size() > 1 ? " + " + (names.size() - 1) + " more" : "");
+                + (names.size() > 1 ? what.text("serve.pictures.and-more", names.size() - 1) : "");
     }
 
     /** A text as far as there is room for it. */

@@ -70,29 +70,35 @@ final class PlanWorkbook implements PlanFormat {
 
     private static void summary(Handover what, Workbook book) throws IOException {
         Plan plan = what.plan();
-        Sheet sheet = new Sheet(book, "Summary", List.of("What", "How much"), List.of(46, 30));
-        sheet.row("Project", what.project());
-        sheet.row("Currency", what.currency());
-        sheet.row("Lines gathered", what.keywords().linesInUse());
-        sheet.row("Keywords after folding", what.keywords().size());
+        Sheet sheet = new Sheet(
+                book,
+                what.text("serve.plan-workbook.summary"),
+                List.of(what.text("serve.plan-workbook.what"), what.text("serve.plan-workbook.how-much")),
+                List.of(46, 30));
+        sheet.row(what.text("serve.plan-workbook.project"), what.project());
+        sheet.row(what.text("serve.plan-workbook.currency"), what.currency());
+        sheet.row(what.text("serve.plan-workbook.lines"), what.keywords().linesInUse());
+        sheet.row(what.text("serve.plan-workbook.keywords"), what.keywords().size());
         for (Standing standing : Standing.values()) {
-            sheet.row(standing.fixedName(), what.standings().count(standing));
+            sheet.row(what.wording().of(standing.label()), what.standings().count(standing));
         }
-        sheet.row("Groups", what.groups().grouping().size());
-        sheet.row("Leftovers", what.groups().grouping().leftovers());
-        sheet.row("Campaigns", plan.count().campaigns());
-        sheet.row("Ad groups", plan.count().adGroups());
-        sheet.row("Keywords served", plan.count().keywords());
-        sheet.row("Rows: keywords times match types", plan.count().rows());
-        sheet.row("Keywords held back", plan.heldBack().size());
+        sheet.row(
+                what.text("serve.plan-workbook.groups"),
+                what.groups().grouping().size());
+        sheet.row(
+                what.text("serve.plan-workbook.leftovers"),
+                what.groups().grouping().leftovers());
+        sheet.row(what.text("serve.plan-workbook.campaigns"), plan.count().campaigns());
+        sheet.row(what.text("serve.plan-workbook.ad-groups"), plan.count().adGroups());
+        sheet.row(what.text("serve.plan-workbook.served"), plan.count().keywords());
+        sheet.row(what.text("serve.plan-workbook.rows"), plan.count().rows());
+        sheet.row(
+                what.text("serve.plan-workbook.held-back-count"),
+                plan.heldBack().size());
         for (Message note : plan.notes()) {
-            sheet.row("To know", what.wording().of(note));
+            sheet.row(what.text("serve.plan-workbook.to-know"), what.wording().of(note));
         }
         sheet.finish();
-    }
-
-    private static String capital(String text) {
-        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     private static void campaigns(Plan plan, Workbook book) throws IOException {
@@ -246,7 +252,8 @@ final class PlanWorkbook implements PlanFormat {
                             List.of(
                                     what.keywords().text(keyword),
                                     searches.known(keyword) ? (Object) (searches.twiceMiddle(keyword) / 2) : "",
-                                    what.standings().reason(keyword).sentence()),
+                                    what.wording()
+                                            .of(what.standings().reason(keyword).sentence())),
                             made(what.keywords(), keyword))
                     .toArray());
         }

@@ -162,7 +162,9 @@ public final class Estimator {
         if (faulty && failed.size() < MOST_FAILED) {
             failed.add(new Foraging.Failed(
                     planner.name(),
-                    piece.getFirst() + (piece.size() > 1 ? " and " + (piece.size() - 1) + " more" : ""),
+                    piece.size() > 1
+                            ? Message.of("list.and-more", piece.getFirst(), piece.size() - 1)
+                            : Message.verbatim(piece.getFirst()),
                     answer.fault()));
         }
         Set<String> asked = new HashSet<>(piece);

@@ -243,7 +243,7 @@ public final class Forager {
         }
         boolean faulty = !answer.fault().isEmpty();
         if (faulty && failed.size() < MOST_FAILED) {
-            failed.add(new Foraging.Failed(source.name(), query, answer.fault()));
+            failed.add(new Foraging.Failed(source.name(), Message.verbatim(query), answer.fault()));
         }
         Progress now = progress.get(source.name());
         progress.put(

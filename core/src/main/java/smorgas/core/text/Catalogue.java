@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Properties;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 
@@ -48,8 +49,8 @@ public final class Catalogue implements Wording {
     }
 
     @Override
-    public boolean has(String key) {
-        return patterns.containsKey(key);
+    public Set<String> keys() {
+        return patterns.keySet();
     }
 
     /** The text of a message; arguments that are lists are written with commas between. */

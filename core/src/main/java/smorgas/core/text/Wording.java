@@ -1,5 +1,7 @@
 package smorgas.core.text;
 
+import java.util.Set;
+
 /** What gives messages their words in the language of who reads them. */
 public interface Wording {
 
@@ -10,8 +12,13 @@ public interface Wording {
      */
     String of(Message message);
 
+    /** The keys of all texts. */
+    Set<String> keys();
+
     /** Whether there is a text of this key. */
-    boolean has(String key);
+    default boolean has(String key) {
+        return keys().contains(key);
+    }
 
     default String of(String key, Object... arguments) {
         return of(Message.of(key, arguments));

@@ -39,8 +39,8 @@ class LexiconTest {
             assertThat(folders.map(folder -> folder.getFileName().toString()))
                     .containsExactlyInAnyOrderElementsOf(LANGUAGES);
         }
-        assertThat(Lexicon.of("pt").name()).isEqualTo("Portuguese");
-        assertThat(Lexicon.of("no").name()).isEqualTo("Norwegian");
+        assertThat(Lexicon.of("pt").name()).hasToString("Portuguese");
+        assertThat(Lexicon.of("no").name()).hasToString("Norwegian");
     }
 
     @ParameterizedTest

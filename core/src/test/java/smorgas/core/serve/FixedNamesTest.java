@@ -36,8 +36,8 @@ class FixedNamesTest {
         }
 
         @Override
-        public boolean has(String key) {
-            return Catalogue.english().has(key);
+        public Set<String> keys() {
+            return Catalogue.english().keys();
         }
     };
 

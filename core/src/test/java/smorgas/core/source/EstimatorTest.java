@@ -99,8 +99,8 @@ class EstimatorTest {
         assertThat(result.found()).hasSize(6);
         assertThat(result.left()).containsExactly("hive 3", "hive 4", "hive 5");
         assertThat(result.failed())
-                .containsExactly(
-                        new Foraging.Failed("one", "hive 3 and 2 more", Message.verbatim("it has too much to do")));
+                .containsExactly(new Foraging.Failed(
+                        "one", Message.of("list.and-more", "hive 3", 2), Message.verbatim("it has too much to do")));
     }
 
     @Test

@@ -148,7 +148,7 @@ class ForagerTest {
         assertThat(rests).containsExactly(250L, 500L, 250L, 500L, 1_000L);
         assertThat(result.failed())
                 .containsExactly(new Foraging.Failed(
-                        "one", "bee b", Message.of("source.asking.answered-nothing-can-understood")));
+                        "one", Message.verbatim("bee b"), Message.of("source.asking.answered-nothing-can-understood")));
     }
 
     @Test

@@ -35,7 +35,7 @@ public final class MeaningModel implements AutoCloseable {
         private static final long serialVersionUID = 1;
 
         Unavailable(Throwable cause) {
-            super("The language model cannot be run on this machine: " + cause.getMessage(), cause);
+            super(String.valueOf(cause.getMessage()), cause);
         }
     }
 

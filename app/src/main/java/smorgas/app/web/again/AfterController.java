@@ -39,7 +39,7 @@ class AfterController {
      *
      * @param rows the first is all together; none until two are chosen
      */
-    record AfterPage(List<Choice> reports, String before, String after, List<GroupRow> rows, String more) {}
+    record AfterPage(List<Choice> reports, String before, String after, List<GroupRow> rows, Message more) {}
 
     /** A group at both times. */
     record GroupRow(
@@ -50,7 +50,7 @@ class AfterController {
      *
      * @param more what it would take to tell; empty if it can be told
      */
-    record Share(String before, String after, Message verdict, String more) {}
+    record Share(String before, String after, Message verdict, Message more) {}
 
     @GetMapping("/projects/{id}/restructure/after")
     String page(
@@ -87,7 +87,7 @@ class AfterController {
                                 ? String.valueOf(reports.getLast().id())
                                 : String.valueOf(after),
                         shown,
-                        rows.size() > SHOWN ? "and " + Show.count(rows.size() - SHOWN) + " more" : ""));
+                        rows.size() > SHOWN ? Message.of("and-more", rows.size() - SHOWN) : Message.NONE));
         frames.frameWithGroups(model, id, snapshot, Step.SERVE);
         return "again/after";
     }
@@ -103,8 +103,8 @@ class AfterController {
                 group < 0 ? otherwise : Message.verbatim(board.groups().name(group)),
                 Show.count(row.before().clicks()),
                 Show.count(row.after().clicks()),
-                share(row.clickThrough(), "impressions"),
-                share(row.conversion(), "clicks"));
+                share(row.clickThrough(), "again.after-controller.more-impressions"),
+                share(row.conversion(), "again.after-controller.more-clicks"));
     }
 
     private static Share share(TwoProportions test, String trials) {
@@ -113,7 +113,7 @@ class AfterController {
                 percent(test.first()),
                 percent(test.second()),
                 test.verdict().label(),
-                more == 0 || more == Long.MAX_VALUE ? "" : Show.count(more) + " more " + trials);
+                more == 0 || more == Long.MAX_VALUE ? Message.NONE : Message.of(trials, more));
     }
 
     private static String percent(double share) {

@@ -19,6 +19,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
 import smorgas.core.text.Message;
+import smorgas.core.value.Reported;
 
 /**
  * The campaign beside the groups.
@@ -108,7 +109,7 @@ record OldAndNew(
             List<String> figures) {}
 
     /** A keyword in several places. */
-    record TwiceRow(String keyword, String places) {}
+    record TwiceRow(String keyword, Message places) {}
 
     /** A group of ours. */
     record NewGroup(String key, Message name) {}
@@ -122,7 +123,7 @@ record OldAndNew(
             List<Part> parts,
             Message moreParts,
             List<String> elsewhere,
-            String more) {}
+            Message more) {}
 
     /** What of it goes into one group, and what that takes over. */
     record Part(NewGroup group, Message count, List<String> keywords, Message inherits) {}
@@ -181,7 +182,7 @@ record OldAndNew(
                 Message.of("again.old-and-new.ad-group", mixed.size()),
                 structure.twice().stream()
                         .limit(SAMPLES)
-                        .map(one -> new TwiceRow(one.keyword(), String.join("; ", one.places())))
+                        .map(one -> new TwiceRow(one.keyword(), Message.joined("list.semicolon", one.places())))
                         .toList(),
                 Message.of("count.keywords", structure.twice().size()),
                 structure.tellsTypes()
@@ -264,19 +265,19 @@ record OldAndNew(
                         : Message.NONE,
                 one.elsewhere().stream().limit(SAMPLES).toList(),
                 one.elsewhere().size() > SAMPLES
-                        ? "and " + Show.count(one.elsewhere().size() - SAMPLES) + " more"
-                        : "");
+                        ? Message.of("and-more", one.elsewhere().size() - SAMPLES)
+                        : Message.NONE);
     }
 
     private static Message told(Board board, int group, OldStructure.Heir heir, Map<String, Long> bids) {
         List<Message> told = new ArrayList<>(List.of(Message.of("again.old-and-new.from-ad-group", heir.oldGroups())));
-        if (heir.sums().impressions() > 0) {
-            told.add(Message.verbatim(Show.count(heir.sums().clicks(), "click", "clicks") + " of "
-                    + Show.count(heir.sums().impressions()) + " impressions"));
+        Reported sums = heir.sums();
+        if (sums.impressions() > 0) {
+            told.add(Message.of("again.old-and-new.clicks-of", sums.clicks(), sums.impressions()));
         }
         if (heir.sums().conversions() > 0) {
-            told.add(Message.verbatim(
-                    Csv.amount(heir.sums().conversions(), Figure.CONVERSIONS.scale()) + " conversions"));
+            told.add(Message.of(
+                    "again.old-and-new.converted", Csv.amount(heir.sums().conversions(), Figure.CONVERSIONS.scale())));
         }
         if (!heir.page().isEmpty()) {
             told.add(Message.of("again.old-and-new.page", heir.page()));

@@ -74,7 +74,7 @@ class RestructureController {
             @PathVariable long id,
             @RequestParam(defaultValue = "0") long basket,
             @ModelAttribute("oldAsked") OldAsked asked,
-            @RequestParam(defaultValue = "New ") String prefix,
+            @RequestParam(defaultValue = "") String prefix,
             Model model) {
         Snapshot snapshot = frames.openWithGroups(id, Step.SERVE).snapshot();
         List<GatheredBasket> lists = lists(snapshot);
@@ -91,7 +91,7 @@ class RestructureController {
                         lists.size() == 1 ? lists.getFirst().id() : basket,
                         asked.fate(),
                         order.key(),
-                        prefix,
+                        prefix.isBlank() ? frames.wording().of("again.restructure-controller.usual-prefix") : prefix,
                         structure
                                 .map(one -> OldAndNew.of(board, one, order, asked.fate(), asked.old()))
                                 .orElse(null),
@@ -160,7 +160,7 @@ class RestructureController {
     void change(
             @PathVariable long id,
             @RequestParam long basket,
-            @RequestParam(defaultValue = "New ") String prefix,
+            @RequestParam(defaultValue = "") String prefix,
             HttpServletResponse response)
             throws IOException {
         Change change = change(frames.open(id).snapshot(), basket, prefix);
@@ -172,7 +172,7 @@ class RestructureController {
     void wayBack(
             @PathVariable long id,
             @RequestParam long basket,
-            @RequestParam(defaultValue = "New ") String prefix,
+            @RequestParam(defaultValue = "") String prefix,
             HttpServletResponse response)
             throws IOException {
         Change change = change(frames.open(id).snapshot(), basket, prefix);

@@ -31,7 +31,7 @@ record FoldSet(String keyword, String lines, String baskets, boolean several, Li
      * @param written how lines write it, where that differs
      * @param by what brought it here
      */
-    record Spelling(String text, String written, Message by, String searches, String where, boolean lead) {}
+    record Spelling(String text, String written, Message by, String searches, Message where, boolean lead) {}
 
     static FoldSet of(Board board, int keyword) {
         Keywords keywords = board.keywords();
@@ -44,14 +44,14 @@ record FoldSet(String keyword, String lines, String baskets, boolean several, Li
                 .thenComparing(mostSearched)
                 .thenComparing(Comparator.naturalOrder()));
         Map<String, Set<String>> written = new LinkedHashMap<>();
-        Map<String, Set<String>> places = new LinkedHashMap<>();
+        Map<String, Set<Message>> places = new LinkedHashMap<>();
         for (Keywords.Occurrence o : keywords.occurrences(keyword)) {
             String tidy = Tidy.of(o.text());
             if (!o.text().equals(tidy)) {
                 written.computeIfAbsent(tidy, t -> new LinkedHashSet<>()).add(o.text());
             }
             places.computeIfAbsent(tidy, t -> new LinkedHashSet<>())
-                    .add(o.basketName() + " line " + Show.count(o.lineNumber()));
+                    .add(Message.of("fold.fold-set.line", o.basketName(), o.lineNumber()));
         }
         return new FoldSet(
                 keywords.text(keyword),
@@ -66,16 +66,16 @@ record FoldSet(String keyword, String lines, String baskets, boolean several, Li
     }
 
     private static Spelling spelling(
-            Board board, int keyword, String text, Map<String, Set<String>> written, Map<String, Set<String>> places) {
+            Board board, int keyword, String text, Map<String, Set<String>> written, Map<String, Set<Message>> places) {
         long twice = board.spellings().twiceSearches(board.spellings().find(text));
-        Set<String> where = places.getOrDefault(text, Set.of());
+        Set<Message> where = places.getOrDefault(text, Set.of());
+        Message some = Message.joined("list.comma", where.stream().limit(PLACES).toList());
         return new Spelling(
                 text,
                 String.join("  ", written.getOrDefault(text, Set.of())),
                 board.foldReport().broughtBy(keyword, text).label(),
                 twice < 0 ? "" : Show.count(twice / 2),
-                String.join(", ", where.stream().limit(PLACES).toList())
-                        + (where.size() > PLACES ? " and " + (where.size() - PLACES) + " more" : ""),
+                where.size() > PLACES ? Message.of("list.and-more", some, where.size() - PLACES) : some,
                 board.keywords().leads(keyword, text));
     }
 }

@@ -1,10 +1,8 @@
 package smorgas.app.web.gather;
 
 import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import smorgas.app.web.show.Show;
 import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Snapshot;
@@ -13,6 +11,7 @@ import smorgas.core.fold.Overlap;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.text.Message;
+import smorgas.core.text.When;
 
 /**
  * A basket as the list of baskets shows it. Bars are thousandths of the largest basket.
@@ -34,10 +33,8 @@ record BasketView(
         String setAside,
         int aloneBar,
         int sharedBar,
-        String gathered,
+        Message gathered,
         Message warning) {
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     static List<BasketView> of(Snapshot snapshot, Overlap overlap, String market, String currency) {
         Keywords keywords = snapshot.board().keywords();
@@ -65,11 +62,11 @@ record BasketView(
                     Math.round(1_000f * added.alone() / largest),
                     Math.round(1_000f * (added.keywords() - added.alone()) / largest),
                     basket.info().gathered().isEmpty()
-                            ? basket.stored()
+                            ? When.day(basket.stored()
                                     .gatheredAt()
-                                    .atZoneSameInstant(ZoneOffset.UTC)
-                                    .format(DAY)
-                            : basket.info().gathered(),
+                                    .withOffsetSameInstant(ZoneOffset.UTC)
+                                    .toLocalDate())
+                            : Message.verbatim(basket.info().gathered()),
                     warning(basket.info(), market, currency)));
         }
         return views;
@@ -86,15 +83,15 @@ record BasketView(
     }
 
     private static Message warning(BasketInfo info, String market, String currency) {
-        List<String> other = new ArrayList<>();
+        List<Message> other = new ArrayList<>();
         if (!info.market().isEmpty() && !info.market().equalsIgnoreCase(market)) {
-            other.add("market " + info.market());
+            other.add(Message.of("gather.basket-view.market", info.market()));
         }
         if (!info.currency().isEmpty() && !info.currency().equalsIgnoreCase(currency)) {
-            other.add("currency " + info.currency());
+            other.add(Message.of("gather.basket-view.currency", info.currency()));
         }
         return other.isEmpty()
                 ? Message.NONE
-                : Message.of("gather.basket-view.another-than-project-figures", String.join(" and ", other));
+                : Message.of("gather.basket-view.another-than-project-figures", Message.joined("list.and", other));
     }
 }

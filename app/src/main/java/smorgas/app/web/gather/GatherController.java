@@ -8,7 +8,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -88,7 +87,7 @@ class GatherController {
             @Nullable OverlapView overlap,
             List<MergeView> merges,
             Merge[] mergeKinds,
-            String about,
+            Message about,
             List<Language> languages,
             List<Waits> waits,
             ToolTasksView errands) {}
@@ -97,15 +96,15 @@ class GatherController {
     record Waits(long basket, String name, Message told) {}
 
     /** What a project is about, in a line. */
-    private static String about(Project project) {
-        String language = Language.ALL.stream()
-                .filter(one -> one.code().equals(project.language()))
-                .map(Language::name)
-                .findFirst()
-                .orElse(project.language());
-        return Stream.of(language, project.market(), project.currency())
-                .filter(part -> !part.isEmpty())
-                .collect(Collectors.joining(" \u00b7 "));
+    private static Message about(Project project) {
+        return Message.joined(
+                "list.dot",
+                Stream.of(
+                                Language.named(project.language()),
+                                Message.verbatim(project.market()),
+                                Message.verbatim(project.currency()))
+                        .filter(part -> !part.isEmpty())
+                        .toList());
     }
 
     @GetMapping("/projects/{id}/gather")

@@ -138,7 +138,9 @@ class GleanController {
         for (MultipartFile file : files) {
             if (!file.isEmpty()) {
                 Packed.Contents contents = Packed.open(
-                        Show.fileName(String.valueOf(file.getOriginalFilename())), file.getBytes(), mostUnpacked);
+                        Show.fileName(String.valueOf(file.getOriginalFilename()), frames.wording()),
+                        file.getBytes(),
+                        mostUnpacked);
                 contents.lists().forEach(page -> came.add(new Pages.Page(page.name(), page.bytes())));
                 contents.problems().forEach(problem -> problems.add(problem.sentence()));
             }

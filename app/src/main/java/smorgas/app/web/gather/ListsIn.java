@@ -60,6 +60,11 @@ public class ListsIn {
         this.mostUnpacked = memory.mostUnpacked(mostUnpacked.toBytes());
     }
 
+    /** The name of a file that a form sent, as a basket is called by it. */
+    public String nameOf(MultipartFile file) {
+        return Show.fileName(file.getOriginalFilename(), wording);
+    }
+
     /**
      * Unpacks what a form sent.
      *
@@ -73,7 +78,7 @@ public class ListsIn {
         for (MultipartFile file : files == null ? List.<MultipartFile>of() : files) {
             if (file.getOriginalFilename() != null
                     && !file.getOriginalFilename().isEmpty()) {
-                String called = Show.fileName(file.getOriginalFilename());
+                String called = nameOf(file);
                 try (Memory.Claim itself =
                         memory.claim(Message.verbatim(called), file.getSize(), MEMORY_PATIENCE_MILLIS)) {
                     byte[] bytes = file.getBytes();
@@ -88,7 +93,7 @@ public class ListsIn {
         }
         if (!pasted.isBlank()) {
             lists.add(Offered.paste(
-                    Show.fileName(name.isBlank() ? wording.of("basket-name.pasted-list") : name), pasted));
+                    Show.fileName(name.isBlank() ? wording.of("basket-name.pasted-list") : name, wording), pasted));
         }
         return new Came(lists, problems);
     }
@@ -101,7 +106,7 @@ public class ListsIn {
             parts.problems().stream().map(ListsIn::told).forEach(problems::add);
             parts.lists()
                     .forEach(part ->
-                            lists.add(Offered.part(Show.fileName(part.list().name()), part)));
+                            lists.add(Offered.part(Show.fileName(part.list().name(), wording), part)));
         }
     }
 

@@ -108,13 +108,14 @@ class LogsController {
                                 .of(
                                         "basket-name.searches-of",
                                         Show.fileName(
-                                                String.valueOf(logs.getFirst().getOriginalFilename())))),
+                                                String.valueOf(logs.getFirst().getOriginalFilename()),
+                                                frames.wording()))),
                 result.list(!reading.goals().isEmpty()),
                 BasketInfo.Kind.LOG,
                 new Asked.Logged(reading, result.counted()));
     }
 
-    private static LogTerms.Result read(LogReading reading, List<MultipartFile> logs, RedirectAttributes redirect) {
+    private LogTerms.Result read(LogReading reading, List<MultipartFile> logs, RedirectAttributes redirect) {
         LogTerms terms = new LogTerms(reading);
         long until = System.nanoTime() + LONGEST.toNanos();
         for (MultipartFile log : logs) {
@@ -130,7 +131,7 @@ class LogsController {
                         "notice",
                         Message.of(
                                 "gather.logs-controller.damaged-read-until-pack",
-                                Show.fileName(String.valueOf(log.getOriginalFilename()))));
+                                Show.fileName(String.valueOf(log.getOriginalFilename()), frames.wording())));
             }
         }
         return terms.result();

@@ -99,12 +99,12 @@ record OpenedBasketView(
         return Message.of("gather.opened-basket-view.read-as", format, sheet, encoding, header);
     }
 
-    private static String name(char delimiter) {
+    private static Message name(char delimiter) {
         return switch (delimiter) {
-            case '\t' -> "tabs";
-            case ';' -> "semicolons";
-            case '|' -> "bars";
-            default -> "commas";
+            case '\t' -> Message.of("gather.opened-basket-view.tabs");
+            case ';' -> Message.of("gather.opened-basket-view.semicolons");
+            case '|' -> Message.of("gather.opened-basket-view.bars");
+            default -> Message.of("gather.opened-basket-view.commas");
         };
     }
 
@@ -114,8 +114,7 @@ record OpenedBasketView(
         }
         List<Choice> choices = new ArrayList<>();
         for (char delimiter : new char[] {',', ';', '\t', '|'}) {
-            choices.add(new Choice(
-                    String.valueOf(delimiter), Message.verbatim(name(delimiter)), reading.delimiter() == delimiter));
+            choices.add(new Choice(String.valueOf(delimiter), name(delimiter), reading.delimiter() == delimiter));
         }
         choices.add(new Choice(
                 "\n", Message.of("gather.opened-basket-view.one-keyword-line"), reading.delimiter() == Reading.PLAIN));

@@ -77,7 +77,7 @@ class SentencesController {
         MultipartFile file = sent == null || sent.isEmpty() ? null : sent;
         String name = file == null
                 ? frames.wording().of("basket-name.pasted-text")
-                : Show.fileName(String.valueOf(file.getOriginalFilename()));
+                : Show.fileName(String.valueOf(file.getOriginalFilename()), frames.wording());
         Sentences.Found found;
         try {
             found = Sentences.of(

@@ -37,14 +37,22 @@ class WordsFrom {
         if (!tab.isEmpty() && !trays.texts(id, tab).isEmpty()) {
             places.add(new Choice("tray", Message.of("gather.words-from.what-picked")));
         }
-        pantry.all().forEach(list -> places.add(new Choice(LIST + list.name(), "list " + list.name())));
-        board.recipe().sifting().views().keySet().forEach(view -> places.add(new Choice(VIEW + view, "view " + view)));
+        pantry.all()
+                .forEach(list ->
+                        places.add(new Choice(LIST + list.name(), Message.of("gather.words-from.list", list.name()))));
+        board.recipe()
+                .sifting()
+                .views()
+                .keySet()
+                .forEach(view -> places.add(new Choice(VIEW + view, Message.of("gather.words-from.view", view))));
         if (board.groupsKnown()) {
             places.add(new Choice("groups", Message.of("gather.words-from.names-all-groups")));
             Groups groups = board.groups();
             for (int group : groups.order()) {
                 if (places.size() < MOST_PLACES) {
-                    places.add(new Choice(GROUP + groups.grouping().key(group), "group " + groups.name(group)));
+                    places.add(new Choice(
+                            GROUP + groups.grouping().key(group),
+                            Message.of("gather.words-from.group", groups.name(group))));
                 }
             }
         }

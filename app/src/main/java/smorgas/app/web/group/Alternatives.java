@@ -21,7 +21,8 @@ final class Alternatives {
     /** What the adopted settings are called here; no alternative can be, for a name is never empty. */
     private static final String ADOPTED = "";
 
-    private static final String PREVIEW = "What the dials show";
+    /** Of the preview, in addresses; no kept grouping has a name that begins with a blank. */
+    private static final String PREVIEW = " shown";
 
     /**
      * A column of the comparison.
@@ -32,6 +33,7 @@ final class Alternatives {
      */
     record Column(
             String name,
+            Message shown,
             String dials,
             List<String> figures,
             String agrees,
@@ -102,7 +104,11 @@ final class Alternatives {
     record Between(ChangeView between, FlowHtml.Picture betweenPicture) {}
 
     private static Message shownAs(String name) {
-        return name.equals(ADOPTED) ? Message.of("group.alternatives.adopted") : Message.verbatim(name);
+        return switch (name) {
+            case ADOPTED -> Message.of("group.alternatives.adopted");
+            case PREVIEW -> Message.of("group.alternatives.shown");
+            default -> Message.verbatim(name);
+        };
     }
 
     private Column column(String name, Board board, String base, String beside) {
@@ -115,6 +121,7 @@ final class Alternatives {
                 : Agreement.of(groups.grouping(), boards.get(base).groups().grouping());
         return new Column(
                 name,
+                shownAs(name),
                 name.equals(ADOPTED)
                         ? ""
                         : Dials.query(board.recipe().grouping().settings()),

@@ -1,7 +1,6 @@
 package smorgas.app.web.group;
 
 import java.util.Optional;
-import smorgas.app.web.show.Show;
 import smorgas.app.work.Meanings;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.Method;
@@ -46,9 +45,7 @@ record MeaningView(
                         ""));
             case Meanings.Working working ->
                 Optional.of(new MeaningView(
-                        Message.of(
-                                "group.meaning-view.finding-out-what-keywords",
-                                (working.all() == 0 ? "" : ": " + progress(working.known(), working.all()))),
+                        Message.of("group.meaning-view.finding-out-what-keywords", soFar(working)),
                         here,
                         "",
                         here + query.with(),
@@ -67,11 +64,17 @@ record MeaningView(
                                                                 .with(true))),
                                                         query.fields())
                                                 .with()));
-            case Meanings.Broken broken -> Optional.of(new MeaningView(Message.verbatim(broken.why()), "", "", "", ""));
+            case Meanings.Broken broken -> Optional.of(new MeaningView(broken.why(), "", "", "", ""));
         };
     }
 
-    private static String progress(int known, int all) {
-        return Show.count(known) + " of " + Show.count(all);
+    private static Message soFar(Meanings.Working working) {
+        return working.all() == 0
+                ? Message.NONE
+                : Message.of("group.meaning-view.so-far", progress(working.known(), working.all()));
+    }
+
+    private static Message progress(int known, int all) {
+        return Message.of("group.meaning-view.progress", known, all);
     }
 }

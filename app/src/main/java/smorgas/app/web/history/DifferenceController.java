@@ -189,7 +189,8 @@ class DifferenceController {
 
     /** Those with a name first, then the last acts, then other projects as they are now. */
     private List<Choice> choices(long id, History history, String from, String to) {
-        List<Choice> choices = new ArrayList<>(List.of(new Choice(NOW, "now")));
+        List<Choice> choices =
+                new ArrayList<>(List.of(new Choice(NOW, Message.of("history.difference-controller.now"))));
         history.points()
                 .forEach((point, name) -> choices.add(new Choice(String.valueOf(point), name + " (" + point + ")")));
         history.steps().reversed().stream()

@@ -3,11 +3,8 @@ package smorgas.app.web.history;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -41,7 +38,6 @@ import smorgas.core.text.Message;
 @Controller
 class HistoryController {
 
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm:ss", Locale.ENGLISH);
     private static final int SHOWN = 500;
     private static final int LONGEST_NAME = 200;
 
@@ -56,7 +52,7 @@ class HistoryController {
             Message sentence,
             String effect,
             Message by,
-            String when,
+            Message when,
             Message state,
             boolean done,
             String name) {}
@@ -111,7 +107,7 @@ class HistoryController {
                     step.entry().sentence(),
                     effect(step, told.get(i)),
                     told.get(i).by().label(),
-                    told.get(i).at().atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
+                    Show.moment(told.get(i).at()),
                     state,
                     step.state() == History.State.DONE,
                     names.getOrDefault(step.seq(), "")));
@@ -195,7 +191,7 @@ class HistoryController {
     /** A recipe file takes the place of all decisions. */
     @PostMapping("/projects/{id}/recipe")
     String take(Act act, @RequestParam("recipe") MultipartFile file) throws IOException {
-        String name = Show.fileName(file.getOriginalFilename());
+        String name = Show.fileName(file.getOriginalFilename(), frames.wording());
         byte[] bytes = file.getBytes();
         return act.done(recipe -> RecipeFile.take(name, bytes, act.project().language()));
     }

@@ -2,8 +2,6 @@ package smorgas.app.web.history;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -18,6 +16,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import smorgas.app.store.DiskSpace;
 import smorgas.app.store.ServedPlans;
 import smorgas.app.web.frame.Frames;
+import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Missing;
@@ -31,7 +30,6 @@ import smorgas.core.text.Message;
 @Controller
 class ServedController {
 
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int SHOWN = 50;
     private static final int LONGEST_NAME = 100;
 
@@ -50,7 +48,7 @@ class ServedController {
             List<One> plans, Message rowsNow, @Nullable Opened opened) {}
 
     /** One that was served. */
-    record One(long id, String name, String at, long point, Message rows, boolean removed) {}
+    record One(long id, String name, Message at, long point, Message rows, boolean removed) {}
 
     /** What changed since one. */
     record Opened(long id, String name, List<Part> parts) {}
@@ -87,7 +85,7 @@ class ServedController {
         return new One(
                 plan.id(),
                 plan.name(),
-                plan.at().atZoneSameInstant(ZoneOffset.UTC).format(TIME) + " UTC",
+                Show.moment(plan.at()),
                 plan.point(),
                 Message.of("count.rows", plan.rows()),
                 plan.removed());

@@ -23,7 +23,6 @@ import smorgas.app.store.Projects;
 import smorgas.app.store.RecipeFile;
 import smorgas.app.web.gather.ListsIn;
 import smorgas.app.web.show.Language;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.Offered;
 import smorgas.app.work.Openings;
@@ -78,7 +77,7 @@ class ProjectController {
             List<Project> projects,
             List<Project> binned,
             List<Language> languages,
-            Map<String, String> names,
+            Map<String, Message> names,
             List<CopyView> copies,
             Set<Long> ended) {}
 
@@ -189,8 +188,7 @@ class ProjectController {
         try {
             taken = recipe == null || recipe.isEmpty()
                     ? Optional.empty()
-                    : Optional.of(RecipeFile.take(
-                            Show.fileName(recipe.getOriginalFilename()), recipe.getBytes(), about.language()));
+                    : Optional.of(RecipeFile.take(listsIn.nameOf(recipe), recipe.getBytes(), about.language()));
         } catch (Refusal e) {
             redirect.addFlashAttribute("notice", Message.of("sentence", e.message()));
             return LIST;

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import smorgas.app.web.frame.Act;
 import smorgas.app.web.frame.Frames;
-import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.web.show.Step;
 import smorgas.app.work.Snapshot;
@@ -45,7 +44,7 @@ class AdsController {
             String words,
             boolean inherited,
             List<GroupAds> groups,
-            String shown,
+            Message shown,
             int before,
             int after,
             Message count) {}
@@ -94,9 +93,7 @@ class AdsController {
                         all.subList(begin, end).stream()
                                 .map(group -> groupAds(group, own))
                                 .toList(),
-                        all.size() > PAGE
-                                ? Show.count(begin + 1L) + " to " + Show.count(end) + " of " + Show.count(all.size())
-                                : "",
+                        all.size() > PAGE ? Message.of("count.range", begin + 1L, end, all.size()) : Message.NONE,
                         begin > 0 ? Math.max(0, begin - PAGE) : -1,
                         end < all.size() ? end : -1,
                         Message.of(

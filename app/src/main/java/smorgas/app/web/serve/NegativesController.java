@@ -64,7 +64,7 @@ class NegativesController {
     }
 
     /** A negative that parts groups, the ad groups to which it steers searches, and some of these. */
-    record SteerView(String negative, Message type, String searches, String steered, String samples, boolean taken) {}
+    record SteerView(String negative, Message type, String searches, Message steered, Message samples, boolean taken) {}
 
     /**
      * An ad group that others' searches would trigger.
@@ -200,11 +200,11 @@ class NegativesController {
                 Math.max(0, steers.size() - STEERS));
     }
 
-    private static String steered(Stream<String> all) {
+    private static Message steered(Stream<String> all) {
         List<String> distinct = all.distinct().toList();
         int more = distinct.size() - SHOWN;
-        return String.join(", ", distinct.subList(0, Math.min(SHOWN, distinct.size())))
-                + (more > 0 ? " and " + Show.count(more) + " more" : "");
+        List<String> some = distinct.subList(0, Math.min(SHOWN, distinct.size()));
+        return more > 0 ? Message.of("list.and-more", some, more) : Message.verbatim(String.join(", ", some));
     }
 
     /** What a negative would do. */

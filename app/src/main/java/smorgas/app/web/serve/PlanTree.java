@@ -21,7 +21,7 @@ import smorgas.core.text.Message;
  * @param after where the next page begins; -1 if there is none
  * @param shown which of them are shown, in words; empty if all are
  */
-record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int after, String shown) {
+record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int after, Message shown) {
 
     /** So many ad groups are on a page. */
     static final int PAGE = 100;
@@ -103,9 +103,8 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
                 from > 0 ? Math.max(0, from - PAGE) : -1,
                 after,
                 from > 0 || after > 0
-                        ? Show.count(from + 1L) + " to " + Show.count(Math.min(number, from + PAGE)) + " of "
-                                + Show.count(number)
-                        : "");
+                        ? Message.of("count.range", from + 1L, Math.min(number, from + PAGE), number)
+                        : Message.NONE);
     }
 
     private static Line line(int number, Plan.AdGroup group, boolean open) {

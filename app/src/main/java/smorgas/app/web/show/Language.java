@@ -2,18 +2,24 @@ package smorgas.app.web.show;
 
 import java.util.List;
 import smorgas.core.language.Lexicon;
+import smorgas.core.text.Message;
 
 /**
  * A language that a project can be in.
  *
  * @param code ISO 639-1
  */
-public record Language(String code, String name) {
+public record Language(String code, Message name) {
 
     /** Those whose words Smorgas knows. */
     public static final List<Language> ALL = Lexicon.CODES.stream()
             .map(code -> new Language(code, Lexicon.of(code).name()))
             .toList();
+
+    /** What the language of a code is called; the code where its words are not known. */
+    public static Message named(String code) {
+        return Lexicon.CODES.contains(code) ? Lexicon.of(code).name() : Message.verbatim(code);
+    }
 
     /** The same as choices of a field. */
     public static List<Choice> choices() {

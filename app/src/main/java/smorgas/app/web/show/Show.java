@@ -3,6 +3,9 @@ package smorgas.app.web.show;
 import java.net.URLDecoder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -14,6 +17,8 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.serve.Csv;
 import smorgas.core.text.Message;
+import smorgas.core.text.When;
+import smorgas.core.text.Wording;
 
 /** How figures are shown: thousands separators, and nothing where nothing is known. */
 public final class Show {
@@ -30,12 +35,21 @@ public final class Show {
     }
 
     /** The name of a file that was sent, without folders and control characters, of a length that a basket's name may have. */
-    public static String fileName(@Nullable String sent) {
+    public static String fileName(@Nullable String sent, Wording wording) {
         String name = sent == null ? "" : sent;
         String bare = name.substring(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1)
                 .replaceAll("\\p{Cntrl}", " ")
                 .strip();
-        return bare.isEmpty() ? "List" : bare.substring(0, Math.min(bare.length(), 180));
+        return bare.isEmpty() ? wording.of("show.unnamed-list") : bare.substring(0, Math.min(bare.length(), 180));
+    }
+
+    /** Such as "1 May 2026, 09:30:12 UTC". */
+    public static Message moment(OffsetDateTime moment) {
+        OffsetDateTime utc = moment.withOffsetSameInstant(ZoneOffset.UTC);
+        return Message.of(
+                "when.moment",
+                When.day(utc.toLocalDate()),
+                DateTimeFormatter.ofPattern("HH:mm:ss").format(utc));
     }
 
     /** A text as a value of an address's query. */

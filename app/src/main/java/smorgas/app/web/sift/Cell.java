@@ -7,7 +7,7 @@ import smorgas.core.text.Message;
 sealed interface Cell {
 
     /** A text, or a number as it is shown; empty where nothing is known. */
-    record Text(String text, boolean number) implements Cell {}
+    record Text(Message text, boolean number) implements Cell {}
 
     /** Searches with their bar, in thousandths of the most searched keyword on a square-root scale. */
     record Searches(String text, int bar) implements Cell {}

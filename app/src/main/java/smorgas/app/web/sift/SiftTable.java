@@ -189,7 +189,7 @@ final class SiftTable {
 
     private Cell cell(Column column, int keyword, ListCells cells) {
         return switch (column.shows()) {
-            case Column.OfLists of -> new Cell.Text(cells.texts(keyword, of.header()), false);
+            case Column.OfLists of -> new Cell.Text(Message.verbatim(cells.texts(keyword, of.header())), false);
             case Column.OfFact of -> cell(of.fact(), keyword, cells);
         };
     }
@@ -206,8 +206,8 @@ final class SiftTable {
             case Computed.TAGS -> new Cell.Tags(board.standings().tags().of(keyword));
             case Fact other ->
                 other.number()
-                        ? new Cell.Text(Show.number(other, facts.numbers(other), keyword), true)
-                        : new Cell.Text(String.join(" \u00B7 ", facts.texts(other, keyword)), false);
+                        ? new Cell.Text(Message.verbatim(Show.number(other, facts.numbers(other), keyword)), true)
+                        : new Cell.Text(Message.joined("list.dot", facts.said(other, keyword)), false);
         };
     }
 

@@ -1,19 +1,16 @@
 package smorgas.app.web.sift;
 
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalInt;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.MonthColumn;
 import smorgas.core.text.Message;
+import smorgas.core.text.When;
 
 /** What is searched of a keyword month by month, as a line in its cell. */
 final class Trends {
-
-    private static final DateTimeFormatter NAMES = DateTimeFormatter.ofPattern("MMMM yyyy", Locale.ENGLISH);
 
     private static final int WIDTH = 60;
     private static final int HEIGHT = 14;
@@ -60,7 +57,7 @@ final class Trends {
     private static Message told(MonthColumn month, int row) {
         int searches = month.searches(row).orElseThrow();
         return month.month()
-                .map(date -> Message.of("sift.trend.in", searches, NAMES.format(date)))
+                .map(date -> Message.of("sift.trend.in", searches, When.month(date)))
                 .orElseGet(() -> Message.of("sift.trend.searches", searches));
     }
 }

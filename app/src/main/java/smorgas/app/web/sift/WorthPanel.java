@@ -45,7 +45,7 @@ record WorthPanel(
      * @param value what is assumed here; empty if nothing is
      * @param elsewhere what holds if nothing is assumed here
      */
-    record Field(String name, String label, boolean money, String value, String elsewhere) {}
+    record Field(String name, Message label, boolean money, String value, String elsewhere) {}
 
     /** Of what something can be assumed, and whether it is. */
     record Target(String of, Message label, boolean own) {}

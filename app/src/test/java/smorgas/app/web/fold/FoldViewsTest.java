@@ -78,7 +78,7 @@ class FoldViewsTest {
                         "bee hive/singular and plural/40/false",
                         "hive bee/singular and plural//false");
         assertThat(set.spellings().get(1).written()).isEqualTo("Bee Hive");
-        assertThat(set.spellings().get(1).where()).isEqualTo("list line 2, list line 3");
+        assertThat(set.spellings().get(1).where()).hasToString("list line 2, list line 3");
     }
 
     @Test

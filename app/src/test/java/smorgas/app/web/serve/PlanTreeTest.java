@@ -13,6 +13,7 @@ import smorgas.core.recipe.Serving;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.serve.Plan;
 import smorgas.core.serve.PlanCount;
+import smorgas.core.text.Message;
 
 /** The plan page by page. */
 class PlanTreeTest {
@@ -45,7 +46,7 @@ class PlanTreeTest {
         assertThat(first.lines().getFirst().number()).isEqualTo(-1);
         assertThat(first.lines().get(61).name()).isEqualTo("c1");
         assertThat(List.of(first.before(), first.after())).containsExactly(-1, 100);
-        assertThat(first.shown()).isEqualTo("1 to 100 of 130");
+        assertThat(first.shown()).hasToString("1 to 100 of 130");
         PlanTree second = PlanTree.of(plan(60, 70), 105, 100, Map.of());
         assertThat(second.lines().stream().map(PlanTree.Line::name))
                 .startsWith("c1", "g100")
@@ -57,7 +58,7 @@ class PlanTreeTest {
         });
         PlanTree few = PlanTree.of(plan(1, 0), 9, 0, Map.of());
         assertThat(few.opened()).as("there is no tenth").isEmpty();
-        assertThat(few.shown()).isEmpty();
+        assertThat(few.shown()).isEqualTo(Message.NONE);
     }
 
     @Test

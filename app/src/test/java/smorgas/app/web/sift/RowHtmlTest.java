@@ -26,8 +26,8 @@ class RowHtmlTest {
                 Message.verbatim("because " + hostile),
                 java.util.Set.of(),
                 List.of(
-                        new Cell.Text(hostile, false),
-                        new Cell.Text("1,300", true),
+                        new Cell.Text(Message.verbatim(hostile), false),
+                        new Cell.Text(Message.verbatim("1,300"), true),
                         new Cell.Searches("10", 250),
                         new Cell.Trend("0,1 60,14", Message.verbatim("Jan " + hostile)),
                         new Cell.Trend("", Message.NONE),

@@ -45,14 +45,14 @@ class TrendsTest {
         Cell.Trend trend = trend("keyword;Mar 2026;Jan 2026;Feb 2026\nbee hive;100;50;0\n");
         // 50 of 100 is half of 12 pixels above the foot at 13, nought is the foot, 100 is the top.
         assertThat(trend.points()).isEqualTo("0,7 30,13 60,1");
-        assertThat(trend.told()).hasToString("Searches by month, from 50 in January 2026 to 100 in March 2026");
+        assertThat(trend.told()).hasToString("Searches by month, from 50 in Jan 2026 to 100 in Mar 2026");
     }
 
     @Test
     void aMonthOfWhichNothingIsKnownIsLeftOutAndItsPlaceStaysFree() {
         Cell.Trend trend = trend("keyword;2026-01;2026-02;2026-03\nbee hive;10;;10\n");
         assertThat(trend.points()).isEqualTo("0,1 60,1");
-        assertThat(trend.told()).hasToString("Searches by month, from 10 in January 2026 to 10 in March 2026");
+        assertThat(trend.told()).hasToString("Searches by month, from 10 in Jan 2026 to 10 in Mar 2026");
     }
 
     @Test
@@ -72,7 +72,7 @@ class TrendsTest {
     void aPointIsReadAsTheProjectReadsIt() {
         String german = "keyword;Okt 2025;Nov 2025\nbienenkorb;1.000;500\n";
         assertThat(trend(german, Decimals.COMMA).told())
-                .hasToString("Searches by month, from 1,000 in October 2025 to 500 in November 2025");
+                .hasToString("Searches by month, from 1,000 in Oct 2025 to 500 in Nov 2025");
     }
 
     @Test
@@ -82,7 +82,7 @@ class TrendsTest {
         Keywords keywords =
                 Board.of(List.of(without, with), Recipe.of(List.of(), "en")).keywords();
         assertThat(Trends.of(keywords, keywords.find("bee hive").orElseThrow()).told())
-                .hasToString("Searches by month, from 20 in January 2026 to 40 in February 2026");
+                .hasToString("Searches by month, from 20 in Jan 2026 to 40 in Feb 2026");
     }
 
     @Test

@@ -72,12 +72,12 @@ public record Foraging(
     public record Left(String source, String query) {}
 
     /** A query that a source did not answer, and why. */
-    public record Failed(String source, String query, Message why) {}
+    public record Failed(String source, Message query, Message why) {}
 
     public Foraging {
-        seeds = tidy(seeds, MOST_SEEDS, "seeds");
-        letters = tidy(letters, 200, "letters");
-        words = tidy(words, MOST_WORDS, "openers and endings");
+        seeds = tidy(seeds, MOST_SEEDS, "gather.foraging.seeds");
+        letters = tidy(letters, 200, "gather.foraging.letters");
+        words = tidy(words, MOST_WORDS, "gather.foraging.words");
         around = around.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(around));
         sources = List.copyOf(sources);
         if (seeds.isEmpty()) {
@@ -113,7 +113,7 @@ public record Foraging(
                 .distinct()
                 .toList();
         if (tidy.size() > most) {
-            throw new Refusal("gather.foraging.at-most", most, what);
+            throw new Refusal("gather.foraging.at-most", most, Message.of(what));
         }
         tidy.forEach(text -> {
             if (Characters.count(text) > LONGEST) {

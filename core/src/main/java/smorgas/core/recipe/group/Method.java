@@ -73,7 +73,7 @@ public interface Method {
         @Override
         public Message told() {
             Pass first = passes.getFirst();
-            String more = passes.size() > 1 ? ", in " + passes.size() + " passes" : "";
+            Message more = passes.size() > 1 ? Message.of("group.method.in-passes", passes.size()) : Message.NONE;
             return Message.of(
                     "group.method.keywords-more-themes-words",
                     first.smallest(),

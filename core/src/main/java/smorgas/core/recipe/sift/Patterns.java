@@ -35,7 +35,12 @@ public final class Patterns {
             }
             String part = e.getPattern() == null ? "" : e.getPattern();
             int at = part.isEmpty() ? -1 : text.indexOf(part);
-            String place = part.isEmpty() ? "" : " at \"" + part + "\"" + (at < 0 ? "" : ", character " + (at + 1));
+            Message place = Message.NONE;
+            if (!part.isEmpty()) {
+                place = at < 0
+                        ? Message.of("sift.patterns.at", part)
+                        : Message.of("sift.patterns.at-character", part, at + 1);
+            }
             throw new Refusal(Message.of("sift.patterns.pattern-cannot-read", text, e.getDescription(), place), e);
         }
     }

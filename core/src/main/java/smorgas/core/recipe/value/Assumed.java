@@ -1,29 +1,30 @@
 package smorgas.core.recipe.value;
 
 import smorgas.core.figure.Figure;
+import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /** What one has to assume to say what a keyword may bring; all are the researcher's own, and none has a default. */
 public enum Assumed {
     /** The place hoped for among the results or ads, in whole places; the table of clicks tells the share of clicks there. */
-    PLACE("Place hoped for", "", Figure.SEARCHES, 1, ClickTable.MOST_PLACES),
+    PLACE("value.assumed.place", "", Figure.SEARCHES, 1, ClickTable.MOST_PLACES),
     /** Of a hundred searches so many clicks, whatever the place. */
-    CLICK_SHARE("Share of clicks", "%", Figure.CTR, 0, 10_000),
+    CLICK_SHARE("value.assumed.click-share", "%", Figure.CTR, 0, 10_000),
     /** Of a hundred clicks so many conversions. */
-    CONVERSION_RATE("Conversion rate", "%", Figure.CTR, 0, 10_000),
+    CONVERSION_RATE("value.assumed.conversion-rate", "%", Figure.CTR, 0, 10_000),
     /** Of a hundred conversions so many customers; without it the value is that of a conversion. */
-    CUSTOMER_SHARE("Customers of leads", "%", Figure.CTR, 0, 10_000),
+    CUSTOMER_SHARE("value.assumed.customer-share", "%", Figure.CTR, 0, 10_000),
     /** What a customer is worth, or a conversion where no share of customers is assumed. */
-    VALUE("Value of one", "", Figure.CPC, 0, 1_000_000_000L * 1_000_000);
+    VALUE("value.assumed.value", "", Figure.CPC, 0, 1_000_000_000L * 1_000_000);
 
-    private final String label;
+    private final Message label;
     private final String unit;
     private final Figure like;
     private final long least;
     private final long most;
 
     Assumed(String label, String unit, Figure like, long least, long most) {
-        this.label = label;
+        this.label = Message.of(label);
         this.unit = unit;
         this.like = like;
         this.least = least;
@@ -31,8 +32,8 @@ public enum Assumed {
     }
 
     /** What it is, with the sign that is written behind the number. */
-    public String label() {
-        return unit.isEmpty() ? label : label + ", " + unit;
+    public Message label() {
+        return unit.isEmpty() ? label : Message.of("value.assumed.in", label, unit);
     }
 
     /** A figure of lists that is written in the same way and has the same parts. */
@@ -55,7 +56,7 @@ public enum Assumed {
             throw new Refusal(
                     "value.assumed.what-written",
                     label,
-                    String.format(java.util.Locale.ENGLISH, "%,d to %,d%s", least / scale(), most / scale(), unit));
+                    Message.of("value.assumed.range", least / scale(), most / scale(), unit));
         }
     }
 }
