@@ -180,7 +180,7 @@
   // Forms that only ask are sent as they are changed.
   document.addEventListener("change", (event) => {
     const form = event.target.form;
-    if (form?.matches(".live") && !event.target.name.match(/^(newTag|view|groupName|leftoversOnly)$/))
+    if (form?.matches(".live") && !event.target.name.match(/^(newTag|view|groupName|ungroupedOnly)$/))
       form.requestSubmit();
   });
   // Some already while one types.
@@ -246,7 +246,7 @@
         box.checked = event.target.checked;
       });
   });
-  // Words, worth, promise and rules stay open or folded to their edge, as one left them.
+  // Words, estimated value, priority and rules stay open or folded to their edge, as one left them.
   document.addEventListener(
     "toggle",
     (event) => {
@@ -257,7 +257,7 @@
   );
   const edges = () => {
     document.querySelectorAll(".edge").forEach((panel) => {
-      const shut = ["worth", "promise"].includes(panel.id) || (panel.id === "rules" && innerWidth < 1440);
+      const shut = ["estimatedValue", "priority"].includes(panel.id) || (panel.id === "rules" && innerWidth < 1440);
       const kept = localStorage.getItem(`smorgas-${panel.id}`) || (shut ? "shut" : "open");
       panel.open = "open" in panel.dataset || kept === "open";
     });

@@ -35,11 +35,11 @@
   const whole = { source: "#head", target: "body", swap: "morph:innerHTML" };
 
   const query = () => Object.fromEntries(new URLSearchParams(table().dataset.query));
-  const judge = (standing) => {
+  const judge = (status) => {
     const index = at();
     if (index < 0 || !table()) return;
     const row = rows()[index];
-    const values = { ...query(), keyword: row.dataset.k, to: standing, row: row.dataset.n };
+    const values = { ...query(), keyword: row.dataset.k, to: status, row: row.dataset.n };
     act("/judge/row", { source: "#head", values, target: "#head", swap: "none" });
     show(index + 1);
   };
@@ -143,7 +143,7 @@
 
   const step = (way) => act("/" + way, whole);
   const judgeTray = (to) => act("/judge/tray", { ...whole, values: { to } });
-  const standings = { k: "KEPT", x: "DROPPED", u: "UNDECIDED" };
+  const statuses = { k: "KEPT", x: "DROPPED", u: "UNDECIDED" };
   const steps = ["gather", "fold", "sift", "group", "serve"];
 
   const moves = {
@@ -189,9 +189,9 @@
       return document
         .querySelector(`.station[href$="/${place}"]`)
         ?.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
-    if (key in standings && event.shiftKey) return judgeTray(standings[key]);
-    if (key in standings && at() >= 0) return judge(standings[key]);
-    if (key in standings && table()) return say(said.noKeyword);
+    if (key in statuses && event.shiftKey) return judgeTray(statuses[key]);
+    if (key in statuses && at() >= 0) return judge(statuses[key]);
+    if (key in statuses && table()) return say(said.noKeyword);
     const look = document.querySelector("[data-view=map]") ? "list" : "map";
     if (key === "v") return document.querySelector(`[data-look=${look}]`)?.click();
     if (key === "w" && at() >= 0 && table()) return intoWord(1);

@@ -50,7 +50,7 @@ class RoomsTest {
             Map.entry("core.group.engine", with("core.fold")),
             Map.entry("core.group.same", with("core.fold", "core.group.engine")),
             Map.entry("core.group.themes", with("core.fold", "core.group.engine")),
-            Map.entry("core.group.likeness", with("core.fold", "core.group.engine", "core.group.same")),
+            Map.entry("core.group.similarity", with("core.fold", "core.group.engine", "core.group.same")),
             Map.entry("core.group.hand", with("core.fold")),
             Map.entry("core.group", with("core.fold", "core.group.engine", "core.group.themes", "core.group.hand")),
             Map.entry(
@@ -176,15 +176,15 @@ class RoomsTest {
                 "RankWeights.WHOLE",
                 "Linkage.TRULY",
                 "Preferences.HAIR",
-                "Neighbours.NEARLY", // round
+                "Nearest.NEARLY", // round
                 "SameProposals",
                 "Explained",
                 "Doubts",
                 "Families", // advise: nothing follows until somebody says so
-                "Worth.PERCENT",
-                "Worth.HUNDREDTHS",
-                "Worth.MICROS_IN_ONE",
-                "Promise.HALF", // units
+                "EstimatedValue.PERCENT",
+                "EstimatedValue.HUNDREDTHS",
+                "EstimatedValue.MICROS_IN_ONE",
+                "Priority.HALF", // units
                 "TwoProportions.CONFIDENCE",
                 "TwoProportions.POWER"); // published
         assertThat(ours.stream()
@@ -206,7 +206,7 @@ class RoomsTest {
                         .flatMap(from -> from.getAccessesFromSelf().stream())
                         .filter(access -> access.getTargetOwner()
                                         .getPackageName()
-                                        .matches("smorgas\\.core\\.group\\.(themes|likeness)")
+                                        .matches("smorgas\\.core\\.group\\.(themes|similarity)")
                                 || Set.of("Folder", "Judge", "Grouper", "PlanUnits", "PlanParts")
                                         .contains(access.getTargetOwner().getSimpleName())
                                 || access.getDescription().matches(".*(Matcher\\.<init>|Cleaner\\.preview).*"))
@@ -218,7 +218,7 @@ class RoomsTest {
     @Test
     void onlyEnginesAndDialsAskWhichMethodItIs() {
         assertThat(ours.stream()
-                        .filter(from -> !room(from).matches("core\\.group\\.(engine|themes|likeness)")
+                        .filter(from -> !room(from).matches("core\\.group\\.(engine|themes|similarity)")
                                 && !from.getFullName().contains(".web.group.Dial"))
                         .flatMap(from -> from.getCodeUnits().stream())
                         .flatMap(unit -> unit.getInstanceofChecks().stream())

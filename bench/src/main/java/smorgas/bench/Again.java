@@ -16,17 +16,17 @@ import smorgas.core.gather.Lines;
 import smorgas.core.gather.RawList;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Tidy;
 
-/** Next month: two harvests compared, and any point of a long history with its standings. */
+/** Next month: two harvests compared, and any point of a long history with its statuses. */
 final class Again {
 
     private static final int ROUNDS = 12;
@@ -44,7 +44,7 @@ final class Again {
         Recipe recipe = Recipe.empty("en");
         Board[] boards = {Board.of(List.of(march), recipe), Board.of(List.of(april), recipe)};
         for (Board board : boards) {
-            board.standings();
+            board.statuses();
         }
         System.out.printf(
                 Locale.ENGLISH,
@@ -52,7 +52,7 @@ final class Again {
                 boards[0].keywords().size(),
                 boards[1].keywords().size(),
                 ROUNDS);
-        Values.measured("compared, with standings and figures", ROUNDS, WARM_UP, round -> Difference.between(
+        Values.measured("compared, with statuses and figures", ROUNDS, WARM_UP, round -> Difference.between(
                         Standpoint.of(boards[0]), Standpoint.of(boards[1]), false)
                 .rows()
                 .size());
@@ -73,33 +73,33 @@ final class Again {
             history = history.act(entry(act, random, phrases), act);
         }
         History all = history;
-        settled(board, march, history, random);
-        Values.measured("any of 1,000 points with its standings", ROUNDS * 4, WARM_UP, round -> {
+        adopted(board, march, history, random);
+        Values.measured("any of 1,000 points with its statuses", ROUNDS * 4, WARM_UP, round -> {
             List<Entry> entries = all.at(1 + random.nextInt(ACTS));
             return board.next(List.of(march), Recipe.of(entries, "en"))
-                    .standings()
+                    .statuses()
                     .remaining()
                     .cardinality();
         });
     }
 
-    /** The same with groups that were settled, by words, before all those acts: each keyword has its place already. */
-    private static void settled(Board board, Lines march, History history, Random random) {
+    /** The same with groups that were adopted, by words, before all those acts: each keyword has its place already. */
+    private static void adopted(Board board, Lines march, History history, Random random) {
         Grouping found = board.groups().grouping();
-        List<GroupPin.GroupsSettled.Settled> groups = new ArrayList<>();
+        List<GroupDecision.GroupsAsTheyAre.Adopted> groups = new ArrayList<>();
         for (int group = 0; group < found.size(); group++) {
-            groups.add(new GroupPin.GroupsSettled.Settled(
+            groups.add(new GroupDecision.GroupsAsTheyAre.Adopted(
                     board.groups().name(group),
                     IntStream.of(found.members().row(group))
                             .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
                             .toList()));
         }
-        Entry settled = new GroupPin.GroupsSettled(groups, List.of());
-        Values.measured("any of 1,000 points with its standings and settled groups", ROUNDS * 2, WARM_UP, round -> {
-            List<Entry> entries = new ArrayList<>(List.of(settled));
+        Entry adopted = new GroupDecision.GroupsAsTheyAre(groups, List.of());
+        Values.measured("any of 1,000 points with its statuses and adopted groups", ROUNDS * 2, WARM_UP, round -> {
+            List<Entry> entries = new ArrayList<>(List.of(adopted));
             entries.addAll(history.at(1 + random.nextInt(ACTS)));
             Board at = board.next(List.of(march), Recipe.of(entries, "en"));
-            at.standings();
+            at.statuses();
             return at.groups().grouping().size();
         });
     }
@@ -107,8 +107,8 @@ final class Again {
     private static Entry entry(int act, Random random, List<String> phrases) {
         String phrase = phrases.get(random.nextInt(phrases.size()));
         return act % 20 == 0
-                ? new SiftEntry.RuleAdded(new Rule(act, new Condition.HasWord(phrase.split(" ")[0]), Standing.DROPPED))
-                : new SiftEntry.Judged(List.of(phrase), List.of(), act % 2 == 0 ? Standing.KEPT : Standing.DROPPED);
+                ? new SiftEntry.RuleAdded(new Rule(act, new Condition.HasWord(phrase.split(" ")[0]), Status.DROPPED))
+                : new SiftEntry.Judged(List.of(phrase), List.of(), act % 2 == 0 ? Status.KEPT : Status.DROPPED);
     }
 
     private static Lines lines(int basket, List<String> phrases, int month) {

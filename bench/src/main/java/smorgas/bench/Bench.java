@@ -44,15 +44,15 @@ public final class Bench {
             Map.entry("folding", (folder, script) -> FoldRuns.run(folder)),
             Map.entry("flips", (folder, script) -> flips(folder, script)),
             Map.entry("sifting", (folder, script) -> sifting(folder, script)),
-            Map.entry("sifting-large", (folder, script) -> Served.sifting(script, folder, 1_000_000, 8)),
+            Map.entry("sifting-large", (folder, script) -> Server.sifting(script, folder, 1_000_000, 8)),
             Map.entry("values", (folder, script) -> Values.run(100_000)),
             Map.entry("plans", (folder, script) -> plans()),
             Map.entry("memory", (folder, script) -> memory()),
             Map.entry("again", (folder, script) -> Again.run(180_000)),
-            Map.entry("pairing", (folder, script) -> Pairings.run()),
+            Map.entry("combining", (folder, script) -> Combining.run()),
             Map.entry("logs", (folder, script) -> WaysIn.logs(folder)),
-            Map.entry("gleaning", (folder, script) -> WaysIn.pages()),
-            Map.entry("foraging", (folder, script) -> Foraging.run(script, folder)),
+            Map.entry("phrases", (folder, script) -> WaysIn.pages()),
+            Map.entry("suggestions", (folder, script) -> Suggestions.run(script, folder)),
             Map.entry("dials", (folder, script) -> dials(folder, script)),
             Map.entry("grouping", (folder, script) -> Grouping.run(folder)),
             Map.entry("experts", (folder, script) -> Experts.run()),
@@ -60,20 +60,20 @@ public final class Bench {
             Map.entry("doubts", (folder, script) -> DoubtfulFirst.run()),
             Map.entry("same", (folder, script) -> SameMeaning.run(false)),
             Map.entry("same-told", (folder, script) -> SameMeaning.run(true)),
-            Map.entry("likeness", (folder, script) -> likeness()),
-            Map.entry("likeness-long", (folder, script) -> LongLists.run()),
-            Map.entry("likeness-loss", (folder, script) -> LikenessLoss.run()),
-            Map.entry("likeness-large", (folder, script) -> LikenessSpeed.run(1_000_000)),
+            Map.entry("similarity", (folder, script) -> similarity()),
+            Map.entry("similarity-long", (folder, script) -> LongLists.run()),
+            Map.entry("similarity-loss", (folder, script) -> SimilarityLoss.run()),
+            Map.entry("similarity-large", (folder, script) -> SimilaritySpeed.run(1_000_000)),
             Map.entry("labelled", (folder, script) -> Grouping.labelled(folder)),
             Map.entry("storing", (folder, script) -> Storing.run(script, folder, 1_000_000)),
             Map.entry("workbooks", (folder, script) -> Workbooks.run(100_000)),
-            Map.entry("table", (folder, script) -> Served.table(script, folder, 100_000)),
-            Map.entry("start", (folder, script) -> Served.start(script, folder))));
+            Map.entry("table", (folder, script) -> Server.table(script, folder, 100_000)),
+            Map.entry("start", (folder, script) -> Server.start(script, folder))));
 
     public static void main(String[] args) throws Exception {
         List<String> wanted = args.length == 0 ? USUAL : List.of(args);
         String script = System.getProperty("smorgas.script", "./smorgas");
-        Path folder = Served.folder();
+        Path folder = Server.folder();
         System.out.printf(
                 "JDK %s, %d processors%n",
                 Runtime.version(), Runtime.getRuntime().availableProcessors());
@@ -99,15 +99,15 @@ public final class Bench {
     }
 
     private static void flips(Path folder, String script) throws Exception {
-        Served.flips(script, folder, 10_000);
-        Served.flips(script, folder, 100_000);
+        Server.flips(script, folder, 10_000);
+        Server.flips(script, folder, 100_000);
     }
 
     private static void sifting(Path folder, String script) throws Exception {
         Sifting.run(100_000);
         Sifting.run(1_000_000);
-        Served.sifting(script, folder, 10_000, 60);
-        Served.sifting(script, folder, 100_000, 40);
+        Server.sifting(script, folder, 10_000, 60);
+        Server.sifting(script, folder, 100_000, 40);
     }
 
     private static void plans() throws Exception {
@@ -121,12 +121,12 @@ public final class Bench {
     }
 
     private static void dials(Path folder, String script) throws Exception {
-        Served.dials(script, folder, 10_000, 40);
-        Served.dials(script, folder, 100_000, 20);
+        Server.dials(script, folder, 10_000, 40);
+        Server.dials(script, folder, 100_000, 20);
     }
 
-    private static void likeness() throws Exception {
-        LikenessSpeed.run(10_000, 100_000);
-        LikenessSpeed.runDense(10_000, 100_000);
+    private static void similarity() throws Exception {
+        SimilaritySpeed.run(10_000, 100_000);
+        SimilaritySpeed.runDense(10_000, 100_000);
     }
 }

@@ -25,8 +25,8 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.Mending;
 import smorgas.core.group.read.MovesNeeded;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.group.GroupSettings;
@@ -58,7 +58,7 @@ final class DoubtfulFirst {
     }
 
     /** Below this a doubt mends less than reading on would. */
-    private static final double WORTH = 1.6;
+    private static final double ESTIMATED_VALUE = 1.6;
 
     private final ExpertList list;
     private final List<Lines> lines;
@@ -77,7 +77,7 @@ final class DoubtfulFirst {
         GroupSettings settings = Rules.NEWEST
                 .settings()
                 .byThemes(list.language())
-                .with(Rules.NEWEST.settings().likeness().with(counts));
+                .with(Rules.NEWEST.settings().similarity().with(counts));
         acts.add(new GroupEntry.GroupSettingsChosen(settings));
         this.lines = ExpertBoards.lines(list);
         this.board = Board.of(lines, Recipe.of(acts, list.language()), meaning, MemoryLimit.ENOUGH);
@@ -139,7 +139,7 @@ final class DoubtfulFirst {
                     .filter(doubt -> !refused.contains(Doubts.key(doubt, groups)))
                     .limit(1)
                     .toList();
-            if (!found.isEmpty() && (way == Way.DOUBTS || found.getFirst().weight() >= WORTH)) {
+            if (!found.isEmpty() && (way == Way.DOUBTS || found.getFirst().weight() >= ESTIMATED_VALUE)) {
                 Doubts.Doubt first = found.getFirst();
                 read += texts(first);
                 Entry mending = mending(first);
@@ -220,13 +220,13 @@ final class DoubtfulFirst {
 
     private Entry join(int from, int into) {
         Grouping grouping = board.groups().grouping();
-        return new GroupPin.GroupsJoined(List.of(grouping.key(from)), grouping.key(into));
+        return new GroupDecision.GroupsJoined(List.of(grouping.key(from)), grouping.key(into));
     }
 
     private Entry place(int[] keywords, String group) {
         List<String> texts =
                 Arrays.stream(keywords).mapToObj(this::text).map(Tidy::of).toList();
-        return new GroupPin.KeywordsPlaced(texts, List.of(), group);
+        return new GroupDecision.KeywordsPlaced(texts, List.of(), group);
     }
 
     private String text(int keyword) {
@@ -241,7 +241,7 @@ final class DoubtfulFirst {
 
     /**
      * The first group in the list that the plan has with a larger one, then the first keyword in a wrong group, the largest
-     * groups first, then the first leftover of a group; null if nothing is wrong.
+     * groups first, then the first ungrouped of a group; null if nothing is wrong.
      */
     private @Nullable Entry read() {
         Groups groups = board.groups();
@@ -272,7 +272,7 @@ final class DoubtfulFirst {
         }
         for (int keyword = 0; keyword < wanted.length; keyword++) {
             Integer into = home.get(wanted[keyword]);
-            if (grouping.groupOf(keyword) == Grouping.LEFTOVER && into != null) {
+            if (grouping.groupOf(keyword) == Grouping.UNGROUPED && into != null) {
                 return place(new int[] {keyword}, grouping.key(into));
             }
         }

@@ -61,14 +61,14 @@ final class ExpertBoards {
         return known::get;
     }
 
-    /** The group of each keyword of the list; leftovers stand alone. */
+    /** The group of each keyword of the list; ungrouped stand alone. */
     static int[] labels(ExpertList list, Board board) {
         Keywords keywords = board.keywords();
         Grouping grouping = board.groups().grouping();
         int[] labels = new int[list.keywords().size()];
         for (int i = 0; i < labels.length; i++) {
             int keyword = keywords.meant(Tidy.of(list.keywords().get(i))).orElse(-1);
-            int group = keyword < 0 ? Grouping.LEFTOVER : grouping.groupOf(keyword);
+            int group = keyword < 0 ? Grouping.UNGROUPED : grouping.groupOf(keyword);
             labels[i] = group >= 0 ? group : keyword >= 0 ? -2 - keyword : -2 - keywords.size() - i;
         }
         return labels;

@@ -34,12 +34,12 @@ final class Experts {
         for (ExpertList list : ExpertList.all()) {
             int[] second = list.second();
             row(list, "a second opinion", second);
-            row(list, "likeness, words", ours(list, Rules.NEWEST.settings().likeness(), MeaningVectors.NONE));
+            row(list, "similarity, words", ours(list, Rules.NEWEST.settings().similarity(), MeaningVectors.NONE));
             if (MeaningModel.knows(list.language())) {
                 row(
                         list,
-                        "likeness, words and meaning",
-                        ours(list, Rules.NEWEST.settings().likeness().with(true), ExpertBoards.meaning(list)));
+                        "similarity, words and meaning",
+                        ours(list, Rules.NEWEST.settings().similarity().with(true), ExpertBoards.meaning(list)));
             }
             row(list, "themes", ours(list, Rules.NEWEST.settings().themes(), MeaningVectors.NONE));
             double[][] stems = Vectors.stems(list);

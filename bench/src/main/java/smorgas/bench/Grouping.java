@@ -29,10 +29,10 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.group.GroupSettings;
-import smorgas.core.recipe.group.LikenessRules;
 import smorgas.core.recipe.group.Method;
 import smorgas.core.recipe.group.Pass;
 import smorgas.core.recipe.group.SameHere;
+import smorgas.core.recipe.group.SimilarityRules;
 import smorgas.core.text.Tidy;
 
 /** The group engine: how fast, and how well it finds known themes and published labels beside k-means. */
@@ -61,7 +61,7 @@ final class Grouping {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         return Grouper.group(
-                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.similarity(), Rules.NEWEST.themes()),
                 Rules.NEWEST.settings().byThemes("en"));
     }
 
@@ -71,7 +71,7 @@ final class Grouping {
         all.set(0, keywords.size());
         Pass pass = Rules.NEWEST.settings().themes().passes().getFirst();
         return Grouper.group(
-                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.similarity(), Rules.NEWEST.themes()),
                 Rules.NEWEST
                         .settings()
                         .byThemes("en")
@@ -86,12 +86,12 @@ final class Grouping {
     }
 
     /** As {@link #group}, but what no theme takes joins the group whose theme it shares most with, if it shares anything. */
-    private static smorgas.core.group.Grouping seated(Keywords keywords) {
+    private static smorgas.core.group.Grouping placed(Keywords keywords) {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         GroupSettings standard = Rules.NEWEST.settings().byThemes("en");
         return Grouper.group(
-                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.similarity(), Rules.NEWEST.themes()),
                 new GroupSettings(
                         new Method.ByThemes(
                                 standard.themes(Rules.NEWEST.settings().themes())
@@ -99,17 +99,17 @@ final class Grouping {
                                 standard.themes(Rules.NEWEST.settings().themes())
                                         .rank()),
                         standard.forms(),
-                        GroupSettings.Leftovers.SEATED,
+                        GroupSettings.Ungrouped.PLACED,
                         0,
                         standard.stopWords(),
                         standard.stopAt(),
-                        standard.muted(),
+                        standard.ignored(),
                         SameHere.NOTHING,
                         Set.of()));
     }
 
     /** All keywords, as any engine is asked for them that knows nothing of what they mean. */
-    static Question question(Keywords keywords, GroupSettings settings, String language, LikenessRules likeness) {
+    static Question question(Keywords keywords, GroupSettings settings, String language, SimilarityRules similarity) {
         int[] all = IntStream.range(0, keywords.size()).toArray();
         return new Question(
                 new ThemeWords(keywords.folded(), settings, language),
@@ -120,17 +120,17 @@ final class Grouping {
                 Question.Barred.NOTHING,
                 language,
                 MeaningVectors.NONE,
-                likeness,
+                similarity,
                 Rules.NEWEST.themes(),
                 new EngineCache(MemoryLimit.ENOUGH));
     }
 
     private static Question question(Keywords keywords) {
-        return question(keywords, Rules.NEWEST.settings().byThemes("en"), "en", Rules.NEWEST.likeness());
+        return question(keywords, Rules.NEWEST.settings().byThemes("en"), "en", Rules.NEWEST.similarity());
     }
 
-    /** The group of each keyword, each leftover in one of its own. */
-    static int[] leftoversAlone(int[] group) {
+    /** The group of each keyword, each ungrouped in one of its own. */
+    static int[] ungroupedAlone(int[] group) {
         return IntStream.range(0, group.length)
                 .map(keyword -> group[keyword] < 0 ? -2 - keyword : group[keyword])
                 .toArray();
@@ -228,16 +228,16 @@ final class Grouping {
             int[] labels = labels(set, keywords);
             smorgas.core.group.Grouping ours = group(keywords);
             int[] found = found(ours, keywords.size());
-            print(set.name() + ": core, leftovers as one", ours.size() + 1, List.of(Agreement.of(found, labels)));
+            print(set.name() + ": core, ungrouped as one", ours.size() + 1, List.of(Agreement.of(found, labels)));
             print(
-                    set.name() + ": core, leftovers each alone",
+                    set.name() + ": core, ungrouped each alone",
                     ours.size(),
-                    List.of(Agreement.of(leftoversAlone(found), labels)));
-            smorgas.core.group.Grouping seated = seated(keywords);
+                    List.of(Agreement.of(ungroupedAlone(found), labels)));
+            smorgas.core.group.Grouping placed = placed(keywords);
             print(
-                    set.name() + ": core, leftovers seated in the nearest group, others as one",
-                    seated.size() + 1,
-                    List.of(Agreement.of(found(seated, keywords.size()), labels)));
+                    set.name() + ": core, ungrouped placed in the nearest group, others as one",
+                    placed.size() + 1,
+                    List.of(Agreement.of(found(placed, keywords.size()), labels)));
             Question question = question(keywords);
             besideKMeans(set.name(), question, labels, ours.size() + 1);
             int[] broadest = broadest(ours, keywords);
@@ -269,7 +269,7 @@ final class Grouping {
         print(name + ": k-means, the seed of the best ARI", groups, List.of(byAgreement.getLast()));
     }
 
-    /** For each keyword the theme at the top of the tree that its group belongs to; -1 for leftovers. */
+    /** For each keyword the theme at the top of the tree that its group belongs to; -1 for ungrouped. */
     private static int[] broadest(smorgas.core.group.Grouping grouping, Keywords keywords) {
         ThemeTree tree = new Groups(grouping, keywords, Optional.empty(), Map.of()).tree();
         return IntStream.range(0, keywords.size())

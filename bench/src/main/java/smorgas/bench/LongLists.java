@@ -21,7 +21,7 @@ final class LongLists {
     private LongLists() {}
 
     static void run() throws IOException {
-        System.out.println("\n| long lists | keywords | groups | leftovers | B-cubed F1 | adjusted Rand |"
+        System.out.println("\n| long lists | keywords | groups | ungrouped | B-cubed F1 | adjusted Rand |"
                 + "\n|---|---:|---:|---:|---:|---:|");
         for (String language : List.of("en", "de")) {
             for (int size : List.of(10_000, 40_000)) {
@@ -43,11 +43,11 @@ final class LongLists {
         GroupSettings settings = Rules.NEWEST
                 .settings()
                 .byThemes(language)
-                .with(new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, Method.ByLikeness.ALL));
+                .with(new Method.BySimilarity(Method.BySimilarity.USUAL, 2, 0, false, Method.BySimilarity.ALL));
         int[] group = Engines.of(settings)
-                .find(Grouping.question(keywords, settings, language, Rules.NEWEST.likeness()))
+                .find(Grouping.question(keywords, settings, language, Rules.NEWEST.similarity()))
                 .group();
-        Agreement agreement = Agreement.of(Grouping.leftoversAlone(group), known);
+        Agreement agreement = Agreement.of(Grouping.ungroupedAlone(group), known);
         System.out.printf(
                 Locale.ENGLISH,
                 "| %s | %,d | %,d | %,d | %.3f | %.3f |%n",

@@ -72,7 +72,7 @@ final class MemoryUse {
         Board board = Board.of(List.of(read[0]), Recipe.of(List.of(), "en"));
         step("spellings", lines, kept, nothing -> board.spellings());
         step("keywords", lines, kept, nothing -> board.keywords());
-        step("statuses", lines, kept, nothing -> board.standings());
+        step("statuses", lines, kept, nothing -> board.statuses());
         step("orders", lines, kept, nothing -> board.orders());
         step("phrases", lines, kept, nothing -> board.phrases());
         step("usual views", lines, kept, nothing -> board.usualViews());

@@ -27,7 +27,7 @@ final class OtherLanguages {
                     agreement.adjustedRand(),
                     MovesNeeded.share(found, list.wanted()),
                     board.groups().grouping().size(),
-                    board.groups().grouping().leftovers());
+                    board.groups().grouping().ungrouped());
         }
     }
 }

@@ -93,7 +93,7 @@ final class Plans {
                 board.groups(),
                 board.recipe(),
                 board.intents(),
-                board.served(),
+                board.exported(),
                 board.apart());
         Values.measured("looked through for faults", rounds, WARM_UP, round -> PlanCheck.of(odd));
         written(what, rounds);

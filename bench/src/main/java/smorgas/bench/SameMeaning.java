@@ -36,7 +36,7 @@ final class SameMeaning {
                         Rules.NEWEST.settings().byThemes(list.language()),
                         list.language(),
                         vectors,
-                        Rules.NEWEST.likeness())
+                        Rules.NEWEST.similarity())
                 .find(20);
         StringBuilder row = new StringBuilder(
                 "| " + list.name() + " | " + (vectors == MeaningVectors.NONE ? "words" : "words and meaning") + " |");

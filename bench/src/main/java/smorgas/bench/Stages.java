@@ -28,11 +28,11 @@ import smorgas.core.group.GroupingInput;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.sift.WordCounts;
 
 /** Each stage of the core by itself, warm. */
@@ -51,7 +51,7 @@ public class Stages {
     private List<Lines> baskets = List.of();
     private Keywords keywords = Folder.fold(List.of());
     private Phrases phrases = new Phrases(keywords);
-    private Standings standings =
+    private Statuses statuses =
             Judge.judge(new Matcher(keywords), intent -> new BitSet(), Map.of(), Map.of(), List.of());
 
     @Setup
@@ -64,7 +64,7 @@ public class Stages {
         bytes = text.toString().getBytes(StandardCharsets.UTF_8);
         baskets = List.of(gather());
         keywords = fold();
-        standings = sift();
+        statuses = sift();
         phrases = new Phrases(keywords);
     }
 
@@ -79,12 +79,12 @@ public class Stages {
     }
 
     @Benchmark
-    public Standings sift() {
+    public Statuses sift() {
         List<Rule> rules = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
             String word =
                     keywords.vocabulary().text(i * 7 % keywords.vocabulary().size());
-            rules.add(new Rule(i + 1, new Condition.HasWord(word), Standing.DROPPED));
+            rules.add(new Rule(i + 1, new Condition.HasWord(word), Status.DROPPED));
         }
         return Judge.judge(new Matcher(keywords), intent -> new BitSet(), Map.of(), Map.of(), rules);
     }
@@ -93,14 +93,18 @@ public class Stages {
     public WordCounts.Found words() {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
-        return WordCounts.of(all, phrases, standings, Set.of(), WordCounts.Asked.words(120));
+        return WordCounts.of(all, phrases, statuses, Set.of(), WordCounts.Asked.words(120));
     }
 
     @Benchmark
     public Grouping group() {
         return Grouper.group(
                 GroupingInput.of(
-                        keywords.folded(), standings.remaining(), "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                        keywords.folded(),
+                        statuses.remaining(),
+                        "en",
+                        Rules.NEWEST.similarity(),
+                        Rules.NEWEST.themes()),
                 Rules.NEWEST.settings().byThemes("en"));
     }
 }

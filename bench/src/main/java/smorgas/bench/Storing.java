@@ -31,9 +31,9 @@ final class Storing {
         for (int round = 0; round < 2; round++) {
             theirs = Math.min(theirs, bare(folder.resolve("bare-" + round), files));
         }
-        try (Served served = new Served(script, folder.resolve("storing"))) {
+        try (Server server = new Server(script, folder.resolve("storing"))) {
             for (int round = 0; round < 2; round++) {
-                ours = Math.min(ours, served.gather(files));
+                ours = Math.min(ours, server.gather(files));
             }
         }
         System.out.printf(

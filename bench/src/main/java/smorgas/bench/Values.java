@@ -31,17 +31,17 @@ import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.value.Assumed;
 import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.CostBy;
-import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PrioritySettings;
 import smorgas.core.recipe.value.Span;
 import smorgas.core.sift.Matcher;
 import smorgas.core.value.Apart;
+import smorgas.core.value.EstimatedValue;
 import smorgas.core.value.Intents;
-import smorgas.core.value.Promise;
+import smorgas.core.value.Priority;
 import smorgas.core.value.SearchWords;
-import smorgas.core.value.Worth;
 
 /**
- * What keywords may bring, promise and must not trigger: the core's work after a change of an assumption, a weight or a
+ * What keywords may bring, priority and must not trigger: the core's work after a change of an assumption, a weight or a
  * negative. Worth over a view beside an embedded analytic SQL engine, on the same keywords in the same run.
  */
 final class Values {
@@ -58,24 +58,24 @@ final class Values {
                 "%nValues of %,d keywords, ms, median and 95th percentile of %d%n",
                 keywords.size(),
                 ROUNDS);
-        worth(keywords);
+        estimatedValue(keywords);
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         Intents intents = intents(keywords);
         measured("all intents", round -> intents(keywords));
         measured(
-                "promise by other weights",
-                round -> Promise.of(
+                "priority by other weights",
+                round -> Priority.of(
                         keywords,
                         intents,
-                        new PromiseSettings(
+                        new PrioritySettings(
                                 Map.of(
-                                        PromiseSettings.Factor.SEARCHES, 40 + round % 20,
-                                        PromiseSettings.Factor.BID, -20,
-                                        PromiseSettings.Factor.INTENT, 30),
-                                PromiseSettings.FOR_ADS.intents(),
+                                        PrioritySettings.Factor.SEARCHES, 40 + round % 20,
+                                        PrioritySettings.Factor.BID, -20,
+                                        PrioritySettings.Factor.INTENT, 30),
+                                PrioritySettings.FOR_ADS.intents(),
                                 new LinkedHashMap<>(),
-                                PromiseSettings.FOR_ADS.classes()),
+                                PrioritySettings.FOR_ADS.classes()),
                         all));
         negatives(keywords);
         apart(keywords);
@@ -130,8 +130,8 @@ final class Values {
                 .valuing();
     }
 
-    private static Worth worthOf(Keywords keywords, int share) {
-        return Worth.of(keywords, assumed(share), tag -> new BitSet(), key -> new int[0]);
+    private static EstimatedValue estimatedValueOf(Keywords keywords, int share) {
+        return EstimatedValue.of(keywords, assumed(share), tag -> new BitSet(), key -> new int[0]);
     }
 
     /** Another share of clicks each time, as somebody types it. */
@@ -140,14 +140,14 @@ final class Values {
         return Intents.of(keywords, "en", Map.of(), none, new Matcher(keywords)::match, Rules.NEWEST.intents());
     }
 
-    private static void worth(Keywords keywords) throws SQLException {
+    private static void estimatedValue(Keywords keywords) throws SQLException {
         FigureColumn searches = keywords.figure(Figure.SEARCHES).orElseThrow();
-        measured("worth, cost and return summed over a view", round -> {
+        measured("estimated value, cost and return summed over a view", round -> {
             BitSet view = view(searches, round);
-            return worthOf(keywords, 2_000 + round).sum(view);
+            return estimatedValueOf(keywords, 2_000 + round).sum(view);
         });
-        measured("the table sorted by worth", round -> {
-            Numbers values = worthOf(keywords, 2_000 + round).numbers(Worth.Part.VALUE);
+        measured("the table sorted by estimated-value", round -> {
+            Numbers values = estimatedValueOf(keywords, 2_000 + round).numbers(EstimatedValue.Part.VALUE);
             int[] rank = new int[keywords.size()];
             long[] sorted = IntStream.range(0, rank.length)
                     .filter(values::known)
@@ -171,10 +171,10 @@ final class Values {
             for (int round = -WARM_UP; round < ROUNDS; round++) {
                 int share = 2_000 + round + WARM_UP;
                 long begun = System.nanoTime();
-                double ours = worthOf(keywords, share)
+                double ours = estimatedValueOf(keywords, share)
                         .sum(view(searches, round + WARM_UP))
                         .parts()
-                        .get(Worth.Part.VALUE)
+                        .get(EstimatedValue.Part.VALUE)
                         .middle();
                 long between = System.nanoTime();
                 double theirs = summed(db, share, round + WARM_UP);

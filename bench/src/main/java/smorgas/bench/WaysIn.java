@@ -12,10 +12,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.gather.Gleaning;
 import smorgas.core.recipe.gather.LogReading;
-import smorgas.core.source.Gleaner;
+import smorgas.core.recipe.gather.PhraseSettings;
 import smorgas.core.source.LogTerms;
+import smorgas.core.source.PhraseFinder;
 
 /** Logs and pages that become baskets, as whole runs; a log beside the tools of every system, which only count. */
 final class WaysIn {
@@ -109,31 +109,30 @@ final class WaysIn {
 
     static void pages() {
         List<byte[]> pages = made();
-        Map<Gleaning.Part, Integer> weights = new EnumMap<>(Gleaning.Part.class);
-        for (Gleaning.Part part : Gleaning.Part.values()) {
+        Map<PhraseSettings.Part, Integer> weights = new EnumMap<>(PhraseSettings.Part.class);
+        for (PhraseSettings.Part part : PhraseSettings.Part.values()) {
             weights.put(part, part.usual());
         }
-        Gleaning wanted = new Gleaning(
+        PhraseSettings wanted = new PhraseSettings(
                 weights,
                 "",
                 "",
-                new Gleaning.Range(3, 80),
-                new Gleaning.Range(1, 4),
+                new PhraseSettings.Range(3, 80),
+                new PhraseSettings.Range(1, 4),
                 2,
                 1,
                 List.copyOf(Lexicon.of("en").stopWords()),
                 List.of(),
                 "en",
                 List.of());
-        System.out.printf(
-                "%nGleaning %,d pages of %,d kB; ms, median and 95th percentile%n", PAGES, PAGE_BYTES / 1_000);
+        System.out.printf("%nPhrases %,d pages of %,d kB; ms, median and 95th percentile%n", PAGES, PAGE_BYTES / 1_000);
         int[] found = {0};
         Values.measured("phrases of one to four words that stand twice", ROUNDS, WARM_UP, round -> {
-            Gleaner gleaner = new Gleaner(wanted);
+            PhraseFinder finder = new PhraseFinder(wanted);
             for (int page = 0; page < pages.size(); page++) {
-                gleaner.add("page " + page, pages.get(page));
+                finder.add("page " + page, pages.get(page));
             }
-            Gleaner.Result result = gleaner.result();
+            PhraseFinder.Result result = finder.result();
             found[0] = result.phrases().size();
             return result;
         });

@@ -44,7 +44,7 @@ final class WholeRuns {
         String counts = batch.printed()
                 .lines()
                 .filter(line ->
-                        line.matches("\\s*\"(keywords|groups|leftovers|gather|fold|sift|group|serve)\" : \\d+,?"))
+                        line.matches("\\s*\"(keywords|groups|ungrouped|gather|fold|sift|group|serve)\" : \\d+,?"))
                 .map(line -> line.strip().replaceAll("[\",]", "").replace(" : ", " "))
                 .collect(Collectors.joining(", "));
         System.out.println("\nOf that run, stages in ms: " + counts);

@@ -138,8 +138,8 @@ create table asked_again (
   primary key (basket_id)
 );
 
--- What a plan had in it when somebody said that it is served, to tell later what changed since.
-create table served (
+-- What a plan had in it when somebody said that it is exported, to tell later what changed since.
+create table exported (
   id          bigint generated always as identity primary key,
   project_id  bigint       not null references project (id) on delete cascade,
   name        varchar(200) not null,
@@ -149,6 +149,6 @@ create table served (
   -- Its rows, packed.
   content     blob         not null,
   removed     boolean      default false not null,
-  served_at   timestamp with time zone not null
+  exported_at   timestamp with time zone not null
 );
-create index served_of_project on served (project_id);
+create index exported_of_project on exported (project_id);

@@ -190,7 +190,7 @@ public final class BatchCommand implements Callable<Integer> {
             first = first == null && each && against == null ? summary.came().get() : first;
             write(folder, summary.fields());
             told.put(one.getKey(), summary.fields());
-            int its = summary.unread() > 0 ? 1 : before && summary.otherwise() ? OTHERWISE : 0;
+            int its = summary.unread() > 0 ? 1 : before && summary.changed() ? CHANGED : 0;
             code = code == 1 || its == 0 ? code : its;
         }
         Object all = each ? Map.of("projects", told) : told.get("");
@@ -206,7 +206,7 @@ public final class BatchCommand implements Callable<Integer> {
     }
 
     /** For scripts: there is something to look at. */
-    private static final int OTHERWISE = 4;
+    private static final int CHANGED = 4;
 
     /** What is usual; meaning counts where the model knows the language. */
     private Recipe standard() {

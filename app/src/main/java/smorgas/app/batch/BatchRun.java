@@ -36,7 +36,7 @@ import smorgas.core.gather.Lines;
 import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.group.GroupSettings;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanFormat;
@@ -86,10 +86,10 @@ final class BatchRun {
      *
      * @param fields the summary as it is written
      * @param unread files that could not be read
-     * @param otherwise whether anything is otherwise than in the earlier run
+     * @param changed whether anything is otherwise than in the earlier run
      * @param came what another run can be compared with
      */
-    record Summary(Map<String, Object> fields, int unread, boolean otherwise, Supplier<Earlier> came) {}
+    record Summary(Map<String, Object> fields, int unread, boolean changed, Supplier<Earlier> came) {}
 
     Summary run(List<Path> in, Path out) throws IOException {
         long start = System.nanoTime();
@@ -103,11 +103,11 @@ final class BatchRun {
         });
         took("gather", start);
         Map<String, float[]> meanings = new HashMap<>();
-        Board board = Board.of(baskets, recipe, meanings::get, new MemoryLimit(memory.forLikeness()));
+        Board board = Board.of(baskets, recipe, meanings::get, new MemoryLimit(memory.forSimilarity()));
         timed("fold", board::keywords);
-        timed("sift", board::standings);
+        timed("sift", board::statuses);
         GroupSettings asked = recipe.grouping().settings();
-        int left = board.standings().remaining().cardinality();
+        int left = board.statuses().remaining().cardinality();
         if (left > asked.method().most()) {
             tell(Message.of("batch.batch-run.by-themes"));
         } else if (asked.method().meaning()) {
@@ -118,16 +118,16 @@ final class BatchRun {
             board.plan();
             writeAll(board, out);
         });
-        Map<String, Object> otherwise = wanted.against() == null ? Map.of() : compare(board, wanted.against(), out);
+        Map<String, Object> changed = wanted.against() == null ? Map.of() : compare(board, wanted.against(), out);
         took("total", start);
         Map<String, Object> fields = summary(board, read);
         if (wanted.against() != null) {
-            fields.put("otherwise", otherwise);
+            fields.put("changed", changed);
         }
         return new Summary(
                 fields,
                 (int) read.stream().filter(r -> r.lines() == null).count(),
-                !otherwise.isEmpty(),
+                !changed.isEmpty(),
                 () -> Earlier.of(board));
     }
 
@@ -162,7 +162,7 @@ final class BatchRun {
 
     /** Finds out what the keywords mean that are to be grouped; if it cannot be, their words decide. */
     private void understand(Board board, Map<String, float[]> meanings) {
-        List<String> texts = board.standings().remaining().stream()
+        List<String> texts = board.statuses().remaining().stream()
                 .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
                 .distinct()
                 .toList();
@@ -275,8 +275,8 @@ final class BatchRun {
     private static Feedback.Found feedback(Board board) {
         return Feedback.of(
                 board.keywords(),
-                board.standings().remaining(),
-                board.standings().with(Standing.KEPT),
+                board.statuses().remaining(),
+                board.statuses().with(Status.KEPT),
                 board.groups().grouping()::groupOf,
                 board.recipe().valuing().feedback(),
                 "",
@@ -299,12 +299,12 @@ final class BatchRun {
         fields.put("setAside", board.keywords().setAside());
         fields.put("problems", problems);
         fields.put("keywords", board.keywords().size());
-        fields.put("kept", board.standings().count(Standing.KEPT));
-        fields.put("undecided", board.standings().count(Standing.UNDECIDED));
-        fields.put("dropped", board.standings().count(Standing.DROPPED));
+        fields.put("kept", board.statuses().count(Status.KEPT));
+        fields.put("undecided", board.statuses().count(Status.UNDECIDED));
+        fields.put("dropped", board.statuses().count(Status.DROPPED));
         fields.put("groups", board.groups().grouping().size());
         fields.put("grouped", board.groups().grouping().grouped());
-        fields.put("leftovers", board.groups().grouping().leftovers());
+        fields.put("ungrouped", board.groups().grouping().ungrouped());
         fields.put("millis", millis);
         return fields;
     }

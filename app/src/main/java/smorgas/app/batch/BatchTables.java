@@ -24,14 +24,14 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 import smorgas.core.serve.Csv;
-import smorgas.core.value.Worth;
+import smorgas.core.value.EstimatedValue;
 
 /** The tables of a run: its keywords and its groups. */
 final class BatchTables {
 
     /** What the first columns of the table of keywords tell already. */
     private static final Set<Fact> AMONG_THE_FIRST =
-            Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Figure.SEARCHES, Figure.CPC, Computed.BASKETS);
+            Set.of(Computed.KEYWORD, Computed.STATUS, Computed.REASON, Figure.SEARCHES, Figure.CPC, Computed.BASKETS);
 
     private BatchTables() {}
 
@@ -43,7 +43,7 @@ final class BatchTables {
                 .filter(fact -> !AMONG_THE_FIRST.contains(fact) && facts.any(fact))
                 .toList();
         List<String> header = new ArrayList<>(List.of(
-                "keyword", "standing", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
+                "keyword", "status", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets"));
         others.forEach(fact -> header.add(fact.fixedWord()));
         try (OutputStream out = Files.newOutputStream(to)) {
             rows(csv -> csv.row(header.toArray(String[]::new))).writeTo(out);
@@ -97,7 +97,7 @@ final class BatchTables {
         Grouping grouping = groups.grouping();
         List<IntFunction<String>> columns = new ArrayList<>(List.of(
                 keywords::text,
-                facts.exporting(Computed.STANDING),
+                facts.exporting(Computed.STATUS),
                 facts.exporting(Computed.REASON),
                 keyword -> grouping.groupOf(keyword) < 0 ? "" : groups.name(grouping.groupOf(keyword)),
                 keyword -> grouping.groupOf(keyword) < 0 ? "" : decimals(grouping.tightness(keyword)),
@@ -112,11 +112,11 @@ final class BatchTables {
     /** Groups with what each may bring if anything is assumed. */
     static void writeGroups(Board board, Csv csv) {
         Groups groups = board.groups();
-        boolean worth = board.recipe().valuing().assumes();
+        boolean estimatedValue = board.recipe().valuing().assumes();
         List<String> header = new ArrayList<>(
                 List.of("group", "theme phrase", "keywords", "searches", "tightness", "broader themes"));
-        if (worth) {
-            header.add("worth");
+        if (estimatedValue) {
+            header.add("estimated value");
         }
         boolean simulated = board.keywords().simulated();
         if (simulated) {
@@ -132,11 +132,11 @@ final class BatchTables {
                     String.valueOf(groups.searches(group).sum()),
                     decimals(groups.grouping().meanTightness(group)),
                     Csv.texts(tree.above(group))));
-            if (worth) {
-                Worth.Total sum = board.worth()
+            if (estimatedValue) {
+                EstimatedValue.Total sum = board.estimatedValue()
                         .sum(groups.grouping().members().row(group))
                         .parts()
-                        .get(Worth.Part.VALUE);
+                        .get(EstimatedValue.Part.VALUE);
                 cells.add(sum == null ? "" : Csv.amount(Math.round(sum.middle()), 100));
             }
             if (simulated) {

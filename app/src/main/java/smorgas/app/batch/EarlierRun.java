@@ -16,7 +16,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.figure.Decimals;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.FigureReader;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Message;
@@ -27,7 +27,7 @@ import smorgas.core.text.Tidy;
 final class EarlierRun implements Standpoint {
 
     private record Row(
-            String text, List<String> spellings, Standing standing, String reason, long searches, String group) {}
+            String text, List<String> spellings, Status status, String reason, long searches, String group) {}
 
     private final List<Row> rows = new ArrayList<>();
     private final Map<String, Integer> bySpelling = new HashMap<>();
@@ -43,7 +43,7 @@ final class EarlierRun implements Standpoint {
                         Arrays.stream(cell(keywords, record, "spellings").split(" \\| "))
                                 .map(Tidy::of)
                                 .toList(),
-                        standing(keywords, record),
+                        status(keywords, record),
                         cell(keywords, record, "reason"),
                         reader.read(cell(keywords, record, "searches"), Figure.SEARCHES) == FigureReader.Outcome.READ
                                 ? reader.low() + reader.high()
@@ -75,13 +75,13 @@ final class EarlierRun implements Standpoint {
         return cell.startsWith("'") && Formulas.runs(cell.substring(1)) ? cell.substring(1) : cell;
     }
 
-    private static Standing standing(Path file, NamedCsvRecord record) {
-        String label = cell(file, record, "standing");
-        return Arrays.stream(Standing.values())
+    private static Status status(Path file, NamedCsvRecord record) {
+        String label = cell(file, record, "status");
+        return Arrays.stream(Status.values())
                 .filter(one -> one.fixedName().equals(label))
                 .findFirst()
                 .orElseThrow(() ->
-                        new Refusal("batch.earlier-run.line-standing", file, record.getStartingLineNumber(), label));
+                        new Refusal("batch.earlier-run.line-status", file, record.getStartingLineNumber(), label));
     }
 
     private void add(Row row) {
@@ -142,8 +142,8 @@ final class EarlierRun implements Standpoint {
     }
 
     @Override
-    public Standing standing(int keyword) {
-        return rows.get(keyword).standing();
+    public Status status(int keyword) {
+        return rows.get(keyword).status();
     }
 
     @Override

@@ -16,18 +16,18 @@ import smorgas.app.standin.StandIns;
 import smorgas.core.gather.Packed;
 import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.gather.Brainstorm;
-import smorgas.core.recipe.gather.Foraging;
-import smorgas.core.recipe.gather.Gleaning;
+import smorgas.core.recipe.gather.CombineSettings;
 import smorgas.core.recipe.gather.LogReading;
-import smorgas.core.recipe.gather.Pairing;
-import smorgas.core.source.Forager;
-import smorgas.core.source.Gleaner;
+import smorgas.core.recipe.gather.PhraseSettings;
+import smorgas.core.recipe.gather.SuggestionSettings;
+import smorgas.core.source.Combinations;
 import smorgas.core.source.Ideas;
 import smorgas.core.source.LogTerms;
 import smorgas.core.source.MadeList;
-import smorgas.core.source.Pairs;
 import smorgas.core.source.Pauses;
+import smorgas.core.source.PhraseFinder;
 import smorgas.core.source.Source;
+import smorgas.core.source.SuggestionFinder;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Wording;
@@ -36,7 +36,7 @@ import smorgas.core.text.Wording;
 @Command(
         name = "make",
         subcommands = {
-            MakeCommand.OfPairs.class,
+            MakeCommand.OfCombinations.class,
             MakeCommand.OfLogs.class,
             MakeCommand.OfPages.class,
             MakeCommand.OfIdeas.class,
@@ -46,7 +46,7 @@ public final class MakeCommand implements Callable<Integer> {
 
     private static final long MOST_UNPACKED = 800_000_000;
 
-    private static final List<String> TOOLS = List.of("pairs", "logs", "pages", "ideas", "suggestions");
+    private static final List<String> TOOLS = List.of("combinations", "logs", "pages", "ideas", "suggestions");
 
     private final Wording wording;
 
@@ -110,10 +110,10 @@ public final class MakeCommand implements Callable<Integer> {
     }
 
     /** Word lists multiplied. */
-    @Command(name = "pairs")
-    static final class OfPairs extends Tool {
+    @Command(name = "combinations")
+    static final class OfCombinations extends Tool {
 
-        OfPairs(Wording wording) {
+        OfCombinations(Wording wording) {
             super(wording);
         }
 
@@ -122,11 +122,11 @@ public final class MakeCommand implements Callable<Integer> {
 
         @Override
         MadeList list() throws IOException {
-            List<Pairing.Column> read = new ArrayList<>();
+            List<CombineSettings.Column> read = new ArrayList<>();
             for (Path column : columns) {
-                read.add(new Pairing.Column(Files.readAllLines(column), false, false));
+                read.add(new CombineSettings.Column(Files.readAllLines(column), false, false));
             }
-            return MadeList.of(Pairs.of(new Pairing(read, " ", "", "", true, Pairing.MOST)));
+            return MadeList.of(Combinations.of(new CombineSettings(read, " ", "", "", true, CombineSettings.MOST)));
         }
     }
 
@@ -184,16 +184,16 @@ public final class MakeCommand implements Callable<Integer> {
 
         @Override
         MadeList list() throws IOException {
-            Map<Gleaning.Part, Integer> weights = new EnumMap<>(Gleaning.Part.class);
-            for (Gleaning.Part part : Gleaning.Part.values()) {
+            Map<PhraseSettings.Part, Integer> weights = new EnumMap<>(PhraseSettings.Part.class);
+            for (PhraseSettings.Part part : PhraseSettings.Part.values()) {
                 weights.put(part, part.usual());
             }
-            Gleaner gleaner = new Gleaner(new Gleaning(
+            PhraseFinder finder = new PhraseFinder(new PhraseSettings(
                     weights,
                     "",
                     "",
-                    new Gleaning.Range(3, 80),
-                    new Gleaning.Range(1, words),
+                    new PhraseSettings.Range(3, 80),
+                    new PhraseSettings.Range(1, words),
                     times,
                     1,
                     List.copyOf(Lexicon.of(language()).stopWords()),
@@ -204,9 +204,9 @@ public final class MakeCommand implements Callable<Integer> {
                 Packed.Contents contents =
                         Packed.open(String.valueOf(page.getFileName()), Files.readAllBytes(page), MOST_UNPACKED);
                 contents.problems().forEach(problem -> tell(problem.sentence()));
-                contents.lists().forEach(one -> gleaner.add(one.name(), one.bytes()));
+                contents.lists().forEach(one -> finder.add(one.name(), one.bytes()));
             }
-            Gleaner.Result result = gleaner.result();
+            PhraseFinder.Result result = finder.result();
             result.problems().forEach(this::tell);
             return result.list();
         }
@@ -238,18 +238,18 @@ public final class MakeCommand implements Callable<Integer> {
             if (sources.isEmpty()) {
                 throw new Refusal("batch.make-command.nobody-ask-standins-switches");
             }
-            Foraging wanted = new Foraging(
+            SuggestionSettings wanted = new SuggestionSettings(
                     Files.readAllLines(in),
-                    EnumSet.of(Foraging.Around.ALONE, Foraging.Around.LETTERS_BEHIND),
-                    Foraging.ALPHABET,
+                    EnumSet.of(SuggestionSettings.Around.ALONE, SuggestionSettings.Around.LETTERS_BEHIND),
+                    SuggestionSettings.ALPHABET,
                     List.of(),
                     rounds,
-                    Foraging.USUAL,
+                    SuggestionSettings.USUAL,
                     sources.stream().map(Source::name).toList(),
                     language(),
                     place);
             try {
-                Forager.Result result = new Forager(wanted, sources, Pauses.REAL, () -> false).run();
+                SuggestionFinder.Result result = new SuggestionFinder(wanted, sources, Pauses.REAL, () -> false).run();
                 result.failed()
                         .forEach(one -> tell(Message.of("command.make.failed", one.query(), one.source(), one.why())));
                 return result.list();

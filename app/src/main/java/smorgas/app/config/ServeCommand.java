@@ -94,7 +94,7 @@ public final class ServeCommand implements Callable<Integer> {
         }
         if (!"onRefresh".equals(System.getProperty("spring.context.exit"))) {
             System.out.println(wording.of(
-                    "command.serve.served",
+                    "command.serve.exported",
                     "http://" + (address.contains(":") ? "[" + address + "]" : address) + ":" + port));
         }
         return SERVING;

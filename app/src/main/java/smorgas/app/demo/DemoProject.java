@@ -15,8 +15,8 @@ import smorgas.app.work.Outcome;
 import smorgas.app.work.Table;
 import smorgas.core.group.read.Regrouping;
 import smorgas.core.recipe.BasketEntry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.StandardSettings;
@@ -33,14 +33,14 @@ import smorgas.core.recipe.serve.PlanNames;
 import smorgas.core.recipe.serve.PlanPages;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.recipe.value.Assumed;
 import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.CostBy;
 import smorgas.core.recipe.value.Span;
 
-/** Makes the demo project in an empty data folder: its lists in, a morning's decisions made, before the first page is served. */
+/** Makes the demo project in an empty data folder: its lists in, a morning's decisions made, before the first page is exported. */
 @Component
 public class DemoProject implements SmartInitializingSingleton {
 
@@ -114,20 +114,20 @@ public class DemoProject implements SmartInitializingSingleton {
 
     private void sift(OpenProject project) {
         for (String word : DROPPED_WORDS) {
-            act(project, new Condition.HasWord(word), Standing.DROPPED);
+            act(project, new Condition.HasWord(word), Status.DROPPED);
         }
         for (String list : List.of("Rivals (made up)", "Towns (made up)", "Question openers (en)")) {
             WordList newest = pantry.find(list).orElseThrow();
             done(project.act(project.snapshot().version(), recipe -> new SiftEntry.ListTaken(newest)));
         }
-        act(project, new Condition.OnList("Rivals (made up)"), Standing.DROPPED);
+        act(project, new Condition.OnList("Rivals (made up)"), Status.DROPPED);
         act(
                 project,
                 new Condition.AllOf(List.of(new Condition.HasWord("hive"), Condition.searchesFrom(100))),
-                Standing.KEPT);
-        act(project, new Condition.HasWord("extractor"), Standing.KEPT);
-        act(project, new Condition.HasWord("suit"), Standing.KEPT);
-        act(project, new Condition.HasWord("jars"), Standing.KEPT);
+                Status.KEPT);
+        act(project, new Condition.HasWord("extractor"), Status.KEPT);
+        act(project, new Condition.HasWord("suit"), Status.KEPT);
+        act(project, new Condition.HasWord("jars"), Status.KEPT);
         done(project.act(
                 project.snapshot().version(),
                 recipe -> new SiftEntry.RuleAdded(new Rule(
@@ -140,15 +140,15 @@ public class DemoProject implements SmartInitializingSingleton {
                         "Towns, searched",
                         new Condition.AllOf(
                                 List.of(new Condition.OnList("Towns (made up)"), Condition.searchesFrom(20))))));
-        judge(project, List.of("bee veil", "smoker fuel", "queen cage", "hive tool"), Standing.KEPT);
-        judge(project, List.of("hive blockchain news", "electric smoker grill"), Standing.DROPPED);
+        judge(project, List.of("bee veil", "smoker fuel", "queen cage", "hive tool"), Status.KEPT);
+        judge(project, List.of("hive blockchain news", "electric smoker grill"), Status.DROPPED);
     }
 
     private void group(OpenProject project) {
         StandardSettings standard = project.snapshot().board().recipe().rules().settings();
         GroupSettings usual = project.snapshot().board().recipe().grouping().settings();
-        keep(project, "broad for a start", usual.with(standard.likeness().at(Method.ByLikeness.BROAD)));
-        keep(project, "tight for the agency", usual.with(standard.likeness().at(Method.ByLikeness.TIGHT)));
+        keep(project, "broad for a start", usual.with(standard.similarity().at(Method.BySimilarity.BROAD)));
+        keep(project, "tight for the agency", usual.with(standard.similarity().at(Method.BySimilarity.TIGHT)));
         keep(
                 project,
                 "by themes",
@@ -159,9 +159,9 @@ public class DemoProject implements SmartInitializingSingleton {
                 recipe -> new GroupEntry.WordsSame(
                         List.of(List.of("personalised", "custom"), List.of("regulations", "laws", "rules")),
                         GroupEntry.WordsSame.Way.SAME)));
-        GroupPin.GroupsSettled standing =
-                Regrouping.standing(project.snapshot().board().groups());
-        done(project.act(project.snapshot().version(), recipe -> standing));
+        GroupDecision.GroupsAsTheyAre status =
+                Regrouping.asTheyAre(project.snapshot().board().groups());
+        done(project.act(project.snapshot().version(), recipe -> status));
     }
 
     private void serve(OpenProject project) {
@@ -227,7 +227,7 @@ public class DemoProject implements SmartInitializingSingleton {
                         new BasketInfo(name, kind, seed, competitor, "United Kingdom", "GBP", "2026-10-05", ""))));
     }
 
-    private static void act(OpenProject project, Condition when, Standing then) {
+    private static void act(OpenProject project, Condition when, Status then) {
         done(project.act(
                 project.snapshot().version(),
                 recipe -> new SiftEntry.RuleAdded(new Rule(recipe.sifting().nextRule(), when, then))));
@@ -237,8 +237,8 @@ public class DemoProject implements SmartInitializingSingleton {
         done(project.act(project.snapshot().version(), recipe -> new GroupEntry.AlternativeKept(name, settings)));
     }
 
-    private static void judge(OpenProject project, List<String> texts, Standing standing) {
-        done(project.act(project.snapshot().version(), recipe -> new SiftEntry.Judged(texts, standing)));
+    private static void judge(OpenProject project, List<String> texts, Status status) {
+        done(project.act(project.snapshot().version(), recipe -> new SiftEntry.Judged(texts, status)));
     }
 
     private static void done(Outcome outcome) {

@@ -127,7 +127,7 @@ public final class Copies {
                                 + " (select count(*) from removed_list), (select count(*) from plan_layout),"
                                 + " (select count(*) from plan_layout where removed), (select count(*) from offer),"
                                 + " (select count(*) from offer where state = 'WAITING'), (select count(*) from asked_again),"
-                                + " (select count(*) from served), (select count(*) from served where removed)")) {
+                                + " (select count(*) from exported), (select count(*) from exported where removed)")) {
             rows.next();
             for (int column = 1; column <= rows.getMetaData().getColumnCount(); column++) {
                 all.append(rows.getLong(column)).append(' ');

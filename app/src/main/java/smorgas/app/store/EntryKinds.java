@@ -8,14 +8,14 @@ import org.jspecify.annotations.Nullable;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.NoteEntry;
-import smorgas.core.recipe.PointEntry;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.ValueEntry;
+import smorgas.core.recipe.VersionEntry;
 
 /**
  * How entries are persisted: each kind has a name of its own, so that classes may be renamed and moved, and the number of
@@ -58,7 +58,7 @@ final class EntryKinds {
             new Kind("list-taken", 1, SiftEntry.ListTaken.class),
             new Kind("columns", 1, SiftEntry.ColumnsChosen.class),
             new Kind("rule-moved", 1, SiftEntry.RuleMoved.class),
-            new Kind("negative", 1, ServeEntry.NegativeSettled.class),
+            new Kind("negative", 1, ServeEntry.NegativeDecided.class),
             new Kind("negatives-said", 1, ServeEntry.NegativesSaid.class),
             new Kind("kept-apart", 1, ServeEntry.GroupsKeptApart.class),
             new Kind("plan-settings", 1, ServeEntry.PlanSettingsChosen.class),
@@ -67,7 +67,7 @@ final class EntryKinds {
             new Kind("ads-set", 1, ServeEntry.AdsSet.class),
             new Kind("ads-said", 1, ServeEntry.AdsSaid.class),
             new Kind("ads-replaced", 1, ServeEntry.AdsReplaced.class),
-            new Kind("words-muted", 1, GroupEntry.WordsMuted.class),
+            new Kind("words-ignored", 1, GroupEntry.WordsIgnored.class),
             new Kind("words-same", 1, GroupEntry.WordsSame.class),
             new Kind("offers-refused", 1, GroupEntry.OffersRefused.class),
             new Kind("group-settings", 1, GroupEntry.GroupSettingsChosen.class),
@@ -77,27 +77,27 @@ final class EntryKinds {
             new Kind("group-rule-moved", 1, GroupEntry.GroupRuleMoved.class),
             new Kind("alternative", 1, GroupEntry.AlternativeKept.class),
             new Kind("alternative-dropped", 1, GroupEntry.AlternativeDropped.class),
-            new Kind("placed", 1, GroupPin.KeywordsPlaced.class),
-            new Kind("theme-removed", 1, GroupPin.ThemeRemoved.class),
-            new Kind("group-named", 1, GroupPin.GroupNamed.class),
-            new Kind("themes-made", 1, GroupPin.ThemesMade.class),
-            new Kind("groups-settled", 1, GroupPin.GroupsSettled.class),
-            new Kind("groups-joined", 1, GroupPin.GroupsJoined.class),
-            new Kind("group-split", 1, GroupPin.GroupSplit.class),
-            new Kind("group-locked", 1, GroupPin.GroupLocked.class),
-            new Kind("membership", 1, GroupPin.Membership.class),
+            new Kind("placed", 1, GroupDecision.KeywordsPlaced.class),
+            new Kind("theme-removed", 1, GroupDecision.ThemeRemoved.class),
+            new Kind("group-named", 1, GroupDecision.GroupNamed.class),
+            new Kind("themes-made", 1, GroupDecision.ThemesMade.class),
+            new Kind("groups-as-they-are", 1, GroupDecision.GroupsAsTheyAre.class),
+            new Kind("groups-joined", 1, GroupDecision.GroupsJoined.class),
+            new Kind("group-split", 1, GroupDecision.GroupSplit.class),
+            new Kind("group-locked", 1, GroupDecision.GroupLocked.class),
+            new Kind("membership", 1, GroupDecision.Membership.class),
             new Kind("intent-said", 1, ValueEntry.IntentSaid.class),
             new Kind("intent-worded", 1, ValueEntry.IntentWorded.class),
             new Kind("intent-ruled", 1, ValueEntry.IntentRuled.class),
             new Kind("assumptions", 1, ValueEntry.AssumptionsSet.class),
             new Kind("click-table", 1, ValueEntry.ClickTableSet.class),
             new Kind("feedback-settings", 1, ValueEntry.FeedbackSet.class),
-            new Kind("promise", 1, ValueEntry.PromiseSet.class),
+            new Kind("priority", 1, ValueEntry.PrioritySet.class),
             new Kind("keyword-noted", 1, NoteEntry.KeywordNoted.class),
             new Kind("group-noted", 1, NoteEntry.GroupNoted.class),
             new Kind("project-noted", 1, NoteEntry.ProjectNoted.class),
-            new Kind("went-back", 1, PointEntry.WentBack.class),
-            new Kind("point-named", 1, PointEntry.PointNamed.class),
+            new Kind("went-back", 1, VersionEntry.WentBack.class),
+            new Kind("version-named", 1, VersionEntry.VersionNamed.class),
             new Kind("recipe-taken", 1, RecipeTaken.class));
 
     private static final Map<Class<? extends Entry>, Kind> BY_TYPE =
@@ -123,7 +123,7 @@ final class EntryKinds {
     static List<String> ofRecipe() {
         return ALL.stream()
                 .filter(kind -> !BasketEntry.class.isAssignableFrom(kind.type())
-                        && !PointEntry.class.isAssignableFrom(kind.type())
+                        && !VersionEntry.class.isAssignableFrom(kind.type())
                         && kind.type() != RecipeTaken.class)
                 .map(Kind::name)
                 .toList();

@@ -24,7 +24,7 @@ public record GivenMemory(long bytes) {
     }
 
     /** What may be taken to find out how alike keywords are: half of all, for the other half is for the lists and all else. */
-    public long forLikeness() {
+    public long forSimilarity() {
         return bytes / 2;
     }
 

@@ -91,7 +91,7 @@ public class Offers {
 
     /** Marks one as taken or left; false if it waits no more. */
     @Transactional
-    public boolean settle(long project, long offer, boolean taken) {
+    public boolean adopt(long project, long offer, boolean taken) {
         return db.update(OFFER)
                         .set(OFFER.STATE, taken ? "TAKEN" : "LEFT")
                         .where(OFFER.PROJECT_ID.eq(project))

@@ -39,12 +39,17 @@ public class ProjectFile {
     private final Projects projects;
     private final Baskets baskets;
     private final Histories histories;
-    private final ServedPlans served;
+    private final ExportedPlans exported;
     private final Tally tally;
 
     ProjectFile(
-            DSLContext db, Projects projects, Baskets baskets, Histories histories, ServedPlans served, Tally tally) {
-        this.served = served;
+            DSLContext db,
+            Projects projects,
+            Baskets baskets,
+            Histories histories,
+            ExportedPlans exported,
+            Tally tally) {
+        this.exported = exported;
         this.db = db;
         this.projects = projects;
         this.baskets = baskets;
@@ -58,7 +63,7 @@ public class ProjectFile {
         Project project = projects.find(id).orElseThrow();
         Histories.Stored stored = histories.stored(id);
         List<Baskets.Basket> all = baskets.of(id);
-        List<ServedPlans.Served> plans = served.of(id).reversed();
+        List<ExportedPlans.Exported> plans = exported.of(id).reversed();
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
         zip.putNextEntry(new ZipEntry(ProjectZip.TOLD));
         zip.write(Json.pretty(told(project, stored, all, plans)).getBytes(StandardCharsets.UTF_8));
@@ -68,9 +73,9 @@ public class ProjectFile {
             zip.write(baskets.bytes(id, basket.id()).orElseThrow());
             zip.closeEntry();
         }
-        for (ServedPlans.Served plan : plans) {
-            zip.putNextEntry(new ZipEntry("served/" + plan.id()));
-            zip.write(served.plan(id, plan.id()).orElseThrow().packed());
+        for (ExportedPlans.Exported plan : plans) {
+            zip.putNextEntry(new ZipEntry("exported/" + plan.id()));
+            zip.write(exported.plan(id, plan.id()).orElseThrow().packed());
             zip.closeEntry();
         }
         zip.finish();
@@ -78,7 +83,7 @@ public class ProjectFile {
     }
 
     private Map<String, Object> told(
-            Project project, Histories.Stored stored, List<Baskets.Basket> all, List<ServedPlans.Served> plans) {
+            Project project, Histories.Stored stored, List<Baskets.Basket> all, List<ExportedPlans.Exported> plans) {
         Map<String, Object> told = new LinkedHashMap<>();
         told.put("project", ProjectZip.FORMAT);
         told.put(Fingerprint.FIELD, Fingerprint.OURS);
@@ -104,11 +109,11 @@ public class ProjectFile {
             acts.add(act);
         }
         told.put("history", acts);
-        told.put("served", plans.stream().map(ProjectFile::told).toList());
+        told.put("exported", plans.stream().map(ProjectFile::told).toList());
         return told;
     }
 
-    private static Map<String, Object> told(ServedPlans.Served plan) {
+    private static Map<String, Object> told(ExportedPlans.Exported plan) {
         Map<String, Object> told = new LinkedHashMap<>();
         told.put("number", plan.id());
         told.put("name", plan.name());
@@ -213,7 +218,7 @@ public class ProjectFile {
         long id = projects.create(name, language, ProjectZip.text(told, "market"), ProjectZip.text(told, "currency"));
         Map<Long, Long> numbers = baskets(zip, told, id);
         history(told, id, numbers);
-        served(zip, told, id, told.path("history").size());
+        exported(zip, told, id, told.path("history").size());
         return id;
     }
 
@@ -240,23 +245,23 @@ public class ProjectFile {
         return made;
     }
 
-    private void served(ZipFile zip, JsonNode told, long id, int acts) throws IOException {
+    private void exported(ZipFile zip, JsonNode told, long id, int acts) throws IOException {
         long all = 0;
-        for (JsonNode one : told.path("served")) {
+        for (JsonNode one : told.path("exported")) {
             long number = one.path("number").asLong(-1);
             String name = ProjectZip.text(one, "name");
-            ZipEntry entry = zip.getEntry("served/" + number);
+            ZipEntry entry = zip.getEntry("exported/" + number);
             long point = one.path("point").asLong(-1);
             if (entry == null || name.isBlank() || point < 0 || point > acts) {
-                throw new Refusal("store.project-file.served-plan-missing-file", ProjectZip.shown(name));
+                throw new Refusal("store.project-file.exported-plan-missing-file", ProjectZip.shown(name));
             }
             byte[] packed = ProjectZip.bytes(zip, entry);
             all += packed.length;
             if (all > ProjectZip.LARGEST_IN_ALL) {
-                throw new Refusal("store.project-file.served-plans-file-unpack");
+                throw new Refusal("store.project-file.exported-plans-file-unpack");
             }
-            served.keep(
-                    new ServedPlans.Served(
+            exported.keep(
+                    new ExportedPlans.Exported(
                             0, name, point, 0, one.path("removed").asBoolean(false), ProjectZip.time(one, "at")),
                     id,
                     plan(packed, name));

@@ -29,7 +29,7 @@ final class ProjectZip {
     static final int FORMAT = 1;
 
     static final String TOLD = "project.json";
-    private static final String NAMES = "project\\.json|(baskets|served)/\\d{1,9}";
+    private static final String NAMES = "project\\.json|(baskets|exported)/\\d{1,9}";
 
     private static final int MOST_FILES = 20_000;
 

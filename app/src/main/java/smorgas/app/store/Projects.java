@@ -1,8 +1,8 @@
 package smorgas.app.store;
 
 import static smorgas.schema.Tables.BASKET;
+import static smorgas.schema.Tables.EXPORTED;
 import static smorgas.schema.Tables.PROJECT;
-import static smorgas.schema.Tables.SERVED;
 
 import java.math.BigDecimal;
 import java.time.Clock;
@@ -123,7 +123,7 @@ public class Projects {
         return db.deleteFrom(PROJECT).where(PROJECT.ID.in(binned)).execute();
     }
 
-    /** Copies a project with its baskets, its whole history and the plans that were served, and returns the copy's number. */
+    /** Copies a project with its baskets, its whole history and the plans that were exported, and returns the copy's number. */
     @Transactional
     public long copy(long id, String name) {
         Project original = find(id).orElseThrow();
@@ -138,17 +138,17 @@ public class Projects {
         Map<Long, Long> baskets = copyBaskets(id, copy);
         copyHistory(original, copy, baskets);
         copyRows(
-                SERVED.PROJECT_ID,
+                EXPORTED.PROJECT_ID,
                 copy,
-                SERVED.PROJECT_ID.eq(id),
-                SERVED.ID,
+                EXPORTED.PROJECT_ID.eq(id),
+                EXPORTED.ID,
                 List.of(
-                        SERVED.NAME,
-                        SERVED.POINT,
-                        SERVED.ROWS_COUNT,
-                        SERVED.CONTENT,
-                        SERVED.REMOVED,
-                        SERVED.SERVED_AT));
+                        EXPORTED.NAME,
+                        EXPORTED.POINT,
+                        EXPORTED.ROWS_COUNT,
+                        EXPORTED.CONTENT,
+                        EXPORTED.REMOVED,
+                        EXPORTED.EXPORTED_AT));
         db.select(BASKET.ID, BASKET.SIZE_BYTES, BASKET.FINGERPRINT)
                 .from(BASKET)
                 .where(BASKET.PROJECT_ID.eq(copy).and(BASKET.READING.isNotNull()))

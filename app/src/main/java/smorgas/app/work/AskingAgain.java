@@ -61,9 +61,9 @@ public class AskingAgain {
 
     private ToolTask.Work rest(GatheredBasket basket) {
         return switch (basket.state().asked()) {
-            case Asked.Foraged asked ->
-                sources.foraging(
-                        asked.foraging(),
+            case Asked.Suggested asked ->
+                sources.suggestions(
+                        asked.suggestions(),
                         some(asked.left()),
                         IntStream.range(0, basket.lines().size())
                                 .mapToObj(row -> Tidy.of(basket.lines().text(row)))
@@ -100,8 +100,8 @@ public class AskingAgain {
 
     private ToolTask.Work work(Asked asked) {
         return switch (asked) {
-            case Asked.Foraged foraged -> sources.foraging(foraged.foraging(), List.of(), List.of());
-            case Asked.Gleaned gleaned -> pages.gleaning(gleaned.gleaning());
+            case Asked.Suggested suggested -> sources.suggestions(suggested.suggestions(), List.of(), List.of());
+            case Asked.FoundPhrases phrases -> pages.phrases(phrases.phrases());
             default -> throw new Refusal(asked.notAgain());
         };
     }
@@ -116,7 +116,7 @@ public class AskingAgain {
         // Stored before it waits no more: if Smorgas ends between the two it can be taken again, and nothing is lost.
         Optional<Long> renewed = project.renew(basket.get().id(), content.get(), offer.asked(), offer.scheduled())
                 .basket();
-        renewed.ifPresent(by -> offers.settle(project.id(), offer.id(), true));
+        renewed.ifPresent(by -> offers.adopt(project.id(), offer.id(), true));
         return renewed;
     }
 

@@ -6,8 +6,8 @@ import java.util.Set;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.GroupDecision;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** Tells in figures what an act did. */
@@ -23,7 +23,7 @@ final class Effects {
 
     /** What an act on groups did beside what it says; of very many keywords it is not waited for. */
     static Message moved(Entry entry, Board before, Board after) {
-        boolean told = entry instanceof GroupPin
+        boolean told = entry instanceof GroupDecision
                 && before.groupsKnown()
                 && after.keywords().size() <= MOST_TOLD;
         if (!told || before.keywords() != after.keywords()) {
@@ -31,10 +31,10 @@ final class Effects {
         }
         Set<String> named =
                 switch (entry) {
-                    case GroupPin.KeywordsPlaced pin -> Set.copyOf(pin.texts());
-                    case GroupPin.Membership pin
-                    when pin.held() == GroupPin.Held.BARRED || pin.held() == GroupPin.Held.ALLOWED ->
-                        Set.copyOf(pin.texts());
+                    case GroupDecision.KeywordsPlaced decision -> Set.copyOf(decision.texts());
+                    case GroupDecision.Membership decision
+                    when decision.held() == GroupDecision.Held.BARRED
+                            || decision.held() == GroupDecision.Held.ALLOWED -> Set.copyOf(decision.texts());
                     default -> Set.of();
                 };
         return moved(before, after, named);
@@ -79,12 +79,12 @@ final class Effects {
                 Message.of("work.effects.keywords"),
                 before.keywords().size(),
                 after.keywords().size());
-        for (Standing standing : Standing.values()) {
+        for (Status status : Status.values()) {
             change(
                     changes,
-                    standing.label(),
-                    before.standings().count(standing),
-                    after.standings().count(standing));
+                    status.label(),
+                    before.statuses().count(status),
+                    after.statuses().count(status));
         }
         Message told = Message.of("sentence", sentence);
         if (!changes.isEmpty()) {

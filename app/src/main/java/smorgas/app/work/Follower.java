@@ -52,7 +52,7 @@ record Follower(
                         loaded.of(recipe, recipe.folding().decimals());
                 Board board = Board.of(LoadedBaskets.lines(inForce), recipe, meaning, room);
                 if (worked || undone > 0) {
-                    board.standings();
+                    board.statuses();
                 }
                 boolean stuck = undone > 0;
                 return new Followed(

@@ -112,8 +112,8 @@ public class Memory {
     }
 
     /** What may be taken to find out how alike keywords are. */
-    public MemoryLimit forLikeness() {
-        return new MemoryLimit(all.forLikeness());
+    public MemoryLimit forSimilarity() {
+        return new MemoryLimit(all.forSimilarity());
     }
 
     /** How much the lists packed in one file may have together: what is set, or less where that would not fit. */

@@ -59,7 +59,7 @@ public final class OpenProject {
         this.histories = histories;
         this.memory = memory;
         this.loaded = new LoadedBaskets(project.id(), baskets);
-        this.follower = new Follower(id, rules, language, loaded, meaning, memory.forLikeness());
+        this.follower = new Follower(id, rules, language, loaded, meaning, memory.forSimilarity());
         this.snapshot = followed(histories.stored(id), 0, false);
     }
 
@@ -142,7 +142,7 @@ public final class OpenProject {
      * @param make makes the entry from the recipe in force now
      */
     public synchronized Outcome act(long seen, Function<Recipe, Entry> make) {
-        settle();
+        adopt();
         if (stuck) {
             return new Outcome.Refused(Follower.STUCK);
         }
@@ -163,7 +163,7 @@ public final class OpenProject {
             return new Outcome.Refused(Message.of("sentence", e.message()));
         }
         if (recipeOf(after).sameAs(before.board().recipe())
-                && after.points().equals(before.history().points())) {
+                && after.versions().equals(before.history().versions())) {
             return new Outcome.NoChange(Message.of("work.open-project.nothing-change-so-already"));
         }
         return advance(before, after, entry.sentence(), entry);
@@ -183,7 +183,7 @@ public final class OpenProject {
 
     /** Takes the last act back; refused if the page shows an older state than that act made. */
     public synchronized Outcome undo(long seen) {
-        settle();
+        adopt();
         Snapshot before = snapshot;
         Optional<History.Step> last = before.history().undoable();
         if (last.isEmpty()) {
@@ -200,7 +200,7 @@ public final class OpenProject {
 
     /** Brings the act undone last back. */
     public synchronized Outcome redo(long seen) {
-        settle();
+        adopt();
         Snapshot before = snapshot;
         Optional<History.Step> next = before.history().redoable();
         if (next.isEmpty()) {
@@ -342,7 +342,7 @@ public final class OpenProject {
     }
 
     /** After a fault of the database: what is stored is read anew, and holds. */
-    private void settle() {
+    private void adopt() {
         if (doubtful) {
             Histories.Stored stored = histories.stored(id);
             snapshot = followed(stored, 0, true);

@@ -15,13 +15,13 @@ import org.springframework.stereotype.Component;
 import smorgas.app.fetch.PageFetcher;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
-import smorgas.core.recipe.gather.Gleaning;
-import smorgas.core.source.Gleaner;
+import smorgas.core.recipe.gather.PhraseSettings;
 import smorgas.core.source.PageSource;
+import smorgas.core.source.PhraseFinder;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
-/** Pages for gleaning: those that somebody sent are held for an hour, so that settings can be tried; others are read by address. */
+/** Web pages to find phrases in: those that somebody sent are held for an hour, to try settings; others are read by address. */
 @Component
 public class Pages {
 
@@ -77,11 +77,11 @@ public class Pages {
     }
 
     /**
-     * What reads the addresses of a gleaning and takes phrases out of the pages.
+     * What reads the addresses of a phrases from web pages and takes phrases out of the pages.
      *
      * @throws Refusal if there are too many, or one must be fetched and that is off
      */
-    public ToolTask.Work gleaning(Gleaning wanted) {
+    public ToolTask.Work phrases(PhraseSettings wanted) {
         if (wanted.addresses().isEmpty()) {
             throw new Refusal("work.pages.pages-kept-choose-them");
         }
@@ -97,17 +97,17 @@ public class Pages {
     }
 
     private final class Reading implements ToolTask.Work {
-        private final Gleaning wanted;
+        private final PhraseSettings wanted;
         private final AtomicInteger read = new AtomicInteger();
         private volatile boolean stopped;
 
-        Reading(Gleaning wanted) {
+        Reading(PhraseSettings wanted) {
             this.wanted = wanted;
         }
 
         @Override
         public ToolTask.Came run() throws InterruptedException {
-            Gleaner gleaner = new Gleaner(wanted);
+            PhraseFinder finder = new PhraseFinder(wanted);
             List<Message> problems = new ArrayList<>();
             try (PageFetcher fetcher = new PageFetcher()) {
                 for (String address : wanted.addresses()) {
@@ -116,7 +116,7 @@ public class Pages {
                     }
                     try {
                         Optional<byte[]> known = within(address);
-                        gleaner.add(address, known.isPresent() ? known.get() : fetcher.page(address));
+                        finder.add(address, known.isPresent() ? known.get() : fetcher.page(address));
                     } catch (Refusal refused) {
                         problems.add(Message.of("sentence", refused.message()));
                     }
@@ -125,12 +125,12 @@ public class Pages {
             } catch (IOException e) {
                 throw new java.io.UncheckedIOException(e);
             }
-            Gleaner.Result result = gleaner.result();
+            PhraseFinder.Result result = finder.result();
             problems.addAll(result.problems());
             return new ToolTask.Came(
                     result.list(),
                     BasketInfo.Kind.PAGE,
-                    new Asked.Gleaned(wanted, result.pages(), problems),
+                    new Asked.FoundPhrases(wanted, result.pages(), problems),
                     Message.joined("list.sentences", problems));
         }
 

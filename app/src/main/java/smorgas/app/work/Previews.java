@@ -7,8 +7,8 @@ import org.springframework.stereotype.Component;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.Regrouping;
+import smorgas.core.recipe.GroupDecision.GroupsAsTheyAre;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin.GroupsSettled;
 import smorgas.core.recipe.group.GroupSettings;
 
 /** Boards under other settings of Group, or grouped anew, to be looked at before one of them is adopted; the last few are kept. */
@@ -17,7 +17,7 @@ public class Previews {
 
     private static final int KEPT = 12;
 
-    /** What of settled groups is grouped anew. */
+    /** What of adopted groups is grouped anew. */
     public sealed interface Part {
 
         /** Nothing, unless the settings are others. */
@@ -56,39 +56,39 @@ public class Previews {
     /** The board under these settings: itself, if they are its own and nothing is grouped anew. */
     public Board of(Board board, GroupSettings settings, Part part) {
         boolean same = settings.equals(board.recipe().grouping().settings());
-        boolean settled = !board.recipe().grouping().pins().settled().isEmpty();
-        if (same && (!settled || part instanceof Part.Nothing)) {
+        boolean adopted = !board.recipe().grouping().decisions().adopted().isEmpty();
+        if (same && (!adopted || part instanceof Part.Nothing)) {
             return board;
         }
         return Objects.requireNonNull(boards.get(new Looked(board, settings, part), key -> {
             Board found = free(board, settings);
-            return settled ? adopted(board, settings, anew(board, found, part)) : found;
+            return adopted ? adopted(board, settings, anew(board, found, part)) : found;
         }));
     }
 
     /** The board with groups that form by themselves under these settings. */
     public Board free(Board board, GroupSettings settings) {
-        boolean settled = !board.recipe().grouping().pins().settled().isEmpty();
-        return settled
-                ? adopted(board, settings, GroupsSettled.NOT)
+        boolean adopted = !board.recipe().grouping().decisions().adopted().isEmpty();
+        return adopted
+                ? adopted(board, settings, GroupsAsTheyAre.NOT)
                 : board.next(board.keywords().baskets(), board.recipe().withGroups(settings));
     }
 
-    /** What adopting these settings or grouping anew says: by likeness groups stay from then on. */
+    /** What adopting these settings or grouping anew says: by similarity groups stay from then on. */
     public GroupEntry adopting(Board board, GroupSettings settings, Part part) {
-        boolean settled = !board.recipe().grouping().pins().settled().isEmpty();
-        return settled || !settings.method().byWords()
+        boolean adopted = !board.recipe().grouping().decisions().adopted().isEmpty();
+        return adopted || !settings.method().byWords()
                 ? new GroupEntry.GroupsAdopted(
-                        settings, Regrouping.standing(of(board, settings, part).groups()))
+                        settings, Regrouping.asTheyAre(of(board, settings, part).groups()))
                 : new GroupEntry.GroupSettingsChosen(settings);
     }
 
-    private static Board adopted(Board board, GroupSettings settings, GroupsSettled groups) {
+    private static Board adopted(Board board, GroupSettings settings, GroupsAsTheyAre groups) {
         return board.next(
                 board.keywords().baskets(), board.recipe().after(new GroupEntry.GroupsAdopted(settings, groups)));
     }
 
-    private static GroupsSettled anew(Board board, Board found, Part part) {
+    private static GroupsAsTheyAre anew(Board board, Board found, Part part) {
         Groups before = board.groups();
         int smallest = found.recipe().grouping().settings().method().smallest();
         return switch (part) {

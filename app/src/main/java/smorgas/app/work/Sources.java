@@ -8,12 +8,12 @@ import org.springframework.stereotype.Component;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.gather.Estimation;
-import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.recipe.gather.SuggestionSettings;
 import smorgas.core.source.Estimator;
 import smorgas.core.source.FigureService;
-import smorgas.core.source.Forager;
 import smorgas.core.source.Pauses;
 import smorgas.core.source.Source;
+import smorgas.core.source.SuggestionFinder;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
@@ -68,36 +68,41 @@ public class Sources {
      * @param known what came before
      * @throws Refusal if none of the sources is there
      */
-    public ToolTask.Work foraging(Foraging wanted, List<Foraging.Left> left, List<String> known) {
+    public ToolTask.Work suggestions(
+            SuggestionSettings wanted, List<SuggestionSettings.Left> left, List<String> known) {
         List<Source> asked = sources.stream()
                 .filter(source -> wanted.sources().contains(source.name()))
                 .toList();
         if (asked.isEmpty()) {
             throw new Refusal("work.sources.none-sources", List.copyOf(wanted.sources()));
         }
-        return new Forage(wanted, asked, left, known);
+        return new Suggestions(wanted, asked, left, known);
     }
 
-    private static final class Forage implements ToolTask.Work {
+    private static final class Suggestions implements ToolTask.Work {
         private final AtomicBoolean stopped = new AtomicBoolean();
-        private final Foraging wanted;
+        private final SuggestionSettings wanted;
         private final boolean simulated;
-        private final Forager forager;
+        private final SuggestionFinder finder;
 
-        Forage(Foraging wanted, List<Source> sources, List<Foraging.Left> left, List<String> known) {
+        Suggestions(
+                SuggestionSettings wanted,
+                List<Source> sources,
+                List<SuggestionSettings.Left> left,
+                List<String> known) {
             this.wanted = wanted;
             this.simulated = sources.stream().anyMatch(Source::simulated);
-            this.forager = new Forager(wanted, sources, Pauses.REAL, stopped::get, left, known);
+            this.finder = new SuggestionFinder(wanted, sources, Pauses.REAL, stopped::get, left, known);
         }
 
         @Override
         public ToolTask.Came run() throws InterruptedException {
-            Forager.Result result = forager.run();
+            SuggestionFinder.Result result = finder.run();
             int left = result.left().size();
             return new ToolTask.Came(
                     result.list(),
                     BasketInfo.Kind.SUGGESTIONS,
-                    new Asked.Foraged(wanted, simulated, result.left(), result.failed()),
+                    new Asked.Suggested(wanted, simulated, result.left(), result.failed()),
                     left == 0 ? Message.NONE : Message.of("work.sources.go-on-when-you", left));
         }
 
@@ -108,10 +113,10 @@ public class Sources {
 
         @Override
         public List<Message> told() {
-            return forager.progress().stream().map(Forage::line).toList();
+            return finder.progress().stream().map(Suggestions::line).toList();
         }
 
-        private static Message line(Forager.Progress one) {
+        private static Message line(SuggestionFinder.Progress one) {
             return Message.of(
                     "work.sources.round-queries-found-them",
                     one.source(),

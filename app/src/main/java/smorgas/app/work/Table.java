@@ -323,7 +323,7 @@ public class Table implements InitializingBean, DisposableBean, Memory.Holder {
 
     @SuppressWarnings("try") // it is held, not named
     private Board found(long project, Board board) {
-        int keywords = board.standings().remaining().cardinality();
+        int keywords = board.statuses().remaining().cardinality();
         long needed = board.recipe().grouping().settings().method().needed(keywords);
         try (Visiting visit = visit();
                 Memory.Claim claim = memory.claimBeside(

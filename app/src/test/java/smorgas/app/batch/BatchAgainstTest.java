@@ -12,12 +12,12 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import smorgas.app.store.RecipeFile;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** Runs beside earlier ones, and several projects of one recipe. */
 class BatchAgainstTest extends BatchUnderTest {
@@ -32,8 +32,8 @@ class BatchAgainstTest extends BatchUnderTest {
                                 "en",
                                 List.of(
                                         new SiftEntry.RuleAdded(
-                                                new Rule(1, new Condition.HasWord("toy"), Standing.DROPPED)),
-                                        new GroupPin.KeywordsPlaced(
+                                                new Rule(1, new Condition.HasWord("toy"), Status.DROPPED)),
+                                        new GroupDecision.KeywordsPlaced(
                                                 List.of("bee hive", "bee hive paint", "bee hive stand"),
                                                 List.of(),
                                                 "hives")))
@@ -53,18 +53,18 @@ class BatchAgainstTest extends BatchUnderTest {
                         "new,bee hive stand,60,,Undecided",
                         "new,toy bee,10,,Dropped",
                         "gone,bee hive paint,90,Undecided,",
-                        "searched otherwise,bee hives,1300,1000,1300",
+                        "searched more or less,bee hives,1300,1000,1300",
                         "newly dropped,toy bee,10,,\"" + "rule 1: Drop keywords with the word \"\"toy\"\"\"",
                         "\"new, and to be judged\",bee hive stand,60,,Undecided");
         String changes = Files.readString(second.resolve("plan-changes.csv"));
         assertThat(changes).contains("bee hive stand,Exact,Enabled").contains("bee hive paint,Exact,Paused");
         assertThat(changes.lines().filter(line -> line.contains("toy hive"))).isEmpty();
         assertThat(Files.readString(second.resolve("summary.json")))
-                .contains("\"otherwise\"", "\"searched\"", "\"rows to pause\"");
+                .contains("\"changed\"", "\"searched\"", "\"rows to pause\"");
         assertThat(run("--in", april, "--out", second, "--against", folder.resolve("none")))
                 .isEqualTo(2);
         Path broken = Files.createDirectories(folder.resolve("broken"));
-        Files.writeString(broken.resolve("keywords.csv"), "keyword,standing\na,Sideways\n");
+        Files.writeString(broken.resolve("keywords.csv"), "keyword,status\na,Sideways\n");
         Files.writeString(broken.resolve("plan.csv"), "Campaign\n");
         assertThat(run("--in", april, "--out", second, "--against", broken)).isEqualTo(2);
     }
@@ -89,7 +89,7 @@ class BatchAgainstTest extends BatchUnderTest {
                 .containsExactlyInAnyOrder(
                         "gone,skep,90,Undecided,",
                         "gone,bee smoker,,Undecided,",
-                        "searched otherwise,bee hive,70,1000,70");
+                        "searched more or less,bee hive,70,1000,70");
         assertThat(out.resolve("uk/difference.csv")).doesNotExist();
         assertThat(Files.readString(out.resolve("summary.json"))).contains("\"projects\"", "\"uk\"", "\"ireland\"");
         Path next = folder.resolve("next");

@@ -21,13 +21,13 @@ import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import tools.jackson.databind.JsonNode;
 
 class BatchCommandTest extends BatchUnderTest {
 
     @Test
-    void aBadFileIsToldOfAndTheOthersAreServed() throws IOException {
+    void aBadFileIsToldOfAndTheOthersAreExported() throws IOException {
         Path good = file("good.csv", "keyword,searches\nbee hive,5\nbee hives stand,3\n");
         Path half = file("half.json", "[\"bee \\ud800 suit\",\"bee veil\"]");
         Path odd = file("odd.html", "<table><tr" + " a".repeat(2_000) + "><td>x</table>");
@@ -61,19 +61,11 @@ class BatchCommandTest extends BatchUnderTest {
         assertThat(groups).hasSize(summary.path("groups").intValue() + 1);
         assertThat(keywords.getFirst().getFields())
                 .startsWith(
-                        "keyword",
-                        "standing",
-                        "reason",
-                        "group",
-                        "tightness",
-                        "spellings",
-                        "searches",
-                        "cpc",
-                        "baskets")
+                        "keyword", "status", "reason", "group", "tightness", "spellings", "searches", "cpc", "baskets")
                 .contains("low bid", "position", "intent")
                 .doesNotHaveDuplicates();
         assertThat(summary.path("grouped").intValue()
-                        + summary.path("leftovers").intValue())
+                        + summary.path("ungrouped").intValue())
                 .isEqualTo(summary.path("kept").intValue()
                         + summary.path("undecided").intValue());
         assertThat(Files.readString(out().resolve("summary.json")).strip())
@@ -91,7 +83,7 @@ class BatchCommandTest extends BatchUnderTest {
         for (CsvRecord row : groups.subList(1, groups.size())) {
             assertThat(members.get(row.getField(0))).isEqualTo(Integer.parseInt(row.getField(2)));
         }
-        // Exact and phrase by default: two rows for each keyword served.
+        // Exact and phrase by default: two rows for each keyword exported.
         assertThat(csv("plan.csv").stream().skip(1).map(row -> row.getField(3)).distinct())
                 .containsExactlyInAnyOrder("Phrase", "Exact");
     }
@@ -111,7 +103,7 @@ class BatchCommandTest extends BatchUnderTest {
                                         new GroupEntry.GroupSettingsChosen(
                                                 Rules.NEWEST.settings().byThemes("en")),
                                         new SiftEntry.RuleAdded(
-                                                new Rule(1, new Condition.HasWord("free"), Standing.DROPPED))))
+                                                new Rule(1, new Condition.HasWord("free"), Status.DROPPED))))
                         .json());
 
         assertThat(run("--in", list, "--recipe", recipe, "--out", out())).isZero();
@@ -120,7 +112,7 @@ class BatchCommandTest extends BatchUnderTest {
         assertThat(keywords.get(0).getFields())
                 .containsExactly(
                         "keyword",
-                        "standing",
+                        "status",
                         "reason",
                         "group",
                         "tightness",
@@ -168,7 +160,7 @@ class BatchCommandTest extends BatchUnderTest {
         Path list = file(
                 "list.csv",
                 "keyword,searches\noak hive stand,90\npine hive stand,80\nhive stand kit,70\nbee smoker,60\nbee smokers small,5\n");
-        String likeness = RecipeFile.of(Rules.NEWEST, "en", List.of()).json();
+        String similarity = RecipeFile.of(Rules.NEWEST, "en", List.of()).json();
         String themes = RecipeFile.of(
                         Rules.NEWEST,
                         "en",
@@ -177,11 +169,11 @@ class BatchCommandTest extends BatchUnderTest {
                 .json();
         Path asked = folder.resolve("asked");
         Path told = folder.resolve("told");
-        assertThat(run("--in", list, "--recipe", file("a.json", likeness), "--by", "themes", "--out", asked))
+        assertThat(run("--in", list, "--recipe", file("a.json", similarity), "--by", "themes", "--out", asked))
                 .isZero();
         assertThat(run("--in", list, "--recipe", file("b.json", themes), "--out", told))
                 .isZero();
-        assertThat(run("--in", list, "--recipe", file("a.json", likeness), "--out", out()))
+        assertThat(run("--in", list, "--recipe", file("a.json", similarity), "--out", out()))
                 .isZero();
         assertThat(asked.resolve("groups.csv")).hasSameTextualContentAs(told.resolve("groups.csv"));
         assertThat(Files.readString(asked.resolve("groups.csv")))
@@ -211,7 +203,7 @@ class BatchCommandTest extends BatchUnderTest {
                   {"kind": "assumptions", "format": 1, "body": {"tag": "", "group": "", "assumptions": {"figures": {
                     "CLICK_SHARE": {"low": 3000, "high": 3000}, "CONVERSION_RATE": {"low": 500, "high": 500},
                     "VALUE": {"low": 200000000, "high": 200000000}}, "cost": "CPC_OR_BIDS"}}},
-                  {"kind": "promise", "format": 1, "body": {"settings": {"weights": {"SEARCHES": 10}, "intents": {},
+                  {"kind": "priority", "format": 1, "body": {"settings": {"weights": {"SEARCHES": 10}, "intents": {},
                     "words": {}, "classes": [{"name": "top", "share": 40}, {"name": "rest", "share": 60}]}}},
                   {"kind": "negatives-said", "format": 1, "body": {"negatives": [
                     {"text": "jobs", "group": "", "say": "EXACT"}]}}]}
@@ -219,15 +211,15 @@ class BatchCommandTest extends BatchUnderTest {
         assertThat(run("--in", list, "--in", report, "--out", out(), "--recipe", recipe))
                 .isZero();
         List<CsvRecord> keywords = csv("keywords.csv");
-        int worth = keywords.getFirst().getFields().indexOf("worth");
-        int promise = keywords.getFirst().getFields().indexOf("promise");
+        int estimatedValue = keywords.getFirst().getFields().indexOf("estimated value");
+        int priority = keywords.getFirst().getFields().indexOf("priority");
         CsvRecord hive = keywords.stream()
                 .filter(row -> row.getField(0).equals("bee hive"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(hive.getField(worth)).isEqualTo("54300");
-        assertThat(hive.getField(promise)).isEqualTo("top");
-        assertThat(csv("groups.csv").getFirst().getFields()).endsWith("worth");
+        assertThat(hive.getField(estimatedValue)).isEqualTo("54300");
+        assertThat(hive.getField(priority)).isEqualTo("top");
+        assertThat(csv("groups.csv").getFirst().getFields()).endsWith("estimated value");
         assertThat(csv("feedback.csv")).hasSize(2).last().satisfies(row -> assertThat(row.getField(3))
                 .isEqualTo("9.50"));
         assertThat(Files.readString(out().resolve("plan.csv"))).contains(",,jobs,Negative exact,");

@@ -114,7 +114,7 @@ class BatchTablesTest {
             while (rows.next()) {
                 String name = keywords.text(keyword);
                 assertThat(cell(rows, "keyword")).isEqualTo(safe(name));
-                assertThat(cell(rows, "standing")).isEqualTo("Undecided");
+                assertThat(cell(rows, "status")).isEqualTo("Undecided");
                 boolean grouped = grouping.groupOf(keyword) >= 0;
                 assertThat(cell(rows, "group"))
                         .isEqualTo(grouped ? safe(board.groups().name(grouping.groupOf(keyword))) : "");
@@ -148,6 +148,6 @@ class BatchTablesTest {
         Board board = Board.of(List.of(), Recipe.of(List.of(), "en"));
         Path file = folder.resolve("none.csv");
         BatchTables.writeKeywords(board, file);
-        assertThat(Files.readAllLines(file)).singleElement().asString().startsWith("keyword,standing,reason,group,");
+        assertThat(Files.readAllLines(file)).singleElement().asString().startsWith("keyword,status,reason,group,");
     }
 }

@@ -36,7 +36,7 @@ class MakeCommandTest {
     void listsOfEveryToolAreMadeAndABatchTakesThem() throws IOException {
         Path out = folder.resolve("pairs.csv");
         assertThat(run(
-                        "pairs",
+                        "combinations",
                         "--column",
                         file("a.txt", "red\nblue\n"),
                         "--column",
@@ -96,7 +96,7 @@ class MakeCommandTest {
     @Test
     void noSpreadsheetRunsWhatLeaves() throws IOException {
         assertThat(run(
-                        "pairs",
+                        "combinations",
                         "--column",
                         file("a.txt", "=cmd\nred\n"),
                         "--column",
@@ -111,7 +111,8 @@ class MakeCommandTest {
     void wrongUseAndNothingAreToldByTheirCodes() throws IOException {
         Path out = folder.resolve("none.csv");
         assertThat(run()).isEqualTo(2);
-        assertThat(run("pairs", "--column", file("a.txt", "red"), "--out", out)).isEqualTo(2);
+        assertThat(run("combinations", "--column", file("a.txt", "red"), "--out", out))
+                .isEqualTo(2);
         assertThat(run("logs", "--in", folder.resolve("missing"), "--out", out)).isEqualTo(1);
         assertThat(run("logs", "--in", file("empty.log", "nothing\n"), "--out", out))
                 .isEqualTo(1);

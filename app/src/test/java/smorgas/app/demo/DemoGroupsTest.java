@@ -129,7 +129,7 @@ class DemoGroupsTest {
                         .sum())
                 .isEqualTo(groups.grouping().grouped());
         Explained.Figures figures = groups.figures();
-        assertThat(figures.grouped() + groups.grouping().leftovers()).isEqualTo(figures.keywords());
+        assertThat(figures.grouped() + groups.grouping().ungrouped()).isEqualTo(figures.keywords());
         assertThat(figures.smallest()).isGreaterThanOrEqualTo(3).isLessThanOrEqualTo(figures.median());
         assertThat(figures.median()).isLessThanOrEqualTo(figures.largest());
         assertThat(figures.separation()).isBetween(-1.0, 1.0);

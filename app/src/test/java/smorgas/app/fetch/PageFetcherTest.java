@@ -259,7 +259,7 @@ class PageFetcherTest {
                 .hasMessageContaining("robots.txt answers with 503");
     }
 
-    /** Some of those that the registries of special-purpose addresses list (RFC 6890 and its updates), and neighbours of them. */
+    /** Some of those that the registries of special-purpose addresses list (RFC 6890 and its updates), and nearest ones of them. */
     @ParameterizedTest
     @CsvSource({
         "127.0.0.1, false",

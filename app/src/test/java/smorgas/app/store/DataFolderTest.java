@@ -26,7 +26,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
@@ -41,7 +41,7 @@ class DataFolderTest {
         History last = history;
         for (int i = 0; i < acts; i++) {
             long version = last.steps().size();
-            History next = last.act(new SiftEntry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
+            History next = last.act(new SiftEntry.Judged(List.of("keyword " + version), Status.KEPT), version + 1);
             store.histories().advance(project, version, last, next, Message.NONE);
             last = next;
         }
@@ -182,7 +182,7 @@ class DataFolderTest {
                     store,
                     project,
                     new History(List.of(new History.Step(
-                            1, new SiftEntry.Judged(List.of("other"), Standing.KEPT), History.State.DONE, 1))),
+                            1, new SiftEntry.Judged(List.of("other"), Status.KEPT), History.State.DONE, 1))),
                     0);
         }
         Files.copy(other.resolve(DataFolder.DATABASE), database(), java.nio.file.StandardCopyOption.REPLACE_EXISTING);
@@ -190,7 +190,7 @@ class DataFolderTest {
     }
 
     @Test
-    void aDatabaseThatIsAheadByWhatWasNotAcknowledgedIsTakenAndALineBeingWrittenIsNoPromise() throws IOException {
+    void aDatabaseThatIsAheadByWhatWasNotAcknowledgedIsTakenAndALineBeingWrittenIsNoPriority() throws IOException {
         fill(1);
         Path tally = folder.resolve(Tally.NAME);
         List<String> before = Files.readAllLines(tally).stream()

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 class FullDiskTest {
@@ -25,7 +25,7 @@ class FullDiskTest {
         try (StoreUnderTest store = new StoreUnderTest(folder, free::get)) {
             long project = store.projects().create("Client", "en", "UK", "GBP");
             History none = new History(List.of());
-            History one = none.act(new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT), 1);
+            History one = none.act(new SiftEntry.Judged(List.of("bee hive"), Status.KEPT), 1);
             byte[] list = "bee hive\n".getBytes(StandardCharsets.UTF_8);
             free.set(500_000);
             assertThatThrownBy(() -> store.histories().advance(project, 0, none, one, Message.NONE))

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** What the store has acknowledged survives the process being killed at any moment. */
@@ -29,7 +29,7 @@ class KilledTest {
             History history = new History(List.of());
             for (long version = 0; ; version++) {
                 History next =
-                        history.act(new SiftEntry.Judged(List.of("keyword " + version), Standing.KEPT), version + 1);
+                        history.act(new SiftEntry.Judged(List.of("keyword " + version), Status.KEPT), version + 1);
                 store.histories().advance(project, version, history, next, Message.NONE);
                 history = next;
                 System.out.println("acknowledged " + (version + 1));
@@ -73,7 +73,7 @@ class KilledTest {
             assertThat(history.steps()).hasSizeGreaterThanOrEqualTo(told.size());
             assertThat(project.version()).isEqualTo(history.steps().size());
             assertThat(history.steps().get(149).entry())
-                    .isEqualTo(new SiftEntry.Judged(List.of("keyword 149"), Standing.KEPT));
+                    .isEqualTo(new SiftEntry.Judged(List.of("keyword 149"), Status.KEPT));
         }
     }
 }

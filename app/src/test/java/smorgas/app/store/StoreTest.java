@@ -21,15 +21,15 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.GroupEntry;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.PointEntry;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.RecipeTaken;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
+import smorgas.core.recipe.VersionEntry;
 import smorgas.core.recipe.fold.FoldKind;
 import smorgas.core.recipe.gather.BasketState;
 import smorgas.core.recipe.gather.ReadAs;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Message;
 
@@ -179,7 +179,7 @@ class StoreTest {
         long version = EVERY_KIND.size();
         History undone = history.undo(version + 1);
         store.histories().advance(project, version, history, undone, Message.NONE);
-        History left = act(project, undone.undo(version + 2), new GroupEntry.WordsMuted(List.of("x"), true));
+        History left = act(project, undone.undo(version + 2), new GroupEntry.WordsIgnored(List.of("x"), true));
         reopen();
 
         assertThat(store.histories().load(project).steps())
@@ -222,7 +222,7 @@ class StoreTest {
         long project = project();
         long basket = store.baskets().store(project, "list", LIST).basket().orElseThrow();
         History history = act(project, new History(List.of()), new BasketEntry.BasketAdded(basket, "list"));
-        history = act(project, history, new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT));
+        history = act(project, history, new SiftEntry.Judged(List.of("bee hive"), Status.KEPT));
 
         long copy = store.projects().copy(project, "Copy");
         store.projects().bin(project);
@@ -232,7 +232,7 @@ class StoreTest {
         Recipe recipe = Recipe.of(store.histories().load(copy).effective(), "en");
         Baskets.Basket copied = store.baskets().of(copy).getFirst();
         assertThat(recipe.gathering().baskets()).extracting(BasketState::basket).containsExactly(copied.id());
-        assertThat(recipe.sifting().pins()).containsEntry("bee hive", Standing.KEPT);
+        assertThat(recipe.sifting().decisions()).containsEntry("bee hive", Status.KEPT);
         assertThat(store.baskets().lines(copied, Decimals.POINT).size()).isEqualTo(2);
         assertThat(store.baskets().bytes(copy, copied.id())).hasValue(LIST);
         assertThat(store.baskets().of(project)).isEmpty();
@@ -263,9 +263,9 @@ class StoreTest {
                         new FoldEntry.FoldKindSwitched(FoldKind.STEMS, false));
         assertThat(read.entries())
                 .endsWith(EVERY_KIND.stream()
-                        .filter(entry -> !(entry instanceof BasketEntry || entry instanceof PointEntry))
+                        .filter(entry -> !(entry instanceof BasketEntry || entry instanceof VersionEntry))
                         .toArray(Entry[]::new))
-                .noneMatch(entry -> entry instanceof BasketEntry || entry instanceof PointEntry);
+                .noneMatch(entry -> entry instanceof BasketEntry || entry instanceof VersionEntry);
         assertThat(RecipeFile.parse(json).json()).isEqualTo(json);
     }
 
@@ -309,7 +309,7 @@ class StoreTest {
             {"{\"recipe\": 1, \"fingerprint\": \"0123456789abcdef\"}", "was written by another version"},
             {OURS + "[{\"kind\": \"boom\"}]}", "Entry 1: The kind \"boom\""},
             {OURS + "[{\"kind\": \"basket-added\", \"format\": 1}]}", "Entry 1"},
-            {OURS + "[{\"kind\": \"words-muted\", \"format\": 7, \"body\": {}}]}", "format 7"},
+            {OURS + "[{\"kind\": \"words-ignored\", \"format\": 7, \"body\": {}}]}", "format 7"},
             {OURS + "[{\"kind\": \"judged\", \"format\": 1, \"body\": {\"texts\": []}}]}", "Entry 1"},
             {
                 OURS + "[{\"kind\": \"rule-added\", \"format\": 1, \"body\": {\"rule\": {\"number\": 1,"
@@ -330,8 +330,8 @@ class StoreTest {
                 "not 0"
             },
             {entry("rule-added", "{\"rule\": {\"number\": 1, \"when\": " + WORD + "}}"), "\"does\" is missing"},
-            {entry("judged", "{\"texts\": [\"a\", null], \"standing\": \"KEPT\"}"), "missing"},
-            {entry("judged", "{\"texts\": [\"a\"]}"), "\"standing\" is missing"}
+            {entry("judged", "{\"texts\": [\"a\", null], \"status\": \"KEPT\"}"), "missing"},
+            {entry("judged", "{\"texts\": [\"a\"]}"), "\"status\" is missing"}
         }) {
             assertThatThrownBy(() -> RecipeFile.parse(wrong[0]))
                     .as(wrong[0])

@@ -44,7 +44,7 @@ public final class StoreUnderTest implements AutoCloseable {
         OneAtATime.class,
         Offers.class,
         Schedules.class,
-        ServedPlans.class
+        ExportedPlans.class
     })
     static class Wiring {
         @Bean
@@ -141,8 +141,8 @@ public final class StoreUnderTest implements AutoCloseable {
         return context.getBean(Layouts.class);
     }
 
-    public ServedPlans served() {
-        return context.getBean(ServedPlans.class);
+    public ExportedPlans exported() {
+        return context.getBean(ExportedPlans.class);
     }
 
     public Pantry pantry() {

@@ -39,12 +39,12 @@ class AgainIT extends ProjectInBrowser {
         page.locator("[name=name][placeholder='as the client saw it']").fill("March <b>");
         press("Name it");
         assertThat(page.locator(".point-name")).hasText("March <b>");
-        press("Go back to here");
-        assertThat(page.locator("#message")).containsText("Went back to how it was after act 1");
+        press("Go back to this version");
+        assertThat(page.locator("#message")).containsText("Went back to version 1");
         assertThat(page.locator("#history tbody")).containsText("March <b>");
         assertThat(page.locator("#band-place")).containsText("4 lines");
         page.locator("#undo").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#band-place")).containsText("5 lines");
         page.navigate(project + "/difference?from=1");
         assertThat(page.locator("#difference")).containsText("4 keywords then, 5 afterwards, 4 at both times.");
@@ -52,10 +52,10 @@ class AgainIT extends ProjectInBrowser {
         assertThat(page.locator("[name=from] option:checked")).hasText("March <b> (1)");
         Browsers.axe(page);
         page.locator("[aria-label='Pick up what is new']").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#tray")).containsText("1 keyword");
         page.navigate(project + "/difference?from=1&to=99");
-        assertThat(page.locator("#difference .error")).hasText("There is no point 99.");
+        assertThat(page.locator("#difference .error")).hasText("There is no version 99.");
         page.navigate(project + "/history?point=1");
         press("Branch it off");
         assertThat(page.locator("#message")).containsText("a project of its own now, from act 1");
@@ -71,38 +71,38 @@ class AgainIT extends ProjectInBrowser {
         gather(MARCH);
         String project = base();
         place("bee hive", "bee hive paint");
-        page.navigate(project + "/served");
+        page.navigate(project + "/exported");
         Browsers.axe(page);
         page.locator("[name=name]").fill("March");
-        page.locator("button:has-text('Mark the plan of now as served')").click();
-        Browsers.settle(page);
-        assertThat(page.locator("#served")).containsText("Nothing changed: the account has what the plan has.");
+        page.locator("button:has-text('Mark the current plan as exported')").click();
+        Browsers.calm(page);
+        assertThat(page.locator("#exported")).containsText("Nothing changed: the account has what the plan has.");
         gather(APRIL);
         place("bee hive stand");
         page.navigate(project + "/gather");
         page.locator("button:has-text('Switch off')").first().click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         page.navigate(project + "/difference?from=3");
         assertThat(page.locator("#h-NEW")).hasText("1 new");
         assertThat(page.locator("#h-GONE")).hasText("1 gone");
-        assertThat(page.locator("#h-SEARCHED")).hasText("1 searched otherwise");
-        page.navigate(project + "/served");
-        assertThat(page.locator("#served")).containsText("bee hive stand, ");
+        assertThat(page.locator("#h-SEARCHED")).hasText("1 searched more or less");
+        page.navigate(project + "/exported");
+        assertThat(page.locator("#exported")).containsText("bee hive stand, ");
         Browsers.axe(page);
         Visitor visitor = new Visitor(Running.shared());
-        String changes =
-                visitor.get(path() + "/served/" + servedPlan() + "/changes.csv").body();
+        String changes = visitor.get(path() + "/exported/" + exportedPlan() + "/changes.csv")
+                .body();
         assertThat(changes).startsWith("Campaign,Ad group,Keyword,Match type,Status,Max CPC,Final URL");
         assertThat(changes.lines().filter(line -> line.contains("bee hive stand") && line.contains("Enabled")))
                 .isNotEmpty();
         assertThat(changes.lines().filter(line -> line.contains("Paused"))).isNotEmpty();
         assertThat(changes).doesNotContain("toy hive");
         press("Take away March");
-        assertThat(page.locator("#served tbody tr")).hasClass(java.util.regex.Pattern.compile("undone"));
+        assertThat(page.locator("#exported tbody tr")).hasClass(java.util.regex.Pattern.compile("undone"));
         press("Put back March");
         visitor.get(path() + "/history");
         assertThat(visitor.post(path() + "/history/back", Map.of("point", "77")).body())
-                .contains("There is no point 77");
+                .contains("There is no version 77");
     }
 
     @Test
@@ -143,8 +143,8 @@ class AgainIT extends ProjectInBrowser {
         }
     }
 
-    private String servedPlan() {
-        return page.locator("#served tbody a").first().getAttribute("href").replaceAll(".*plan=", "");
+    private String exportedPlan() {
+        return page.locator("#exported tbody a").first().getAttribute("href").replaceAll(".*plan=", "");
     }
 
     /** Last month's lists and this month's: those of the same name and of another date take the places of theirs, in a copy. */
@@ -162,11 +162,11 @@ class AgainIT extends ProjectInBrowser {
                                 "keyword,searches,Aug 2025,Sep 2025,Aug 2026\nbee hive,100,90,70,95\nskep,9,,,\nwax,50,1,20,40\n"),
                         "own.txt",
                         bytes("honey jar\n")));
-        visitor.get(path + "/served");
-        visitor.post(path + "/served", Map.of("name", "September"));
+        visitor.get(path + "/exported");
+        visitor.post(path + "/exported", Map.of("name", "September"));
         page.navigate(project + "/gather");
         page.locator("#to-harvest").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#harvest li")).hasCount(2);
         Browsers.axe(page);
         page.locator("#harvest [name=files]").setInputFiles(new FilePayload[] {
@@ -182,13 +182,13 @@ class AgainIT extends ProjectInBrowser {
                 .containsText("1 list in the place of its older version, 1 new list.");
         assertThat(page.locator("#h-NEW")).hasText("2 new");
         assertThat(page.locator("#h-GONE")).hasText("1 gone");
-        assertThat(page.locator("#h-SEASON")).hasText("1 searched otherwise, as the season has it");
+        assertThat(page.locator("#h-SEASON")).hasText("1 searched more or less, as the season has it");
         assertThat(page.locator("section[aria-labelledby=h-SEASON]")).containsText("Sep 2026 72, a year before 70");
         assertThat(page.locator("section[aria-labelledby=h-SEARCHED]")).containsText("Sep 2026 900, a year before 20");
         Browsers.axe(page);
         String copy = base();
         assertThat(copy).isNotEqualTo(project);
-        page.navigate(copy + "/served");
+        page.navigate(copy + "/exported");
         assertThat(page.locator("main")).containsText("September");
         page.navigate(project + "/gather");
         assertThat(page.locator(".baskets")).containsText("planner-2026-09.csv");

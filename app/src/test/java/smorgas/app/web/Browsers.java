@@ -39,7 +39,7 @@ final class Browsers {
     static void keys(Page page, String... keys) {
         for (String key : keys) {
             page.keyboard().press(key);
-            settle(page);
+            calm(page);
         }
     }
 
@@ -108,7 +108,7 @@ final class Browsers {
     }
 
     /** Waits until the page waits for no answer, also to what it asks by itself: leaving it then would be complained of as broken off. */
-    static void settle(Page page) {
+    static void calm(Page page) {
         page.waitForFunction(
                 "() => document.readyState === 'complete'"
                         + " && !document.documentElement.hasAttribute('data-waiting') && !document.querySelector('.htmx-request')");

@@ -115,7 +115,7 @@ class BudgetIT {
 
     @Test
     void manyLargeProjectsAreOpenedInTurnAndTheServerGoesOn() throws Exception {
-        try (Served server = new Served(folder.resolve("data"), FULL ? "-Xmx1g" : "-Xmx256m")) {
+        try (Server server = new Server(folder.resolve("data"), FULL ? "-Xmx1g" : "-Xmx256m")) {
             List<Long> projects = projects(server.visitor());
             List<Asked> alone = new ArrayList<>();
             Visitor one = server.visitor();
@@ -188,7 +188,7 @@ class BudgetIT {
     void smallFilesThatUnpackToVeryMuchEndNoServer() throws Exception {
         byte[] commas = new byte[50_000_000];
         Arrays.fill(commas, (byte) ',');
-        try (Served server = new Served(folder.resolve("bombs"), "-Xmx320m")) {
+        try (Server server = new Server(folder.resolve("bombs"), "-Xmx320m")) {
             Visitor visitor = server.visitor();
             long project = visitor.project("Bombs");
             String gather = "/projects/" + project + "/gather";

@@ -62,9 +62,9 @@ class CompareIT {
     }
 
     @Test
-    void standingsGroupsThePlanAndAPastedListAreSidesToo() {
+    void statusesGroupsThePlanAndAPastedListAreSidesToo() {
         visitor.post(base + "/rules/word", Map.of("ruleWord", "smoker", "to", "DROPPED"));
-        assertThat(part("left", sides("standing:dropped", "plan"))).isEqualTo("smoker");
+        assertThat(part("left", sides("status:dropped", "plan"))).isEqualTo("smoker");
         visitor.post(base + "/group/make", Map.of("theme", "hive stand", "on", "true"));
         assertThat(part("left", sides("group:hive stand", "pasted")))
                 .isEqualTo("hive stand oak, hive stand pine, hive stand");
@@ -77,7 +77,7 @@ class CompareIT {
     @Test
     void aSideThatIsNoneHasNothing() {
         assertThat(part("both", sides("basket:999999", "one.txt"))).isEmpty();
-        assertThat(part("left", sides("group:no such", "standing:sideways"))).isEmpty();
+        assertThat(part("left", sides("group:no such", "status:sideways"))).isEmpty();
         assertThat(visitor.post(base + "/compare/pick", Map.of("left", "x", "right", "y", "part", "middle"))
                         .statusCode())
                 .isLessThan(500);

@@ -41,7 +41,7 @@ class CraftedFilesIT {
     private final List<JsonNode> found = new ArrayList<>();
 
     private static final List<String> PAGES =
-            List.of("gather", "fold", "sift", "group", "serve", "history", "negatives", "served", "compare");
+            List.of("gather", "fold", "sift", "group", "serve", "history", "negatives", "exported", "compare");
 
     /** So many values are changed for each that is taken away. */
     private static final int OFTEN = 6;
@@ -156,8 +156,8 @@ class CraftedFilesIT {
         visitor.post(
                 base + "/serve",
                 Map.of("campaign", "Spring", "pattern", "{theme}", "bid", "0.45", "matchTypes", "EXACT"));
-        visitor.get(base + "/served");
-        visitor.post(base + "/served", Map.of("name", "March"));
+        visitor.get(base + "/exported");
+        visitor.post(base + "/exported", Map.of("name", "March"));
         visitor.get(base + "/history");
         return base;
     }

@@ -30,7 +30,7 @@ class DayIT extends ProjectInBrowser {
 
     private void visit(String step) {
         page.navigate(page.url().replaceAll("(/projects/\\d+).*", "$1/" + step));
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     private Locator row(String keyword) {
@@ -78,7 +78,7 @@ class DayIT extends ProjectInBrowser {
     }
 
     @Test
-    void standingsAndViewsAreOneKeyAwayAndARowIsJudgedByMouse() {
+    void statusesAndViewsAreOneKeyAwayAndARowIsJudgedByMouse() {
         gather();
         visit("sift");
         row("free honey jar").hover();

@@ -50,19 +50,19 @@ class DoubtsIT {
 
     private int groupCount() {
         return page("?view=list")
-                .select("table.groups tbody tr:not(.leftover-row)")
+                .select("table.groups tbody tr:not(.ungrouped-row)")
                 .size();
     }
 
     @Test
-    void aLeftoverIsPutIntoTheGroupThatIsOfferedAndItCanBeUndone() {
+    void aUngroupedIsPutIntoTheGroupThatIsOfferedAndItCanBeUndone() {
         Element doubt = doubt("bird table");
         assertThat(doubt.text()).contains("Does it belong here?", "in no group, 90 searches", "hanging bird feeder");
         answer(doubt, "move");
-        assertThat(page("?leftovers=true").select("table.members").text()).doesNotContain("bird table");
+        assertThat(page("?ungrouped=true").select("table.members").text()).doesNotContain("bird table");
         assertThat(page("?view=doubts").select("li.queued").text()).doesNotContain("Does it belong here? bird table");
         visitor.post(base + "/undo", Map.of());
-        assertThat(page("?leftovers=true").select("table.members").text()).contains("bird table");
+        assertThat(page("?ungrouped=true").select("table.members").text()).contains("bird table");
     }
 
     @Test
@@ -79,8 +79,8 @@ class DoubtsIT {
                 .contains(key);
         answer(doubt, "join");
         assertThat(groupCount()).isEqualTo(before - 1);
-        // Asked once more by another tab, it is settled.
-        assertThat(answer(doubt, "join").body()).contains("this is settled");
+        // Asked once more by another tab, it is adopted.
+        assertThat(answer(doubt, "join").body()).contains("this has been decided");
     }
 
     @Test

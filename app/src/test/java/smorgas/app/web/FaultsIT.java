@@ -53,8 +53,8 @@ class FaultsIT {
         private final String name;
         private final Random random;
         private long project;
-        /** Words muted, in order; undo takes the last. */
-        private final List<String> muted = new ArrayList<>();
+        /** Words ignored, in order; undo takes the last. */
+        private final List<String> ignored = new ArrayList<>();
 
         private final Set<String> lists = new TreeSet<>();
         private String campaign = "Campaign 1";
@@ -87,14 +87,14 @@ class FaultsIT {
                     String next = name + "x" + ++number;
                     switch (random.nextInt(8)) {
                         case 0 -> {
-                            // The last act is a word muted or nothing of ours: then there is nothing to undo here.
-                            pending = "mute";
-                            String mute = "undo" + next;
-                            done(visitor.post(base + "/mute", Map.of("mutedWord", mute, "muted", "true")));
-                            muted.add(mute);
+                            // The last act is a word ignored or nothing of ours: then there is nothing to undo here.
+                            pending = "ignore";
+                            String ignore = "undo" + next;
+                            done(visitor.post(base + "/ignore", Map.of("ignoredWord", ignore, "ignored", "true")));
+                            ignored.add(ignore);
                             pending = "undo";
                             done(visitor.post(base + "/undo", Map.of()));
-                            muted.removeLast();
+                            ignored.removeLast();
                         }
                         case 1 -> {
                             pending = "list " + next;
@@ -110,9 +110,9 @@ class FaultsIT {
                             campaign = next;
                         }
                         default -> {
-                            pending = "mute";
-                            done(visitor.post(base + "/mute", Map.of("mutedWord", next, "muted", "true")));
-                            muted.add(next);
+                            pending = "ignore";
+                            done(visitor.post(base + "/ignore", Map.of("ignoredWord", next, "ignored", "true")));
+                            ignored.add(next);
                         }
                     }
                 }
@@ -130,7 +130,7 @@ class FaultsIT {
             String campaignThere = "";
             for (JsonNode entry : recipe.path("entries")) {
                 switch (entry.path("kind").stringValue()) {
-                    case "words-muted" ->
+                    case "words-ignored" ->
                         entry.path("body").path("words").forEach(word -> there.add(word.stringValue()));
                     case "plan-settings" ->
                         campaignThere = entry.path("body")
@@ -144,21 +144,21 @@ class FaultsIT {
                 }
             }
             int lost = 0;
-            for (int i = 0; i < muted.size(); i++) {
-                boolean mayBeUndone = i == muted.size() - 1 && pending.equals("undo");
-                lost += there.contains(muted.get(i)) || mayBeUndone ? 0 : 1;
+            for (int i = 0; i < ignored.size(); i++) {
+                boolean mayBeUndone = i == ignored.size() - 1 && pending.equals("undo");
+                lost += there.contains(ignored.get(i)) || mayBeUndone ? 0 : 1;
             }
             Set<String> more = new TreeSet<>(there);
-            more.removeAll(muted);
+            more.removeAll(ignored);
             // Undone and acknowledged, yet there again; one that was not answered may be.
-            lost += Math.max(0, more.size() - (pending.equals("mute") ? 1 : 0));
+            lost += Math.max(0, more.size() - (pending.equals("ignore") ? 1 : 0));
             lost += campaignThere.equals(campaign) || pending.equals("campaign") ? 0 : 1;
             String gathered = visitor.get(base + "/gather").body();
             for (String list : lists) {
                 lost += gathered.contains(list) ? 0 : 1;
             }
-            muted.clear();
-            muted.addAll(there);
+            ignored.clear();
+            ignored.addAll(there);
             campaign = campaignThere;
             pending = "";
             return lost;
@@ -172,9 +172,9 @@ class FaultsIT {
         List<Acting> clients = List.of(new Acting("a", 1), new Acting("b", 2));
         int lost = 0;
         for (int round = 0; round <= rounds; round++) {
-            try (Served served = new Served(folder)) {
+            try (Server server = new Server(folder)) {
                 for (Acting client : clients) {
-                    Visitor visitor = served.visitor();
+                    Visitor visitor = server.visitor();
                     if (client.project == 0) {
                         client.project = visitor.project("Client " + client.name);
                         visitor.get("/projects/" + client.project + "/serve");
@@ -197,10 +197,10 @@ class FaultsIT {
                     try (ExecutorService threads = Executors.newFixedThreadPool(clients.size())) {
                         List<Future<?>> acting = new ArrayList<>();
                         for (Acting client : clients) {
-                            acting.add(threads.submit(() -> client.until(served.visitor(), stopped)));
+                            acting.add(threads.submit(() -> client.until(server.visitor(), stopped)));
                         }
                         Thread.sleep(500 + random.nextInt(1_500));
-                        served.kill();
+                        server.kill();
                         stopped.set(true);
                         for (Future<?> one : acting) {
                             one.get(60, TimeUnit.SECONDS);
@@ -220,8 +220,8 @@ class FaultsIT {
     void eightAtOnceOnOneProjectLoseNoActWhileConnectionsAreRetired() throws Exception {
         int seconds = size(4, 60);
         // The pool takes no shorter life than thirty seconds; the pages' tests evict all of them every ten.
-        try (Served served = new Served(folder, "-Dspring.datasource.hikari.max-lifetime=30000")) {
-            long project = served.visitor().project("Crowded");
+        try (Server server = new Server(folder, "-Dspring.datasource.hikari.max-lifetime=30000")) {
+            long project = server.visitor().project("Crowded");
             Set<String> acknowledged = java.util.concurrent.ConcurrentHashMap.newKeySet();
             // A slow machine is given longer: what is held here is that nothing is lost, not how fast it goes.
             long started = System.nanoTime();
@@ -232,12 +232,12 @@ class FaultsIT {
                 for (int c = 0; c < 8; c++) {
                     String name = "c" + c;
                     threads.submit(() -> {
-                        Visitor visitor = served.visitor();
+                        Visitor visitor = server.visitor();
                         visitor.get("/projects/" + project + "/serve");
                         for (int i = 0; goesOn.getAsBoolean(); i++) {
                             String word = name + "w" + i;
                             HttpResponse<String> answer = visitor.post(
-                                    "/projects/" + project + "/mute", Map.of("mutedWord", word, "muted", "true"));
+                                    "/projects/" + project + "/ignore", Map.of("ignoredWord", word, "ignored", "true"));
                             codes.add(answer.statusCode());
                             if (answer.statusCode() == 200 && !answer.body().contains("Not done")) {
                                 acknowledged.add(word);
@@ -246,7 +246,7 @@ class FaultsIT {
                     });
                 }
             }
-            String recipe = served.visitor()
+            String recipe = server.visitor()
                     .get("/projects/" + project + "/recipe.json")
                     .body();
             long lost = acknowledged.stream()
@@ -282,10 +282,10 @@ class FaultsIT {
     }
 
     @Test
-    void whatDoesNotFitIsRefusedAndWhatFitsIsServedInPagesThatABrowserTakes() throws Exception {
+    void whatDoesNotFitIsRefusedAndWhatFitsIsExportedInPagesThatABrowserTakes() throws Exception {
         int count = size(110_000, 1_000_000);
         byte[] list = lines(count);
-        try (Served small = new Served(folder.resolve("small"), FULL ? "-Xmx512m" : "-Xmx192m")) {
+        try (Server small = new Server(folder.resolve("small"), FULL ? "-Xmx512m" : "-Xmx192m")) {
             Visitor visitor = small.visitor();
             long project = visitor.project("Large");
             String page = gathered(visitor, project, list);
@@ -294,7 +294,7 @@ class FaultsIT {
                     .isEqualTo(200);
             assertThat(small.alive()).isTrue();
         }
-        try (Served enough = new Served(folder.resolve("enough"), FULL ? "-Xmx1g" : "-Xmx288m")) {
+        try (Server enough = new Server(folder.resolve("enough"), FULL ? "-Xmx1g" : "-Xmx288m")) {
             Visitor visitor = enough.visitor();
             long project = visitor.project("Large");
             gathered(visitor, project, list);
@@ -313,7 +313,7 @@ class FaultsIT {
                     .body()
                     .lines()
                     .count();
-            // By likeness what is like nothing else is left over.
+            // By similarity what is like nothing else is left over.
             assertThat(plan).isGreaterThan(count / 10);
             report(
                     "%,d lines in %s of heap: pages of%s; a plan of %,d rows",
@@ -337,23 +337,23 @@ class FaultsIT {
     @Test
     void aDatabaseThatCannotWriteLetsReadAndRecoversByItself() throws Exception {
         Path data = folder.resolve("data");
-        try (Served served = new Served(data, "-Dsmorgas.copies=1", "-Dsmorgas.first-copy-after-seconds=100000")) {
-            Visitor visitor = served.visitor();
+        try (Server server = new Server(data, "-Dsmorgas.copies=1", "-Dsmorgas.first-copy-after-seconds=100000")) {
+            Visitor visitor = server.visitor();
             long project = visitor.project("Full");
             visitor.upload(
                     "/projects/" + project + "/gather",
                     Map.of("list.txt", "bee hive\n".getBytes(StandardCharsets.UTF_8)));
             visitor.get("/projects/" + project + "/sift");
             long now = Files.size(data.resolve("smorgas.mv.db"));
-            Assumptions.assumeTrue(served.largestFile(OptionalLong.of(now + 200_000)), "no prlimit here");
+            Assumptions.assumeTrue(server.largestFile(OptionalLong.of(now + 200_000)), "no prlimit here");
             Random random = new Random(1);
             boolean full = false;
             Set<String> acknowledged = new TreeSet<>();
             for (int i = 0; i < 2_000 && !full; i++) {
                 String word =
                         Long.toString(random.nextLong() >>> 1, 36).repeat(7).substring(0, 60);
-                HttpResponse<String> answer =
-                        visitor.post("/projects/" + project + "/mute", Map.of("mutedWord", word, "muted", "true"));
+                HttpResponse<String> answer = visitor.post(
+                        "/projects/" + project + "/ignore", Map.of("ignoredWord", word, "ignored", "true"));
                 full = answer.statusCode() == 507;
                 if (full) {
                     assertThat(answer.body()).contains("disk is full");
@@ -368,11 +368,11 @@ class FaultsIT {
                         .as(step)
                         .isEqualTo(200);
             }
-            served.largestFile(OptionalLong.empty());
+            server.largestFile(OptionalLong.empty());
             visitor.get("/projects/" + project + "/sift");
-            HttpResponse<String> after =
-                    visitor.post("/projects/" + project + "/mute", Map.of("mutedWord", "aftermath", "muted", "true"));
-            assertThat(after.statusCode()).as(served.told()).isEqualTo(200);
+            HttpResponse<String> after = visitor.post(
+                    "/projects/" + project + "/ignore", Map.of("ignoredWord", "aftermath", "ignored", "true"));
+            assertThat(after.statusCode()).as(server.told()).isEqualTo(200);
             String recipe = visitor.get("/projects/" + project + "/recipe.json").body();
             assertThat(recipe).contains("aftermath");
             assertThat(acknowledged).allMatch(recipe::contains);

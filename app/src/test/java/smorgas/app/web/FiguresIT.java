@@ -17,7 +17,7 @@ class FiguresIT extends ProjectInBrowser {
         press("Gather the paste");
         page.navigate(base() + "/gather");
         page.locator("#to-figures").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#figures-lack"))
                 .containsText("2 keywords lack searches or bids: they are asked for in 1 piece");
         assertThat(page.locator("#figures-lack li")).hasText(new String[] {"cedar bee hive", "wasp trap"});
@@ -27,7 +27,7 @@ class FiguresIT extends ProjectInBrowser {
                 .first()
                 .getByText("See the basket")
                 .click(new com.microsoft.playwright.Locator.ClickOptions().setTimeout(60_000));
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator(".opened")).containsText("Simulated: nobody has measured these.");
         assertThat(page.locator("#made-up")).containsText("Some figures are simulated");
         assertThat(page.locator("table.baskets tbody tr")).hasCount(2);
@@ -44,7 +44,7 @@ class FiguresIT extends ProjectInBrowser {
                 .contains(",Simulated")
                 .contains("searches | low bid | high bid | competition");
         page.locator("#undo").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#made-up")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(5_000));
         assertThat(visitor.get(path + "/sift.csv").body()).doesNotContain("Simulated");
     }

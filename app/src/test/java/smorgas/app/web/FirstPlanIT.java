@@ -57,19 +57,19 @@ class FirstPlanIT {
         clicks++;
         seconds += THINK + POINT + PRESS;
         at.click();
-        settle();
+        adopt();
     }
 
     private void key(String key) {
         keys++;
         seconds += THINK + LETTER;
         page.keyboard().press(key);
-        settle();
+        adopt();
     }
 
-    private void settle() {
+    private void adopt() {
         long from = System.nanoTime();
-        Browsers.settle(page);
+        Browsers.calm(page);
         waited += System.nanoTime() - from;
     }
 
@@ -103,7 +103,7 @@ class FirstPlanIT {
     private static byte[] rival() {
         StringBuilder text = new StringBuilder("Position;Keyword;Searches;CPC\r\n");
         int position = 1;
-        for (String part : List.of("rain cover", "bench", "battery", "seat", "canopy")) {
+        for (String part : List.of("rain cover", "bench", "battery", "place", "canopy")) {
             for (String with : List.of("", " black", " waterproof", " spare", " caf\u00e9")) {
                 text.append(position++)
                         .append(";\"cargo bike ")
@@ -187,7 +187,7 @@ class FirstPlanIT {
                 click(page.locator("#menu .is-keep"));
             }
             key("4");
-            click(page.getByText("Settle these groups"));
+            click(page.getByText("Adopt these groups"));
             key("5");
             assertThat(page.locator(".checks .all-well")).hasText("Nothing to mend.");
             Path plan = page.waitForDownload(() -> {
@@ -201,15 +201,15 @@ class FirstPlanIT {
             System.out.println(told("To the plan"));
             assertThat(acts()).as("acts to the plan").isLessThanOrEqualTo(60);
 
-            List<String> served = new ArrayList<>();
+            List<String> exported = new ArrayList<>();
             try (CsvReader<NamedCsvRecord> rows = CsvReader.builder().ofNamedCsvRecord(plan)) {
                 rows.stream()
                         .filter(row -> !row.getField("Keyword").isEmpty())
                         .filter(row -> !row.toString().contains("egative"))
-                        .forEach(row -> served.add(row.getField("Keyword")));
+                        .forEach(row -> exported.add(row.getField("Keyword")));
             }
-            assertThat(served).containsAll(WANTED);
-            assertThat(served).noneMatch(keyword -> PLANTED.stream().anyMatch(keyword::contains));
+            assertThat(exported).containsAll(WANTED);
+            assertThat(exported).noneMatch(keyword -> PLANTED.stream().anyMatch(keyword::contains));
         }
     }
 }

@@ -93,7 +93,7 @@ class GatherIT extends ProjectInBrowser {
         assertThat(page.locator(".opened"))
                 .containsText("Read as cells parted by semicolons, UTF-8, column names on line 1");
         page.getByLabel("Understood as, column Number").selectOption("SEARCHES");
-        assertThat(message()).containsText("Read basket inner.csv otherwise");
+        assertThat(message()).containsText("Read basket inner.csv with other settings");
         assertThat(page.getByLabel("Understood as, column Number")).hasValue("SEARCHES");
         assertThat(row("inner.csv")).containsText("99");
 
@@ -103,7 +103,7 @@ class GatherIT extends ProjectInBrowser {
         undo();
         assertThat(page.locator(".station").first()).containsText("9 lines");
         undo();
-        assertThat(message()).containsText("Undid: Read basket inner.csv otherwise");
+        assertThat(message()).containsText("Undid: Read basket inner.csv with other settings");
         row("inner.csv").locator("a").click();
         assertThat(page.getByLabel("Understood as, column Number")).hasValue("OTHER");
     }
@@ -112,7 +112,7 @@ class GatherIT extends ProjectInBrowser {
     void whatWasPutRightIsRememberedForTheNextFileWithTheSameColumns() {
         gather(1, file("may.csv", "Words;Menge\nbee hive;10\nbee suit;20\n"));
         page.getByLabel("Understood as, column Menge").selectOption(new SelectOption().setLabel("clicks"));
-        assertThat(message()).containsText("otherwise");
+        assertThat(message()).containsText("with other settings");
         gather(2, file("june.csv", "Words;Menge\nbee veil;30\nbee hat;40\n"));
         row("june.csv").locator("a").click();
         assertThat(page.getByLabel("Understood as, column Menge")).hasValue("CLICKS");
@@ -121,10 +121,10 @@ class GatherIT extends ProjectInBrowser {
     @Test
     void anEncodingThatWasNotFoundIsChosenAndTheBytesAreReadAgain() {
         gather(1, file("short.txt", "\u0443\u043B\u0435\u0439\n".getBytes(Charset.forName("windows-1251"))));
-        page.getByText("Read it otherwise").click();
+        page.getByText("Read it with other settings").click();
         page.getByLabel("Encoding").selectOption("windows-1251");
         page.getByText("Read it so").click();
-        assertThat(message()).containsText("Read basket short.txt otherwise");
+        assertThat(message()).containsText("Read basket short.txt with other settings");
         assertThat(page.locator(".opened")).containsText("Read as a plain list, windows-1251");
         page.getByText("See its keywords").click();
         assertThat(page.locator("tr.keyword-row")).containsText("\u0443\u043B\u0435\u0439");

@@ -31,7 +31,7 @@ class GroupIT extends ProjectInBrowser {
         page.navigate(page.url().replaceAll("/gather.*", "/group?view=list"));
         page.locator("#more-dials summary").click();
         page.getByLabel("Groups form by").selectOption("themes");
-        Browsers.settle(page);
+        Browsers.calm(page);
         page.locator("#more-dials summary").click();
         assertThat(page.locator("#preview")).isVisible();
         press("Adopt");
@@ -47,7 +47,7 @@ class GroupIT extends ProjectInBrowser {
     private void openGroup(String name) {
         groups().filter(new Locator.FilterOptions().setHasText(name)).first().click();
         assertThat(page.locator("#h-group")).hasText(name);
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     private void look(String query) {
@@ -57,7 +57,7 @@ class GroupIT extends ProjectInBrowser {
     private void set(String label, String value) {
         page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(value);
         page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).press("Tab");
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     @Test
@@ -86,9 +86,9 @@ class GroupIT extends ProjectInBrowser {
         press("Adopt");
         assertThat(page.locator("#message")).containsText("in 2 passes");
         page.locator("#more-dials summary").click();
-        page.locator("[name=leftoversAre]").selectOption("ONE_GROUP");
-        Browsers.settle(page);
-        assertThat(groups().filter(new Locator.FilterOptions().setHasText("Leftovers")))
+        page.locator("[name=ungroupedAre]").selectOption("ONE_GROUP");
+        Browsers.calm(page);
+        assertThat(groups().filter(new Locator.FilterOptions().setHasText("Ungrouped")))
                 .hasCount(1);
         press("Take pass 2 away");
         assertThat(page.locator("fieldset.pass")).hasCount(1);
@@ -104,7 +104,7 @@ class GroupIT extends ProjectInBrowser {
         groups().filter(new Locator.FilterOptions().setHasText("oak hive stand"))
                 .click();
         assertThat(page.locator(".opened-group")).containsText("in hive › hive stand");
-        assertThat(page.locator(".opened-group .facts").first()).containsText("Neighbours pine hive stand");
+        assertThat(page.locator(".opened-group .facts").first()).containsText("Related groups pine hive stand");
         assertThat(page.locator(".members b").first()).hasText("oak");
 
         page.locator(".opened-group summary").click();
@@ -129,7 +129,7 @@ class GroupIT extends ProjectInBrowser {
         page.getByText("Build a rule").click();
         page.locator("#value-0").fill("gift");
         page.locator("#value-0").press("Tab");
-        Browsers.settle(page);
+        Browsers.calm(page);
         page.locator("#build-group").fill("Gifts");
         press("Make a group");
         assertThat(page.locator("#h-group")).hasText("Gifts");

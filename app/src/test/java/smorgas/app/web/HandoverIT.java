@@ -55,7 +55,7 @@ class HandoverIT {
     void aKeywordOfTwoAdGroupsStaysWhereOneSays() {
         place("bee hive kit", "jars", "also");
         Document serve = page("/serve");
-        assertThat(serve.select("[data-kind=TWICE] .settle button").eachText())
+        assertThat(serve.select("[data-kind=TWICE] .adopt button").eachText())
                 .containsExactly("Keep in hives", "Keep in jars");
         visitor.post(base + "/serve/keep", Map.of("keyword", "bee hive kit", "in", "jars"));
         assertThat(page("/serve").select("[data-kind=TWICE]")).isEmpty();
@@ -93,7 +93,7 @@ class HandoverIT {
         assertThat(check("LARGE").text()).contains("1 ad group has more than 50 keywords", "wax");
         assertThat(check("SAME_NAME").text()).contains("beautiful 2");
         assertThat(check("NO_SEARCHES").text()).contains("51 keywords have no searches");
-        assertThat(check("HELD_BACK").text()).contains("bee hive <b>roof");
+        assertThat(check("NOT_EXPORTED").text()).contains("bee hive <b>roof");
 
         choose(Map.of(
                 "bidFrom", "HIGH_BID", "matchTypes", "PHRASE", "choices", "1", "campaign", "C", "pattern", "{theme}"));

@@ -201,7 +201,7 @@ class HostileIT {
         assertThat(visitor.upload(base + "/gather", Map.of("list.txt", bytes("bee hive\n")))
                         .body())
                 .contains("list.txt");
-        assertThat(visitor.post(base + "/mute", Map.of("mutedWord", "bee", "muted", "true"))
+        assertThat(visitor.post(base + "/ignore", Map.of("ignoredWord", "bee", "ignored", "true"))
                         .statusCode())
                 .isEqualTo(200);
         assertThat(visitor.post(base + "/undo", Map.of()).statusCode()).isEqualTo(200);

@@ -40,7 +40,7 @@ class LogsIT extends ProjectInBrowser {
     @Test
     void aDamagedLogIsReadUntilItsDamage() throws IOException {
         page.locator("#to-logs").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         page.locator("[name=files]").setInputFiles(new FilePayload("cut.log.gz", "application/gzip", cut()));
         press("Count and make a basket");
         assertThat(page.locator(".did")).containsText("cut.log.gz is damaged and was read until there");
@@ -50,7 +50,7 @@ class LogsIT extends ProjectInBrowser {
     @Test
     void searchesOfVisitorsBecomeABasketWithVisitsAndGoals() {
         page.locator("#to-logs").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         page.locator("[name=files]")
                 .setInputFiles(new FilePayload("shop.log", "text/plain", log().getBytes(StandardCharsets.UTF_8)));
         page.locator("[name=goals]").fill("/thanks 2,5");
@@ -68,14 +68,14 @@ class LogsIT extends ProjectInBrowser {
                         + " persons; 1 line not understood, the first line 8: it is cut off in its date.");
         assertThat(page.content()).doesNotContain("10.0.0.1").doesNotContain("post.example");
         page.locator("a:has-text('Count a log in the same way')").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("[name=goals]")).hasValue("/thanks 5");
         page.navigate(base() + "/sift?sort=-visits");
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("thead")).containsText("Visits");
         assertThat(page.locator("tbody tr").first()).containsText("bee hive");
         page.navigate(base() + "/sift?sort=-goals");
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("tbody tr").first()).containsText("10");
     }
 }

@@ -86,12 +86,12 @@ class LongNamesIT extends ProjectInBrowser {
         page.locator("#about summary").click();
         page.locator("#about [name=name]").fill(LONG_NAME);
         page.locator("#about button").first().click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         String base = page.url().replaceAll("(/projects/\\d+).*", "$1/");
         List<String> faults = new ArrayList<>();
         for (String step : PAGES) {
             page.navigate(base + step);
-            Browsers.settle(page);
+            Browsers.calm(page);
             for (Object fault : (List<?>) page.evaluate(OUT)) {
                 faults.add(step + ": " + fault);
             }

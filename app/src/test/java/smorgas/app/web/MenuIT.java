@@ -41,12 +41,12 @@ class MenuIT extends ProjectInBrowser {
 
     private void visit(String step) {
         page.navigate(page.url().replaceAll("(/projects/\\d+).*", "$1/" + step));
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     private void call(Locator at) {
         at.click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(menu()).isVisible();
     }
 
@@ -86,10 +86,10 @@ class MenuIT extends ProjectInBrowser {
         Browsers.keys(page, "Escape");
         assertThat(menu()).isHidden();
         page.locator(".word-list .w").first().click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(acts()).hasSameSizeAs(ofWord);
 
-        visit("group?leftovers=true");
+        visit("group?ungrouped=true");
         call(page.locator(".members .keyword-row").first().locator("td").nth(3));
         assertThat(acts()).isEqualTo(inSift);
         visit("serve");
@@ -144,7 +144,7 @@ class MenuIT extends ProjectInBrowser {
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName(label).setExact(true))
                 .click();
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     @ParameterizedTest
@@ -213,7 +213,7 @@ class MenuIT extends ProjectInBrowser {
         page.locator("#words > summary").click();
         assertThat(width().intValue()).isGreaterThan(before.intValue() + 100);
         page.reload();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#wq")).isHidden();
         page.locator("#words > summary").click();
         assertThat(page.locator("#wq")).isVisible();

@@ -102,9 +102,9 @@ class OtherWordsIT {
             long id = project(visitor);
             Page page = window.newPage();
             Set<String> seen = new LinkedHashSet<>();
-            visitor.post("/projects/" + id + "/group/settle", Map.of("on", "true"));
+            visitor.post("/projects/" + id + "/group/adopt", Map.of("on", "true"));
             visitor.post(
-                    "/projects/" + id + "/rules/add", Map.of("kind", "WORD", "value", "τιμή", "standing", "DROPPED"));
+                    "/projects/" + id + "/rules/add", Map.of("kind", "WORD", "value", "τιμή", "status", "DROPPED"));
             Deque<String> next = new ArrayDeque<>(RoutesIT.routes(server).stream()
                     .filter(route -> route.method().equals("GET"))
                     .map(route -> route.path().replace("{id}", String.valueOf(id)))
@@ -139,7 +139,7 @@ class OtherWordsIT {
                     continue;
                 }
                 page.navigate(server.url(path));
-                Browsers.settle(page);
+                Browsers.calm(page);
                 OtherWords.outside((String) page.evaluate(TEXTS)).stream()
                         .filter(text -> !data(text))
                         .forEach(text -> own.add(path + ": " + text));

@@ -16,7 +16,7 @@ class PagesIT {
 
     private static final List<String> VIEWS = List.of(
             "gather",
-            "compare?left=standing:UNDECIDED&right=plan",
+            "compare?left=status:UNDECIDED&right=plan",
             "fold",
             "sift",
             "group",
@@ -281,14 +281,14 @@ class PagesIT {
     }
 
     private List<String> dropped(long id) {
-        return csv(visitor.get("/projects/" + id + "/sift.csv?standing=dropped").body()).stream()
+        return csv(visitor.get("/projects/" + id + "/sift.csv?status=dropped").body()).stream()
                 .skip(1)
                 .map(List::getFirst)
                 .toList();
     }
 
     @Test
-    void allThatMatchBecomesOnePinOrARule() {
+    void allThatMatchBecomesOneDecisionOrARule() {
         long id = gathered("keyword,searches\nhive stand,500\nhive lid,5\nbee suit,700\n");
         visitor.get("/projects/" + id + "/sift");
         visitor.post("/projects/" + id + "/judge/view", Map.of("q", "hive", "to", "DROPPED"));
@@ -323,7 +323,7 @@ class PagesIT {
         assertThat(visitor.get("/projects/" + id + "/group?method=themes&shortest=4&longest=2")
                         .body())
                 .contains("1 to 5 words");
-        for (String wrong : List.of("leftoversAre=EATEN", "dials=1&at=NOWHERE")) {
+        for (String wrong : List.of("ungroupedAre=EATEN", "dials=1&at=NOWHERE")) {
             assertThat(visitor.get("/projects/" + id + "/group?method=themes&" + wrong)
                             .body())
                     .contains("There is no choice");
@@ -365,7 +365,7 @@ class PagesIT {
         assertThat(visitor.get("/projects/" + id + "/sift").statusCode()).isEqualTo(404);
     }
 
-    /** New projects are grouped by likeness; these lists of four keywords are told by their themes. */
+    /** New projects are grouped by similarity; these lists of four keywords are told by their themes. */
     private void byThemes(long id) {
         visitor.get("/projects/" + id + "/group");
         visitor.post("/projects/" + id + "/group?method=themes", Map.of());

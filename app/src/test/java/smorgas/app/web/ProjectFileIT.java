@@ -48,10 +48,10 @@ class ProjectFileIT {
         visitor.post(
                 base + "/serve",
                 Map.of("campaign", "Spring", "pattern", "{theme}", "bid", "0.45", "matchTypes", "EXACT"));
-        visitor.get(base + "/served");
-        visitor.post(base + "/served", Map.of("name", "March <plan>"));
+        visitor.get(base + "/exported");
+        visitor.post(base + "/exported", Map.of("name", "March <plan>"));
         visitor.get(base + "/history");
-        visitor.post(base + "/history/name", Map.of("point", "3", "name", "as <served>"));
+        visitor.post(base + "/history/name", Map.of("point", "3", "name", "as <exported>"));
         visitor.get(base + "/history");
         visitor.post(base + "/history/back", Map.of("point", "3"));
         return base;
@@ -116,9 +116,9 @@ class ProjectFileIT {
         assertThat(again.values().stream().skip(1).toList())
                 .as("the bytes as they came")
                 .containsExactlyElementsOf(once.values().stream().skip(1).toList());
-        assertThat(visitor.get(other + "/history").body()).contains("as &lt;served&gt;");
-        assertThat(visitor.get(other + "/served").body())
-                .as("the plan that was served, with what changed since")
+        assertThat(visitor.get(other + "/history").body()).contains("as &lt;exported&gt;");
+        assertThat(visitor.get(other + "/exported").body())
+                .as("the plan that was exported, with what changed since")
                 .contains("March &lt;plan&gt;");
         String told = new String(again.get("project.json"), StandardCharsets.UTF_8);
         assertThat(told).contains("\"UNDONE\"", "Given <away>");
@@ -128,8 +128,23 @@ class ProjectFileIT {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "newer", "kind", "state", "point", "sum", "missing", "path", "bomb", "rules", "print", "json", "cut",
-                "nothing", "text", "served", "serving", "after"
+                "newer",
+                "kind",
+                "state",
+                "point",
+                "sum",
+                "missing",
+                "path",
+                "bomb",
+                "rules",
+                "print",
+                "json",
+                "cut",
+                "nothing",
+                "text",
+                "exported",
+                "serving",
+                "after"
             })
     void aHostileOrBrokenFileIsRefusedWithItsReasonAndMakesNothing(String fault) throws IOException {
         Map<String, byte[]> parts = unpacked(written(project()));
@@ -154,7 +169,7 @@ class ProjectFileIT {
                     }
                     case "point" -> {
                         told.accept(new String[] {"\"point\" *: *3", "\"point\" : 3000"});
-                        yield "There is no point 3000 before act";
+                        yield "There is no version 3000 before act";
                     }
                     case "rules" -> {
                         told.accept(new String[] {"\"rules\" *: *\\d+", "\"rules\" : 99"});
@@ -180,17 +195,17 @@ class ProjectFileIT {
                         parts.put("baskets/1/../2", new byte[] {1});
                         yield "it holds";
                     }
-                    case "served" -> {
-                        parts.keySet().removeIf(name -> name.startsWith("served/"));
-                        yield "The served plan &quot;March &lt;plan&gt;&quot; is missing";
+                    case "exported" -> {
+                        parts.keySet().removeIf(name -> name.startsWith("exported/"));
+                        yield "The exported plan &quot;March &lt;plan&gt;&quot; is missing";
                     }
                     case "serving" -> {
-                        parts.replaceAll((name, bytes) -> name.startsWith("served/") ? new byte[] {1, 2} : bytes);
-                        yield "What was served then cannot be read";
+                        parts.replaceAll((name, bytes) -> name.startsWith("exported/") ? new byte[] {1, 2} : bytes);
+                        yield "The exported plan cannot be read";
                     }
                     case "after" -> {
-                        told.accept(new String[] {"(\"served\"[^]]*\"point\" *: *)\\d+", "$199999"});
-                        yield "of no point of it";
+                        told.accept(new String[] {"(\"exported\"[^]]*\"point\" *: *)\\d+", "$199999"});
+                        yield "belongs to no version of it";
                     }
                     case "json" -> {
                         parts.put("project.json", "{\"project\": 1,".getBytes(StandardCharsets.UTF_8));

@@ -37,7 +37,7 @@ abstract class ProjectInBrowser {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName(label).setExact(true))
                 .click();
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     @AfterEach

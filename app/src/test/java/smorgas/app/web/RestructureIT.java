@@ -35,7 +35,7 @@ class RestructureIT extends ProjectInBrowser {
         visitor.post(path + "/tray/group", Map.of("intoGroup", "jars", "way", "into", "keyword", "honey jars"));
         page.navigate(project + "/serve");
         page.locator("#to-restructure").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#restructure")).containsText("2 ad groups run");
         assertThat(page.locator(".flow .ribbon")).hasCount(3);
         assertThat(page.locator(".jumps")).containsText("1 is split");
@@ -45,7 +45,7 @@ class RestructureIT extends ProjectInBrowser {
         Browsers.axe(page);
         String basket = page.locator("[name=basket]").first().getAttribute("value");
         page.locator("#restructure tbody a").first().click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#h-opened")).containsText("is split");
         assertThat(page.locator("#restructure"))
                 .containsText("It takes over from 1 ad group, 30 clicks of 600 impressions");
@@ -63,10 +63,10 @@ class RestructureIT extends ProjectInBrowser {
         assertThat(page.locator("#restructure")).containsText("bid 0.50");
         page.locator("#restructure th a", new Page.LocatorOptions().setHasText("Cost"))
                 .click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#restructure th[aria-sort=descending]")).containsText("Cost");
         page.locator("#restructure tbody a").first().click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         press("Keep it as one group");
         assertThat(page.locator("#message")).containsText("Hives & more".toLowerCase(java.util.Locale.ROOT));
         page.navigate(project + "/restructure?fate=STAYS");

@@ -94,8 +94,7 @@ class RoutesIT {
 
     /** Names of fields in the templates, for the methods that take any. */
     private static List<String> fieldsOfTemplates() throws IOException {
-        Set<String> names =
-                new TreeSet<>(List.of("q", "page", "sort", "standing", "least", "most", "condition", "rule"));
+        Set<String> names = new TreeSet<>(List.of("q", "page", "sort", "status", "least", "most", "condition", "rule"));
         try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
             for (Path file : files.filter(Files::isRegularFile).toList()) {
                 Matcher name = Pattern.compile("\\sname=\"(\\w+)\"").matcher(Files.readString(file));
@@ -326,7 +325,7 @@ class RoutesIT {
                     .hasSize(1);
         }
         visitor.post("/projects/" + id + "/judge/tray", Map.of("to", "DROPPED"), "X-Tab", "tab-0");
-        assertThat(visitor.get("/projects/" + id + "/sift?standing=DROPPED").body())
+        assertThat(visitor.get("/projects/" + id + "/sift?status=DROPPED").body())
                 .contains("data-k=\"oak, pine\"")
                 .doesNotContain("data-k=\"oak\"", "data-k=\"pine\"");
     }

@@ -47,11 +47,11 @@ class ScreenshotsIT {
 
     private static final List<View> VIEWS = List.of(
             new View("gather", "/projects/1/gather"),
-            new View("pairing", "/projects/1/pairing?from=list:Towns (made up)"),
-            new View("forage", "/projects/1/forage?seed=bee+hive&seed=honey+jar"),
+            new View("combine", "/projects/1/combine?from=list:Towns (made up)"),
+            new View("suggestions", "/projects/1/suggestions?seed=bee+hive&seed=honey+jar"),
             new View(
-                            "glean",
-                            "/projects/1/glean?address=https://skeplund.example/hives&address=https://brumvale.example/honey&address=https://nektarby.example/swarms")
+                            "phrases",
+                            "/projects/1/phrases?address=https://skeplund.example/hives&address=https://brumvale.example/honey&address=https://nektarby.example/swarms")
                     .after("Read the pages"),
             new View(
                     "brainstorm",
@@ -65,7 +65,7 @@ class ScreenshotsIT {
             new View("group-list", "/projects/1/group?view=list"),
             new View("group-doubts", "/projects/1/group?view=doubts"),
             new View("restructure", "/projects/1/restructure?old=0"),
-            new View("worth", "/projects/1/sift?sort=-worth&assume=all"),
+            new View("estimated-value", "/projects/1/sift?sort=-estimated_value&assume=all"),
             new View("serve", "/projects/1/serve"),
             new View("negatives", "/projects/1/negatives"),
             new View("history", "/projects/1/history?point=24"),
@@ -100,7 +100,7 @@ class ScreenshotsIT {
                         .mapToInt(basket -> basket.size())
                         .sum(),
                 board.keywords().size(),
-                board.standings().remaining().cardinality(),
+                board.statuses().remaining().cardinality(),
                 board.groups().grouping().size(),
                 board.planCount().rows());
     }

@@ -32,7 +32,7 @@ class ServeIT extends ProjectInBrowser {
 
     private void visit(String step) {
         page.navigate(page.url().replaceAll("(/projects/\\d+).*", "$1/" + step));
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     private Locator check(String kind) {
@@ -68,7 +68,7 @@ class ServeIT extends ProjectInBrowser {
         page.locator("[name=ownBid]").fill("0.75");
         page.locator("[name=ownPage]").fill("https://shop.example/hives");
         page.locator("form.own button").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator(".ad-group")).containsText("Leads to https://shop.example/hives");
         List<List<String>> rows = rows("#download");
         assertThat(rows.getFirst()).endsWith("Max CPC", "Final URL");
@@ -82,7 +82,7 @@ class ServeIT extends ProjectInBrowser {
                         "https://shop.example/hives"))
                 .anyMatch(row -> row.contains("honey jar lid") && row.contains("0.20"));
         page.locator("button:has-text('Undo')").first().click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("[name=ownBid]")).hasValue("");
     }
 
@@ -102,23 +102,23 @@ class ServeIT extends ProjectInBrowser {
         axe();
 
         visit("serve");
-        assertThat(page.locator("#checks li").first()).hasAttribute("data-kind", "HELD_BACK");
-        for (String kind : List.of("CUT_TEXT", "OPEN_FIELD", "THIN_AD", "NO_PAGE", "LEFTOVERS")) {
+        assertThat(page.locator("#checks li").first()).hasAttribute("data-kind", "NOT_EXPORTED");
+        for (String kind : List.of("CUT_TEXT", "OPEN_FIELD", "THIN_AD", "NO_PAGE", "UNGROUPED")) {
             assertThat(check(kind)).hasCount(1);
         }
         axe();
-        check("HELD_BACK").locator("button").click();
-        Browsers.settle(page);
-        assertThat(check("HELD_BACK")).hasCount(0);
-        check("LEFTOVERS").locator("button").click();
-        Browsers.settle(page);
-        assertThat(check("LEFTOVERS")).hasCount(0);
+        check("NOT_EXPORTED").locator("button").click();
+        Browsers.calm(page);
+        assertThat(check("NOT_EXPORTED")).hasCount(0);
+        check("UNGROUPED").locator("button").click();
+        Browsers.calm(page);
+        assertThat(check("UNGROUPED")).hasCount(0);
         page.locator("[name=pagePattern]").fill("https://shop.example/{theme}");
         press("Set");
         assertThat(check("NO_PAGE")).hasCount(0);
 
         check("CUT_TEXT").locator("a:has-text('To the ads')").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         page.locator("#replace [name=find]").fill(" of the Finest and Oldest Oak");
         page.locator("#replace [name=with]").fill(" of Oak");
         press("Replace in all ads");
@@ -145,14 +145,14 @@ class ServeIT extends ProjectInBrowser {
         page.locator(".copy-piece").click();
         assertThat(page.locator(".copied")).isVisible();
         page.locator("[data-piece] a:has-text('Next')").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator(".copied")).isHidden();
         page.locator("[data-piece] a:has-text('Before')").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator(".copied")).isVisible();
         axe();
         page.locator("[name=as]").selectOption("FIGURES");
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("textarea.piece")).hasValue("bee hive wooden\t18100\nbee hive wooden kit\t900");
     }
 
@@ -162,7 +162,7 @@ class ServeIT extends ProjectInBrowser {
         page.locator("[name=campaignsBy]").selectOption("MATCH_TYPE");
         press("Set");
         page.locator("[data-campaign='MATCH_TYPE:EXACT']").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("#campaign [name=bid]")).isHidden();
         page.locator("#campaign [name=ownName]").fill("Sure ones");
         page.locator("#campaign [name=ownBids]").check();
@@ -170,7 +170,7 @@ class ServeIT extends ProjectInBrowser {
         page.locator("#campaign [name=negatives]").fill("[bee hive toy]\n\"plastic\"\nbee hive");
         axe();
         page.locator("#campaign button").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(page.locator("tr.campaign").last()).containsText("Sure ones");
         assertThat(page.locator(".problems").first()).containsText("bee hive would block 4 keywords");
         List<List<String>> rows = rows("#download");

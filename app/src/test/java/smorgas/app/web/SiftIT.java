@@ -52,30 +52,30 @@ class SiftIT extends ProjectInBrowser {
     private void set(String field, String value) {
         page.locator(field).fill(value);
         page.locator(field).press("Tab");
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     private void choose(String field, String option) {
         page.locator(field).selectOption(option);
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
-    private void standing(String keyword, String standing) {
-        assertThat(row(keyword)).hasClass(Pattern.compile(".*" + standing + ".*"));
+    private void status(String keyword, String status) {
+        assertThat(row(keyword)).hasClass(Pattern.compile(".*" + status + ".*"));
     }
 
     @Test
     void keysGoOnAfterALinkToAnotherListAndSayWhyTheyDoNothing() {
         page.locator("#table-place").focus();
         keys("Home", "k");
-        standing("bee hive", "kept");
-        page.locator(".standing-links a >> text=Undecided").click();
-        Browsers.settle(page);
+        status("bee hive", "kept");
+        page.locator(".status-links a >> text=Undecided").click();
+        Browsers.calm(page);
         assertThat(page.locator(".keyword-row.at")).hasCount(1);
         String current = page.locator(".keyword-row.at").getAttribute("data-k");
         keys("x");
-        Browsers.settle(page);
-        page.navigate(page.url().replaceAll("/sift.*", "/sift?standing=dropped"));
+        Browsers.calm(page);
+        page.navigate(page.url().replaceAll("/sift.*", "/sift?status=dropped"));
         assertThat(row(current)).hasCount(1);
         page.navigate(page.url().replaceAll("/sift.*", "/sift?q=nosuchkeyword"));
         keys("k");
@@ -86,8 +86,8 @@ class SiftIT extends ProjectInBrowser {
     void keysAloneAreEnoughAndNothingJudgedIsLostByAReload() {
         page.locator("#table-place").focus();
         keys("Home", "k", "k");
-        standing("bee hive", "kept");
-        standing("wooden hives", "kept");
+        status("bee hive", "kept");
+        status("wooden hives", "kept");
         // Judging moved on to the third: into its words, and drop all with the first.
         keys("w");
         assertThat(page.locator(".w.in")).hasText("free");
@@ -97,8 +97,8 @@ class SiftIT extends ProjectInBrowser {
         drop.focus();
         keys("Enter");
         assertThat(message()).containsText("New rule: Drop keywords with the word \"free\"");
-        standing("free hive plans", "dropped");
-        standing("free smoker", "dropped");
+        status("free hive plans", "dropped");
+        status("free smoker", "dropped");
         page.locator("#table-place").focus();
         keys("ArrowDown", "t");
         page.keyboard().type("question");
@@ -106,12 +106,12 @@ class SiftIT extends ProjectInBrowser {
         assertThat(message()).containsText("Tagged \"how to use a smoker\" \"question\"");
         assertThat(row("how to use a smoker").locator(".a-tag")).hasText("question");
         page.reload();
-        standing("bee hive", "kept");
-        standing("free smoker", "dropped");
+        status("bee hive", "kept");
+        status("free smoker", "dropped");
         assertThat(row("how to use a smoker").locator(".a-tag")).hasText("question");
         keys("Control+z", "Control+z");
         assertThat(message()).containsText("Undid: New rule");
-        standing("free smoker", "undecided");
+        status("free smoker", "undecided");
     }
 
     @Test
@@ -133,15 +133,15 @@ class SiftIT extends ProjectInBrowser {
         assertThat(page.locator(".samples-list li")).hasText(new String[] {"skeplund smoker"});
         press("Drop such keywords");
         assertThat(page.locator("h1")).hasText("Sift");
-        standing("skeplund smoker", "dropped");
-        standing("how to use a smoker", "undecided");
+        status("skeplund smoker", "dropped");
+        status("how to use a smoker", "undecided");
 
         page.locator("#rules").evaluate("d => d.open = true");
         page.locator(".rule-list a[title='Change it']").click();
         set("#least-1", "300");
         press("It drops");
         assertThat(message()).containsText("Rule 1 is now");
-        standing("free smoker", "dropped");
+        status("free smoker", "dropped");
 
         page.locator("a", new Page.LocatorOptions().setHasText("More …")).click();
         choose("#kind-0", "pattern");
@@ -212,8 +212,8 @@ class SiftIT extends ProjectInBrowser {
         page.locator(".all-of-these summary").first().click();
         press("Drop everything below the row I am on");
         assertThat(message()).containsText("Dropped 501 keywords");
-        standing("free smoker", "kept");
-        standing("how to use a smoker", "undecided");
+        status("free smoker", "kept");
+        status("how to use a smoker", "undecided");
         keys("Control+z");
         assertThat(message()).containsText("Undid");
         page.locator(".all-of-these summary").first().click();
@@ -228,7 +228,7 @@ class SiftIT extends ProjectInBrowser {
         other.navigate(page.url());
         page.locator("#table-place").focus();
         keys("Home", "k");
-        standing("bee hive", "kept");
+        status("bee hive", "kept");
         // The other tab has not seen that: another keyword goes through, the same one does not.
         other.locator(".keyword-row[data-k='wooden hives']").click();
         other.keyboard().press("x");
@@ -236,10 +236,10 @@ class SiftIT extends ProjectInBrowser {
         page.locator(".keyword-row[data-k='wooden hives']").click();
         keys("k");
         assertThat(message()).containsText("the same was changed in another window");
-        standing("wooden hives", "dropped");
+        status("wooden hives", "dropped");
         page.reload();
-        standing("bee hive", "kept");
-        standing("wooden hives", "dropped");
+        status("bee hive", "kept");
+        status("wooden hives", "dropped");
     }
 
     @Test
@@ -252,14 +252,14 @@ class SiftIT extends ProjectInBrowser {
         choose("select#value-0", name);
         assertThat(page.locator("[aria-labelledby=h-effect]")).containsText("1 keyword");
         press("Drop such keywords");
-        standing("skeplund smoker", "dropped");
+        status("skeplund smoker", "dropped");
         save(name, "skeplund\nwooden\n");
         page.navigate(project);
-        standing("wooden hives", "undecided");
+        status("wooden hives", "undecided");
         page.locator("#rules").evaluate("d => d.open = true");
         assertThat(page.locator(".list-news")).containsText("+1");
         press("Take it");
-        standing("wooden hives", "dropped");
+        status("wooden hives", "dropped");
         assertThat(page.locator(".list-news")).hasCount(0);
     }
 

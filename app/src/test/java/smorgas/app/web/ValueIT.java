@@ -34,7 +34,7 @@ class ValueIT extends ProjectInBrowser {
 
     private void visit(String step) {
         page.navigate(page.url().replaceAll("(/projects/\\d+).*", "$1/" + step));
-        Browsers.settle(page);
+        Browsers.calm(page);
     }
 
     private Locator row(String keyword) {
@@ -46,23 +46,23 @@ class ValueIT extends ProjectInBrowser {
     }
 
     @Test
-    void assumptionsAreToldBeforeTheyAreSetAndTheTableSortsByWorth() {
+    void assumptionsAreToldBeforeTheyAreSetAndTheTableSortsByEstimatedValue() {
         visit("sift?assume=all");
         page.locator("#a-CLICK_SHARE").fill("30");
         page.locator("#a-CONVERSION_RATE").fill("5%");
         page.locator("#a-CUSTOMER_SHARE").fill("10");
         page.locator("#a-VALUE").fill("lots");
-        assertThat(page.locator("#worth-expected")).containsText("\"lots\" is no number for");
+        assertThat(page.locator("#estimated-value-expected")).containsText("\"lots\" is no number for");
         page.locator("#a-VALUE").fill("2,000");
-        assertThat(page.locator("#worth-expected")).containsText("63,990");
-        assertThat(page.locator("#worth-expected")).containsText("1 of 10 keywords unknown");
-        assertThat(page.locator("th:has-text('Worth')")).hasCount(1);
+        assertThat(page.locator("#estimated-value-expected")).containsText("63,990");
+        assertThat(page.locator("#estimated-value-expected")).containsText("1 of 10 keywords unknown");
+        assertThat(page.locator("th:has-text('Estimated value')")).hasCount(1);
         press("Assume this of all keywords");
-        assertThat(page.locator("body")).containsText("Set the assumptions about worth");
+        assertThat(page.locator("body")).containsText("Set the assumptions about estimated value");
         assertThat(row("bee hive")).containsText("54,300");
-        assertThat(page.locator(".showing")).containsText("worth 63,9");
+        assertThat(page.locator(".showing")).containsText("estimated value 63,9");
         axe();
-        visit("sift?sort=-worth&story=bee+hive");
+        visit("sift?sort=-estimated_value&story=bee+hive");
         assertThat(page.locator(".keyword-row").first()).hasAttribute("data-k", "bee hive");
         assertThat(page.locator(".keyword-row").last()).hasAttribute("data-k", "smoker");
         assertThat(page.locator("#story")).containsText("30% of searches click, 5% of clicks convert");
@@ -70,19 +70,19 @@ class ValueIT extends ProjectInBrowser {
         assertThat(page.locator(".part").first()).containsText("commercial");
         assertThat(row("bee hive")).hasCount(1);
         visit("sift");
-        page.evaluate("localStorage.setItem('smorgas-promise', 'open')");
+        page.evaluate("localStorage.setItem('smorgas-priority', 'open')");
         page.reload();
-        Browsers.settle(page);
+        Browsers.calm(page);
         press("For search ads");
-        assertThat(page.locator("#promise-counts")).containsText("best tenth");
+        assertThat(page.locator("#priority-counts")).containsText("best tenth");
         page.locator("#p-BID").fill("200");
-        assertThat(page.locator("#promise-counts")).containsText("Bid weighs -100 to 100, not 200");
+        assertThat(page.locator("#priority-counts")).containsText("Bid weighs -100 to 100, not 200");
         page.locator("#p-BID").fill("-5");
-        assertThat(page.locator("#promise-counts")).containsText("fair");
+        assertThat(page.locator("#priority-counts")).containsText("fair");
         axe();
         press("Judge by these");
-        page.locator("#promise-counts a").first().click();
-        Browsers.settle(page);
+        page.locator("#priority-counts a").first().click();
+        Browsers.calm(page);
         assertThat(page.locator(".keyword-row")).hasCount(1);
         visit("sift?assume=all");
         page.locator("#click-table summary").click();
@@ -96,21 +96,21 @@ class ValueIT extends ProjectInBrowser {
         visit("sift");
         page.locator(".word-list .w:has-text('honey')").first().click();
         page.locator("#menu a:has-text('Try it as a negative')").click();
-        Browsers.settle(page);
-        assertThat(page.locator("#tried")).containsText("It would block 4 keywords served");
+        Browsers.calm(page);
+        assertThat(page.locator("#tried")).containsText("It would block 4 exported keywords");
         page.locator("#try-text").fill("honey jar");
-        assertThat(page.locator("#tried")).containsText("It would block 4 keywords served");
-        press("Serve it");
+        assertThat(page.locator("#tried")).containsText("It would block 4 exported keywords");
+        press("Export it");
         Locator held = page.locator("tr:has([data-word='honey jar'])");
-        assertThat(held).containsText("held back");
+        assertThat(held).containsText("not exported");
         axe();
         held.locator("button:has-text('Keep both')").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(held).containsText("yes, as you said");
         press("Undo");
-        assertThat(held).containsText("held back");
+        assertThat(held).containsText("not exported");
         held.locator("button:has-text('Drop these')").click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         assertThat(held).containsText("yes");
         assertThat(held.locator("details")).hasCount(0);
         page.locator("#try-text").fill("jar honey");
@@ -125,10 +125,10 @@ class ValueIT extends ProjectInBrowser {
     void groupsAreKeptApartAndThePlanSaysSo() throws IOException {
         visit("negatives");
         Locator apart = page.locator("section:has(#h-apart)");
-        assertThat(apart).containsText("Let all of them leave, always");
+        assertThat(apart).containsText("Always export these negatives");
         String told = apart.innerText();
         assertThat(told).contains("steer");
-        press("Let all of them leave, always");
+        press("Always export these negatives");
         visit("serve");
         assertThat(page.locator("section:has(#h-plan)")).containsText("of ad groups");
         Path plan =
@@ -140,12 +140,12 @@ class ValueIT extends ProjectInBrowser {
     void aReportIsGatheredAsEvidenceAndItsProposalsAreTaken() {
         gather("search terms.csv", REPORT, 2);
         page.locator("table.baskets a:has-text('search terms.csv')").first().click();
-        Browsers.settle(page);
+        Browsers.calm(page);
         press("It only tells about keywords");
         visit("feedback");
         Locator wastes = page.locator("form:has(#h-wastes)");
         assertThat(wastes.locator("tbody tr")).hasCount(1);
-        assertThat(wastes).containsText("nothing served");
+        assertThat(wastes).containsText("nothing exported");
         assertThat(page.locator("[aria-label='Tick hair']")).isChecked();
         axe();
         page.locator("input[name=clicks]").fill("0");

@@ -82,26 +82,28 @@ class ValuePagesIT {
         "de, '30 - 35', '2,5', '2.000,00', 271500-316750",
     })
     void assumptionsAreReadAsTheyAreWrittenThere(
-            String language, String share, String rate, String value, String worth) {
+            String language, String share, String rate, String value, String estimatedValue) {
         base = project(language);
         visitor.post(
-                base + "/worth",
+                base + "/estimated-value",
                 form("of", "", "CLICK_SHARE", share, "CONVERSION_RATE", rate, "VALUE", value, "cost", "CPC_OR_BIDS"));
         Map<String, String> told = row("/sift.csv", "bee hive");
-        assertThat(told).containsEntry("Worth", worth);
-        assertThat(row("/sift.csv", "smoker")).containsEntry("Worth", "").containsEntry("Expected clicks", "");
+        assertThat(told).containsEntry("Estimated value", estimatedValue);
+        assertThat(row("/sift.csv", "smoker"))
+                .containsEntry("Estimated value", "")
+                .containsEntry("Expected clicks", "");
     }
 
     @Test
     void nothingIsAssumedUntilSomebodyDoesAndTakingItAwayLeavesNothing() {
-        assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Worth", "Promise");
-        visitor.post(base + "/worth", form("of", "", "PLACE", "1", "cost", "NOTHING"));
+        assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Estimated value", "Priority");
+        visitor.post(base + "/estimated-value", form("of", "", "PLACE", "1", "cost", "NOTHING"));
         assertThat(row("/sift.csv", "bee hive"))
                 .containsEntry("Expected clicks", "5430")
                 .containsEntry("Expected cost", "0")
-                .containsEntry("Worth", "");
-        visitor.post(base + "/worth/drop", form("of", ""));
-        assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Worth");
+                .containsEntry("Estimated value", "");
+        visitor.post(base + "/estimated-value/drop", form("of", ""));
+        assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Estimated value");
         visitor.post(base + "/undo", Map.of());
         assertThat(row("/sift.csv", "bee hive")).containsEntry("Expected clicks", "5430");
     }
@@ -117,21 +119,21 @@ class ValuePagesIT {
                 "CUSTOMER_SHARE | <script> | is no number for",
             })
     void nonsenseIsRefusedWithASentenceAndThePreviewSaysSoToo(String name, String value, String sentence) {
-        String told = visitor.post(base + "/worth", form("of", "", name, value, "cost", "CPC_OR_BIDS"))
+        String told = visitor.post(base + "/estimated-value", form("of", "", name, value, "cost", "CPC_OR_BIDS"))
                 .body();
         assertThat(told).contains(sentence).doesNotContain("<script>\"");
-        assertThat(visitor.get(base + "/worth/preview?" + name + "="
+        assertThat(visitor.get(base + "/estimated-value/preview?" + name + "="
                                 + java.net.URLEncoder.encode(value, StandardCharsets.UTF_8))
                         .body())
                 .contains(sentence);
-        assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Worth");
+        assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Estimated value");
     }
 
     @Test
     void aTagIsAssumedOtherwiseAndAHostileNameIsText() {
         visitor.post(base + "/tag", form("scope", "one", "keyword", "honey jar", "newTag", HOSTILE));
-        visitor.post(base + "/worth", form("of", "", "PLACE", "1", "cost", "NOTHING"));
-        visitor.post(base + "/worth", form("of", "tag:" + HOSTILE, "PLACE", "2", "cost", "AS_ELSEWHERE"));
+        visitor.post(base + "/estimated-value", form("of", "", "PLACE", "1", "cost", "NOTHING"));
+        visitor.post(base + "/estimated-value", form("of", "tag:" + HOSTILE, "PLACE", "2", "cost", "AS_ELSEWHERE"));
         assertThat(row("/sift.csv", "honey jar")).containsEntry("Expected clicks", "150");
         assertThat(row("/sift.csv", "bee hive")).containsEntry("Expected clicks", "5430");
         String page = visitor.get(base + "/sift?assume="
@@ -144,51 +146,62 @@ class ValuePagesIT {
 
     @Test
     void aTableOfClicksIsOnesOwnOrOneThatShips() {
-        visitor.post(base + "/worth", form("of", "", "PLACE", "1", "cost", "NOTHING"));
-        visitor.post(base + "/worth/clicks", form("table", "Query log of 2006"));
+        visitor.post(base + "/estimated-value", form("of", "", "PLACE", "1", "cost", "NOTHING"));
+        visitor.post(base + "/estimated-value/clicks", form("table", "Query log of 2006"));
         assertThat(row("/sift.csv", "bee hive")).containsEntry("Expected clicks", "7656.3");
-        visitor.post(base + "/worth/clicks", form("shares", "50\r\n20\r\n"));
+        visitor.post(base + "/estimated-value/clicks", form("shares", "50\r\n20\r\n"));
         assertThat(row("/sift.csv", "bee hive")).containsEntry("Expected clicks", "9050");
-        assertThat(visitor.post(base + "/worth/clicks", form("shares", "5\n20")).body())
+        assertThat(visitor.post(base + "/estimated-value/clicks", form("shares", "5\n20"))
+                        .body())
                 .contains("Place 2 has more clicks");
         assertThat(row("/sift.csv", "bee hive")).containsEntry("Expected clicks", "9050");
     }
 
     @Test
-    void promiseIsSetByAPresetOrByOnesOwnWeightsAndNarrowsTheView() {
-        visitor.post(base + "/promise", form("preset", "ads"));
-        assertThat(row("/sift.csv", "bee hive").get("Promise")).isNotEmpty();
+    void priorityIsSetByAPresetOrByOnesOwnWeightsAndNarrowsTheView() {
+        visitor.post(base + "/priority", form("preset", "ads"));
+        assertThat(row("/sift.csv", "bee hive").get("Priority")).isNotEmpty();
         visitor.post(
-                base + "/promise",
+                base + "/priority",
                 form("w-SEARCHES", "1", "classes", "top, 20\nrest, 80", "points", "", "i-LOCAL", ""));
-        assertThat(row("/sift.csv", "bee hive")).containsEntry("Promise", "top");
-        assertThat(row("/sift.csv", "smoker")).containsEntry("Promise", "").containsEntry("Promise score", "");
-        assertThat(csv("/sift.csv?promise=top")).hasSize(2);
+        assertThat(row("/sift.csv", "bee hive")).containsEntry("Priority", "top");
+        assertThat(row("/sift.csv", "smoker")).containsEntry("Priority", "").containsEntry("Priority score", "");
+        assertThat(csv("/sift.csv?priority=top")).hasSize(2);
         assertThat(csv("/sift.csv?intent=NAVIGATIONAL")).hasSize(1);
-        assertThat(visitor.post(base + "/rules/view?promise=top", form("promise", "top", "to", "KEPT"))
+        assertThat(visitor.post(base + "/rules/view?priority=top", form("priority", "top", "to", "KEPT"))
                         .body())
-                .contains("promise or are worth follows from rules");
+                .contains("Priority and estimated value follow from rules");
         String saved = visitor.post(
                         base + "/rules/build",
                         form(
-                                "how", "ALL", "part", "0", "kind", "promise", "value", "top", "act", "view", "view",
+                                "how",
+                                "ALL",
+                                "part",
+                                "0",
+                                "kind",
+                                "priority",
+                                "value",
+                                "top",
+                                "act",
+                                "view",
+                                "view",
                                 "best"))
                 .body();
         assertThat(saved).contains(">best</a");
         assertThat(visitor.post(
                                 base + "/rules/build",
-                                form("how", "ALL", "part", "0", "kind", "promise", "value", "top", "act", "drop"))
+                                form("how", "ALL", "part", "0", "kind", "priority", "value", "top", "act", "drop"))
                         .body())
-                .contains("A rule cannot ask how a keyword stands, what it promises");
+                .contains("A rule cannot ask for a status, a priority or an estimated value");
         for (String classes : List.of("top 20", "top, 20", "a, 50\na, 50", "")) {
-            assertThat(visitor.post(base + "/promise", form("w-SEARCHES", "1", "classes", classes))
+            assertThat(visitor.post(base + "/priority", form("w-SEARCHES", "1", "classes", classes))
                             .body())
                     .as(classes)
                     .containsAnyOf("cannot be read", "should be 100%", "Two classes", "1 to 12 classes");
         }
-        assertThat(row("/sift.csv", "bee hive")).containsEntry("Promise", "top");
-        visitor.post(base + "/promise", form("preset", "none"));
-        assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Promise");
+        assertThat(row("/sift.csv", "bee hive")).containsEntry("Priority", "top");
+        visitor.post(base + "/priority", form("preset", "none"));
+        assertThat(csv("/sift.csv").getFirst().getFields()).doesNotContain("Priority");
     }
 
     /** By a condition, and taken back where it is listed; groups keep apart what was said. */
@@ -201,12 +214,12 @@ class ValuePagesIT {
         visitor.post(
                 base + "/rules/build",
                 form("how", "ALL", "part", "0", "kind", "intent", "value", "LOCAL", "act", "drop"));
-        assertThat(row("/sift.csv", "honey jars with lid").get("Standing")).isEqualTo("Dropped");
+        assertThat(row("/sift.csv", "honey jars with lid").get("Status")).isEqualTo("Dropped");
         String where = "{\"is\":\"has-word\",\"word\":\"jars\"}";
         visitor.post(base + "/intent/rule/remove", form("where", where));
         assertThat(row("/sift.csv", "honey jars with lid"))
                 .as("a rule follows what is said")
-                .doesNotContainEntry("Standing", "Dropped");
+                .doesNotContainEntry("Status", "Dropped");
         String preview = visitor.get(base + "/group?dials=1&intentApart=NAVIGATIONAL&intentApart=LOCAL")
                 .body();
         assertThat(preview).contains("A preview").contains("value=\"LOCAL\" checked");

@@ -76,7 +76,7 @@ class WorkbenchIT {
                 "",
                 "?view=nonsense&by=nonsense&tint=nonsense&zoom=nonsense&page=x&sort=nonsense",
                 "?zoom=hive&tint=bid",
-                "?tint=standing&by=keywords",
+                "?tint=status&by=keywords",
                 "?view=list&q=stand",
                 "?view=tree",
                 "?view=net",
@@ -87,7 +87,7 @@ class WorkbenchIT {
                 "?view=compare&smallest=2",
                 "?group=hive+lid&parts=true",
                 "?group=no+such+group",
-                "?leftovers=true&parts=true&page=99999",
+                "?ungrouped=true&parts=true&page=99999",
             })
     void everyLookAnswersWhateverItIsAskedFor(String query) {
         Document page = page(query);
@@ -125,7 +125,7 @@ class WorkbenchIT {
     @Test
     void aGroupIsSplitByItsOwnSettingsAndMadeWhole() {
         act("/join", Map.of("ticked", "smoker", "intoGroup", "honey jar"));
-        assertThat(act("/split", Map.of("theme", "honey jar", "smallestPart", "2", "mutedHere", "smoker")))
+        assertThat(act("/split", Map.of("theme", "honey jar", "smallestPart", "2", "ignoredHere", "smoker")))
                 .startsWith("Split group \"honey jar\"");
         assertThat(groups()).contains("honey jar gift", "honey jar red");
         assertThat(act("/split", Map.of("theme", "honey jar", "smallestPart", "0")))
@@ -217,7 +217,7 @@ class WorkbenchIT {
     }
 
     @ParameterizedTest
-    @CsvSource({"/join, ticked, intoGroup", "/split, theme, mutedHere", "/make, theme, x", "/name, theme, newName"})
+    @CsvSource({"/join, ticked, intoGroup", "/split, theme, ignoredHere", "/make, theme, x", "/name, theme, newName"})
     void hostileNamesStayTextAndNothingFails(String path, String one, String other) {
         act(path, Map.of(one, HOSTILE, other, HOSTILE, "smallestPart", "2", "on", "true"));
         act("/name", Map.of("theme", "smoker", "newName", HOSTILE));

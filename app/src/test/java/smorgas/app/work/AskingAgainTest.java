@@ -25,7 +25,7 @@ import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Doer;
 import smorgas.core.recipe.gather.Asked;
 import smorgas.core.recipe.gather.BasketInfo;
-import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.recipe.gather.SuggestionSettings;
 import smorgas.core.source.MadeList;
 import smorgas.core.source.Schedule;
 import smorgas.core.source.Source;
@@ -84,9 +84,9 @@ class AskingAgainTest {
         }
     }
 
-    private static final Foraging WANTED = new Foraging(
+    private static final SuggestionSettings WANTED = new SuggestionSettings(
             List.of("bee"),
-            EnumSet.of(Foraging.Around.ALONE),
+            EnumSet.of(SuggestionSettings.Around.ALONE),
             List.of(),
             List.of(),
             1,
@@ -116,7 +116,7 @@ class AskingAgainTest {
                 project,
                 "Bees",
                 new ToolTask.Purpose.NewBasket("Bees"),
-                new Sources(List.of(source), List.of()).foraging(WANTED, List.of(), List.of()));
+                new Sources(List.of(source), List.of()).suggestions(WANTED, List.of(), List.of()));
         assertThat(first.await(60_000)).isTrue();
         basket = first.basket();
         assertThat(texts()).containsExactly("bee numberx");
@@ -201,7 +201,7 @@ class AskingAgainTest {
         again.again(project, basket()).await(60_000);
         assertThat(waiting()).hasSize(1);
         assertThat(waiting().getFirst().fresh()).containsExactly("bee numberxx", "bee numberxxx");
-        assertThat(store.offers().settle(project.id(), waiting().getFirst().id(), false))
+        assertThat(store.offers().adopt(project.id(), waiting().getFirst().id(), false))
                 .isTrue();
         assertThat(waiting()).isEmpty();
     }
@@ -330,7 +330,7 @@ class AskingAgainTest {
 
     @Test
     void nothingIsAskedTwiceAtATimeNorOfSourcesThatAreNotThere() {
-        assertThatThrownBy(() -> new Sources(List.of(), List.of()).foraging(WANTED, List.of(), List.of()))
+        assertThatThrownBy(() -> new Sources(List.of(), List.of()).suggestions(WANTED, List.of(), List.of()))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("None of the sources is there: growing");
         assertThatThrownBy(() -> again.rest(project, basket())).hasMessageContaining("All of it was asked");

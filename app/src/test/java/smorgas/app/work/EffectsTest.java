@@ -11,12 +11,12 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** What an act says that it did, counted by hand on lists of a few keywords. */
@@ -35,7 +35,7 @@ class EffectsTest {
     }
 
     private static Entry placed(String group, String... keywords) {
-        return new GroupPin.KeywordsPlaced(List.of(keywords), List.of(), group);
+        return new GroupDecision.KeywordsPlaced(List.of(keywords), List.of(), group);
     }
 
     private static Board next(Board before, Entry... entries) {
@@ -46,7 +46,7 @@ class EffectsTest {
     }
 
     private static final Entry DROP_FREE =
-            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED));
+            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED));
 
     /** What is told behind the sentence of an act. */
     private static String between(Board before, Board after) {
@@ -95,7 +95,7 @@ class EffectsTest {
         Board before = board(entries.toArray(Entry[]::new));
         entries.add(placed("two", "bee hive", "bee suit", "honey jar", "wax"));
         Board after = next(before, entries.toArray(Entry[]::new));
-        Entry unnamed = new GroupPin.GroupNamed("two", "both");
+        Entry unnamed = new GroupDecision.GroupNamed("two", "both");
         String told = Effects.moved(unnamed, before, after).toString();
         assertThat(told).startsWith("4 keywords changed groups: ").endsWith(" and 1 more.");
         assertThat(Arrays.stream(told.replaceAll(".*: | and 1 more\\.", "").split(", ")))

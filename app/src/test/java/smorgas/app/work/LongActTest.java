@@ -12,7 +12,7 @@ import org.junit.jupiter.api.io.TempDir;
 import smorgas.app.store.StoreUnderTest;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.SiftEntry;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** One act about very many keywords is stored whole, and is there after a start. */
 class LongActTest {
@@ -39,7 +39,7 @@ class LongActTest {
                     "list", texts.stream().collect(Collectors.joining("\n")).getBytes(StandardCharsets.UTF_8)));
             assertThat(project.act(
                             project.snapshot().version(),
-                            recipe -> new SiftEntry.Judged(texts, List.of(), Standing.KEPT)))
+                            recipe -> new SiftEntry.Judged(texts, List.of(), Status.KEPT)))
                     .isInstanceOf(Outcome.Done.class);
             OpenProject again = new OpenProject(
                     store.projects().find(id).orElseThrow(),
@@ -47,8 +47,7 @@ class LongActTest {
                     store.histories(),
                     MeaningVectors.NONE,
                     new Memory());
-            assertThat(again.snapshot().board().standings().count(Standing.KEPT))
-                    .isEqualTo(MANY);
+            assertThat(again.snapshot().board().statuses().count(Status.KEPT)).isEqualTo(MANY);
         }
     }
 }

@@ -65,7 +65,7 @@ class MeaningsTest {
                 project.snapshot().version(),
                 recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
                         .settings()
-                        .with(Rules.NEWEST.settings().likeness().with(true))));
+                        .with(Rules.NEWEST.settings().similarity().with(true))));
         var before = project.snapshot().board();
         before.groups();
         meanings.begin(project);
@@ -106,7 +106,7 @@ class MeaningsTest {
                 project.snapshot().version(),
                 recipe -> new GroupEntry.GroupSettingsChosen(recipe.grouping()
                         .settings()
-                        .with(Rules.NEWEST.settings().likeness().with(true))));
+                        .with(Rules.NEWEST.settings().similarity().with(true))));
         meanings.begin(project);
         assertThat(awaited(project)).isEqualTo(new Meanings.Ready());
         Meanings anew = new Meanings(store.meanings(), background, true, 10_000);

@@ -20,7 +20,7 @@ import smorgas.app.store.StoreUnderTest;
 import smorgas.core.recipe.FoldEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.fold.Cleaning;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** One budget: what does not fit waits, or is refused with a sentence, before it is held. */
@@ -143,7 +143,7 @@ class MemoryTest {
                                             .board()
                                             .keywords()
                                             .text(0)),
-                                    Standing.KEPT)))
+                                    Status.KEPT)))
                     .isInstanceOf(Outcome.Done.class);
             table.destroy();
         }

@@ -20,7 +20,7 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** The one way in which an act becomes durable and then visible. */
 class OpenProjectTest {
@@ -81,15 +81,15 @@ class OpenProjectTest {
 
     private static Function<Recipe, Entry> dropWord(String word) {
         return recipe -> new SiftEntry.RuleAdded(
-                new Rule(recipe.sifting().nextRule(), new Condition.HasWord(word), Standing.DROPPED));
+                new Rule(recipe.sifting().nextRule(), new Condition.HasWord(word), Status.DROPPED));
     }
 
     private static Function<Recipe, Entry> keep(String... texts) {
-        return recipe -> new SiftEntry.Judged(List.of(texts), Standing.KEPT);
+        return recipe -> new SiftEntry.Judged(List.of(texts), Status.KEPT);
     }
 
-    private int count(Standing standing) {
-        return project.snapshot().board().standings().count(standing);
+    private int count(Status status) {
+        return project.snapshot().board().statuses().count(status);
     }
 
     @Test
@@ -100,10 +100,10 @@ class OpenProjectTest {
                 .hasToString("New rule: Drop keywords with the word \"free\". Undecided 3 → 2, Dropped 0 → 1.");
 
         OpenProject again = loaded(project.id());
-        assertThat(again.snapshot().board().standings().count(Standing.DROPPED)).isEqualTo(1);
+        assertThat(again.snapshot().board().statuses().count(Status.DROPPED)).isEqualTo(1);
         assertThat(again.snapshot().version()).isEqualTo(project.snapshot().version());
         assertThat(again.undo(again.snapshot().version())).isInstanceOf(Outcome.Done.class);
-        assertThat(again.snapshot().board().standings().count(Standing.DROPPED)).isZero();
+        assertThat(again.snapshot().board().statuses().count(Status.DROPPED)).isZero();
     }
 
     @Test
@@ -126,9 +126,9 @@ class OpenProjectTest {
         long seen = project.snapshot().version();
         act(keep("bee hive"));
         assertThat(project.act(seen, keep("bee suit"))).isInstanceOf(Outcome.Done.class);
-        assertThat(project.act(seen, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.DROPPED)))
+        assertThat(project.act(seen, recipe -> new SiftEntry.Judged(List.of("bee hive"), Status.DROPPED)))
                 .isInstanceOf(Outcome.Refused.class);
-        assertThat(count(Standing.KEPT)).isEqualTo(2);
+        assertThat(count(Status.KEPT)).isEqualTo(2);
 
         long before = project.snapshot().version();
         project.undo(before);
@@ -142,8 +142,7 @@ class OpenProjectTest {
         long version = project.snapshot().version();
         assertThat(act(keep("bee hive"))).isInstanceOf(Outcome.NoChange.class);
         assertThat(act(recipe -> new SiftEntry.RuleRemoved(77))).isInstanceOf(Outcome.NoChange.class);
-        assertThat(act(recipe -> new SiftEntry.Judged(List.of(), Standing.KEPT)))
-                .isInstanceOf(Outcome.Refused.class);
+        assertThat(act(recipe -> new SiftEntry.Judged(List.of(), Status.KEPT))).isInstanceOf(Outcome.Refused.class);
         assertThat(store.projects().find(project.id()).orElseThrow().version()).isEqualTo(version);
     }
 
@@ -159,15 +158,15 @@ class OpenProjectTest {
     }
 
     @Test
-    void aRemovedBasketTakesItsLinesAlongAndUndoBringsThemBackWithThePinsOnThem() {
+    void aRemovedBasketTakesItsLinesAlongAndUndoBringsThemBackWithTheDecisionsOnThem() {
         long basket = gather("b.txt", "queen cage\n").basket().orElseThrow();
         act(keep("queen cage"));
         act(recipe -> new BasketEntry.BasketRemoved(basket, "b.txt"));
         assertThat(project.snapshot().board().keywords().find("queen cage")).isEmpty();
-        assertThat(project.snapshot().board().standings().lostPins()).isEqualTo(1);
+        assertThat(project.snapshot().board().statuses().lostDecisions()).isEqualTo(1);
         project.undo(project.snapshot().version());
-        assertThat(count(Standing.KEPT)).isEqualTo(1);
-        assertThat(project.snapshot().board().standings().lostPins()).isZero();
+        assertThat(count(Status.KEPT)).isEqualTo(1);
+        assertThat(project.snapshot().board().statuses().lostDecisions()).isZero();
     }
 
     @Test
@@ -177,7 +176,7 @@ class OpenProjectTest {
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> act(keep("bee hive")))
                 .isInstanceOf(RuntimeException.class);
         assertThat(project.snapshot().version()).isEqualTo(version);
-        assertThat(count(Standing.KEPT)).isZero();
+        assertThat(count(Status.KEPT)).isZero();
         store = new StoreUnderTest(folder);
         assertThat(store.histories().load(project.id()).steps()).hasSize(1);
     }

@@ -14,7 +14,7 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.gather.ReadAs;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** What an entry holds is checked when it is made; a history that cannot be followed can still be undone. */
@@ -90,10 +90,10 @@ class StuckProjectTest {
                     new Memory());
             assertThat(stuck.snapshot().board().keywords().size()).isEqualTo(1);
             assertThat(stuck.snapshot().effect().toString()).contains("cannot be followed");
-            Outcome act = stuck.act(2, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT));
+            Outcome act = stuck.act(2, recipe -> new SiftEntry.Judged(List.of("bee hive"), Status.KEPT));
             assertThat(act).isInstanceOf(Outcome.Refused.class);
             assertThat(stuck.undo(2)).isInstanceOf(Outcome.Done.class);
-            assertThat(stuck.act(3, recipe -> new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT)))
+            assertThat(stuck.act(3, recipe -> new SiftEntry.Judged(List.of("bee hive"), Status.KEPT)))
                     .isInstanceOf(Outcome.Done.class);
         }
     }

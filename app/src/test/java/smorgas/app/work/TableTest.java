@@ -87,7 +87,7 @@ class TableTest {
     @Test
     void whatAnActHasMadeOldIsStoppedAndTheNewerIsFound() {
         Board old = board(60_000);
-        old.standings();
+        old.statuses();
         assertThat(table.groupsWithin(7, old, 0)).isEqualTo(Finding.UNDER_WAY);
         Board newer = board(2_000);
         assertThat(table.groupsWithin(7, newer, 60_000)).isEqualTo(Finding.FOUND);
@@ -103,7 +103,7 @@ class TableTest {
         Mockito.when(board.recipe())
                 .thenReturn(empty.withGroups(
                         empty.grouping().settings().with(Rules.NEWEST.settings().themes())));
-        Mockito.when(board.standings()).thenReturn(board(2_000).standings());
+        Mockito.when(board.statuses()).thenReturn(board(2_000).statuses());
         Mockito.when(board.groups()).thenThrow(new IllegalStateException("made to fail"));
         assertThat(table.groupsWithin(7, board, 60_000)).isEqualTo(Finding.FAILED);
         assertThat(table.groupsWithin(7, board, 0))
@@ -134,7 +134,7 @@ class TableTest {
                 .settings()
                 .byThemes("en")
                 .withPasses(new Pass(9, 0, 0, 1, 2, true, 0))
-                .withMuted(new TreeSet<>(List.of("thing1")));
+                .withIgnored(new TreeSet<>(List.of("thing1")));
         Previews.Part none = new Previews.Part.Nothing();
         Board preview = previews.of(board, other, none);
         assertThat(preview.recipe().grouping().settings()).isEqualTo(other);

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** What is left to do of a job, in the order in which it is best done. */
 public final class Ahead {
@@ -21,33 +21,36 @@ public final class Ahead {
         board.misspellingsKnown()
                 .filter(words -> words > 0)
                 .ifPresent(words -> tasks.add(new Task.Misspellings(words)));
-        int undecided = board.standings().count(Standing.UNDECIDED);
-        int kept = board.standings().count(Standing.KEPT);
-        if (undecided > 0 && board.standings().count(Standing.DROPPED) == 0) {
+        int undecided = board.statuses().count(Status.UNDECIDED);
+        int kept = board.statuses().count(Status.KEPT);
+        if (undecided > 0 && board.statuses().count(Status.DROPPED) == 0) {
             tasks.add(new Task.DropWords(undecided));
         } else if (undecided > kept) {
             tasks.add(new Task.Sift(undecided));
         }
         if (board.groupsKnown() && undecided + kept > 0) {
-            groups(board.groups(), !board.recipe().grouping().pins().settled().isEmpty(), tasks);
+            groups(
+                    board.groups(),
+                    !board.recipe().grouping().decisions().adopted().isEmpty(),
+                    tasks);
         }
         board.findingsKnown().filter(found -> found > 0).ifPresent(found -> tasks.add(new Task.Mend(found)));
         tasks.add(new Task.Download());
         return tasks;
     }
 
-    private static void groups(Groups groups, boolean settled, List<Task> tasks) {
+    private static void groups(Groups groups, boolean adopted, List<Task> tasks) {
         int since = groups.grouping().since().cardinality();
-        if (!settled) {
-            tasks.add(new Task.Settle(groups.grouping().size()));
+        if (!adopted) {
+            tasks.add(new Task.Adopt(groups.grouping().size()));
         } else if (since > 0) {
-            tasks.add(new Task.SeatNew(since));
+            tasks.add(new Task.PlaceNew(since));
         }
-        if (settled && !(groups.doubtsKnown() && groups.doubts().isEmpty())) {
+        if (adopted && !(groups.doubtsKnown() && groups.doubts().isEmpty())) {
             tasks.add(new Task.Doubtful());
         }
-        if (groups.leftoverSearches().sum() > 0) {
-            tasks.add(new Task.Leftovers(groups.grouping().leftovers(), groups.leftoverSearches()));
+        if (groups.ungroupedSearches().sum() > 0) {
+            tasks.add(new Task.Ungrouped(groups.grouping().ungrouped(), groups.ungroupedSearches()));
         }
     }
 

@@ -23,9 +23,9 @@ import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
-import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PrioritySettings;
 import smorgas.core.serve.Handover;
 import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.Plan;
@@ -37,14 +37,14 @@ import smorgas.core.sift.ConditionContext;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.sift.UsualViews;
 import smorgas.core.text.Wording;
 import smorgas.core.value.Apart;
+import smorgas.core.value.EstimatedValue;
 import smorgas.core.value.Intents;
-import smorgas.core.value.Promise;
+import smorgas.core.value.Priority;
 import smorgas.core.value.SearchWords;
-import smorgas.core.value.Worth;
 
 /**
  * Everything that follows from some baskets and a recipe. Each stage is computed when it is first asked for, once, and is
@@ -143,13 +143,13 @@ public final class Board {
     }
 
     /** How keywords would stand if a rule were put below the others. */
-    public Standings judgedWith(Matcher matcher, Condition condition, Standing standing) {
+    public Statuses judgedWith(Matcher matcher, Condition condition, Status status) {
         List<Rule> rules = new ArrayList<>(recipe().sifting().rules());
-        rules.add(new Rule(recipe().sifting().nextRule(), condition, standing));
+        rules.add(new Rule(recipe().sifting().nextRule(), condition, status));
         return Judge.judge(
                 matcher,
                 intents()::with,
-                recipe().sifting().pins(),
+                recipe().sifting().decisions(),
                 recipe().sifting().tags(),
                 rules);
     }
@@ -169,7 +169,7 @@ public final class Board {
     /** How many things the checks of the plan found, if the plan was made. */
     Optional<Integer> findingsKnown() {
         return stages.known(StageValues.PLAN)
-                ? Optional.of(plan().conflicts().size() + plan().heldBack().size())
+                ? Optional.of(plan().conflicts().size() + plan().notExported().size())
                 : Optional.empty();
     }
 
@@ -189,28 +189,28 @@ public final class Board {
     }
 
     /** What each keyword may bring by the project's assumptions. */
-    public Worth worth() {
-        return get(StageValues.WORTH);
+    public EstimatedValue estimatedValue() {
+        return get(StageValues.ESTIMATED_VALUE);
     }
 
     /** What all that is not dropped may bring together. */
-    public Worth.Sum worthLeft() {
-        return get(StageValues.WORTH_LEFT);
+    public EstimatedValue.Sum estimatedValueLeft() {
+        return get(StageValues.ESTIMATED_VALUE_LEFT);
     }
 
     /** What each keyword may bring if something else were assumed. */
-    public Worth worthIf(Valuing valuing) {
-        return StageFunctions.worth(keywords(), standings(), this::groups, valuing);
+    public EstimatedValue estimatedValueIf(Valuing valuing) {
+        return StageFunctions.estimatedValue(keywords(), statuses(), this::groups, valuing);
     }
 
     /** What each keyword promises by the project's weights. */
-    public Promise promise() {
-        return get(StageValues.PROMISE);
+    public Priority priority() {
+        return get(StageValues.PRIORITY);
     }
 
-    /** What each keyword would promise by other weights. */
-    public Promise promiseIf(PromiseSettings settings) {
-        return Promise.of(keywords(), intents(), settings, standings().remaining());
+    /** What each keyword would priority by other weights. */
+    public Priority priorityIf(PrioritySettings settings) {
+        return Priority.of(keywords(), intents(), settings, statuses().remaining());
     }
 
     /** The words and phrases of the keywords. */
@@ -230,7 +230,7 @@ public final class Board {
 
     /** Whether it is known how each keyword stands. */
     public boolean judgedKnown() {
-        return stages.known(StageValues.STANDINGS);
+        return stages.known(StageValues.STATUSES);
     }
 
     /** Runs conditions over the keywords. */
@@ -246,10 +246,10 @@ public final class Board {
     /** What can be asked of the keywords beyond what they are; each is worked out when it is asked for. */
     public ConditionContext beyond() {
         return new ConditionContext(
-                standing -> standings().with(standing),
-                tag -> standings().tags().with(tag),
+                status -> statuses().with(status),
+                tag -> statuses().tags().with(tag),
                 intent -> intents().with(intent),
-                name -> promise().with(name),
+                name -> priority().with(name),
                 fact -> facts().numbers(fact));
     }
 
@@ -263,9 +263,9 @@ public final class Board {
         return new Facts(this);
     }
 
-    /** The standings, judged now if they are not yet. */
-    public Standings standings() {
-        return get(StageValues.STANDINGS);
+    /** The statuses, judged now if they are not yet. */
+    public Statuses statuses() {
+        return get(StageValues.STATUSES);
     }
 
     /** The groups, found now if they are not yet. */
@@ -284,18 +284,18 @@ public final class Board {
     }
 
     /** The ad groups of the plan with what each serves. */
-    public List<Planner.ServedGroup> served() {
-        return get(StageValues.SERVED);
+    public List<Planner.ExportedGroup> exported() {
+        return get(StageValues.EXPORTED);
     }
 
     /** What could be a negative of the plan, worked out whenever it is asked for. */
     public NegativeProposals negatives() {
         BitSet all = new BitSet();
-        served().forEach(group -> IntStream.of(group.keywords()).forEach(all::set));
-        return new NegativeProposals(keywords(), searchWords(), standings(), recipe, all);
+        exported().forEach(group -> IntStream.of(group.keywords()).forEach(all::set));
+        return new NegativeProposals(keywords(), searchWords(), statuses(), recipe, all);
     }
 
-    /** The negatives that would keep the ad groups apart, by the numbers of {@link #served()}. */
+    /** The negatives that would keep the ad groups apart, by the numbers of {@link #exported()}. */
     public List<Apart.Steer> apart() {
         return get(StageValues.APART);
     }
@@ -312,11 +312,11 @@ public final class Board {
                 currency,
                 plan(),
                 keywords(),
-                standings(),
+                statuses(),
                 groups(),
                 recipe,
                 this::intents,
-                this::worth,
+                this::estimatedValue,
                 wording);
     }
 
@@ -338,20 +338,20 @@ public final class Board {
                 ? get(StageValues.UNITS)
                 : PlanUnits.of(
                         keywords(),
-                        standings(),
+                        statuses(),
                         groups(),
                         settings,
                         recipe.rules().plan());
         return Planner.preview(
                 new Planner.Input(
                         keywords(),
-                        standings(),
+                        statuses(),
                         groups(),
                         recipe.withPlan(settings),
                         recipe.rules().plan(),
                         units,
                         this::intents,
-                        this::worth),
+                        this::estimatedValue),
                 names);
     }
 

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import smorgas.core.column.FigureColumn;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /**
@@ -88,7 +88,7 @@ public final class Difference {
         }
         for (int keyword = 0; keyword < met.length; keyword++) {
             if (!met[keyword]) {
-                add(Kind.GONE, old, keyword, old.standing(keyword).label(), Message.NONE);
+                add(Kind.GONE, old, keyword, old.status(keyword).label(), Message.NONE);
             }
         }
         rows.values()
@@ -139,11 +139,11 @@ public final class Difference {
     }
 
     private void fresh(Standpoint now, int keyword) {
-        Standing standing = now.standing(keyword);
-        add(Kind.NEW, now, keyword, Message.NONE, standing.label());
-        if (standing == Standing.UNDECIDED) {
-            add(Kind.WAITING, now, keyword, Message.NONE, standing.label());
-        } else if (standing == Standing.DROPPED) {
+        Status status = now.status(keyword);
+        add(Kind.NEW, now, keyword, Message.NONE, status.label());
+        if (status == Status.UNDECIDED) {
+            add(Kind.WAITING, now, keyword, Message.NONE, status.label());
+        } else if (status == Status.DROPPED) {
             add(Kind.DROPPED, now, keyword, Message.NONE, now.reason(keyword));
         }
     }
@@ -154,7 +154,7 @@ public final class Difference {
         if (groups && !old.groupKey(was).equals(now.groupKey(is))) {
             String here = old.group(was);
             String there = now.group(is);
-            // A group that is found by likeness may have another key and be the one it was.
+            // A group that is found by similarity may have another key and be the one it was.
             if (!here.equals(there)) {
                 add(Kind.MOVED, now, is, Message.verbatim(here), Message.verbatim(there));
             }
@@ -182,15 +182,15 @@ public final class Difference {
     }
 
     private void judged(Standpoint old, int was, Standpoint now, int is) {
-        Standing from = old.standing(was);
-        Standing to = now.standing(is);
+        Status from = old.status(was);
+        Status to = now.status(is);
         if (from != to) {
-            if (to == Standing.DROPPED) {
+            if (to == Status.DROPPED) {
                 add(Kind.DROPPED, now, is, from.label(), now.reason(is));
-            } else if (from == Standing.DROPPED) {
+            } else if (from == Status.DROPPED) {
                 add(Kind.BACK, now, is, old.reason(was), to.label());
             }
-            if (to == Standing.KEPT) {
+            if (to == Status.KEPT) {
                 add(Kind.KEPT, now, is, from.label(), now.reason(is));
             }
         }

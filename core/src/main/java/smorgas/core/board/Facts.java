@@ -17,10 +17,10 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.serve.Csv;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.text.Message;
-import smorgas.core.value.Promise;
-import smorgas.core.value.Worth;
+import smorgas.core.value.EstimatedValue;
+import smorgas.core.value.Priority;
 
 /** What each {@link Fact} is for the keywords of a board. What an act makes old is worked out when it is asked for. */
 public final class Facts {
@@ -38,14 +38,14 @@ public final class Facts {
     public boolean any(Fact fact) {
         return switch (fact) {
             case Figure figure -> keywords.figure(figure).isPresent();
-            case Computed.TAGS -> !board.standings().tags().all().isEmpty();
+            case Computed.TAGS -> !board.statuses().tags().all().isEmpty();
             case Computed.EXPECTED_CLICKS,
                     Computed.EXPECTED_CONVERSIONS,
                     Computed.EXPECTED_COST,
-                    Computed.WORTH,
+                    Computed.ESTIMATED_VALUE,
                     Computed.RETURN -> board.recipe().valuing().assumes();
-            case Computed.PROMISE, Computed.PROMISE_SCORE ->
-                board.recipe().valuing().promise().asks();
+            case Computed.PRIORITY, Computed.PRIORITY_SCORE ->
+                board.recipe().valuing().priority().asks();
             case Computed.SIMULATED -> keywords.simulated();
             case Computed.NOTE -> !board.recipe().notes().keywords().isEmpty();
             case Computed other -> true;
@@ -54,7 +54,7 @@ public final class Facts {
 
     /** What a table for reading always has a column of, if only an empty one. */
     private static final Set<Computed> EVER =
-            Set.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON, Computed.BASKETS, Computed.TAGS);
+            Set.of(Computed.KEYWORD, Computed.STATUS, Computed.REASON, Computed.BASKETS, Computed.TAGS);
 
     /** Figures that tables for reading had no column of once, so that one without a figure would be a change of old ones. */
     private static final Set<Figure> LATER = Set.of(Figure.VISITS, Figure.GOALS, Figure.QUALITY);
@@ -76,12 +76,12 @@ public final class Facts {
     public Numbers numbers(Fact fact) {
         return switch (fact) {
             case Computed.TIGHTNESS -> Numbers.of(this::tightness);
-            case Computed.EXPECTED_CLICKS -> board.worth().numbers(Worth.Part.CLICKS);
-            case Computed.EXPECTED_CONVERSIONS -> board.worth().numbers(Worth.Part.CONVERSIONS);
-            case Computed.EXPECTED_COST -> board.worth().numbers(Worth.Part.COST);
-            case Computed.WORTH -> board.worth().numbers(Worth.Part.VALUE);
-            case Computed.RETURN -> board.worth().numbers(Worth.Part.RETURN);
-            case Computed.PROMISE_SCORE -> board.promise().scores();
+            case Computed.EXPECTED_CLICKS -> board.estimatedValue().numbers(EstimatedValue.Part.CLICKS);
+            case Computed.EXPECTED_CONVERSIONS -> board.estimatedValue().numbers(EstimatedValue.Part.CONVERSIONS);
+            case Computed.EXPECTED_COST -> board.estimatedValue().numbers(EstimatedValue.Part.COST);
+            case Computed.ESTIMATED_VALUE -> board.estimatedValue().numbers(EstimatedValue.Part.VALUE);
+            case Computed.RETURN -> board.estimatedValue().numbers(EstimatedValue.Part.RETURN);
+            case Computed.PRIORITY_SCORE -> board.priority().scores();
             default -> keywords.numbers(fact);
         };
     }
@@ -107,8 +107,8 @@ public final class Facts {
      */
     public List<Message> said(Fact fact, int keyword) {
         return switch (fact) {
-            case Computed.STANDING -> List.of(board.standings().of(keyword).label());
-            case Computed.REASON -> List.of(board.standings().reason(keyword).sentence());
+            case Computed.STATUS -> List.of(board.statuses().of(keyword).label());
+            case Computed.REASON -> List.of(board.statuses().reason(keyword).sentence());
             case Computed.INTENT ->
                 board.intents().seen(keyword).stream().map(Intent::label).toList();
             case Computed.SIMULATED ->
@@ -121,20 +121,20 @@ public final class Facts {
     private IntFunction<List<String>> telling(Fact fact) {
         return switch (fact) {
             case Computed.KEYWORD -> keyword -> List.of(keywords.text(keyword));
-            case Computed.STANDING -> {
-                Standings standings = board.standings();
-                yield keyword -> List.of(standings.of(keyword).fixedName());
+            case Computed.STATUS -> {
+                Statuses statuses = board.statuses();
+                yield keyword -> List.of(statuses.of(keyword).fixedName());
             }
             case Computed.REASON -> {
-                Standings standings = board.standings();
-                yield keyword -> List.of(standings.reason(keyword).sentence().toString());
+                Statuses statuses = board.statuses();
+                yield keyword -> List.of(statuses.reason(keyword).sentence().toString());
             }
             case Computed.BASKETS -> keywords::basketNames;
-            case Computed.TAGS -> board.standings().tags()::of;
+            case Computed.TAGS -> board.statuses().tags()::of;
             case Computed.INTENT -> board.intents()::told;
-            case Computed.PROMISE -> {
-                Promise promise = board.promise();
-                yield keyword -> Stream.of(promise.named(keyword))
+            case Computed.PRIORITY -> {
+                Priority priority = board.priority();
+                yield keyword -> Stream.of(priority.named(keyword))
                         .filter(name -> !name.isEmpty())
                         .toList();
             }
@@ -168,7 +168,7 @@ public final class Facts {
         int group = board.groups().grouping().groupOf(keyword);
         return group >= 0
                 ? List.of(board.groups().name(group))
-                : group == Grouping.LEFTOVER ? List.of("leftover") : List.of();
+                : group == Grouping.UNGROUPED ? List.of("ungrouped") : List.of();
     }
 
     /** As a cell of a table for reading: several texts with bars between them, a range with a hyphen. */

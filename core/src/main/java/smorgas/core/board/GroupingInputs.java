@@ -17,11 +17,11 @@ import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.hand.Hand;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.GroupsByHand;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.sift.ConditionContext;
 import smorgas.core.sift.Matcher;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.text.Tidy;
 import smorgas.core.value.Intents;
 
@@ -39,7 +39,7 @@ final class GroupingInputs {
 
     static Groups group(
             Matcher matcher,
-            Standings standings,
+            Statuses statuses,
             Recipe recipe,
             Supplier<Intents> intents,
             MeaningVectors meaning,
@@ -50,22 +50,22 @@ final class GroupingInputs {
             keywords.figure(figure).ifPresent(column -> figures.put(figure, column));
         }
         ConditionContext beyond = ConditionContext.ofRules(
-                standings.tags()::with, intent -> intents.get().with(intent));
+                statuses.tags()::with, intent -> intents.get().with(intent));
         Grouping grouping = Grouper.group(
                 new GroupingInput(
                         keywords.folded(),
                         keyword -> Tidy.of(keywords.text(keyword)),
-                        standings.remaining(),
+                        statuses.remaining(),
                         figures,
                         recipe.folding().language(),
                         keyword -> intents.get().lead(keyword),
                         recipe.grouping().rules().stream()
                                 .map(rule -> new RuleMembers(
-                                        rule.key(), matcher.match(rule.when(), beyond), rule.leftoversOnly()))
+                                        rule.key(), matcher.match(rule.when(), beyond), rule.ungroupedOnly()))
                                 .toList(),
-                        Hand.of(recipe.grouping().pins(), keywords),
+                        Hand.of(recipe.grouping().decisions(), keywords),
                         meaning,
-                        recipe.rules().likeness(),
+                        recipe.rules().similarity(),
                         recipe.rules().themes(),
                         cache),
                 recipe.grouping().settings());
@@ -73,15 +73,15 @@ final class GroupingInputs {
     }
 
     /**
-     * Names that somebody has typed, by the keys of their groups; a name given later stands before a rule's. What was settled keeps the
+     * Names that somebody has typed, by the keys of their groups; a name given later stands before a rule's. What was adopted keeps the
      * name that it had then, however its keywords are spelled most today: an ad group is known by it.
      */
     private static Map<String, String> given(Recipe recipe) {
         Map<String, String> given = new HashMap<>();
         recipe.grouping().rules().forEach(rule -> given.putIfAbsent(rule.key(), rule.name()));
-        given.putAll(recipe.grouping().pins().names());
-        recipe.grouping().pins().settled().values().stream()
-                .filter(key -> !key.equals(GroupPins.NO_GROUP))
+        given.putAll(recipe.grouping().decisions().names());
+        recipe.grouping().decisions().adopted().values().stream()
+                .filter(key -> !key.equals(GroupsByHand.NO_GROUP))
                 .forEach(key -> given.putIfAbsent(key, key));
         return given;
     }

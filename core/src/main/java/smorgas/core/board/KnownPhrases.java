@@ -2,7 +2,7 @@ package smorgas.core.board;
 
 import java.util.Collection;
 import java.util.Optional;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Tidy;
 
 /**
@@ -15,8 +15,8 @@ import smorgas.core.text.Tidy;
 public record KnownPhrases(long all, long known, long dropped) {
 
     /** How a phrase stands in the project; empty if it is new. */
-    public static Optional<Standing> standing(Board board, String phrase) {
-        return board.keywords().find(Tidy.of(phrase)).map(board.standings()::of);
+    public static Optional<Status> status(Board board, String phrase) {
+        return board.keywords().find(Tidy.of(phrase)).map(board.statuses()::of);
     }
 
     /** Of all of these. */
@@ -24,9 +24,9 @@ public record KnownPhrases(long all, long known, long dropped) {
         long known = 0;
         long dropped = 0;
         for (String phrase : phrases) {
-            Optional<Standing> standing = standing(board, phrase);
-            known += standing.isPresent() ? 1 : 0;
-            dropped += standing.equals(Optional.of(Standing.DROPPED)) ? 1 : 0;
+            Optional<Status> status = status(board, phrase);
+            known += status.isPresent() ? 1 : 0;
+            dropped += status.equals(Optional.of(Status.DROPPED)) ? 1 : 0;
         }
         return new KnownPhrases(phrases.size(), known, dropped);
     }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** The keywords that no list tells the figures of which a planner tells. */
 public final class MissingFigures {
@@ -18,7 +18,7 @@ public final class MissingFigures {
     public static List<String> of(Board board) {
         Keywords keywords = board.keywords();
         return Arrays.stream(board.orders().by(Figure.SEARCHES, true))
-                .filter(keyword -> board.standings().of(keyword) != Standing.DROPPED)
+                .filter(keyword -> board.statuses().of(keyword) != Status.DROPPED)
                 .filter(keyword -> lacks(keywords, keyword))
                 .mapToObj(keywords::text)
                 .toList();

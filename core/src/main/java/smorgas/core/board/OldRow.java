@@ -93,7 +93,7 @@ record OldRow(
         return columns.isEmpty() ? "" : columns.getFirst().text(at).strip();
     }
 
-    /** What runs, as a plan that was served. */
+    /** What runs, as a plan that was exported. */
     static PlanRecord plan(Map<String, List<OldRow>> byGroup) {
         List<PlanRecord.Row> all = new ArrayList<>();
         byGroup.values().forEach(of -> all.add(row(PlanRecord.Kind.AD_GROUP, of.getFirst(), "", "", "")));

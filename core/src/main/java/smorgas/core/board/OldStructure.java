@@ -332,7 +332,7 @@ public final class OldStructure {
         return (BitSet) bidOn.clone();
     }
 
-    /** What runs, as a plan that was served. */
+    /** What runs, as a plan that was exported. */
     public PlanRecord record() {
         return record;
     }

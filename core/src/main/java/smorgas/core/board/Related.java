@@ -15,7 +15,7 @@ import smorgas.core.column.TextColumn;
 import smorgas.core.figure.ColumnRole;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.engine.MeaningVectors;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Tidy;
 
 /** A project's own phrases that are related to others: by pages that answer both, by competitors that have both, by what they mean. */
@@ -96,7 +96,7 @@ public final class Related {
         Comparator<Term> nearest = Comparator.comparingDouble(Term::score)
                 .thenComparingInt(Term::competitors)
                 .reversed();
-        terms.sort(Comparator.comparing((Term term) -> board.standings().of(term.keyword()) == Standing.DROPPED)
+        terms.sort(Comparator.comparing((Term term) -> board.statuses().of(term.keyword()) == Status.DROPPED)
                 .thenComparing(nearest)
                 .thenComparingInt(Term::keyword));
         return terms.subList(0, Math.min(most, terms.size()));

@@ -12,11 +12,11 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Valuing;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.serve.Planner;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.text.Words;
 import smorgas.core.value.Apart;
+import smorgas.core.value.EstimatedValue;
 import smorgas.core.value.SearchWords;
-import smorgas.core.value.Worth;
 
 /** What some stages work out of others, told by values alone. */
 final class StageFunctions {
@@ -24,19 +24,20 @@ final class StageFunctions {
     private StageFunctions() {}
 
     static List<Apart.Steer> apart(
-            Keywords keywords, SearchWords words, List<Planner.ServedGroup> served, Recipe recipe) {
+            Keywords keywords, SearchWords words, List<Planner.ExportedGroup> exported, Recipe recipe) {
         Numbers searches = keywords.numbers(Figure.SEARCHES);
         return Apart.of(
                 words,
-                served.stream().map(Planner.ServedGroup::keywords).toArray(int[][]::new),
+                exported.stream().map(Planner.ExportedGroup::keywords).toArray(int[][]::new),
                 recipe.serving().plan().matchTypes(),
                 recipe.folding().littleWords(),
                 keyword -> searches.known(keyword) ? searches.twiceMiddle(keyword) / 2.0 : 0,
                 recipe.rules().plan().longestSearch());
     }
 
-    static Worth worth(Keywords keywords, Standings standings, Supplier<Groups> groups, Valuing valuing) {
-        return Worth.of(keywords, valuing, standings.tags()::with, key -> {
+    static EstimatedValue estimatedValue(
+            Keywords keywords, Statuses statuses, Supplier<Groups> groups, Valuing valuing) {
+        return EstimatedValue.of(keywords, valuing, statuses.tags()::with, key -> {
             int group = groups.get().find(key);
             return group < 0 ? new int[0] : groups.get().grouping().members().row(group);
         });

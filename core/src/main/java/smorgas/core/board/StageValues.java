@@ -32,13 +32,13 @@ import smorgas.core.serve.Planner;
 import smorgas.core.sift.Judge;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.sift.UsualViews;
 import smorgas.core.value.Apart;
+import smorgas.core.value.EstimatedValue;
 import smorgas.core.value.Intents;
-import smorgas.core.value.Promise;
+import smorgas.core.value.Priority;
 import smorgas.core.value.SearchWords;
-import smorgas.core.value.Worth;
 
 /**
  * The stages of the flow and their values for one board. A stage is one declaration: the stages it is made of, what of the
@@ -129,7 +129,7 @@ final class StageValues {
                     made.recipe().rules().intents()));
 
     /** What keywords are for counts only where a rule asks it, so that saying it elsewhere judges nothing anew. */
-    static final Declared<Standings> STANDINGS = declare(
+    static final Declared<Statuses> STATUSES = declare(
             List.of(MATCHER),
             Map.of(INTENTS, recipe -> recipe.sifting().asksForIntent()),
             (one, other) -> one.sifting().judgesAs(other.sifting()),
@@ -138,93 +138,95 @@ final class StageValues {
                 return Judge.judge(
                         made.get(MATCHER),
                         intent -> made.get(INTENTS).with(intent),
-                        sifting.pins(),
+                        sifting.decisions(),
                         sifting.tags(),
                         sifting.rules());
             });
 
-    /** What was found of likeness is remembered there, as long as the keywords are the same. */
+    /** What was found of similarity is remembered there, as long as the keywords are the same. */
     static final Declared<EngineCache> GROWN =
             declare(List.of(KEYWORDS), made -> new EngineCache(made.with().room()));
 
     static final Declared<Groups> GROUPS = declare(
-            List.of(KEYWORDS, MATCHER, STANDINGS, GROWN),
+            List.of(KEYWORDS, MATCHER, STATUSES, GROWN),
             Map.of(INTENTS, recipe -> recipe.grouping().asksForIntent()),
             (one, other) -> one.grouping().groupsAs(other.grouping()),
             StageValues::groups);
 
     /** The groups are asked for only where something is assumed of one. */
-    static final Declared<Worth> WORTH = declare(
-            List.of(KEYWORDS, STANDINGS, GROUPS),
-            (one, other) -> one.valuing().worthAs(other.valuing()),
-            made -> worth(made, made.recipe().valuing()));
+    static final Declared<EstimatedValue> ESTIMATED_VALUE = declare(
+            List.of(KEYWORDS, STATUSES, GROUPS),
+            (one, other) -> one.valuing().estimatedValueAs(other.valuing()),
+            made -> estimatedValue(made, made.recipe().valuing()));
 
-    private static Worth worth(Inputs made, Valuing valuing) {
-        return StageFunctions.worth(made.get(KEYWORDS), made.get(STANDINGS), () -> made.get(GROUPS), valuing);
+    private static EstimatedValue estimatedValue(Inputs made, Valuing valuing) {
+        return StageFunctions.estimatedValue(made.get(KEYWORDS), made.get(STATUSES), () -> made.get(GROUPS), valuing);
     }
 
     /** What all that is not dropped may bring; nothing if nothing is assumed. */
-    static final Declared<Worth.Sum> WORTH_LEFT =
-            declare(List.of(WORTH, STANDINGS), same(recipe -> recipe.valuing().assumes()), made -> made.get(WORTH)
-                    .sum(made.recipe().valuing().assumes() ? made.get(STANDINGS).remaining() : new BitSet()));
+    static final Declared<EstimatedValue.Sum> ESTIMATED_VALUE_LEFT = declare(
+            List.of(ESTIMATED_VALUE, STATUSES), same(recipe -> recipe.valuing().assumes()), made -> made.get(
+                            ESTIMATED_VALUE)
+                    .sum(made.recipe().valuing().assumes() ? made.get(STATUSES).remaining() : new BitSet()));
 
-    static final Declared<Promise> PROMISE = declare(
-            List.of(KEYWORDS, INTENTS, STANDINGS),
-            same(recipe -> recipe.valuing().promise()),
-            made -> Promise.of(
+    static final Declared<Priority> PRIORITY = declare(
+            List.of(KEYWORDS, INTENTS, STATUSES),
+            same(recipe -> recipe.valuing().priority()),
+            made -> Priority.of(
                     made.get(KEYWORDS),
                     made.get(INTENTS),
-                    made.recipe().valuing().promise(),
-                    made.get(STANDINGS).remaining()));
+                    made.recipe().valuing().priority(),
+                    made.get(STATUSES).remaining()));
 
     static final Declared<SearchWords> SEARCH_WORDS = declare(List.of(KEYWORDS), made -> {
         Keywords keywords = made.get(KEYWORDS);
         return SearchWords.of(keywords.size(), keywords::text);
     });
 
-    /** What is served together. */
+    /** What is exported together. */
     static final Declared<PlanUnits> UNITS = declare(
-            List.of(KEYWORDS, STANDINGS, GROUPS),
+            List.of(KEYWORDS, STATUSES, GROUPS),
             same(recipe -> PlanUnits.what(recipe.serving().plan())),
             made -> PlanUnits.of(
                     made.get(KEYWORDS),
-                    made.get(STANDINGS),
+                    made.get(STATUSES),
                     made.get(GROUPS),
                     made.recipe().serving().plan(),
                     made.recipe().rules().plan()));
 
     /** The same, for whoever is not in Serve. */
-    static final Declared<List<Planner.ServedGroup>> SERVED =
-            declare(List.of(UNITS), made -> Planner.served(made.get(UNITS)));
+    static final Declared<List<Planner.ExportedGroup>> EXPORTED =
+            declare(List.of(UNITS), made -> Planner.exported(made.get(UNITS)));
 
-    private static Planner.Input served(Inputs made) {
+    private static Planner.Input exported(Inputs made) {
         return new Planner.Input(
                 made.get(KEYWORDS),
-                made.get(STANDINGS),
+                made.get(STATUSES),
                 made.get(GROUPS),
                 made.recipe(),
                 made.recipe().rules().plan(),
                 made.get(UNITS),
                 () -> made.get(INTENTS),
-                () -> made.get(WORTH));
+                () -> made.get(ESTIMATED_VALUE));
     }
 
     /** What would keep the ad groups apart. */
     static final Declared<List<Apart.Steer>> APART = declare(
-            List.of(KEYWORDS, SEARCH_WORDS, SERVED),
+            List.of(KEYWORDS, SEARCH_WORDS, EXPORTED),
             same(recipe -> recipe.serving().plan().matchTypes()),
-            made -> StageFunctions.apart(made.get(KEYWORDS), made.get(SEARCH_WORDS), made.get(SERVED), made.recipe()));
+            made -> StageFunctions.apart(
+                    made.get(KEYWORDS), made.get(SEARCH_WORDS), made.get(EXPORTED), made.recipe()));
 
     static final Declared<Plan> PLAN = declare(
-            List.of(KEYWORDS, STANDINGS, GROUPS, UNITS, SEARCH_WORDS, APART),
-            Map.of(INTENTS, recipe -> recipe.serving().asksForIntent(), WORTH, recipe -> recipe.serving()
-                    .asksForWorth()),
+            List.of(KEYWORDS, STATUSES, GROUPS, UNITS, SEARCH_WORDS, APART),
+            Map.of(INTENTS, recipe -> recipe.serving().asksForIntent(), ESTIMATED_VALUE, recipe -> recipe.serving()
+                    .asksForEstimatedValue()),
             (one, other) -> one.serving().servesAs(other.serving()),
-            made -> Planner.plan(served(made), () -> made.get(SEARCH_WORDS), () -> made.get(APART)));
+            made -> Planner.plan(exported(made), () -> made.get(SEARCH_WORDS), () -> made.get(APART)));
 
     /** What is odd about the plan. */
     static final Declared<List<PlanCheck.Finding>> CHECK = declare(
-            List.of(KEYWORDS, GROUPS, INTENTS, PLAN, SERVED, APART),
+            List.of(KEYWORDS, GROUPS, INTENTS, PLAN, EXPORTED, APART),
             same(recipe -> List.of(recipe.serving().plan(), recipe.serving().campaigns())),
             made -> PlanCheck.of(new PlanCheck.Input(
                     made.get(PLAN),
@@ -232,15 +234,15 @@ final class StageValues {
                     made.get(GROUPS),
                     made.recipe(),
                     made.get(INTENTS),
-                    made.get(SERVED),
+                    made.get(EXPORTED),
                     made.get(APART))));
 
     /** How much the plan holds, without its rows. */
     static final Declared<PlanCount> COUNT = declare(
-            List.of(KEYWORDS, STANDINGS, GROUPS, UNITS),
+            List.of(KEYWORDS, STATUSES, GROUPS, UNITS),
             Map.of(INTENTS, recipe -> recipe.serving().asksForIntent()),
             same(recipe -> recipe.serving().plan()),
-            made -> Planner.count(served(made)));
+            made -> Planner.count(exported(made)));
 
     private static <T> Declared<T> declare(List<Declared<?>> from, Function<Inputs, T> made) {
         return declare(from, (one, other) -> true, made);
@@ -324,7 +326,7 @@ final class StageValues {
                 stage -> stage.same().test(recipe, changed) ? values.get(stage) : null,
                 known(GROUPS)
                         ? new KnownGroups(
-                                get(GROUPS), get(KEYWORDS), get(STANDINGS).remaining(), recipe)
+                                get(GROUPS), get(KEYWORDS), get(STATUSES).remaining(), recipe)
                         : known,
                 with);
     }
@@ -379,7 +381,7 @@ final class StageValues {
 
     /** The groups stay if the same keywords are left, as after keeping what was undecided. */
     private static Groups groups(Inputs made) {
-        Standings judged = made.get(STANDINGS);
+        Statuses judged = made.get(STATUSES);
         KnownGroups earlier = made.earlier();
         return earlier != null && earlier.hold(made.get(KEYWORDS), judged.remaining(), made.recipe())
                 ? earlier.groups()

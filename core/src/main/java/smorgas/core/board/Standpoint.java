@@ -10,7 +10,7 @@ import smorgas.core.column.Numbers;
 import smorgas.core.figure.Figure;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** The keywords of a project as they stand at one time, as far as {@link Difference} compares them; numbered from 0. */
@@ -30,7 +30,7 @@ public interface Standpoint {
     /** The tidy texts of its spellings, as far as they are known. */
     List<String> spellings(int keyword);
 
-    Standing standing(int keyword);
+    Status status(int keyword);
 
     /** Why it stands so, in words; empty if nothing is told. */
     Message reason(int keyword);
@@ -87,13 +87,13 @@ public interface Standpoint {
         }
 
         @Override
-        public Standing standing(int keyword) {
-            return board.standings().of(keyword);
+        public Status status(int keyword) {
+            return board.statuses().of(keyword);
         }
 
         @Override
         public Message reason(int keyword) {
-            return board.standings().reason(keyword).sentence();
+            return board.statuses().reason(keyword).sentence();
         }
 
         @Override

@@ -15,7 +15,7 @@ import smorgas.core.figure.ColumnRole;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.MovesNeeded;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.text.Tidy;
 
@@ -30,7 +30,7 @@ import smorgas.core.text.Tidy;
  * @param names by keyword of the project that would be in a group, its name
  */
 public record TableGroups(
-        List<GroupPin.GroupsSettled.Settled> groups,
+        List<GroupDecision.GroupsAsTheyAre.Adopted> groups,
         int placed,
         int missing,
         int twice,
@@ -59,7 +59,7 @@ public record TableGroups(
             String group = name(columns.getFirst().text(row));
             Optional<Integer> keyword = board.keywords()
                     .meant(Tidy.of(lines.text(row)))
-                    .filter(board.standings().remaining()::get);
+                    .filter(board.statuses().remaining()::get);
             if (group.isEmpty()) {
                 continue;
             }
@@ -75,22 +75,22 @@ public record TableGroups(
                 twice.add(keyword.get());
             }
         }
-        List<GroupPin.GroupsSettled.Settled> settled = groups.entrySet().stream()
-                .map(entry -> new GroupPin.GroupsSettled.Settled(entry.getKey(), entry.getValue()))
+        List<GroupDecision.GroupsAsTheyAre.Adopted> adopted = groups.entrySet().stream()
+                .map(entry -> new GroupDecision.GroupsAsTheyAre.Adopted(entry.getKey(), entry.getValue()))
                 .toList();
-        return settled.isEmpty()
+        return adopted.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new TableGroups(
-                        settled,
+                        adopted,
                         placed.size(),
                         missing.size(),
                         twice.size(),
-                        board.standings().remaining().cardinality() - placed.size(),
+                        board.statuses().remaining().cardinality() - placed.size(),
                         placed));
     }
 
     /**
-     * How many of the placed keywords a hand would have to move to come from some groups to these, what is left over standing
+     * How many of the placed keywords a hand would have to move to come from some groups to these, what is left over status
      * alone; empty where there are too many groups to tell.
      */
     public OptionalInt moved(Grouping grouping) {

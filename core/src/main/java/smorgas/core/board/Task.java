@@ -12,10 +12,10 @@ public sealed interface Task {
             case Misspellings words -> Place.FOLD;
             case DropWords words -> Place.SIFT;
             case Sift undecided -> Place.SIFT;
-            case Settle groups -> Place.GROUP;
-            case SeatNew keywords -> Place.GROUP;
+            case Adopt groups -> Place.GROUP;
+            case PlaceNew keywords -> Place.GROUP;
             case Doubtful groups -> Place.GROUP;
-            case Leftovers keywords -> Place.GROUP;
+            case Ungrouped keywords -> Place.GROUP;
             case Mend findings -> Place.SERVE;
             case Download plan -> Place.SERVE;
         };
@@ -43,16 +43,16 @@ public sealed interface Task {
     record Sift(int undecided) implements Task {}
 
     /** The groups have not been adopted yet. */
-    record Settle(int groups) implements Task {}
+    record Adopt(int groups) implements Task {}
 
-    /** Keywords came since the groups were settled. */
-    record SeatNew(int keywords) implements Task {}
+    /** Keywords came since the groups were adopted. */
+    record PlaceNew(int keywords) implements Task {}
 
     /** The doubtful groups want a look. */
     record Doubtful() implements Task {}
 
-    /** Leftovers are searched for, so many times a month. */
-    record Leftovers(int keywords, Searched searches) implements Task {}
+    /** Ungrouped are searched for, so many times a month. */
+    record Ungrouped(int keywords, Searched searches) implements Task {}
 
     /** Checks of the plan have found something to mend. */
     record Mend(int findings) implements Task {}

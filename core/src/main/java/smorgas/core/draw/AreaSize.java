@@ -8,16 +8,16 @@ import smorgas.core.group.read.Groups;
  *
  * @param group of a group by its number, at least 0
  * @param node of a theme by its number in the tree, with all that is in it
- * @param leftovers of all leftovers together
+ * @param ungrouped of all ungrouped together
  */
-public record AreaSize(IntToDoubleFunction group, IntToDoubleFunction node, double leftovers) {
+public record AreaSize(IntToDoubleFunction group, IntToDoubleFunction node, double ungrouped) {
 
     /** As what is searched a month. */
     public static AreaSize bySearches(Groups groups) {
         return new AreaSize(
                 group -> groups.searches(group).sum(),
                 node -> groups.tree().node(node).searches().sum(),
-                groups.leftoverSearches().sum());
+                groups.ungroupedSearches().sum());
     }
 
     /** As the number of keywords. */
@@ -25,6 +25,6 @@ public record AreaSize(IntToDoubleFunction group, IntToDoubleFunction node, doub
         return new AreaSize(
                 groups::keywords,
                 node -> groups.tree().node(node).keywords(),
-                groups.grouping().leftovers());
+                groups.grouping().ungrouped());
     }
 }

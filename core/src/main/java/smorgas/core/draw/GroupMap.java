@@ -8,7 +8,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
 
 /**
- * Groups as areas within their broader themes, and the leftovers as one area. An area is as large as its searches,
+ * Groups as areas within their broader themes, and the ungrouped keywords as one area. An area is as large as its searches,
  * its keywords or its worth; one without has a hundredth of what an even share would be, so that it can still be seen. A map
  * has at most {@value #MOST_AREAS} areas: where there would be more, the smallest are one area together, and small broader
  * themes are not divided; one looks into them.
@@ -26,16 +26,16 @@ public final class GroupMap {
     /**
      * An area.
      *
-     * @param node of the theme in the tree; -1 for the leftovers and for smaller ones together
-     * @param group -1 for a broader theme, which has others in it, and for the leftovers
+     * @param node of the theme in the tree; -1 for the ungrouped keywords and for smaller ones together
+     * @param group -1 for a broader theme, which has others in it, and for the ungrouped keywords
      * @param place where it is
      * @param banded whether a broader theme has a band at its upper edge to be named in
      * @param smaller how many smaller areas it stands for; 0 if it stands for itself
      */
     public record Area(int node, int group, Rect place, boolean banded, int smaller) {
 
-        /** Whether it is the leftovers. */
-        public boolean leftovers() {
+        /** Whether it is the ungrouped keywords. */
+        public boolean ungrouped() {
             return node < 0 && smaller == 0;
         }
     }
@@ -58,7 +58,7 @@ public final class GroupMap {
     }
 
     /**
-     * The areas under a node of the tree, a broader one always before what is in it; -1 asks for all and the leftovers.
+     * The areas under a node of the tree, a broader one always before what is in it; -1 asks for all and the ungrouped keywords.
      */
     public static List<Area> of(Groups groups, int node, AreaSize size, double width, double height) {
         GroupMap map = new GroupMap(groups, size);
@@ -68,7 +68,7 @@ public final class GroupMap {
     }
 
     /**
-     * A place to be filled: a node, or a node's own group where others are in it too, or the leftovers.
+     * A place to be filled: a node, or a node's own group where others are in it too, or the ungrouped keywords.
      *
      * @param smaller how many of them are one place together; 0 for one
      */
@@ -77,9 +77,9 @@ public final class GroupMap {
     private List<Part> tops() {
         List<Part> parts = new ArrayList<>();
         tree.under(-1).forEach(node -> parts.add(part(node)));
-        int leftovers = groups.grouping().leftovers();
-        if (leftovers > 0) {
-            parts.add(new Part(-1, false, weight(size.leftovers()), 0));
+        int ungrouped = groups.grouping().ungrouped();
+        if (ungrouped > 0) {
+            parts.add(new Part(-1, false, weight(size.ungrouped()), 0));
         }
         return parts;
     }

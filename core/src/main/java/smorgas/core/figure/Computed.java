@@ -6,7 +6,7 @@ import java.util.Set;
 public enum Computed implements Fact {
     /** The lead spelling. */
     KEYWORD("Keyword", false, Since.FOLDED, true, Use.SORT, Use.EXPORT),
-    STANDING("Standing", false, Since.JUDGED, false, Use.SORT, Use.EXPORT),
+    STATUS("Status", false, Since.JUDGED, false, Use.SORT, Use.EXPORT),
     /** Why it stands so, in words. */
     REASON("Reason", false, Since.JUDGED, false, Use.EXPORT),
     /** The searches of the last months, as lists tell them. */
@@ -21,13 +21,22 @@ public enum Computed implements Fact {
     EXPECTED_CONVERSIONS("Expected conversions", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
     EXPECTED_COST("Expected cost", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
     /** What it may bring in a month, in the project's currency. */
-    WORTH("Worth", 100, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT, Use.VIEW),
+    ESTIMATED_VALUE(
+            "Estimated value",
+            100,
+            Since.JUDGED,
+            false,
+            Use.COLUMN,
+            Use.COLUMN_AT_FIRST,
+            Use.SORT,
+            Use.EXPORT,
+            Use.VIEW),
     /** The worth less the expected cost. */
     RETURN("Return", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
-    /** The class of its promise, by the researcher's own weights. */
-    PROMISE("Promise", false, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
+    /** its priority class, by the researcher's own weights. */
+    PRIORITY("Priority", false, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** From 0 to 100. */
-    PROMISE_SCORE("Promise score", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
+    PRIORITY_SCORE("Priority score", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
     /** Which of its figures a stand-in for a service has made up. */
     SIMULATED("Simulated", false, Since.FOLDED, false, Use.COLUMN, Use.EXPORT),
     /** What a hand has written down beside it. */

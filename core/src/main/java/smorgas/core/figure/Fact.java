@@ -105,16 +105,18 @@ public sealed interface Fact permits Figure, Computed {
                 .findFirst();
     }
 
-    /** Keyword, standing and reason before the figures, the rest behind them; trend, worth and promise beside searches. */
+    /** Keyword, status and reason before the figures, the rest behind them; trend, worth and priority beside searches. */
     final class Order {
         private static final List<Fact> ALL = inOrder();
 
         private Order() {}
 
         private static List<Fact> inOrder() {
-            List<Fact> all = new ArrayList<>(List.of(Computed.KEYWORD, Computed.STANDING, Computed.REASON));
+            List<Fact> all = new ArrayList<>(List.of(Computed.KEYWORD, Computed.STATUS, Computed.REASON));
             all.addAll(Arrays.asList(Figure.values()));
-            all.addAll(all.indexOf(Figure.SEARCHES) + 1, List.of(Computed.TREND, Computed.WORTH, Computed.PROMISE));
+            all.addAll(
+                    all.indexOf(Figure.SEARCHES) + 1,
+                    List.of(Computed.TREND, Computed.ESTIMATED_VALUE, Computed.PRIORITY));
             Arrays.stream(Computed.values()).filter(fact -> !all.contains(fact)).forEach(all::add);
             return List.copyOf(all);
         }

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.recipe.Folding;
-import smorgas.core.recipe.fold.FoldPin;
+import smorgas.core.recipe.fold.FoldDecision;
 
 /**
  * Which spellings are one keyword, hands included, and which of them leads.
@@ -16,11 +16,12 @@ record Merges(int[] keywordOf, int[] leads) {
 
     /** Keys with what hands decided about them. */
     static Merges of(Tokens tokens, Folding folding, WordFolds.Keys keys) {
-        int[] keywordOf =
-                folding.pins().isEmpty() ? keys.of() : new Pinned(tokens.spellings(), keys, folding.pins()).keywordOf();
+        int[] keywordOf = folding.decisions().isEmpty()
+                ? keys.of()
+                : new Decided(tokens.spellings(), keys, folding.decisions()).keywordOf();
         // A hand may have taken apart what only tells.
         int[] brought =
-                folding.pins().isEmpty() ? keywordOf : tokens.spellings().onlyBrought(keywordOf);
+                folding.decisions().isEmpty() ? keywordOf : tokens.spellings().onlyBrought(keywordOf);
         return new Merges(brought, leads(tokens, folding.leads(), brought));
     }
 
@@ -75,13 +76,13 @@ record Merges(int[] keywordOf, int[] leads) {
     }
 
     /** Keywords as a forest of keys and of spellings that were taken out. */
-    private static final class Pinned {
+    private static final class Decided {
         private final Spellings spellings;
         private final int[] clusterOf;
         private int[] parents;
         private int clusters;
 
-        Pinned(Spellings spellings, WordFolds.Keys keys, List<FoldPin> pins) {
+        Decided(Spellings spellings, WordFolds.Keys keys, List<FoldDecision> decisions) {
             this.spellings = spellings;
             this.clusterOf = keys.of().clone();
             this.clusters = keys.size();
@@ -89,21 +90,21 @@ record Merges(int[] keywordOf, int[] leads) {
             for (int i = 0; i < parents.length; i++) {
                 parents[i] = i;
             }
-            pins.forEach(this::apply);
+            decisions.forEach(this::apply);
         }
 
-        private void apply(FoldPin pin) {
-            int[] found = pin.texts().stream()
+        private void apply(FoldDecision decision) {
+            int[] found = decision.texts().stream()
                     .mapToInt(spellings::find)
                     .filter(spelling -> spelling >= 0 && clusterOf[spelling] >= 0)
                     .toArray();
-            switch (pin) {
-                case FoldPin.Apart apart -> {
+            switch (decision) {
+                case FoldDecision.Apart apart -> {
                     for (int spelling : found) {
                         clusterOf[spelling] = fresh();
                     }
                 }
-                case FoldPin.Together together -> {
+                case FoldDecision.Together together -> {
                     for (int spelling : found) {
                         parents[root(clusterOf[spelling])] = root(clusterOf[found[0]]);
                     }

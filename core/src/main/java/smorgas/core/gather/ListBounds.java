@@ -18,7 +18,7 @@ final class ListBounds {
     /** Cells of a row: the columns of a spreadsheet (A to XFD, ECMA-376, from memory). */
     static final int MOST_CELLS = 16_384;
 
-    /** Characters of the rows that are held back until it is known what their columns are. */
+    /** Characters of the rows that are not exported until it is known what their columns are. */
     static final int MOST_HELD = 4_000_000;
 
     /** Places that are looked at for cells in one sheet: a million rows of a hundred columns. */

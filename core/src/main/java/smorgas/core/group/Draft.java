@@ -65,7 +65,7 @@ final class Draft implements Nearness.Membership {
     /** A group of this name whose theme are the words of the name, if keywords have them. */
     int named(String key) {
         int[] theme = words.find(key).orElseGet(() -> new int[0]);
-        boolean themed = Arrays.stream(theme).anyMatch(word -> !words.muted(word));
+        boolean themed = Arrays.stream(theme).anyMatch(word -> !words.ignored(word));
         return themed ? number(key, Grouping.Kind.THEME, theme) : number(key, Grouping.Kind.HAND, new int[0]);
     }
 

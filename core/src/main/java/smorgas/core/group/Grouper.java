@@ -31,14 +31,15 @@ import smorgas.core.recipe.group.Pass;
 import smorgas.core.recipe.value.Intent;
 
 /**
- * Puts every keyword of the scope into one group or among the leftovers: first what a hand has placed, locked or made
+ * Puts every keyword of the scope into one group or among the ungrouped keywords: first what a hand has placed, locked or made
  * a group, then what rules take before the engine, then the engine's passes, then what rules take of the rest; then groups
- * are joined and split as a hand said; and last the leftovers, as the settings say. The result is the same for any order of the keywords.
+ * are joined and split as a hand said; and last the ungrouped keywords, as the settings say. The result is the same for any order of
+ * the keywords.
  */
 public final class Grouper {
 
-    /** The group of all leftovers, where they make one. Themes and names are tidy, so none can meet it. */
-    public static final String REST = "Leftovers";
+    /** The group of all ungrouped, where they make one. Themes and names are tidy, so none can meet it. */
+    public static final String REST = "Ungrouped";
 
     private final GroupingInput input;
     private final Hand hand;
@@ -90,36 +91,36 @@ public final class Grouper {
 
     private Grouping run(GroupSettings settings) {
         BitSet left = (BitSet) input.scope().clone();
-        left.stream().forEach(keyword -> groupOf[keyword] = Grouping.LEFTOVER);
+        left.stream().forEach(keyword -> groupOf[keyword] = Grouping.UNGROUPED);
         BitSet placed = new BitSet();
         hand.placed().keySet().stream().filter(left::get).forEach(placed::set);
         hand.locked().forEach((key, keywords) -> lock(key, keywords, left));
         makeThemes(left);
-        input.rules().stream().filter(rule -> !rule.leftoversOnly()).forEach(rule -> take(rule, left));
-        hand.settled().forEach(this::settle);
-        hand.settled().keySet().forEach(left::clear);
+        input.rules().stream().filter(rule -> !rule.ungroupedOnly()).forEach(rule -> take(rule, left));
+        hand.adopted().forEach(this::adopt);
+        hand.adopted().keySet().forEach(left::clear);
         find(settings, left);
         weighWhatNoPassHas();
-        input.rules().stream().filter(RuleMembers::leftoversOnly).forEach(rule -> take(rule, left));
+        input.rules().stream().filter(RuleMembers::ungroupedOnly).forEach(rule -> take(rule, left));
         join(Set.of());
         split(settings);
         // A part may be joined into another group, but not back into the one that was split.
-        join(hand.pins().split().keySet());
+        join(hand.decisions().split().keySet());
         // Only now: a group that a hand takes a keyword from stays what it is for the others.
         placed.stream().forEach(keyword -> place(keyword, hand.placed().get(keyword)));
         left.andNot(placed);
         expel(left);
-        switch (settings.leftovers()) {
+        switch (settings.ungrouped()) {
             case APART -> {
                 // They stay what they are.
             }
-            case SEATED ->
-                new Seats(draft, hand, weights, (keyword, group) -> mayJoin(settings, keyword, group))
-                        .seat(left, settings.seatedFrom(), measured);
+            case PLACED ->
+                new Placing(draft, hand, weights, (keyword, group) -> mayJoin(settings, keyword, group))
+                        .place(left, settings.placedFrom(), measured);
             case ONE_GROUP ->
                 left.stream()
                         .forEach(keyword -> draft.put(
-                                keyword, draft.number(REST, Grouping.Kind.LEFTOVERS, new int[0]), Grouping.By.REST));
+                                keyword, draft.number(REST, Grouping.Kind.UNGROUPED, new int[0]), Grouping.By.REST));
         }
         return result(settings);
     }
@@ -131,7 +132,7 @@ public final class Grouper {
     }
 
     private Question.Barred barred() {
-        SortedSet<String> everywhere = new TreeSet<>(hand.pins().removed());
+        SortedSet<String> everywhere = new TreeSet<>(hand.decisions().removed());
         everywhere.addAll(hand.locked().keySet());
         Map<Integer, RemovedThemes> byKeyword = new HashMap<>();
         hand.barred().forEach((keyword, themes) -> byKeyword.put(keyword, new RemovedThemes(themes, words)));
@@ -150,11 +151,11 @@ public final class Grouper {
 
     /** The themes that a hand made take all keywords that have their words; the longer ones first. */
     private void makeThemes(BitSet left) {
-        if (hand.pins().made().isEmpty()) {
+        if (hand.decisions().made().isEmpty()) {
             return;
         }
         RaggedInts having = words.rows().inverse(words.size());
-        hand.pins().made().stream()
+        hand.decisions().made().stream()
                 .filter(theme -> words.find(theme).isPresent())
                 .sorted(Comparator.<String>comparingInt(
                         theme -> -words.find(theme).orElseThrow().length))
@@ -175,7 +176,7 @@ public final class Grouper {
 
     /** Groups that a hand has joined into others give all they have. */
     private void join(Set<String> notInto) {
-        for (Map.Entry<String, String> join : hand.pins().joined().entrySet()) {
+        for (Map.Entry<String, String> join : hand.decisions().joined().entrySet()) {
             Integer from = draft.find(join.getKey());
             if (from != null && !notInto.contains(join.getValue()) && has(from)) {
                 int into = draft.find(join.getValue()) != null
@@ -197,7 +198,7 @@ public final class Grouper {
     /** Groups that a hand has split; what no part takes stays. */
     private void split(GroupSettings settings) {
         Division division = new Division(words, settings, input.themes());
-        hand.pins().split().forEach((key, how) -> {
+        hand.decisions().split().forEach((key, how) -> {
             Integer group = draft.find(key);
             if (group == null || hand.locked().containsKey(key)) {
                 return;
@@ -219,7 +220,7 @@ public final class Grouper {
         for (int keyword : hand.barred().keySet()) {
             if (groupOf[keyword] >= 0
                     && hand.bars(keyword, made.get(groupOf[keyword]).key())) {
-                groupOf[keyword] = Grouping.LEFTOVER;
+                groupOf[keyword] = Grouping.UNGROUPED;
                 left.set(keyword);
             }
         }
@@ -241,7 +242,7 @@ public final class Grouper {
     /** What the engine finds; intents that are kept apart are asked for one by one, all others together. */
     private void find(GroupSettings settings, BitSet left) {
         find(settings, left, Optional.empty());
-        if (hand.settled().isEmpty()) {
+        if (hand.adopted().isEmpty()) {
             settings.intentsApart().forEach(intent -> find(settings, left, Optional.of(intent)));
         }
     }
@@ -263,7 +264,7 @@ public final class Grouper {
                 barred(),
                 input.language(),
                 input.meaning(),
-                input.likeness(),
+                input.similarity(),
                 input.themes(),
                 input.cache());
     }
@@ -276,9 +277,9 @@ public final class Grouper {
             return;
         }
         Question question = question(scope);
-        // Settled groups stay what they are, and none forms beside them.
+        // Adopted groups stay what they are, and none forms beside them.
         Engine engine = Engines.of(settings);
-        Engine.Found found = hand.settled().isEmpty() ? engine.find(question) : engine.measuring(question);
+        Engine.Found found = hand.adopted().isEmpty() ? engine.find(question) : engine.measuring(question);
         Arrays.setAll(weights, word -> Math.max(weights[word], found.weights()[word]));
         if (intent.isEmpty()) {
             measured = found.measure();
@@ -294,7 +295,7 @@ public final class Grouper {
             numbered[group] = draft.number(key, Grouping.Kind.THEME, found.themes()[group]);
             intentOf.put(numbered[group], intent);
         }
-        for (int i = 0; i < scope.length && hand.settled().isEmpty(); i++) {
+        for (int i = 0; i < scope.length && hand.adopted().isEmpty(); i++) {
             if (found.group()[i] >= 0) {
                 draft.put(scope[i], numbered[found.group()[i]], Grouping.By.THEME);
                 left.clear(scope[i]);
@@ -306,23 +307,23 @@ public final class Grouper {
     private void weighWhatNoPassHas() {
         double most = Math.log(1 + (double) Math.max(1, input.scope().cardinality()));
         for (int word = 0; word < weights.length; word++) {
-            weights[word] = weights[word] == 0 && !words.muted(word) ? most : weights[word];
+            weights[word] = weights[word] == 0 && !words.ignored(word) ? most : weights[word];
         }
     }
 
-    private void settle(int keyword, String key) {
-        if (groupOf[keyword] == Grouping.LEFTOVER) {
-            draft.put(keyword, key.isEmpty() ? Grouping.LEFTOVER : draft.named(key), Grouping.By.SETTLED);
+    private void adopt(int keyword, String key) {
+        if (groupOf[keyword] == Grouping.UNGROUPED) {
+            draft.put(keyword, key.isEmpty() ? Grouping.UNGROUPED : draft.named(key), Grouping.By.ADOPTED);
         }
     }
 
     private void place(int keyword, String key) {
         if (key.isEmpty()) {
             // Out of all groups, also of the one that it would be in by itself.
-            groupOf[keyword] = Grouping.LEFTOVER;
+            groupOf[keyword] = Grouping.UNGROUPED;
         } else {
             // A group that was joined into another is no more, whatever made it.
-            String into = hand.pins().joined().getOrDefault(key, key);
+            String into = hand.decisions().joined().getOrDefault(key, key);
             draft.put(keyword, draft.number(into, Grouping.Kind.HAND, new int[0]), Grouping.By.HAND);
         }
     }

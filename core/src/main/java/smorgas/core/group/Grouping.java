@@ -22,21 +22,21 @@ import smorgas.core.recipe.group.ThemeRules;
 public final class Grouping implements Nearness.Membership {
 
     /** In {@link #groupOf}: in scope, but in no group. */
-    public static final int LEFTOVER = -1;
+    public static final int UNGROUPED = -1;
 
     /** In {@link #groupOf}: not asked for. */
     public static final int OUTSIDE = -2;
 
     /** What makes a group. */
     public enum Kind {
-        /** The engine: its members have the words of its theme, but for those that were seated or placed there. */
+        /** The engine: its members have the words of its theme, but for those that were placed automatically or placed there. */
         THEME,
         /** A rule for groups. */
         RULE,
         /** A hand, under a name that no theme and no rule has. */
         HAND,
         /** What was left, put together to be sorted by hand. */
-        LEFTOVERS
+        UNGROUPED
     }
 
     /** How a keyword came into its group. */
@@ -49,12 +49,12 @@ public final class Grouping implements Nearness.Membership {
         HAND,
         /** The group is locked. */
         LOCK,
-        /** It was there when the groups were settled. */
-        SETTLED,
+        /** It was there when the groups were adopted. */
+        ADOPTED,
         /** Its group was joined into this one. */
         JOIN,
         /** It was left over, and this group is the nearest. */
-        SEAT,
+        PLACE,
         /** It was left over, and put together with the others that were. */
         REST
     }
@@ -85,7 +85,7 @@ public final class Grouping implements Nearness.Membership {
     private final Supplier<Dial> dial;
     private volatile @Nullable Nearness nearness;
     private final RaggedInts members;
-    private final int leftovers;
+    private final int ungrouped;
 
     public Grouping(
             ThemeWords words,
@@ -111,9 +111,9 @@ public final class Grouping implements Nearness.Membership {
         this.members = RaggedInts.byKey(groupOf, made.size());
         int count = 0;
         for (int group : groupOf) {
-            count += group == LEFTOVER ? 1 : 0;
+            count += group == UNGROUPED ? 1 : 0;
         }
-        this.leftovers = count;
+        this.ungrouped = count;
     }
 
     public int size() {
@@ -173,13 +173,13 @@ public final class Grouping implements Nearness.Membership {
         return groupOf.length;
     }
 
-    /** The group of a keyword, {@link #LEFTOVER} or {@link #OUTSIDE}. */
+    /** The group of a keyword, {@link #UNGROUPED} or {@link #OUTSIDE}. */
     @Override
     public int groupOf(int keyword) {
         return groupOf[keyword];
     }
 
-    /** How a keyword came into its group, or was left out when the groups were settled; else means nothing for one in none. */
+    /** How a keyword came into its group, or was left out when the groups were adopted; else means nothing for one in none. */
     public By by(int keyword) {
         return by[keyword];
     }
@@ -307,26 +307,26 @@ public final class Grouping implements Nearness.Membership {
         return found;
     }
 
-    public int leftovers() {
-        return leftovers;
+    public int ungrouped() {
+        return ungrouped;
     }
 
-    /** The keywords in no group that came after the groups were settled; none while groups form by themselves. */
+    /** The keywords in no group that came after the groups were adopted; none while groups form by themselves. */
     public BitSet since() {
         BitSet since = new BitSet(groupOf.length);
-        boolean settled = false;
+        boolean adopted = false;
         for (int keyword = 0; keyword < groupOf.length; keyword++) {
-            settled |= by[keyword] == By.SETTLED;
-            since.set(keyword, groupOf[keyword] == LEFTOVER && by[keyword] != By.SETTLED);
+            adopted |= by[keyword] == By.ADOPTED;
+            since.set(keyword, groupOf[keyword] == UNGROUPED && by[keyword] != By.ADOPTED);
         }
-        return settled ? since : new BitSet();
+        return adopted ? since : new BitSet();
     }
 
     /** The keywords in no group. */
     public BitSet leftOver() {
         BitSet left = new BitSet(groupOf.length);
         for (int keyword = 0; keyword < groupOf.length; keyword++) {
-            left.set(keyword, groupOf[keyword] == LEFTOVER);
+            left.set(keyword, groupOf[keyword] == UNGROUPED);
         }
         return left;
     }

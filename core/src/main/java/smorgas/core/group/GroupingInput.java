@@ -14,7 +14,7 @@ import smorgas.core.group.engine.EngineCache;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.group.engine.MemoryLimit;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.SimilarityRules;
 import smorgas.core.recipe.group.ThemeRules;
 import smorgas.core.recipe.value.Intent;
 
@@ -30,7 +30,7 @@ import smorgas.core.recipe.value.Intent;
  * @param rules the groups that rules make, those of the highest priority first
  * @param hand what a hand decided
  * @param meaning what is known of what texts mean
- * @param likeness the numbers of groups by likeness
+ * @param similarity the numbers of groups by similarity
  * @param themes those of groups by themes
  * @param cache remembers what was found for these keywords before
  */
@@ -44,14 +44,14 @@ public record GroupingInput(
         List<RuleMembers> rules,
         Hand hand,
         MeaningVectors meaning,
-        LikenessRules likeness,
+        SimilarityRules similarity,
         ThemeRules themes,
         EngineCache cache) {
 
     /** Nothing but words: no figures, no rules, no hand. */
     public static GroupingInput of(
-            FoldedWords words, BitSet scope, String language, LikenessRules likeness, ThemeRules themes) {
-        return of(words, scope, Map.of(), language, List.of(), Hand.NONE, likeness, themes);
+            FoldedWords words, BitSet scope, String language, SimilarityRules similarity, ThemeRules themes) {
+        return of(words, scope, Map.of(), language, List.of(), Hand.NONE, similarity, themes);
     }
 
     /** No other texts than the words as they are shown, and nothing known of what they mean. */
@@ -62,7 +62,7 @@ public record GroupingInput(
             String language,
             List<RuleMembers> rules,
             Hand hand,
-            LikenessRules likeness,
+            SimilarityRules similarity,
             ThemeRules themes) {
         return new GroupingInput(
                 words,
@@ -76,7 +76,7 @@ public record GroupingInput(
                 rules,
                 hand,
                 MeaningVectors.NONE,
-                likeness,
+                similarity,
                 themes,
                 new EngineCache(MemoryLimit.ENOUGH));
     }

@@ -7,6 +7,6 @@ import java.util.BitSet;
  *
  * @param name the group's key
  * @param keywords that fulfil the rule's condition
- * @param leftoversOnly whether it comes after the engine
+ * @param ungroupedOnly whether it comes after the engine
  */
-public record RuleMembers(String name, BitSet keywords, boolean leftoversOnly) {}
+public record RuleMembers(String name, BitSet keywords, boolean ungroupedOnly) {}

@@ -19,7 +19,7 @@ public sealed interface Entry
                 ValueEntry,
                 NoteEntry,
                 RecipeTaken,
-                PointEntry {
+                VersionEntry {
 
     /** What an act touches after which anything may be otherwise. */
     String EVERYTHING = "everything";

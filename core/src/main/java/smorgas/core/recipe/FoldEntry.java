@@ -76,7 +76,7 @@ public sealed interface FoldEntry extends Entry {
         }
     }
 
-    /** A pin: each of these tidy texts is a keyword of its own. */
+    /** A decision: each of these tidy texts is a keyword of its own. */
     record SpellingsTakenOut(List<String> texts) implements FoldEntry {
         public SpellingsTakenOut {
             texts = List.copyOf(texts);
@@ -98,7 +98,7 @@ public sealed interface FoldEntry extends Entry {
         }
     }
 
-    /** A pin: the keywords that these tidy texts are in are one. */
+    /** A decision: the keywords that these tidy texts are in are one. */
     record KeywordsJoined(List<String> texts) implements FoldEntry {
         public KeywordsJoined {
             texts = List.copyOf(texts);
@@ -118,7 +118,7 @@ public sealed interface FoldEntry extends Entry {
         }
     }
 
-    /** A pin: this tidy text is the lead spelling of the keyword that it is in. */
+    /** A decision: this tidy text is the lead spelling of the keyword that it is in. */
     record LeadChosen(String text) implements FoldEntry {
         @Override
         public Set<String> touches() {

@@ -16,8 +16,8 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.Merge;
 import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.fold.Cleaning;
+import smorgas.core.recipe.fold.FoldDecision;
 import smorgas.core.recipe.fold.FoldKind;
-import smorgas.core.recipe.fold.FoldPin;
 import smorgas.core.recipe.fold.FoldRules;
 import smorgas.core.recipe.fold.WordPair;
 
@@ -60,22 +60,25 @@ public record Folding(FoldRules rules, String language, Dials dials, Hands hands
      *
      * @param misspellings accepted ones: the wrong word and the right one
      * @param refused wrong words that were said to be right as they are
-     * @param pins later ones win
+     * @param decisions later ones win
      * @param leads tidy texts that were made the lead spelling of their keyword, later ones win
      */
     public record Hands(
-            SortedMap<String, String> misspellings, SortedSet<String> refused, List<FoldPin> pins, List<String> leads) {
+            SortedMap<String, String> misspellings,
+            SortedSet<String> refused,
+            List<FoldDecision> decisions,
+            List<String> leads) {
         private static final Hands NONE = new Hands(new TreeMap<>(), new TreeSet<>(), List.of(), List.of());
 
         public Hands {
             misspellings = Collections.unmodifiableSortedMap(new TreeMap<>(misspellings));
             refused = Collections.unmodifiableSortedSet(new TreeSet<>(refused));
-            pins = List.copyOf(pins);
+            decisions = List.copyOf(decisions);
             leads = List.copyOf(leads);
         }
 
-        private Hands with(FoldPin pin) {
-            return new Hands(misspellings, refused, and(pins, pin), leads);
+        private Hands with(FoldDecision decision) {
+            return new Hands(misspellings, refused, and(decisions, decision), leads);
         }
 
         private Hands judged(FoldEntry.MisspellingsJudged entry) {
@@ -90,7 +93,7 @@ public record Folding(FoldRules rules, String language, Dials dials, Hands hands
                     right.add(pair.wrong());
                 }
             }
-            return new Hands(accepted, right, pins, leads);
+            return new Hands(accepted, right, decisions, leads);
         }
     }
 
@@ -125,8 +128,8 @@ public record Folding(FoldRules rules, String language, Dials dials, Hands hands
     }
 
     /** Decisions by hand, later ones win. */
-    public List<FoldPin> pins() {
-        return hands.pins();
+    public List<FoldDecision> decisions() {
+        return hands.decisions();
     }
 
     /** Texts that a hand made the lead spelling of their keyword, later ones win. */
@@ -151,9 +154,10 @@ public record Folding(FoldRules rules, String language, Dials dials, Hands hands
             case FoldEntry.LittleWordsChosen e ->
                 with(new Dials(on(), new TreeSet<>(e.words()), merges(), cleanings()));
             case FoldEntry.MisspellingsJudged e -> with(hands.judged(e));
-            case FoldEntry.SpellingsTakenOut e -> with(hands.with(new FoldPin.Apart(e.texts())));
-            case FoldEntry.KeywordsJoined e -> with(hands.with(new FoldPin.Together(e.texts())));
-            case FoldEntry.LeadChosen e -> with(new Hands(misspellings(), refused(), pins(), last(leads(), e.text())));
+            case FoldEntry.SpellingsTakenOut e -> with(hands.with(new FoldDecision.Apart(e.texts())));
+            case FoldEntry.KeywordsJoined e -> with(hands.with(new FoldDecision.Together(e.texts())));
+            case FoldEntry.LeadChosen e ->
+                with(new Hands(misspellings(), refused(), decisions(), last(leads(), e.text())));
             case FoldEntry.MergeChosen e -> merged(e);
             case FoldEntry.CleaningAdded e -> cleaned(and(cleanings(), new NumberedCleaning(e.number(), e.cleaning())));
             case FoldEntry.CleaningRemoved e ->

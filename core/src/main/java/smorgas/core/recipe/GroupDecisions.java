@@ -17,7 +17,7 @@ import smorgas.core.recipe.group.SameHere;
  * @param settings how groups form
  * @param alternatives settings kept by name, in the order in which they were kept first
  * @param rules those that make groups, of the highest priority first
- * @param pins what a hand decided of groups
+ * @param decisions what a hand decided of groups
  * @param refused offers about groups that are made no more
  * @param nextRule the number for the next rule
  */
@@ -25,7 +25,7 @@ public record GroupDecisions(
         GroupSettings settings,
         SequencedMap<String, GroupSettings> alternatives,
         List<GroupRule> rules,
-        GroupPins pins,
+        GroupsByHand decisions,
         SortedSet<String> refused,
         int nextRule) {
 
@@ -37,28 +37,28 @@ public record GroupDecisions(
 
     /** Nothing decided but how groups form. */
     static GroupDecisions standard(GroupSettings settings) {
-        return new GroupDecisions(settings, new LinkedHashMap<>(), List.of(), GroupPins.NONE, new TreeSet<>(), 1);
+        return new GroupDecisions(settings, new LinkedHashMap<>(), List.of(), GroupsByHand.NONE, new TreeSet<>(), 1);
     }
 
     /** After an entry; one about a rule that does not exist any more changes nothing. */
     GroupDecisions after(GroupEntry entry) {
         return switch (entry) {
-            case GroupPin pin -> with(pins.after(List.of(pin)));
-            case GroupEntry.WordsMuted muted -> with(muted(muted));
+            case GroupDecision decision -> with(decisions.after(List.of(decision)));
+            case GroupEntry.WordsIgnored ignored -> with(ignored(ignored));
             case GroupEntry.WordsSame words -> with(settings.with(same(words)));
             case GroupEntry.OffersRefused offers -> refused(offers);
             case GroupEntry.GroupSettingsChosen chosen -> with(chosen.settings());
             case GroupEntry.GroupsAdopted adopted ->
-                with(adopted.settings()).with(pins.after(List.of(adopted.settled())));
+                with(adopted.settings()).with(decisions.after(List.of(adopted.adopted())));
             case GroupEntry.AlternativeKept kept -> {
                 SequencedMap<String, GroupSettings> next = new LinkedHashMap<>(alternatives);
                 next.put(kept.name(), kept.settings());
-                yield new GroupDecisions(settings, next, rules, pins, refused, nextRule);
+                yield new GroupDecisions(settings, next, rules, decisions, refused, nextRule);
             }
             case GroupEntry.AlternativeDropped dropped -> {
                 SequencedMap<String, GroupSettings> next = new LinkedHashMap<>(alternatives);
                 next.remove(dropped.name());
-                yield new GroupDecisions(settings, next, rules, pins, refused, nextRule);
+                yield new GroupDecisions(settings, next, rules, decisions, refused, nextRule);
             }
             case GroupEntry.GroupRuleSet set -> {
                 List<GroupRule> next = new ArrayList<>(rules);
@@ -86,25 +86,25 @@ public record GroupDecisions(
         } else {
             next.removeAll(offers.offers());
         }
-        return new GroupDecisions(settings, alternatives, rules, pins, next, nextRule);
+        return new GroupDecisions(settings, alternatives, rules, decisions, next, nextRule);
     }
 
     /** After some entries, in order: what a hand said of thousands of keywords is copied once, not for each of them. */
     GroupDecisions after(List<GroupEntry> entries) {
         GroupDecisions next = this;
-        List<GroupPin> further = new ArrayList<>();
+        List<GroupDecision> further = new ArrayList<>();
         for (GroupEntry entry : entries) {
-            if (entry instanceof GroupPin pin) {
-                further.add(pin);
+            if (entry instanceof GroupDecision decision) {
+                further.add(decision);
             } else if (entry instanceof GroupEntry.GroupsAdopted adopted) {
                 next = next.with(adopted.settings());
-                further.add(adopted.settled());
+                further.add(adopted.adopted());
             } else {
                 next = next.after(entry);
             }
         }
-        // Pins and the rest know nothing of each other.
-        return next.with(pins.after(further));
+        // Decisions and the rest know nothing of each other.
+        return next.with(decisions.after(further));
     }
 
     private SameHere same(GroupEntry.WordsSame entry) {
@@ -119,39 +119,39 @@ public record GroupDecisions(
         return same;
     }
 
-    private GroupSettings muted(GroupEntry.WordsMuted entry) {
-        SortedSet<String> words = new TreeSet<>(settings.muted());
-        if (entry.muted()) {
+    private GroupSettings ignored(GroupEntry.WordsIgnored entry) {
+        SortedSet<String> words = new TreeSet<>(settings.ignored());
+        if (entry.ignored()) {
             words.addAll(entry.words());
         } else {
             words.removeAll(entry.words());
         }
-        return settings.withMuted(words);
+        return settings.withIgnored(words);
     }
 
     private GroupDecisions with(List<GroupRule> otherRules, int next) {
-        return new GroupDecisions(settings, alternatives, otherRules, pins, refused, next);
+        return new GroupDecisions(settings, alternatives, otherRules, decisions, refused, next);
     }
 
-    private GroupDecisions with(GroupPins others) {
+    private GroupDecisions with(GroupsByHand others) {
         return new GroupDecisions(settings, alternatives, rules, others, refused, nextRule);
     }
 
     /** The same with other settings, to look at before they are chosen. */
     public GroupDecisions with(GroupSettings others) {
-        return new GroupDecisions(others, alternatives, rules, pins, refused, nextRule);
+        return new GroupDecisions(others, alternatives, rules, decisions, refused, nextRule);
     }
 
     /** Whether it says the same in the same order. */
     boolean sameAs(GroupDecisions other) {
         return equals(other)
-                && pins.sameAs(other.pins)
+                && decisions.sameAs(other.decisions)
                 && List.copyOf(alternatives.entrySet()).equals(List.copyOf(other.alternatives.entrySet()));
     }
 
     /** Whether the same keywords would be grouped the same. */
     public boolean groupsAs(GroupDecisions other) {
-        return settings.equals(other.settings) && rules.equals(other.rules) && pins.sameAs(other.pins);
+        return settings.equals(other.settings) && rules.equals(other.rules) && decisions.sameAs(other.decisions);
     }
 
     /** Whether it counts what keywords are for. */

@@ -9,9 +9,9 @@ import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Words;
 
-/** An entry about how keywords come into groups; pins of a hand are {@link GroupPin}s. */
+/** An entry about how keywords come into groups; decisions of a hand are {@link GroupDecision}s. */
 public sealed interface GroupEntry extends Entry
-        permits GroupEntry.WordsMuted,
+        permits GroupEntry.WordsIgnored,
                 GroupEntry.WordsSame,
                 GroupEntry.OffersRefused,
                 GroupEntry.GroupSettingsChosen,
@@ -21,10 +21,10 @@ public sealed interface GroupEntry extends Entry
                 GroupEntry.GroupRuleSet,
                 GroupEntry.GroupRuleRemoved,
                 GroupEntry.GroupRuleMoved,
-                GroupPin {
-    /** Words were muted, or are heard again. */
-    record WordsMuted(List<String> words, boolean muted) implements GroupEntry {
-        public WordsMuted {
+                GroupDecision {
+    /** Words were ignored, or are heard again. */
+    record WordsIgnored(List<String> words, boolean ignored) implements GroupEntry {
+        public WordsIgnored {
             words = List.copyOf(words);
             if (words.isEmpty()) {
                 throw new Refusal("recipe.group-entry.word-chosen");
@@ -34,14 +34,14 @@ public sealed interface GroupEntry extends Entry
         @Override
         public Set<String> touches() {
             Set<String> keys = new LinkedHashSet<>(Set.of("groups"));
-            words.forEach(word -> keys.add("muted:" + word));
+            words.forEach(word -> keys.add("ignored:" + word));
             return keys;
         }
 
         @Override
         public Message sentence() {
             Message what = Entry.oneOrCount(words, "count.words");
-            return Message.of("recipe.group-entry.muted", muted, what);
+            return Message.of("recipe.group-entry.ignored", ignored, what);
         }
     }
 
@@ -158,7 +158,7 @@ public sealed interface GroupEntry extends Entry
     }
 
     /** The dials of Group were set, and the groups that they gave stay as they are. */
-    record GroupsAdopted(GroupSettings settings, GroupPin.GroupsSettled settled) implements GroupEntry {
+    record GroupsAdopted(GroupSettings settings, GroupDecision.GroupsAsTheyAre adopted) implements GroupEntry {
         @Override
         public Set<String> touches() {
             return Set.of("groups");
@@ -167,9 +167,9 @@ public sealed interface GroupEntry extends Entry
         @Override
         public Message sentence() {
             return Message.of(
-                    "recipe.group-entry.settled-group",
+                    "recipe.group-entry.adopted-group",
                     new GroupSettingsChosen(settings).sentence(),
-                    settled.groups().size());
+                    adopted.groups().size());
         }
     }
 

@@ -48,7 +48,7 @@ public record History(List<Step> steps) {
     public History {
         steps = List.copyOf(steps);
         for (Step step : steps) {
-            if (step.entry() instanceof PointEntry of && of.point() >= step.seq()) {
+            if (step.entry() instanceof VersionEntry of && of.point() >= step.seq()) {
                 throw new Refusal("recipe.history.point-before-act", of.point(), step.seq());
             }
         }
@@ -90,15 +90,15 @@ public record History(List<Step> steps) {
         List<Entry> before = acts;
         while (!before.isEmpty()) {
             int back = before.size() - 1;
-            while (back >= 0 && !(before.get(back) instanceof PointEntry.WentBack)) {
+            while (back >= 0 && !(before.get(back) instanceof VersionEntry.WentBack)) {
                 back--;
             }
             parts.addFirst(before.subList(back + 1, before.size()));
-            before = back >= 0 && before.get(back) instanceof PointEntry.WentBack to ? done(to.point()) : List.of();
+            before = back >= 0 && before.get(back) instanceof VersionEntry.WentBack to ? done(to.point()) : List.of();
         }
         return parts.stream()
                 .flatMap(List::stream)
-                .filter(entry -> !(entry instanceof PointEntry))
+                .filter(entry -> !(entry instanceof VersionEntry))
                 .toList();
     }
 
@@ -118,11 +118,11 @@ public record History(List<Step> steps) {
         return Long.MAX_VALUE;
     }
 
-    /** The names of points, by point; of a point that was named twice the later. */
-    public SortedMap<Long, String> points() {
+    /** The names of versions, by their place; of a version that was named twice the later. */
+    public SortedMap<Long, String> versions() {
         SortedMap<Long, String> names = new TreeMap<>();
         for (Step step : steps) {
-            if (step.state() == State.DONE && step.entry() instanceof PointEntry.PointNamed named) {
+            if (step.state() == State.DONE && step.entry() instanceof VersionEntry.VersionNamed named) {
                 names.put(named.point(), named.name());
             }
         }

@@ -11,7 +11,7 @@ import smorgas.core.recipe.serve.PlanSettings;
  * @param rules what the decisions come to
  * @param gathering which baskets are in
  * @param folding what decides which lines are one keyword and what its figures are
- * @param sifting pins, rules, tags, word lists, views
+ * @param sifting decisions, rules, tags, word lists, views
  * @param grouping how groups form, and what a hand decided of them
  * @param serving what leaves
  * @param valuing what keywords are for and may bring
@@ -60,7 +60,7 @@ public record Recipe(
                 case ServeEntry e -> serving = serving.after(e);
                 case ValueEntry e -> valued.add(e);
                 case NoteEntry e -> noted.add(e);
-                case PointEntry point ->
+                case VersionEntry point ->
                     throw new IllegalStateException("the history follows it, no room does: " + point);
                 case RecipeTaken taken ->
                     throw new IllegalStateException("its entries stand in its place: " + taken.name());
@@ -80,7 +80,7 @@ public record Recipe(
     /** The decisions that count, in order: nothing about baskets or points, and of a recipe that was taken its own. */
     public static List<Entry> decisions(List<Entry> entries) {
         return RecipeTaken.inForce(entries).stream()
-                .filter(entry -> !(entry instanceof BasketEntry || entry instanceof PointEntry))
+                .filter(entry -> !(entry instanceof BasketEntry || entry instanceof VersionEntry))
                 .toList();
     }
 

@@ -8,7 +8,7 @@ import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
- * A recipe from elsewhere takes the place of all decisions made before: rules, settings and pins. The project's baskets
+ * A recipe from elsewhere takes the place of all decisions made before: rules, settings and decisions. The project's baskets
  * stay.
  *
  * @param name what the recipe is called, such as its file
@@ -22,8 +22,9 @@ public record RecipeTaken(String name, List<Entry> entries) implements Entry {
             throw new Refusal("recipe.recipe-taken.recipe-holds-decision", name);
         }
         if (entries.stream()
-                .anyMatch(entry ->
-                        entry instanceof BasketEntry || entry instanceof RecipeTaken || entry instanceof PointEntry)) {
+                .anyMatch(entry -> entry instanceof BasketEntry
+                        || entry instanceof RecipeTaken
+                        || entry instanceof VersionEntry)) {
             throw new Refusal("recipe.recipe-taken.recipe-holds-baskets-points");
         }
     }

@@ -11,7 +11,7 @@ import java.util.Objects;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import smorgas.core.recipe.fold.FoldRules;
-import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.SimilarityRules;
 import smorgas.core.recipe.group.ThemeRules;
 import smorgas.core.recipe.serve.PlanRules;
 import smorgas.core.recipe.value.IntentRules;
@@ -23,7 +23,7 @@ import smorgas.core.text.Refusal;
  *
  * @param number from 1; what a project keeps
  * @param fold of Fold
- * @param likeness of groups by likeness
+ * @param similarity of groups by similarity
  * @param themes of groups by themes
  * @param intents of what keywords are for
  * @param plan of the plan
@@ -33,7 +33,7 @@ import smorgas.core.text.Refusal;
 public record Rules(
         int number,
         FoldRules fold,
-        LikenessRules likeness,
+        SimilarityRules similarity,
         ThemeRules themes,
         IntentRules intents,
         PlanRules plan,
@@ -44,7 +44,7 @@ public record Rules(
     public static final Rules NEWEST = new Rules(
             1,
             FoldRules.FIRST,
-            LikenessRules.FIRST,
+            SimilarityRules.FIRST,
             ThemeRules.FIRST,
             IntentRules.FIRST,
             PlanRules.FIRST,

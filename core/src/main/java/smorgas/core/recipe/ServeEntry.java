@@ -20,11 +20,11 @@ import smorgas.core.text.Tidy;
 /** An entry about what leaves. */
 public sealed interface ServeEntry extends Entry {
     /**
-     * A negative that blocks what the plan serves leaves all the same, or is held back again.
+     * A negative that blocks what the plan serves leaves all the same, or is not exported again.
      *
      * @param word as the rule names it, tidy
      */
-    record NegativeSettled(String word, boolean leaves) implements ServeEntry {
+    record NegativeDecided(String word, boolean exported) implements ServeEntry {
         @Override
         public Set<String> touches() {
             return Set.of("negative:" + word);
@@ -32,7 +32,7 @@ public sealed interface ServeEntry extends Entry {
 
         @Override
         public Message sentence() {
-            return leaves
+            return exported
                     ? Message.of("recipe.serve-entry.serves-negative-whatever-blocks", word)
                     : Message.of("recipe.serve-entry.holds-negative-back-where", word);
         }

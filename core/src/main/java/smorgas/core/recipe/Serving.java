@@ -78,9 +78,9 @@ public record Serving(
     }
 
     /** Whether it goes by what keywords may bring. */
-    public boolean asksForWorth() {
-        return plan.bids().from() == PlanBids.From.WORTH
-                || campaigns.values().stream().anyMatch(own -> own.bids().from() == PlanBids.From.WORTH);
+    public boolean asksForEstimatedValue() {
+        return plan.bids().from() == PlanBids.From.ESTIMATED_VALUE
+                || campaigns.values().stream().anyMatch(own -> own.bids().from() == PlanBids.From.ESTIMATED_VALUE);
     }
 
     /** Whether the plan comes out the same; of two things said the later holds, so their order counts. */
@@ -127,11 +127,11 @@ public record Serving(
         void take(ServeEntry entry) {
             switch (entry) {
                 case ServeEntry.PlanSettingsChosen chosen -> plan = chosen.settings();
-                case ServeEntry.NegativeSettled settled -> {
-                    if (settled.leaves()) {
-                        negatives.add(settled.word());
+                case ServeEntry.NegativeDecided adopted -> {
+                    if (adopted.exported()) {
+                        negatives.add(adopted.word());
                     } else {
-                        negatives.remove(settled.word());
+                        negatives.remove(adopted.word());
                     }
                 }
                 case ServeEntry.NegativesSaid says -> says.negatives().forEach(this::say);

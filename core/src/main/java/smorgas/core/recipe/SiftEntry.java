@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Set;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
@@ -13,12 +13,12 @@ import smorgas.core.text.Refusal;
 /** An entry about what is kept and dropped, and how it is looked at. */
 public sealed interface SiftEntry extends Entry {
     /**
-     * A pin: a hand gave these keywords this standing.
+     * A decision: a hand gave these keywords this status.
      *
      * @param texts the lead spellings of the keywords at that time, tidy; distinct, not empty
-     * @param also the tidy texts of their other spellings, so that the pin finds its keyword however it is folded later
+     * @param also the tidy texts of their other spellings, so that the decision finds its keyword however it is folded later
      */
-    record Judged(List<String> texts, List<String> also, Standing standing) implements SiftEntry {
+    record Judged(List<String> texts, List<String> also, Status status) implements SiftEntry {
         public Judged {
             texts = List.copyOf(texts);
             // Entries from before keywords had several tidy texts do not have it.
@@ -28,9 +28,9 @@ public sealed interface SiftEntry extends Entry {
             }
         }
 
-        /** A pin on keywords that have one tidy text each. */
-        public Judged(List<String> texts, Standing standing) {
-            this(texts, List.of(), standing);
+        /** A decision on keywords that have one tidy text each. */
+        public Judged(List<String> texts, Status status) {
+            this(texts, List.of(), status);
         }
 
         @Override
@@ -41,7 +41,7 @@ public sealed interface SiftEntry extends Entry {
         @Override
         public Message sentence() {
             Message what = Entry.oneOrCount(texts, "count.keywords");
-            return switch (standing) {
+            return switch (status) {
                 case KEPT -> Message.of("recipe.sift-entry.kept", what);
                 case UNDECIDED -> Message.of("recipe.sift-entry.left-undecided", what);
                 case DROPPED -> Message.of("recipe.sift-entry.dropped", what);
@@ -50,7 +50,7 @@ public sealed interface SiftEntry extends Entry {
     }
 
     /**
-     * Keywords were given back to the rules: what a hand said of their standing holds no more.
+     * Keywords were given back to the rules: what a hand said of their status holds no more.
      *
      * @param texts lead spellings, at least one
      * @param also the tidy texts of their other spellings
@@ -132,7 +132,7 @@ public sealed interface SiftEntry extends Entry {
     }
 
     /**
-     * A pin: a hand gave these keywords a tag, or took it from them.
+     * A decision: a hand gave these keywords a tag, or took it from them.
      *
      * @param texts the lead spellings of the keywords at that time, tidy; distinct, not empty
      * @param also the tidy texts of their other spellings

@@ -9,13 +9,13 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 
 /**
  * What was decided of keeping and dropping, and of how keywords are looked at.
  *
- * @param pins by tidy text, the standing that a hand gave last; the latest decision comes last
+ * @param decisions by tidy text, the status that a hand gave last; the latest decision comes last
  * @param rules in the order in which they judge
  * @param tags by tag, what a hand said of tidy texts: whether they have it; the latest decision comes last
  * @param lists the word lists that the project has taken, by name
@@ -24,7 +24,7 @@ import smorgas.core.recipe.sift.WordList;
  * @param nextRule the number for the next rule
  */
 public record Sifting(
-        SequencedMap<String, Standing> pins,
+        SequencedMap<String, Status> decisions,
         List<Rule> rules,
         SortedMap<String, SequencedMap<String, Boolean>> tags,
         SortedMap<String, WordList> lists,
@@ -37,7 +37,7 @@ public record Sifting(
             new LinkedHashMap<>(), List.of(), new TreeMap<>(), new TreeMap<>(), new LinkedHashMap<>(), List.of(), 1);
 
     public Sifting {
-        pins = Collections.unmodifiableSequencedMap(pins);
+        decisions = Collections.unmodifiableSequencedMap(decisions);
         rules = List.copyOf(rules);
         tags = Collections.unmodifiableSortedMap(tags);
         lists = Collections.unmodifiableSortedMap(lists);
@@ -57,7 +57,7 @@ public record Sifting(
 
     /** Decisions being changed. */
     private static final class Draft {
-        private final SequencedMap<String, Standing> pins;
+        private final SequencedMap<String, Status> decisions;
         private final List<Rule> rules;
         private final SortedMap<String, SequencedMap<String, Boolean>> tags = new TreeMap<>();
         private final SortedMap<String, WordList> lists;
@@ -66,7 +66,7 @@ public record Sifting(
         private int nextRule;
 
         Draft(Sifting before) {
-            pins = new LinkedHashMap<>(before.pins);
+            decisions = new LinkedHashMap<>(before.decisions);
             rules = new ArrayList<>(before.rules);
             before.tags.forEach((tag, said) -> tags.put(tag, new LinkedHashMap<>(said)));
             lists = new TreeMap<>(before.lists);
@@ -76,18 +76,18 @@ public record Sifting(
         }
 
         Sifting sifting() {
-            return new Sifting(pins, rules, tags, lists, views, columns, nextRule);
+            return new Sifting(decisions, rules, tags, lists, views, columns, nextRule);
         }
 
         void apply(SiftEntry entry) {
             switch (entry) {
                 case SiftEntry.Judged judged -> {
-                    judged.texts().forEach(text -> pins.putLast(text, judged.standing()));
-                    judged.also().forEach(text -> pins.putLast(text, judged.standing()));
+                    judged.texts().forEach(text -> decisions.putLast(text, judged.status()));
+                    judged.also().forEach(text -> decisions.putLast(text, judged.status()));
                 }
                 case SiftEntry.GivenBack back -> {
-                    back.texts().forEach(pins::remove);
-                    back.also().forEach(pins::remove);
+                    back.texts().forEach(decisions::remove);
+                    back.also().forEach(decisions::remove);
                 }
                 case SiftEntry.RuleAdded added -> {
                     // A recipe from elsewhere may give a number twice: the later rule wins.
@@ -121,12 +121,12 @@ public record Sifting(
                 && List.copyOf(views.entrySet()).equals(List.copyOf(other.views.entrySet()));
     }
 
-    /** Whether judging would come out the same; of two pins in one keyword the later wins, so their order counts. */
+    /** Whether judging would come out the same; of two decisions in one keyword the later wins, so their order counts. */
     public boolean judgesAs(Sifting other) {
         return rules.equals(other.rules)
                 && tagsAs(other)
                 && lists.equals(other.lists)
-                && List.copyOf(pins.entrySet()).equals(List.copyOf(other.pins.entrySet()));
+                && List.copyOf(decisions.entrySet()).equals(List.copyOf(other.decisions.entrySet()));
     }
 
     /** Whether some rule asks for what keywords are for. */

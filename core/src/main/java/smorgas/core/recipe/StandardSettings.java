@@ -32,9 +32,9 @@ import smorgas.core.recipe.value.FeedbackSettings;
  *
  * @param folds the kinds of folding that are on
  * @param merges how each figure is merged when lines disagree
- * @param likeness how groups are found
+ * @param similarity how groups are found
  * @param themes how they are found where somebody chooses themes
- * @param seatedFrom of seated leftovers the least tightness
+ * @param placedFrom of placed automatically ungrouped the least tightness
  * @param stopAt where a theme has no stop word
  * @param plan how the plan is made
  * @param clicks how many clicks each place draws
@@ -43,9 +43,9 @@ import smorgas.core.recipe.value.FeedbackSettings;
 public record StandardSettings(
         Set<FoldKind> folds,
         Map<Figure, Merge> merges,
-        Method.ByLikeness likeness,
+        Method.BySimilarity similarity,
         Method.ByThemes themes,
-        double seatedFrom,
+        double placedFrom,
         Set<GroupSettings.StopAt> stopAt,
         PlanSettings plan,
         ClickTable clicks,
@@ -59,7 +59,7 @@ public record StandardSettings(
     public static final StandardSettings FIRST = new StandardSettings(
             EnumSet.complementOf(EnumSet.of(FoldKind.STEMS, FoldKind.LITTLE_WORDS)),
             Arrays.stream(Figure.values()).collect(Collectors.toMap(Function.identity(), Figure::standardMerge)),
-            new Method.ByLikeness(Method.ByLikeness.USUAL, 2, 0, false, 100_000),
+            new Method.BySimilarity(Method.BySimilarity.USUAL, 2, 0, false, 100_000),
             Method.ByThemes.USUAL,
             .5,
             EnumSet.of(GroupSettings.StopAt.BEGIN, GroupSettings.StopAt.END),
@@ -80,9 +80,9 @@ public record StandardSettings(
         stopAt = Collections.unmodifiableSet(EnumSet.copyOf(stopAt));
     }
 
-    /** How groups form: by likeness, leftovers apart, nothing muted; the language decides the stop words. */
+    /** How groups form: by similarity, ungrouped apart, nothing ignored; the language decides the stop words. */
     public GroupSettings grouping(String language) {
-        return byThemes(language).with(likeness);
+        return byThemes(language).with(similarity);
     }
 
     /** The same by themes. */
@@ -90,8 +90,8 @@ public record StandardSettings(
         return new GroupSettings(
                 themes,
                 false,
-                GroupSettings.Leftovers.APART,
-                seatedFrom,
+                GroupSettings.Ungrouped.APART,
+                placedFrom,
                 Lexicon.of(language).stopWords(),
                 stopAt,
                 new TreeSet<>(),

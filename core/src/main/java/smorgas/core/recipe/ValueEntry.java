@@ -8,15 +8,15 @@ import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.ClickTable;
 import smorgas.core.recipe.value.FeedbackSettings;
 import smorgas.core.recipe.value.Intent;
-import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PrioritySettings;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
-/** An entry about what keywords are for and may bring; it changes no standing and no group. */
+/** An entry about what keywords are for and may bring; it changes no status and no group. */
 public sealed interface ValueEntry extends Entry {
 
     /**
-     * A pin: a hand said what these keywords are for, or left that to their words again.
+     * A decision: a hand said what these keywords are for, or left that to their words again.
      *
      * @param texts lead spellings, tidy; at least one
      * @param also the tidy texts of their other spellings
@@ -129,7 +129,7 @@ public sealed interface ValueEntry extends Entry {
                     : !group.isEmpty() ? Message.of("recipe.value-entry.of-the-group", group) : Message.NONE;
             return !assumptions.says()
                     ? Message.of("recipe.value-entry.took-assumptions-away", what)
-                    : Message.of("recipe.value-entry.set-assumptions-about-worth", what);
+                    : Message.of("recipe.value-entry.set-assumptions-about-estimated-value", what);
         }
     }
 
@@ -159,21 +159,21 @@ public sealed interface ValueEntry extends Entry {
         }
     }
 
-    /** How promise is judged was said; with no weights there is no verdict. */
-    record PromiseSet(PromiseSettings settings) implements ValueEntry {
+    /** How priority is judged was said; with no weights there is no verdict. */
+    record PrioritySet(PrioritySettings settings) implements ValueEntry {
         @Override
         public Set<String> touches() {
-            return Set.of("promise");
+            return Set.of("priority");
         }
 
         @Override
         public Message sentence() {
             return settings.asks()
                     ? Message.of(
-                            "recipe.value-entry.judges-promise-weight-class",
+                            "recipe.value-entry.judges-priority-weight-class",
                             settings.weights().size(),
                             settings.classes().size())
-                    : Message.of("recipe.value-entry.judges-promise");
+                    : Message.of("recipe.value-entry.judges-priority");
         }
     }
 }

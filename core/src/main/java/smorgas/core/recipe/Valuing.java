@@ -10,7 +10,7 @@ import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.ClickTable;
 import smorgas.core.recipe.value.FeedbackSettings;
 import smorgas.core.recipe.value.Intent;
-import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PrioritySettings;
 
 /**
  * What was decided of what keywords are for and may bring.
@@ -22,7 +22,7 @@ import smorgas.core.recipe.value.PromiseSettings;
  * @param byGroup what is assumed otherwise of those in a group, by its key; stronger than what is of its tags
  * @param clicks how many clicks each place draws
  * @param feedback how reports are read
- * @param promise how promise is judged
+ * @param priority how priority is judged
  */
 public record Valuing(
         SequencedMap<String, Intent> intents,
@@ -32,7 +32,7 @@ public record Valuing(
         SequencedMap<String, Assumptions> byGroup,
         ClickTable clicks,
         FeedbackSettings feedback,
-        PromiseSettings promise) {
+        PrioritySettings priority) {
 
     /** Nothing decided. */
     static Valuing standard(StandardSettings settings) {
@@ -44,7 +44,7 @@ public record Valuing(
                 new LinkedHashMap<>(),
                 settings.clicks(),
                 settings.feedback(),
-                PromiseSettings.NONE);
+                PrioritySettings.NONE);
     }
 
     public Valuing {
@@ -63,7 +63,7 @@ public record Valuing(
         Assumptions all = assumptions;
         ClickTable table = clicks;
         FeedbackSettings reports = feedback;
-        PromiseSettings judged = promise;
+        PrioritySettings judged = priority;
         for (ValueEntry entry : entries) {
             switch (entry) {
                 case ValueEntry.IntentSaid one ->
@@ -84,7 +84,7 @@ public record Valuing(
                 }
                 case ValueEntry.ClickTableSet one -> table = one.table();
                 case ValueEntry.FeedbackSet one -> reports = one.settings();
-                case ValueEntry.PromiseSet one -> judged = one.settings();
+                case ValueEntry.PrioritySet one -> judged = one.settings();
             }
         }
         return new Valuing(said, rules, all, tags, groups, table, reports, judged);
@@ -109,7 +109,7 @@ public record Valuing(
     }
 
     /** Whether it assumes the same of what keywords may bring. */
-    public boolean worthAs(Valuing other) {
+    public boolean estimatedValueAs(Valuing other) {
         return assumptions.equals(other.assumptions)
                 && same(byTag, other.byTag)
                 && same(byGroup, other.byGroup)
@@ -118,7 +118,7 @@ public record Valuing(
 
     /** Whether it says the same in the same order. */
     public boolean sameAs(Valuing other) {
-        return equals(other) && intentsAs(other) && worthAs(other);
+        return equals(other) && intentsAs(other) && estimatedValueAs(other);
     }
 
     private static <K, T> boolean same(SequencedMap<K, T> one, SequencedMap<K, T> other) {

@@ -8,7 +8,7 @@ import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.serve.PlanGroups;
 import smorgas.core.recipe.serve.PlanSettings;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
@@ -18,14 +18,14 @@ import smorgas.core.text.Tidy;
  */
 public enum CheckKind {
     /** Keywords that a program on the way would run or refuse; they come first, whatever they cost. */
-    HELD_BACK("check.held-back", Weight.MUST, null, new Fix(Message.of("check.held-back.fix")) {
+    NOT_EXPORTED("check.not-exported", Weight.MUST, null, new Fix(Message.of("check.not-exported.fix")) {
         @Override
         Entry entry(Plan plan, PlanSettings settings) {
-            List<String> texts = plan.heldBack().stream()
+            List<String> texts = plan.notExported().stream()
                     .map(held -> Tidy.of(held.keyword()))
                     .distinct()
                     .toList();
-            return new SiftEntry.Judged(texts, List.of(), Standing.DROPPED);
+            return new SiftEntry.Judged(texts, List.of(), Status.DROPPED);
         }
     }),
     /** Keywords in two ad groups. */
@@ -52,9 +52,9 @@ public enum CheckKind {
             PlanGroups groups = settings.groups();
             return new ServeEntry.PlanSettingsChosen(settings.with(new PlanGroups(
                     groups.keptOnly(),
-                    groups.leftovers(),
+                    groups.ungrouped(),
                     Math.max(2, groups.smallest()),
-                    PlanGroups.Small.INTO_NEIGHBOUR,
+                    PlanGroups.Small.INTO_RELATED,
                     groups.withKept())));
         }
     }),
@@ -74,8 +74,8 @@ public enum CheckKind {
     OPEN_FIELD("check.open-field", Weight.MUST, new Leads(Place.ADS, Message.of("check.open-field.leads")), null),
     /** Ad groups whose names are told apart by a number only. */
     SAME_NAME("check.same-name", Weight.LOOK, new Leads(Place.NAMES, Message.of("check.same-name.leads")), null),
-    /** Leftovers that the plan misses. */
-    LEFTOVERS("check.leftovers", Weight.LOOK, null, new Fix(Message.of("check.leftovers.fix")) {
+    /** Ungrouped that the plan misses. */
+    UNGROUPED("check.ungrouped", Weight.LOOK, null, new Fix(Message.of("check.ungrouped.fix")) {
         @Override
         Entry entry(Plan plan, PlanSettings settings) {
             PlanGroups groups = settings.groups();

@@ -4,10 +4,10 @@ import java.util.function.Supplier;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Recipe;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.text.Wording;
+import smorgas.core.value.EstimatedValue;
 import smorgas.core.value.Intents;
-import smorgas.core.value.Worth;
 
 /**
  * What leaves, and what tells of it.
@@ -15,7 +15,7 @@ import smorgas.core.value.Worth;
  * @param project the name of the project
  * @param currency of bids, such as EUR
  * @param intents asked only by what tells of them
- * @param worth asked only by what tells of it
+ * @param estimatedValue asked only by what tells of it
  * @param wording the words for what people read
  */
 public record Handover(
@@ -23,11 +23,11 @@ public record Handover(
         String currency,
         Plan plan,
         Keywords keywords,
-        Standings standings,
+        Statuses statuses,
         Groups groups,
         Recipe recipe,
         Supplier<Intents> intents,
-        Supplier<Worth> worth,
+        Supplier<EstimatedValue> estimatedValue,
         Wording wording) {
 
     /** A text for those who read what leaves. */

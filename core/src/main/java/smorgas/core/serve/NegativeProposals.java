@@ -21,10 +21,10 @@ import smorgas.core.recipe.Serving;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.sift.Reason;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.text.Message;
 import smorgas.core.value.SearchWords;
 
@@ -50,8 +50,8 @@ public final class NegativeProposals {
     /** Whether it leaves with the plan. */
     public enum State {
         LEAVES,
-        /** It would block what is served. */
-        HELD_BACK,
+        /** It would block what is exported. */
+        NOT_EXPORTED,
         /** Nobody has said that it is to leave. */
         PROPOSED,
         /** A hand has said that it never leaves. */
@@ -64,7 +64,7 @@ public final class NegativeProposals {
      * @param from the rule, the list or the hand that it comes of, for a sentence
      * @param takes how many dropped keywords it holds off
      * @param searches their known searches a month
-     * @param blocks how many keywords that are served it would block
+     * @param blocks how many keywords that are exported it would block
      * @param samples some of these, the most searched first
      * @param narrower a narrower match type in which it would block none
      */
@@ -82,9 +82,9 @@ public final class NegativeProposals {
 
     private final Keywords keywords;
     private final SearchWords words;
-    private final Standings standings;
+    private final Statuses statuses;
     private final Recipe recipe;
-    private final BitSet served;
+    private final BitSet exported;
     private final BitSet dropped;
     private final Negatives negatives;
     private final Numbers searches;
@@ -92,16 +92,16 @@ public final class NegativeProposals {
     /**
      * Of a board.
      *
-     * @param served the keywords that the plan serves
+     * @param exported the keywords that the plan serves
      */
-    public NegativeProposals(Keywords keywords, SearchWords words, Standings standings, Recipe recipe, BitSet served) {
+    public NegativeProposals(Keywords keywords, SearchWords words, Statuses statuses, Recipe recipe, BitSet exported) {
         this.keywords = keywords;
         this.words = words;
-        this.standings = standings;
+        this.statuses = statuses;
         this.recipe = recipe;
-        this.served = served;
-        this.dropped = standings.with(Standing.DROPPED);
-        this.negatives = new Negatives(keywords, () -> words, recipe, served);
+        this.exported = exported;
+        this.dropped = statuses.with(Status.DROPPED);
+        this.negatives = new Negatives(keywords, () -> words, recipe, exported);
         this.searches = keywords.numbers(Figure.SEARCHES);
     }
 
@@ -109,7 +109,7 @@ public final class NegativeProposals {
     public List<Proposal> all() {
         SequencedMap<String, Proposal> found = new LinkedHashMap<>();
         for (Rule rule : recipe.sifting().rules()) {
-            if (rule.standing().orElse(Standing.KEPT) == Standing.DROPPED) {
+            if (rule.status().orElse(Status.KEPT) == Status.DROPPED) {
                 Negatives.dropped(rule, recipe)
                         .limit(MOST)
                         .forEach(word -> put(
@@ -159,7 +159,7 @@ public final class NegativeProposals {
 
     private Proposal proposal(String text, MatchType type, Source source, Message from, ServeEntry.Say say) {
         BitSet takes = negatives.blocked(text, type, "", dropped);
-        BitSet blocks = negatives.blocked(text, type, "", served);
+        BitSet blocks = negatives.blocked(text, type, "", exported);
         boolean wanted = say.type().isPresent() || say == ServeEntry.Say.NOTHING && source == Source.RULE;
         State state = say == ServeEntry.Say.NEVER
                 ? State.NEVER
@@ -167,7 +167,7 @@ public final class NegativeProposals {
                         ? State.PROPOSED
                         : blocks.isEmpty() || recipe.serving().negatives().contains(text)
                                 ? State.LEAVES
-                                : State.HELD_BACK;
+                                : State.NOT_EXPORTED;
         return new Proposal(
                 text,
                 type,
@@ -178,12 +178,12 @@ public final class NegativeProposals {
                 Searched.of(takes, searches),
                 blocks.cardinality(),
                 samples(blocks),
-                blocks.isEmpty() ? Optional.empty() : negatives.narrower(text, type, "", served));
+                blocks.isEmpty() ? Optional.empty() : negatives.narrower(text, type, "", exported));
     }
 
     /** What a negative that somebody thinks of would do, in the campaign or in the group of a key. */
     public Proposal tried(String text, MatchType type, String group, Collection<Integer> keywordsOfGroup) {
-        BitSet among = served;
+        BitSet among = exported;
         if (!group.isEmpty()) {
             among = new BitSet();
             keywordsOfGroup.forEach(among::set);
@@ -219,7 +219,7 @@ public final class NegativeProposals {
     private void ofHands(Map<String, Proposal> found) {
         BitSet byHand = new BitSet();
         for (int keyword = dropped.nextSetBit(0); keyword >= 0; keyword = dropped.nextSetBit(keyword + 1)) {
-            byHand.set(keyword, standings.reason(keyword) instanceof Reason.ByHand);
+            byHand.set(keyword, statuses.reason(keyword) instanceof Reason.ByHand);
         }
         BitSet left = (BitSet) byHand.clone();
         Set<String> looked = new HashSet<>();
@@ -253,14 +253,14 @@ public final class NegativeProposals {
                         Message.of("serve.negative-proposals.dropped-hand")));
     }
 
-    /** The keywords served that a negative of the campaign would block. */
+    /** The keywords exported that a negative of the campaign would block. */
     public List<String> blocked(String text, MatchType type) {
-        return negatives.blocked(text, type, "", served).stream()
+        return negatives.blocked(text, type, "", exported).stream()
                 .mapToObj(keywords::text)
                 .toList();
     }
 
-    /** Words of some list as they would do here: how many keywords each holds off, and how many of them are served. */
+    /** Words of some list as they would do here: how many keywords each holds off, and how many of them are exported. */
     public List<Proposal> ofList(WordList list) {
         return list.words().stream()
                 .limit(MOST)

@@ -16,7 +16,7 @@ import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Formulas;
 import smorgas.core.value.SearchWords;
@@ -24,7 +24,7 @@ import smorgas.core.value.SearchWords;
 /**
  * The negatives of a plan: words that rules drop, as phrases, and what a hand said of these and others. Platforms match
  * negatives to the letter (common practice), so each leaves as the keywords write it. What would block a keyword of the plan
- * is held back until somebody says that it is meant.
+ * is not exported until somebody says that it is meant.
  */
 final class Negatives {
 
@@ -33,23 +33,23 @@ final class Negatives {
     private final Keywords keywords;
     private final Supplier<SearchWords> words;
     private final Recipe recipe;
-    private final BitSet served;
+    private final BitSet exported;
     private final List<Plan.Conflict> conflicts = new ArrayList<>();
 
     /**
      * Of a plan.
      *
      * @param words of all keywords; asked only if there are negatives
-     * @param served the keywords that the plan serves
+     * @param exported the keywords that the plan serves
      */
-    Negatives(Keywords keywords, Supplier<SearchWords> words, Recipe recipe, BitSet served) {
+    Negatives(Keywords keywords, Supplier<SearchWords> words, Recipe recipe, BitSet exported) {
         this.keywords = keywords;
         this.words = words;
         this.recipe = recipe;
-        this.served = served;
+        this.exported = exported;
     }
 
-    /** What was held back, or leaves though it blocks, as far as was asked for negatives. */
+    /** What was not exported, or leaves though it blocks, as far as was asked for negatives. */
     List<Plan.Conflict> conflicts() {
         return List.copyOf(conflicts);
     }
@@ -59,7 +59,7 @@ final class Negatives {
         SequencedMap<String, MatchType> wanted = new LinkedHashMap<>();
         ruled(recipe).forEach(word -> wanted.put(word, MatchType.PHRASE));
         said("", wanted);
-        return leaving(wanted, "", served);
+        return leaving(wanted, "", exported);
     }
 
     /**
@@ -123,7 +123,7 @@ final class Negatives {
     /** The words that rules drop, each once. */
     static List<String> ruled(Recipe recipe) {
         return recipe.sifting().rules().stream()
-                .filter(rule -> rule.standing().orElse(Standing.KEPT) == Standing.DROPPED)
+                .filter(rule -> rule.status().orElse(Status.KEPT) == Status.DROPPED)
                 .flatMap(rule -> dropped(rule, recipe))
                 .distinct()
                 .toList();
@@ -151,7 +151,7 @@ final class Negatives {
         if (blocked.isEmpty()) {
             return negatives;
         }
-        boolean leaves = recipe.serving().negatives().contains(word);
+        boolean exported = recipe.serving().negatives().contains(word);
         conflicts.add(new Plan.Conflict(
                 word,
                 type,
@@ -159,9 +159,9 @@ final class Negatives {
                 group,
                 blocked.cardinality(),
                 blocked.stream().limit(SAMPLES).mapToObj(keywords::text).toList(),
-                leaves,
+                exported,
                 narrower(word, type, group, among)));
-        return leaves ? negatives : List.of();
+        return exported ? negatives : List.of();
     }
 
     /** The keywords among some that a negative would block, in each way in which it is written. */

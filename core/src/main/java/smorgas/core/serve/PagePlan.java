@@ -12,7 +12,7 @@ import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.language.Lexicon;
 import smorgas.core.text.Words;
-import smorgas.core.value.Worth;
+import smorgas.core.value.EstimatedValue;
 
 /** What the web team needs: a page for each ad group, with what it is to say. */
 final class PagePlan {
@@ -25,7 +25,7 @@ final class PagePlan {
             "serve.page-plan.questions",
             "serve.page-plan.intent",
             "serve.page-plan.searches",
-            "serve.page-plan.worth");
+            "serve.page-plan.estimated-value");
 
     /** What its columns are called. */
     static List<String> headings(Handover what) {
@@ -64,7 +64,7 @@ final class PagePlan {
         for (Plan.Campaign campaign : what.plan().campaigns()) {
             for (Plan.AdGroup group : campaign.adGroups()) {
                 List<String> texts =
-                        group.keywords().stream().map(Plan.Served::keyword).toList();
+                        group.keywords().stream().map(Plan.Exported::keyword).toList();
                 if (seen.add(texts)) {
                     rows.add(plan.row(group, texts));
                 }
@@ -102,16 +102,16 @@ final class PagePlan {
                         .map(intent -> what.wording().of(intent.label()))
                         .orElse(""),
                 marked(String.valueOf(searched.sum()), searched.simulated()),
-                marked(worth(members), searched.simulated()));
+                marked(estimatedValue(members), searched.simulated()));
     }
 
     private static String marked(String figure, boolean simulated) {
         return simulated && !figure.isEmpty() ? Searched.MARK + figure : figure;
     }
 
-    private String worth(BitSet members) {
-        Worth.Total total = what.recipe().valuing().assumes()
-                ? what.worth().get().sum(members).parts().get(Worth.Part.VALUE)
+    private String estimatedValue(BitSet members) {
+        EstimatedValue.Total total = what.recipe().valuing().assumes()
+                ? what.estimatedValue().get().sum(members).parts().get(EstimatedValue.Part.VALUE)
                 : null;
         return total == null ? "" : String.valueOf(Math.round(total.middle() / HUNDREDTHS));
     }

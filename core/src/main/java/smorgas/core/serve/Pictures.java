@@ -12,7 +12,7 @@ import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Overlap;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** The pictures of a project: how its lines became a plan, the map of its groups, and what its lists share. */
@@ -73,9 +73,9 @@ final class Pictures {
 
         Drawing drawing() {
             lists();
-            int kept = what.standings().count(Standing.KEPT);
-            int undecided = what.standings().count(Standing.UNDECIDED);
-            int dropped = what.standings().count(Standing.DROPPED);
+            int kept = what.statuses().count(Status.KEPT);
+            int undecided = what.statuses().count(Status.UNDECIDED);
+            int dropped = what.statuses().count(Status.DROPPED);
             ribbon(new Corner(FOLD, TOP), new Corner(SIFT, TOP), high(keywords.size()), BODY);
             peel(
                     FOLD,
@@ -174,7 +174,7 @@ final class Pictures {
                 }
             }
             to = end(from, to, rest, what.text("serve.pictures.more-groups", order.length - MOST), GROUP_SOFT);
-            end(from + high(rest), to, groups.grouping().leftovers(), what.text("serve.pictures.leftovers"), FOLDED);
+            end(from + high(rest), to, groups.grouping().ungrouped(), what.text("serve.pictures.ungrouped"), FOLDED);
         }
 
         /** A ribbon to where its name stands; where the next may begin. */
@@ -216,7 +216,7 @@ final class Pictures {
         }
         boolean made = IntStream.of(groups.order())
                         .anyMatch(group -> groups.searches(group).simulated())
-                || groups.leftoverSearches().simulated();
+                || groups.ungroupedSearches().simulated();
         if (made) {
             shapes.add(new Drawing.Letters(0, high + 16, PLAIN, false, false, what.text(MADE_UP), QUIET));
         }
@@ -236,8 +236,8 @@ final class Pictures {
     }
 
     private static String name(Handover what, Groups groups, GroupMap.Area area) {
-        if (area.leftovers()) {
-            return what.text("serve.pictures.leftovers");
+        if (area.ungrouped()) {
+            return what.text("serve.pictures.ungrouped");
         }
         if (area.smaller() > 0) {
             return what.text("serve.pictures.smaller", area.smaller());

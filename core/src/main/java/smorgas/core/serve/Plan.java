@@ -15,20 +15,20 @@ import smorgas.core.text.Message;
  * @param campaigns in the order in which they leave
  * @param count how much it holds
  * @param conflicts words of rules that would block what the plan itself serves
- * @param heldBack keywords that are not in the plan because a program on the way would run or refuse them
+ * @param notExported keywords that are not in the plan because a program on the way would run or refuse them
  * @param notes what the researcher should know before it leaves
  */
 public record Plan(
         List<Campaign> campaigns,
         PlanCount count,
         List<Conflict> conflicts,
-        List<HeldBack> heldBack,
+        List<NotExported> notExported,
         List<Message> notes) {
 
     public Plan {
         campaigns = List.copyOf(campaigns);
         conflicts = List.copyOf(conflicts);
-        heldBack = List.copyOf(heldBack);
+        notExported = List.copyOf(notExported);
         notes = List.copyOf(notes);
     }
 
@@ -49,7 +49,7 @@ public record Plan(
     /**
      * Keywords that are answered by the same ads.
      *
-     * @param keys of the groups that it is made of; none of the leftovers
+     * @param keys of the groups that it is made of; none of the ungrouped keywords
      * @param bidMicros the most that a click may cost, in millionths of the currency; 0 for none, or where keywords have their own
      * @param keywords the most searched first
      * @param page the landing page; empty if none is known
@@ -60,7 +60,7 @@ public record Plan(
             String name,
             List<String> keys,
             long bidMicros,
-            List<Served> keywords,
+            List<Exported> keywords,
             Optional<String> page,
             List<Ad> ads,
             List<Negative> negatives) {
@@ -77,8 +77,8 @@ public record Plan(
         }
 
         /** The bid of one of its keywords as it is written: its own, else that of the ad group. */
-        public String bid(Served served) {
-            return served.bidMicros() == 0 ? bid() : written(served.bidMicros());
+        public String bid(Exported exported) {
+            return exported.bidMicros() == 0 ? bid() : written(exported.bidMicros());
         }
     }
 
@@ -111,7 +111,7 @@ public record Plan(
      *
      * @param bidMicros its own bid, in millionths of the currency; 0 for that of its ad group
      */
-    public record Served(String keyword, Set<MatchType> matchTypes, long bidMicros) {}
+    public record Exported(String keyword, Set<MatchType> matchTypes, long bidMicros) {}
 
     /** A negative keyword and how close a search must come to it to be blocked. */
     public record Negative(String keyword, MatchType matchType) {}
@@ -132,10 +132,10 @@ public record Plan(
     private static Stream<Row> rows(Campaign campaign, AdGroup group) {
         String page = group.page().orElse("");
         // A stream for each keyword would cost more than its rows.
-        return group.keywords().stream().mapMulti((served, rows) -> {
-            String bid = group.bid(served);
-            for (MatchType type : served.matchTypes()) {
-                rows.accept(new Row(campaign.name(), group.name(), served.keyword(), type, bid, page));
+        return group.keywords().stream().mapMulti((exported, rows) -> {
+            String bid = group.bid(exported);
+            for (MatchType type : exported.matchTypes()) {
+                rows.accept(new Row(campaign.name(), group.name(), exported.keyword(), type, bid, page));
             }
         });
     }
@@ -169,7 +169,7 @@ public record Plan(
      * @param group the key of the group in which it is one; empty for the campaign
      * @param blocks how many keywords it would block
      * @param samples some of them
-     * @param leaves whether somebody has said that it is meant; else it is held back
+     * @param exported whether somebody has said that it is meant; else it is not exported
      * @param narrower a narrower match type in which it would block none
      */
     public record Conflict(
@@ -179,7 +179,7 @@ public record Plan(
             String group,
             int blocks,
             List<String> samples,
-            boolean leaves,
+            boolean exported,
             Optional<MatchType> narrower) {
         public Conflict {
             samples = List.copyOf(samples);
@@ -192,5 +192,5 @@ public record Plan(
     }
 
     /** A keyword that is left out, and why, as the end of the sentence "it ...". */
-    public record HeldBack(String keyword, Message why) {}
+    public record NotExported(String keyword, Message why) {}
 }

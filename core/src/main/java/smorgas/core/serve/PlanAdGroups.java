@@ -37,7 +37,7 @@ final class PlanAdGroups {
     private final PlanSettings settings;
     private final PlanNaming naming;
     private final List<List<Plan.Negative>> negatives;
-    private final List<Plan.HeldBack> heldBack;
+    private final List<Plan.NotExported> notExported;
     private final Inherited inherited;
     private final PlanPaging paging;
     private final PlanBidding ofPlan;
@@ -46,18 +46,21 @@ final class PlanAdGroups {
     private final boolean oneType;
 
     PlanAdGroups(
-            Planner.Input input, PlanNaming naming, List<List<Plan.Negative>> negatives, List<Plan.HeldBack> heldBack) {
+            Planner.Input input,
+            PlanNaming naming,
+            List<List<Plan.Negative>> negatives,
+            List<Plan.NotExported> notExported) {
         this.input = input;
         this.keywords = input.keywords();
         this.recipe = input.recipe();
         this.settings = recipe.serving().plan();
         this.naming = naming;
         this.negatives = negatives;
-        this.heldBack = heldBack;
+        this.notExported = notExported;
         this.inherited = new Inherited(keywords, input.rules());
         this.paging = new PlanPaging(
                 settings.pages(), keywords, inherited, input.rules().sharedWords());
-        this.ofPlan = new PlanBidding(settings.bids(), keywords, input.worth());
+        this.ofPlan = new PlanBidding(settings.bids(), keywords, input.estimatedValue());
         this.writer = new AdWriter(recipe.serving().ads().words());
         this.byIntent = settings.names().adGroup().contains(PlanNames.INTENT);
         this.oneType = settings.oneTypeEach();
@@ -71,7 +74,7 @@ final class PlanAdGroups {
     List<Plan.AdGroup> of(String campaign, Part part, int most) {
         List<Named> named = named(campaign, part, most);
         OwnCampaign own = recipe.serving().campaigns().getOrDefault(part.key(), OwnCampaign.NONE);
-        PlanBidding bidding = own.ownBids() ? new PlanBidding(own.bids(), keywords, input.worth()) : ofPlan;
+        PlanBidding bidding = own.ownBids() ? new PlanBidding(own.bids(), keywords, input.estimatedValue()) : ofPlan;
         Plan.AdGroup[] made = new Plan.AdGroup[named.size()];
         Cores.run(made.length, FEW, (from, to) -> {
             for (int i = from; i < to; i++) {
@@ -108,7 +111,7 @@ final class PlanAdGroups {
                             oneType ? PlanNames.MATCH_TYPE : "",
                             taken);
                     if (Formulas.runs(name)) {
-                        heldBack(name, some);
+                        notExported(name, some);
                     } else {
                         all.add(new Named(name, theme, unit, piece.getKey(), some, type));
                     }
@@ -118,10 +121,10 @@ final class PlanAdGroups {
         return all;
     }
 
-    private void heldBack(String name, int[] some) {
+    private void notExported(String name, int[] some) {
         Message why = Message.of("serve.plan-ad-groups.ad-group-whose-name", name.charAt(0));
         for (int keyword : some) {
-            heldBack.add(new Plan.HeldBack(keywords.text(keyword), why));
+            notExported.add(new Plan.NotExported(keywords.text(keyword), why));
         }
     }
 
@@ -154,9 +157,9 @@ final class PlanAdGroups {
 
     private Plan.AdGroup adGroup(Named one, PlanBidding bidding) {
         Serving.Own own = own(one.unit());
-        List<Plan.Served> rows = new ArrayList<>(one.some().length);
+        List<Plan.Exported> rows = new ArrayList<>(one.some().length);
         for (int keyword : one.some()) {
-            rows.add(new Plan.Served(
+            rows.add(new Plan.Exported(
                     keywords.text(keyword), one.types(), own.bidMicros() > 0 ? 0 : bidding.of(keyword)));
         }
         return new Plan.AdGroup(

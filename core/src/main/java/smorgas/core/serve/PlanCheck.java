@@ -117,8 +117,8 @@ public final class PlanCheck {
     /**
      * What is looked at.
      *
-     * @param served what belongs together
-     * @param steers what would keep it apart, by the numbers of {@code served}
+     * @param exported what belongs together
+     * @param steers what would keep it apart, by the numbers of {@code exported}
      */
     public record Input(
             Plan plan,
@@ -126,7 +126,7 @@ public final class PlanCheck {
             Groups groups,
             Recipe recipe,
             Intents intents,
-            List<Planner.ServedGroup> served,
+            List<Planner.ExportedGroup> exported,
             List<Apart.Steer> steers) {}
 
     private final Input what;
@@ -144,13 +144,13 @@ public final class PlanCheck {
     /** What is odd; nothing if all is well. */
     public static List<Finding> of(Input what) {
         PlanCheck check = new PlanCheck(what);
-        check.heldBack();
+        check.notExported();
         check.adGroups();
         check.shadowed();
-        check.leftovers();
+        check.ungrouped();
         return check.found.entrySet().stream()
                 .map(entry -> entry.getValue().finding(entry.getKey()))
-                .sorted(Comparator.comparing((Finding one) -> one.kind() != CheckKind.HELD_BACK)
+                .sorted(Comparator.comparing((Finding one) -> one.kind() != CheckKind.NOT_EXPORTED)
                         .thenComparing(Comparator.<Finding>comparingLong(
                                         finding -> finding.searches().sum())
                                 .reversed())
@@ -168,9 +168,9 @@ public final class PlanCheck {
                 : Doubled.NOTHING;
     }
 
-    private void heldBack() {
-        for (Plan.HeldBack held : what.plan().heldBack()) {
-            of(CheckKind.HELD_BACK)
+    private void notExported() {
+        for (Plan.NotExported held : what.plan().notExported()) {
+            of(CheckKind.NOT_EXPORTED)
                     .add(
                             held.keyword(),
                             what.keywords()
@@ -194,7 +194,7 @@ public final class PlanCheck {
             boolean bids = bidsOf(campaign).from() != PlanBids.From.NOTHING;
             for (Plan.AdGroup group : campaign.adGroups()) {
                 int[] members = group.keywords().stream()
-                        .mapToInt(served -> keywords.find(served.keyword()).orElseThrow())
+                        .mapToInt(exported -> keywords.find(exported.keyword()).orElseThrow())
                         .toArray();
                 Doubled all = IntStream.of(members).mapToObj(this::twice).reduce(Doubled.NOTHING, Doubled::plus);
                 sizes(group, members, all, number);
@@ -229,7 +229,7 @@ public final class PlanCheck {
         BitSet found = new BitSet();
         for (Apart.Steer steer : what.steers()) {
             Plan.Negative negative = new Plan.Negative(steer.negative(), steer.type());
-            if (!leaving.getOrDefault(key(what.served().get(steer.from()).keys()), Set.of())
+            if (!leaving.getOrDefault(key(what.exported().get(steer.from()).keys()), Set.of())
                     .contains(negative)) {
                 steer.searches().forEach(found::set);
             }
@@ -244,21 +244,21 @@ public final class PlanCheck {
         return keys.isEmpty() ? "" : keys.getFirst();
     }
 
-    private void keyword(Plan.AdGroup group, Plan.Served served, int keyword, int number, boolean bids) {
-        if (bids && served.bidMicros() == 0 && group.bidMicros() == 0) {
-            of(CheckKind.NO_BID).add(served.keyword(), twice(keyword));
+    private void keyword(Plan.AdGroup group, Plan.Exported exported, int keyword, int number, boolean bids) {
+        if (bids && exported.bidMicros() == 0 && group.bidMicros() == 0) {
+            of(CheckKind.NO_BID).add(exported.keyword(), twice(keyword));
         }
         if (!searches.known(keyword)) {
-            of(CheckKind.NO_SEARCHES).add(served.keyword(), Doubled.NOTHING);
+            of(CheckKind.NO_SEARCHES).add(exported.keyword(), Doubled.NOTHING);
         }
         // In several match types it may be in an ad group each; in two of one type it competes with itself.
-        int[] where = places.computeIfAbsent(served.matchTypes(), none -> {
+        int[] where = places.computeIfAbsent(exported.matchTypes(), none -> {
             int[] fresh = new int[what.keywords().size()];
             Arrays.fill(fresh, -1);
             return fresh;
         });
         if (where[keyword] >= 0) {
-            of(CheckKind.TWICE).add(served.keyword(), twice(keyword));
+            of(CheckKind.TWICE).add(exported.keyword(), twice(keyword));
         }
         where[keyword] = number;
     }
@@ -327,14 +327,15 @@ public final class PlanCheck {
         return Stream.concat(ad.headlines().stream(), ad.descriptions().stream());
     }
 
-    private void leftovers() {
-        if (what.recipe().serving().plan().groups().leftovers()) {
+    private void ungrouped() {
+        if (what.recipe().serving().plan().groups().ungrouped()) {
             return;
         }
         Grouping grouping = what.groups().grouping();
         for (int keyword = 0; keyword < what.keywords().size(); keyword++) {
-            if (grouping.groupOf(keyword) == Grouping.LEFTOVER && twice(keyword).sum() > 0) {
-                of(CheckKind.LEFTOVERS).add(what.keywords().text(keyword), twice(keyword));
+            if (grouping.groupOf(keyword) == Grouping.UNGROUPED
+                    && twice(keyword).sum() > 0) {
+                of(CheckKind.UNGROUPED).add(what.keywords().text(keyword), twice(keyword));
             }
         }
     }

@@ -47,13 +47,13 @@ final class PlanJson extends TextPlanFormat {
         bid(group.bidMicros(), out);
         group.page().ifPresent(page -> out.writeStringProperty("page", page));
         out.writeArrayPropertyStart("keywords");
-        for (Plan.Served served : group.keywords()) {
+        for (Plan.Exported exported : group.keywords()) {
             out.writeStartObject();
-            out.writeStringProperty("keyword", served.keyword());
+            out.writeStringProperty("keyword", exported.keyword());
             out.writeArrayPropertyStart("matchTypes");
-            served.matchTypes().stream().map(MatchType::name).forEach(out::writeString);
+            exported.matchTypes().stream().map(MatchType::name).forEach(out::writeString);
             out.writeEndArray();
-            bid(served.bidMicros(), out);
+            bid(exported.bidMicros(), out);
             out.writeEndObject();
         }
         out.writeEndArray();

@@ -34,12 +34,12 @@ final class PlanOutline extends TextPlanFormat {
                         to.write("        " + description + "\n");
                     }
                 }
-                for (Plan.Served served : group.keywords()) {
-                    if (!served.matchTypes().equals(before)) {
-                        before = served.matchTypes();
+                for (Plan.Exported exported : group.keywords()) {
+                    if (!exported.matchTypes().equals(before)) {
+                        before = exported.matchTypes();
                         types = types(before, what);
                     }
-                    to.write("    " + served.keyword() + " \u00B7 " + types + "\n");
+                    to.write("    " + exported.keyword() + " \u00B7 " + types + "\n");
                 }
                 for (Plan.Negative negative : group.negatives()) {
                     to.write("    " + what.text("serve.plan-outline.never", written(negative, what)) + "\n");

@@ -19,7 +19,7 @@ import smorgas.core.recipe.serve.PlanCampaigns;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.recipe.value.Intent;
 
-/** Parts what is served into campaigns. */
+/** Parts what is exported into campaigns. */
 final class PlanParts {
 
     /** What a campaign holds whose keywords have no tag, intent or market. */
@@ -117,9 +117,7 @@ final class PlanParts {
     private Collection<String> which(PlanUnits.Unit unit, int keyword) {
         return switch (by) {
             case TAG ->
-                List.of(input.standings().tags().of(keyword).stream()
-                        .findFirst()
-                        .orElse(""));
+                List.of(input.statuses().tags().of(keyword).stream().findFirst().orElse(""));
             case INTENT ->
                 List.of(input.intents().get().lead(keyword).map(Enum::name).orElse(""));
             case MARKET -> markets(keyword);

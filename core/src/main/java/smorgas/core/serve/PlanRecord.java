@@ -20,7 +20,7 @@ import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
- * What a plan had in it when it was served, compactly, to be compared with what it has later.
+ * What a plan had in it when it was exported, compactly, to be compared with what it has later.
  *
  * @param rows in the order in which they left
  */
@@ -140,12 +140,12 @@ public record PlanRecord(List<Row> rows) {
             long characters = 0;
             for (CsvRecord cells : in) {
                 if (cells.getFieldCount() != CELLS) {
-                    throw new Refusal("serve.plan-record.what-served-then-cannot");
+                    throw new Refusal("serve.plan-record.what-exported-then-cannot");
                 }
                 characters +=
                         cells.getFields().stream().mapToInt(String::length).sum();
                 if (characters > MOST_CHARACTERS) {
-                    throw new Refusal("serve.plan-record.what-served-then-unpacks", MOST_CHARACTERS);
+                    throw new Refusal("serve.plan-record.what-exported-then-unpacks", MOST_CHARACTERS);
                 }
                 rows.add(new Row(
                         Kind.valueOf(cells.getField(0)),
@@ -158,7 +158,7 @@ public record PlanRecord(List<Row> rows) {
                         cells.getField(7)));
             }
         } catch (IOException | IllegalArgumentException e) {
-            throw new Refusal(Message.of("serve.plan-record.what-served-then-cannot"), e);
+            throw new Refusal(Message.of("serve.plan-record.what-exported-then-cannot"), e);
         }
         return new PlanRecord(rows);
     }

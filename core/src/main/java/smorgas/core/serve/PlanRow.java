@@ -57,14 +57,14 @@ record PlanRow(
             case AD_GROUP ->
                 Stream.of(row(kind, campaign, group.name(), "", List.of(), false, group.bid(), page, NO_AD));
             case KEYWORD ->
-                group.keywords().stream().mapMulti((served, rows) -> {
-                    String bid = group.bid(served);
-                    for (MatchType type : served.matchTypes()) {
+                group.keywords().stream().mapMulti((exported, rows) -> {
+                    String bid = group.bid(exported);
+                    for (MatchType type : exported.matchTypes()) {
                         rows.accept(row(
                                 kind,
                                 campaign,
                                 group.name(),
-                                served.keyword(),
+                                exported.keyword(),
                                 List.of(type),
                                 false,
                                 bid,

@@ -14,7 +14,7 @@ import smorgas.core.text.Message;
 
 /**
  * Writes a plan as a table of RFC 4180, with commas or tabs between cells, in the columns that ad platforms share. Nothing is
- * neutralised here, for a platform must get the keyword itself: what would need it is held back.
+ * neutralised here, for a platform must get the keyword itself: what would need it is not exported.
  */
 public final class PlanTable extends TextPlanFormat {
 

@@ -27,13 +27,13 @@ import smorgas.core.group.read.ThemeTree;
 import smorgas.core.recipe.serve.PlanGroups;
 import smorgas.core.recipe.serve.PlanRules;
 import smorgas.core.recipe.serve.PlanSettings;
-import smorgas.core.recipe.sift.Standing;
-import smorgas.core.sift.Standings;
+import smorgas.core.recipe.sift.Status;
+import smorgas.core.sift.Statuses;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Message;
 
-/** What is to be served together, before it is parted into campaigns and ad groups: groups, or broader themes of them. */
+/** What is to be exported together, before it is parted into campaigns and ad groups: groups, or broader themes of them. */
 public final class PlanUnits {
 
     /** Characters that ad platforms refuse in a keyword (common practice). */
@@ -54,14 +54,14 @@ public final class PlanUnits {
      *
      * @param theme what they are about; of those that a hand has named, its name
      * @param byHand whether a hand has written it with capitals of its own
-     * @param group the number of its first group; -1 for the leftovers
-     * @param keys of the groups in it; none of the leftovers
-     * @param keywords what is served of it, the most searched first
+     * @param group the number of its first group; -1 for the ungrouped keywords
+     * @param keys of the groups in it; none of the ungrouped keywords
+     * @param keywords what is exported of it, the most searched first
      */
     record Unit(String theme, boolean byHand, int group, List<String> keys, int[] keywords) {}
 
     private final Keywords keywords;
-    private final Standings standings;
+    private final Statuses statuses;
     private final Groups groups;
     private final PlanSettings settings;
     private final PlanRules rules;
@@ -70,13 +70,13 @@ public final class PlanUnits {
     private final boolean[] faulty;
 
     private final List<Unit> units = new ArrayList<>();
-    private final List<Plan.HeldBack> heldBack = new ArrayList<>();
+    private final List<Plan.NotExported> notExported = new ArrayList<>();
     private int leftOutGroups;
     private int leftOutKeywords;
 
-    private PlanUnits(Keywords keywords, Standings standings, Groups groups, PlanSettings settings, PlanRules rules) {
+    private PlanUnits(Keywords keywords, Statuses statuses, Groups groups, PlanSettings settings, PlanRules rules) {
         this.keywords = keywords;
-        this.standings = standings;
+        this.statuses = statuses;
         this.groups = groups;
         this.settings = settings;
         this.rules = rules;
@@ -96,8 +96,8 @@ public final class PlanUnits {
 
     /** Of keywords that are grouped, as settings say. */
     public static PlanUnits of(
-            Keywords keywords, Standings standings, Groups groups, PlanSettings settings, PlanRules rules) {
-        PlanUnits made = new PlanUnits(keywords, standings, groups, settings, rules);
+            Keywords keywords, Statuses statuses, Groups groups, PlanSettings settings, PlanRules rules) {
+        PlanUnits made = new PlanUnits(keywords, statuses, groups, settings, rules);
         made.fill();
         Cores.run(made.units.size(), FEW_UNITS, (from, to) -> {
             for (int i = from; i < to; i++) {
@@ -115,8 +115,8 @@ public final class PlanUnits {
         return units;
     }
 
-    List<Plan.HeldBack> heldBack() {
-        return heldBack;
+    List<Plan.NotExported> notExported() {
+        return notExported;
     }
 
     /** How many groups are left out since they are too small or have nothing Kept. */
@@ -138,9 +138,9 @@ public final class PlanUnits {
         } else {
             broader(groups.tree());
         }
-        if (settings.groups().leftovers()) {
+        if (settings.groups().ungrouped()) {
             int[] left = IntStream.range(0, keywords.size())
-                    .filter(keyword -> grouping.groupOf(keyword) == Grouping.LEFTOVER)
+                    .filter(keyword -> grouping.groupOf(keyword) == Grouping.UNGROUPED)
                     .toArray();
             add(Grouper.REST, true, -1, List.of(), left);
         }
@@ -193,11 +193,11 @@ public final class PlanUnits {
         IntArrayList any = new IntArrayList();
         boolean kept = false;
         for (int keyword : members) {
-            boolean isKept = standings.of(keyword) == Standing.KEPT;
+            boolean isKept = statuses.of(keyword) == Status.KEPT;
             if (isKept || !which.keptOnly()) {
                 kept |= isKept;
                 if (faulty[keyword]) {
-                    heldBack.add(new Plan.HeldBack(
+                    notExported.add(new Plan.NotExported(
                             keywords.text(keyword), fault(keyword).orElseThrow()));
                 } else {
                     any.add(keyword);
@@ -225,10 +225,10 @@ public final class PlanUnits {
         return searches == null ? 0 : searches.twiceMiddle(keyword);
     }
 
-    /** Those with too few keywords are left out, or join the nearest that has enough; the leftovers stay what they are. */
+    /** Those with too few keywords are left out, or join the nearest that has enough; the ungrouped keywords stay what they are. */
     private void small() {
         int least = settings.groups().smallest();
-        boolean joins = settings.groups().small() == PlanGroups.Small.INTO_NEIGHBOUR;
+        boolean joins = settings.groups().small() == PlanGroups.Small.INTO_RELATED;
         Map<Integer, Integer> placeOf = new HashMap<>();
         for (int place = 0; place < units.size(); place++) {
             Unit unit = units.get(place);
@@ -246,7 +246,7 @@ public final class PlanUnits {
                 continue;
             }
             out.add(place);
-            Optional<Integer> into = joins ? neighbour(unit, placeOf) : Optional.empty();
+            Optional<Integer> into = joins ? related(unit, placeOf) : Optional.empty();
             into.ifPresentOrElse(
                     near -> joining.computeIfAbsent(near, none -> new ArrayList<>())
                             .add(unit),
@@ -265,7 +265,7 @@ public final class PlanUnits {
         units.addAll(left);
     }
 
-    private Optional<Integer> neighbour(Unit unit, Map<Integer, Integer> placeOf) {
+    private Optional<Integer> related(Unit unit, Map<Integer, Integer> placeOf) {
         return groups.explained().near(unit.group()).stream()
                 .map(Explained.Near::group)
                 .filter(placeOf::containsKey)
@@ -291,11 +291,11 @@ public final class PlanUnits {
                 sort(all.intStream().distinct().toArray()));
     }
 
-    /** The keywords that are served, each once. */
-    BitSet served() {
-        BitSet served = new BitSet();
-        units.forEach(unit -> Arrays.stream(unit.keywords()).forEach(served::set));
-        return served;
+    /** The keywords that are exported, each once. */
+    BitSet exported() {
+        BitSet exported = new BitSet();
+        units.forEach(unit -> Arrays.stream(unit.keywords()).forEach(exported::set));
+        return exported;
     }
 
     private Optional<Message> fault(int keyword) {

@@ -16,7 +16,7 @@ import smorgas.core.column.Numbers;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /**
@@ -79,22 +79,22 @@ final class PlanWorkbook implements PlanFormat {
         sheet.row(what.text("serve.plan-workbook.currency"), what.currency());
         sheet.row(what.text("serve.plan-workbook.lines"), what.keywords().linesInUse());
         sheet.row(what.text("serve.plan-workbook.keywords"), what.keywords().size());
-        for (Standing standing : Standing.values()) {
-            sheet.row(what.wording().of(standing.label()), what.standings().count(standing));
+        for (Status status : Status.values()) {
+            sheet.row(what.wording().of(status.label()), what.statuses().count(status));
         }
         sheet.row(
                 what.text("serve.plan-workbook.groups"),
                 what.groups().grouping().size());
         sheet.row(
-                what.text("serve.plan-workbook.leftovers"),
-                what.groups().grouping().leftovers());
+                what.text("serve.plan-workbook.ungrouped"),
+                what.groups().grouping().ungrouped());
         sheet.row(what.text("serve.plan-workbook.campaigns"), plan.count().campaigns());
         sheet.row(what.text("serve.plan-workbook.ad-groups"), plan.count().adGroups());
-        sheet.row(what.text("serve.plan-workbook.served"), plan.count().keywords());
+        sheet.row(what.text("serve.plan-workbook.exported"), plan.count().keywords());
         sheet.row(what.text("serve.plan-workbook.rows"), plan.count().rows());
         sheet.row(
-                what.text("serve.plan-workbook.held-back-count"),
-                plan.heldBack().size());
+                what.text("serve.plan-workbook.not-exported-count"),
+                plan.notExported().size());
         for (Message note : plan.notes()) {
             sheet.row(what.text("serve.plan-workbook.to-know"), what.wording().of(note));
         }
@@ -127,7 +127,7 @@ final class PlanWorkbook implements PlanFormat {
             for (Plan.AdGroup group : campaign.adGroups()) {
                 BitSet members = new BitSet();
                 group.keywords().stream()
-                        .map(served -> what.keywords().find(served.keyword()))
+                        .map(exported -> what.keywords().find(exported.keyword()))
                         .flatMap(Optional::stream)
                         .forEach(members::set);
                 sheet.row(marked(
@@ -244,7 +244,7 @@ final class PlanWorkbook implements PlanFormat {
                 marked(what, List.of(44, 12, 70), SIMULATED_WIDTH));
         Numbers searches = what.keywords().numbers(Figure.SEARCHES);
         int[] gone = IntStream.range(0, what.keywords().size())
-                .filter(keyword -> what.standings().of(keyword) == Standing.DROPPED)
+                .filter(keyword -> what.statuses().of(keyword) == Status.DROPPED)
                 .toArray();
         for (int keyword : gone) {
             sheet.row(marked(
@@ -253,12 +253,12 @@ final class PlanWorkbook implements PlanFormat {
                                     what.keywords().text(keyword),
                                     searches.known(keyword) ? (Object) (searches.twiceMiddle(keyword) / 2) : "",
                                     what.wording()
-                                            .of(what.standings().reason(keyword).sentence())),
+                                            .of(what.statuses().reason(keyword).sentence())),
                             made(what.keywords(), keyword))
                     .toArray());
         }
-        for (Plan.HeldBack held : what.plan().heldBack()) {
-            sheet.row(held.keyword(), "", what.text("serve.plan-workbook.held-back", held.why()));
+        for (Plan.NotExported held : what.plan().notExported()) {
+            sheet.row(held.keyword(), "", what.text("serve.plan-workbook.not-exported", held.why()));
         }
         sheet.finish();
     }

@@ -21,13 +21,13 @@ import smorgas.core.recipe.serve.PlanCampaigns;
 import smorgas.core.recipe.serve.PlanRules;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.serve.PlanParts.Part;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.text.Formulas;
 import smorgas.core.text.Message;
 import smorgas.core.value.Apart;
+import smorgas.core.value.EstimatedValue;
 import smorgas.core.value.Intents;
 import smorgas.core.value.SearchWords;
-import smorgas.core.value.Worth;
 
 /**
  * Makes the ad plan of a board: what belongs together is found first ({@link PlanUnits}), then parted into campaigns, then into
@@ -41,17 +41,17 @@ public final class Planner {
      * @param rules the numbers of the plan
      * @param units what belongs together, as these settings of its recipe have it
      * @param intents asked only if campaigns or names go by them
-     * @param worth asked only if bids follow from it
+     * @param estimatedValue asked only if bids follow from it
      */
     public record Input(
             Keywords keywords,
-            Standings standings,
+            Statuses statuses,
             Groups groups,
             Recipe recipe,
             PlanRules rules,
             PlanUnits units,
             Supplier<Intents> intents,
-            Supplier<Worth> worth) {}
+            Supplier<EstimatedValue> estimatedValue) {}
 
     private final Input input;
     private final Keywords keywords;
@@ -72,20 +72,20 @@ public final class Planner {
         return new Planner(input).run(words, apart);
     }
 
-    /** What belongs together with what is served of it, in the order of the plan. */
-    public static List<ServedGroup> served(PlanUnits units) {
+    /** What belongs together with what is exported of it, in the order of the plan. */
+    public static List<ExportedGroup> exported(PlanUnits units) {
         return units.units().stream()
-                .map(unit -> new ServedGroup(unit.theme(), unit.keys(), unit.keywords()))
+                .map(unit -> new ExportedGroup(unit.theme(), unit.keys(), unit.keywords()))
                 .toList();
     }
 
     /**
      * What belongs together; an ad group, or several if these are parted further.
      *
-     * @param keys of the groups in it; none of the leftovers
+     * @param keys of the groups in it; none of the ungrouped keywords
      * @param keywords the numbers of what it serves
      */
-    public record ServedGroup(String name, List<String> keys, int[] keywords) {}
+    public record ExportedGroup(String name, List<String> keys, int[] keywords) {}
 
     /** How much the plan holds, without its rows. */
     public static PlanCount count(Input input) {
@@ -95,10 +95,10 @@ public final class Planner {
     /**
      * What other choices would come to.
      *
-     * @param served the keywords that would be served
+     * @param exported the keywords that would be exported
      * @param names of the first ad groups, each with its campaign
      */
-    public record Preview(PlanCount count, BitSet served, List<Name> names) {
+    public record Preview(PlanCount count, BitSet exported, List<Name> names) {
 
         /** How an ad group would be called. */
         public record Name(String campaign, String adGroup) {}
@@ -107,7 +107,7 @@ public final class Planner {
     /** What the plan would come to, with some of its names. */
     public static Preview preview(Input input, int most) {
         Planner planner = new Planner(input);
-        return new Preview(planner.counted(), planner.units.served(), planner.names(most));
+        return new Preview(planner.counted(), planner.units.exported(), planner.names(most));
     }
 
     /** Of every campaign as many as there is room for. */
@@ -145,24 +145,24 @@ public final class Planner {
             }
         }
         return new PlanCount(
-                campaigns, Math.toIntExact(adGroups), units.served().cardinality(), rows);
+                campaigns, Math.toIntExact(adGroups), units.exported().cardinality(), rows);
     }
 
     private Plan run(Supplier<SearchWords> words, Supplier<List<Apart.Steer>> apart) {
-        BitSet served = units.served();
-        Negatives negatives = new Negatives(keywords, words, recipe, served);
+        BitSet exported = units.exported();
+        Negatives negatives = new Negatives(keywords, words, recipe, exported);
         List<List<Plan.Negative>> ofUnits = negatives(negatives, apart);
-        List<Plan.HeldBack> heldBack = new ArrayList<>(units.heldBack());
+        List<Plan.NotExported> notExported = new ArrayList<>(units.notExported());
         List<Plan.Campaign> campaigns = new ArrayList<>();
         List<Plan.Negative> ofAll = negatives.ofCampaigns();
         PlanNaming naming = new PlanNaming(settings.names());
         Set<String> taken = PlanNaming.none();
-        PlanAdGroups adGroups = new PlanAdGroups(input, naming, ofUnits, heldBack);
+        PlanAdGroups adGroups = new PlanAdGroups(input, naming, ofUnits, notExported);
         for (Part part : PlanParts.of(input, units)) {
             OwnCampaign own = said(part);
             String name = naming.campaign(part.label(), own.name(), taken);
             if (Formulas.runs(name)) {
-                heldBack(part, name, heldBack);
+                notExported(part, name, notExported);
                 continue;
             }
             List<Plan.AdGroup> all = adGroups.of(name, part, Integer.MAX_VALUE);
@@ -176,10 +176,10 @@ public final class Planner {
         }
         return new Plan(
                 campaigns,
-                counted(campaigns, heldBack.size() == units.heldBack().size() ? served : null),
+                counted(campaigns, notExported.size() == units.notExported().size() ? exported : null),
                 negatives.conflicts(),
-                heldBack,
-                notes(served));
+                notExported,
+                notes(exported));
     }
 
     private OwnCampaign said(Part part) {
@@ -187,19 +187,19 @@ public final class Planner {
     }
 
     /** A tag from before such names were refused may begin so. */
-    private void heldBack(Part part, String name, List<Plan.HeldBack> heldBack) {
+    private void notExported(Part part, String name, List<Plan.NotExported> notExported) {
         Message why = Message.of("serve.planner.campaign-whose-name-begins", name.charAt(0));
         part.pieces().values().stream()
                 .flatMapToInt(IntStream::of)
-                .forEach(keyword -> heldBack.add(new Plan.HeldBack(keywords.text(keyword), why)));
+                .forEach(keyword -> notExported.add(new Plan.NotExported(keywords.text(keyword), why)));
     }
 
     /**
      * What is in it after all.
      *
-     * @param served all that it serves; null if names have held some of it back
+     * @param exported all that it serves; null if names have held some of it back
      */
-    private static PlanCount counted(List<Plan.Campaign> campaigns, @Nullable BitSet served) {
+    private static PlanCount counted(List<Plan.Campaign> campaigns, @Nullable BitSet exported) {
         Set<String> texts = new HashSet<>();
         int filled = 0;
         int adGroups = 0;
@@ -208,15 +208,15 @@ public final class Planner {
             filled += campaign.adGroups().isEmpty() ? 0 : 1;
             adGroups += campaign.adGroups().size();
             for (Plan.AdGroup group : campaign.adGroups()) {
-                for (Plan.Served one : group.keywords()) {
-                    if (served == null) {
+                for (Plan.Exported one : group.keywords()) {
+                    if (exported == null) {
                         texts.add(one.keyword());
                     }
                     rows += one.matchTypes().size();
                 }
             }
         }
-        return new PlanCount(filled, adGroups, served == null ? texts.size() : served.cardinality(), rows);
+        return new PlanCount(filled, adGroups, exported == null ? texts.size() : exported.cardinality(), rows);
     }
 
     /** Of each unit the negatives that a hand has given it, and those that keep it apart if all are to. */
@@ -239,11 +239,11 @@ public final class Planner {
         return own;
     }
 
-    private List<Message> notes(BitSet served) {
+    private List<Message> notes(BitSet exported) {
         Groups groups = input.groups();
         long twice = IntStream.range(0, groups.grouping().size())
                 .flatMap(group -> Arrays.stream(groups.grouping().also().row(group)))
-                .filter(served::get)
+                .filter(exported::get)
                 .distinct()
                 .count();
         List<Message> notes = new ArrayList<>();
@@ -257,14 +257,14 @@ public final class Planner {
         PlanBids.From from = recipe.serving().plan().bids().from();
         long made = from.figure().stream()
                 .flatMap(figure -> keywords.figure(figure).stream())
-                .flatMapToInt(column -> served.stream().filter(column::simulated))
+                .flatMapToInt(column -> exported.stream().filter(column::simulated))
                 .count();
         if (made > 0) {
-            notes.add(Message.of("serve.planner.bids-keyword-held-back", made));
+            notes.add(Message.of("serve.planner.bids-keyword-not-exported", made));
         }
         Method asked = recipe.grouping().settings().method();
-        // Settled groups stay what they are.
-        Method done = recipe.grouping().pins().settled().isEmpty()
+        // Adopted groups stay what they are.
+        Method done = recipe.grouping().decisions().adopted().isEmpty()
                 ? groups.grouping().settings().method()
                 : asked;
         if (!asked.equals(done.with(asked.meaning()))) {

@@ -13,13 +13,13 @@ import smorgas.core.fold.Gathered;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Assumed;
 import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.Span;
 import smorgas.core.sift.Reason;
 import smorgas.core.sift.RuleFigures;
-import smorgas.core.value.Worth;
+import smorgas.core.value.EstimatedValue;
 
 /** What was done with the lists and what came out, for whoever has asked for it. */
 final class Report {
@@ -106,13 +106,13 @@ final class Report {
         heading(what.text("serve.report.what-dropped-why"));
         say(what.text(
                 "serve.report.dropped-since-they-do",
-                what.standings().count(Standing.DROPPED),
-                what.standings().count(Standing.KEPT),
-                what.standings().count(Standing.UNDECIDED)));
+                what.statuses().count(Status.DROPPED),
+                what.statuses().count(Status.KEPT),
+                what.statuses().count(Status.UNDECIDED)));
         List<List<String>> rows = new ArrayList<>();
         List<Rule> rules = what.recipe().sifting().rules();
         for (int place = 0; place < rules.size(); place++) {
-            RuleFigures figures = what.standings().figures().get(place);
+            RuleFigures figures = what.statuses().figures().get(place);
             if (figures.decided() > 0) {
                 rows.add(List.of(
                         what.wording().of(rules.get(place).sentence()),
@@ -121,7 +121,7 @@ final class Report {
             }
         }
         long byHand = IntStream.range(0, keywords.size())
-                .filter(keyword -> what.standings().reason(keyword) instanceof Reason.ByHand)
+                .filter(keyword -> what.statuses().reason(keyword) instanceof Reason.ByHand)
                 .count();
         if (byHand > 0) {
             rows.add(List.of(what.text("serve.report.judged-hand-one-one"), count(byHand), ""));
@@ -144,7 +144,7 @@ final class Report {
         say(what.text(
                 "serve.report.group-keywords-one-ad",
                 groups.grouping().size(),
-                groups.grouping().leftovers()));
+                groups.grouping().ungrouped()));
         if (groups.grouping().size() > 0) {
             draw(Pictures.map(what));
         }
@@ -222,10 +222,10 @@ final class Report {
             return;
         }
         heading(what.text("serve.report.what-expected-what-assumed"));
-        BitSet served = new BitSet();
-        what.plan().rows().forEach(row -> keywords.find(row.keyword()).ifPresent(served::set));
-        Worth.Sum sum = what.worth().get().sum(served);
-        List<String> parts = Arrays.stream(Worth.Part.values())
+        BitSet exported = new BitSet();
+        what.plan().rows().forEach(row -> keywords.find(row.keyword()).ifPresent(exported::set));
+        EstimatedValue.Sum sum = what.estimatedValue().get().sum(exported);
+        List<String> parts = Arrays.stream(EstimatedValue.Part.values())
                 .filter(sum.parts()::containsKey)
                 .map(part -> what.text(
                         "serve.report.part." + part.name().toLowerCase(Locale.ROOT),
@@ -236,7 +236,7 @@ final class Report {
                         ? what.text("serve.report.month", parts)
                         : what.text("serve.report.month-in", parts, what.currency()));
         int unknown = sum.parts().values().stream()
-                .mapToInt(Worth.Total::unknown)
+                .mapToInt(EstimatedValue.Total::unknown)
                 .max()
                 .orElse(0);
         if (unknown > 0) {
@@ -287,7 +287,7 @@ final class Report {
                 : what.text("bounds.from-to", low, Csv.amount(span.high(), assumed.scale()));
     }
 
-    private String range(Worth.Total total) {
+    private String range(EstimatedValue.Total total) {
         String middle = whole(total.middle() / HUNDREDTHS);
         String low = whole(total.low() / HUNDREDTHS);
         String high = whole(total.high() / HUNDREDTHS);

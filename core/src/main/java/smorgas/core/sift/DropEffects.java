@@ -7,7 +7,7 @@ import java.util.Map;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.figure.Figure;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /**
  * What goes along when keywords are dropped and one may not have thought of.
@@ -18,8 +18,8 @@ import smorgas.core.recipe.sift.Standing;
 public record DropEffects(int kept, Map<Figure, BigDecimal> reported) {
 
     /** Of keywords that would be dropped. */
-    public static DropEffects of(BitSet dropped, Keywords keywords, Standings standings) {
-        BitSet kept = standings.with(Standing.KEPT);
+    public static DropEffects of(BitSet dropped, Keywords keywords, Statuses statuses) {
+        BitSet kept = statuses.with(Status.KEPT);
         kept.and(dropped);
         Map<Figure, BigDecimal> reported = new EnumMap<>(Figure.class);
         for (Figure figure : new Figure[] {Figure.CLICKS, Figure.CONVERSIONS}) {

@@ -14,7 +14,7 @@ import smorgas.core.column.RaggedInts;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.fold.Keywords;
 import smorgas.core.language.Lexicon;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Message;
 import smorgas.core.text.Words;
@@ -77,14 +77,14 @@ public final class Families {
     private final RaggedInts rows;
     private final Keywords keywords;
     private final int[] count;
-    private final int[][] byStanding;
+    private final int[][] byStatus;
     private final Map<WordList.Kind, Set<String>> lists;
     private final Set<String> little;
 
     private Families(
             BitSet view,
             Keywords keywords,
-            Standings standings,
+            Statuses statuses,
             Map<WordList.Kind, Set<String>> lists,
             Set<String> little) {
         this.view = view;
@@ -94,17 +94,17 @@ public final class Families {
         this.lists = lists;
         this.little = little;
         this.count = new int[folded.size()];
-        this.byStanding = new int[Standing.values().length][folded.size()];
+        this.byStatus = new int[Status.values().length][folded.size()];
         int[] lastSeen = new int[folded.size()];
         Arrays.fill(lastSeen, -1);
         for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
-            int standing = standings.of(k).ordinal();
+            int status = statuses.of(k).ordinal();
             for (int place = 0; place < rows.length(k); place++) {
                 int word = rows.get(k, place);
                 if (lastSeen[word] != k) {
                     lastSeen[word] = k;
                     count[word]++;
-                    byStanding[standing][word]++;
+                    byStatus[status][word]++;
                 }
             }
         }
@@ -120,10 +120,10 @@ public final class Families {
     public static Map<Family, List<Member>> of(
             BitSet view,
             Keywords keywords,
-            Standings standings,
+            Statuses statuses,
             Map<WordList.Kind, Set<String>> lists,
             Set<String> little) {
-        return new Families(view, keywords, standings, lists, little).run();
+        return new Families(view, keywords, statuses, lists, little).run();
     }
 
     private Map<Family, List<Member>> run() {
@@ -152,9 +152,9 @@ public final class Families {
         return new Member(
                 folded.text(word),
                 count[word],
-                byStanding[Standing.KEPT.ordinal()][word],
-                byStanding[Standing.UNDECIDED.ordinal()][word],
-                byStanding[Standing.DROPPED.ordinal()][word]);
+                byStatus[Status.KEPT.ordinal()][word],
+                byStatus[Status.UNDECIDED.ordinal()][word],
+                byStatus[Status.DROPPED.ordinal()][word]);
     }
 
     /** What tells of the families of words: known words, how often each is behind a word that places, and so on. */
@@ -175,8 +175,8 @@ public final class Families {
         if (little.contains(text) || text.length() < 2) {
             return null;
         }
-        int kept = byStanding[Standing.KEPT.ordinal()][word];
-        int dropped = byStanding[Standing.DROPPED.ordinal()][word];
+        int kept = byStatus[Status.KEPT.ordinal()][word];
+        int dropped = byStatus[Status.DROPPED.ordinal()][word];
         if (text.chars().anyMatch(Character::isDigit)) {
             return Family.NUMBERS;
         }
@@ -192,7 +192,7 @@ public final class Families {
             return Family.BRANDS;
         }
         if (dropped >= FEWEST
-                && byStanding[Standing.UNDECIDED.ordinal()][word] > 0
+                && byStatus[Status.UNDECIDED.ordinal()][word] > 0
                 && dropped >= MOSTLY * (dropped + kept)) {
             return Family.OTHER_MEANINGS;
         }

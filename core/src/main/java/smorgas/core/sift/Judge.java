@@ -14,11 +14,11 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Intent;
 
 /**
- * Gives every keyword its standing: by pin if a hand decided, else by the first rule from the top that takes it, else
+ * Gives every keyword its status: by decision if a hand decided, else by the first rule from the top that takes it, else
  * Undecided. Rules that tag do so from the top too, and what a hand said of a tag beats them. Depends on nothing but its
  * arguments.
  */
@@ -28,24 +28,24 @@ public final class Judge {
     private final Function<Intent, BitSet> intents;
     private final Keywords keywords;
     private final List<Rule> rules;
-    private final Standing[] standings;
+    private final Status[] statuses;
     private final int[] deciders;
     private final BitSet open;
     private final Map<String, BitSet> tags = new TreeMap<>();
-    private final Map<String, BitSet> pinnedTags = new TreeMap<>();
+    private final Map<String, BitSet> decidedTags = new TreeMap<>();
     private final BitSet[] touched;
     private final BitSet[] tagged;
-    private int lostPins;
+    private int lostDecisions;
 
     private Judge(Matcher matcher, Function<Intent, BitSet> intents, List<Rule> rules) {
         this.matcher = matcher;
         this.intents = intents;
         this.keywords = matcher.keywords();
         this.rules = List.copyOf(rules);
-        this.standings = new Standing[keywords.size()];
-        Arrays.fill(standings, Standing.UNDECIDED);
+        this.statuses = new Status[keywords.size()];
+        Arrays.fill(statuses, Status.UNDECIDED);
         this.deciders = new int[keywords.size()];
-        Arrays.fill(deciders, Standings.NOT_JUDGED);
+        Arrays.fill(deciders, Statuses.NOT_JUDGED);
         this.open = new BitSet(keywords.size());
         open.set(0, keywords.size());
         this.touched = new BitSet[rules.size()];
@@ -56,43 +56,43 @@ public final class Judge {
      * Judges all keywords of the matcher.
      *
      * @param intents the keywords that are for something; asked only if a rule asks for it
-     * @param pins standings given by hand, by tidy text
+     * @param decisions statuses given by hand, by tidy text
      * @param tags by tag, what a hand said of tidy texts: whether they have it
      * @param rules in the order in which they judge
      */
-    public static Standings judge(
+    public static Statuses judge(
             Matcher matcher,
             Function<Intent, BitSet> intents,
-            Map<String, Standing> pins,
+            Map<String, Status> decisions,
             Map<String, ? extends SequencedMap<String, Boolean>> tags,
             List<Rule> rules) {
         Judge judge = new Judge(matcher, intents, rules);
-        pins.forEach(judge::pin);
-        tags.forEach(judge::pinTags);
+        decisions.forEach(judge::decision);
+        tags.forEach(judge::tagDecisions);
         for (int place = 0; place < rules.size(); place++) {
             judge.run(place);
         }
-        return new Standings(
-                judge.standings, judge.deciders, judge.rules, judge.figures(), Tags.of(judge.tags), judge.lostPins);
+        return new Statuses(
+                judge.statuses, judge.deciders, judge.rules, judge.figures(), Tags.of(judge.tags), judge.lostDecisions);
     }
 
-    private void pin(String text, Standing standing) {
+    private void decision(String text, Status status) {
         Optional<Integer> keyword = keywords.meant(text);
         if (keyword.isPresent()) {
-            standings[keyword.get()] = standing;
-            deciders[keyword.get()] = Standings.BY_HAND;
+            statuses[keyword.get()] = status;
+            deciders[keyword.get()] = Statuses.BY_HAND;
             open.clear(keyword.get());
         } else {
-            lostPins++;
+            lostDecisions++;
         }
     }
 
-    private void pinTags(String tag, SequencedMap<String, Boolean> texts) {
+    private void tagDecisions(String tag, SequencedMap<String, Boolean> texts) {
         BitSet with = tags.computeIfAbsent(tag, t -> new BitSet());
-        BitSet pinned = pinnedTags.computeIfAbsent(tag, t -> new BitSet());
+        BitSet decided = decidedTags.computeIfAbsent(tag, t -> new BitSet());
         texts.forEach((text, on) -> keywords.meant(text).ifPresent(keyword -> {
             with.set(keyword, on);
-            pinned.set(keyword);
+            decided.set(keyword);
         }));
     }
 
@@ -106,12 +106,12 @@ public final class Judge {
                 taken.and(open);
                 open.andNot(taken);
                 for (int k = taken.nextSetBit(0); k >= 0; k = taken.nextSetBit(k + 1)) {
-                    standings[k] = gives.standing();
+                    statuses[k] = gives.status();
                     deciders[k] = place;
                 }
             }
             case Rule.Tags gives -> {
-                taken.andNot(pinnedTags.getOrDefault(gives.tag(), new BitSet()));
+                taken.andNot(decidedTags.getOrDefault(gives.tag(), new BitSet()));
                 tags.computeIfAbsent(gives.tag(), t -> new BitSet()).or(taken);
                 tagged[place] = taken;
             }
@@ -132,7 +132,7 @@ public final class Judge {
         Numbers searches = keywords.numbers(Figure.SEARCHES);
         List<RuleFigures> figures = new ArrayList<>();
         for (int place = 0; place < touched.length; place++) {
-            boolean drops = rules.get(place).standing().orElse(Standing.KEPT) == Standing.DROPPED;
+            boolean drops = rules.get(place).status().orElse(Status.KEPT) == Status.DROPPED;
             int alone = 0;
             int decided = 0;
             int overHand = 0;
@@ -146,7 +146,7 @@ public final class Judge {
                     mines.set(k);
                 }
                 against += deciders[k] >= 0 && opposed(deciders[k], place) ? 1 : 0;
-                overHand += drops && deciders[k] == Standings.BY_HAND && standings[k] == Standing.KEPT ? 1 : 0;
+                overHand += drops && deciders[k] == Statuses.BY_HAND && statuses[k] == Status.KEPT ? 1 : 0;
             }
             figures.add(new RuleFigures(
                     touched[place].cardinality(), alone, decided, Searched.of(mines, searches), against, overHand));
@@ -155,7 +155,7 @@ public final class Judge {
     }
 
     private boolean opposed(int decider, int place) {
-        return rules.get(place).standing().isPresent()
-                && !rules.get(decider).standing().equals(rules.get(place).standing());
+        return rules.get(place).status().isPresent()
+                && !rules.get(decider).status().equals(rules.get(place).status());
     }
 }

@@ -122,9 +122,9 @@ public final class Matcher {
                 select(among, keyword -> keywords.text(keyword).codePoints().anyMatch(Character::isDigit));
             case Condition.HasScript has -> inScript(script(has.script()), among);
             case Condition.HasTag has -> beyond.tag().apply(has.tag());
-            case Condition.Stands stands -> beyond.standing().apply(stands.standing());
+            case Condition.Stands stands -> beyond.status().apply(stands.status());
             case Condition.Intended is -> beyond.intent().apply(is.intent());
-            case Condition.Promised promised -> beyond.promise().apply(promised.name());
+            case Condition.Prioritised prioritised -> beyond.priority().apply(prioritised.name());
             case Condition.Valued valued ->
                 valued(
                         beyond.numbers().apply(valued.what()),

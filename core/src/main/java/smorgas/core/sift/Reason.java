@@ -9,7 +9,7 @@ public sealed interface Reason {
     /** The reason in words, without a full stop. */
     Message sentence();
 
-    /** A hand decided; pins beat rules. */
+    /** A hand decided; decisions beat rules. */
     record ByHand() implements Reason {
         @Override
         public Message sentence() {

@@ -13,14 +13,14 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Tidy;
 
 /** Counts the words and phrases of some keywords. */
 public final class WordCounts {
 
     /**
-     * In how many of the keywords a word or phrase stands, in all and by standing.
+     * In how many of the keywords a word or phrase stands, in all and by status.
      *
      * @param searches known searches a month of these keywords
      */
@@ -78,7 +78,7 @@ public final class WordCounts {
 
     private final Keywords keywords;
     private final Phrases phrases;
-    private final Standings standings;
+    private final Statuses statuses;
     private final Asked asked;
     private final boolean[] little;
     private final String containing;
@@ -86,10 +86,10 @@ public final class WordCounts {
     private int all;
     private int folded;
 
-    private WordCounts(Phrases phrases, Standings standings, Set<String> littleWords, Asked asked) {
+    private WordCounts(Phrases phrases, Statuses statuses, Set<String> littleWords, Asked asked) {
         this.keywords = phrases.keywords();
         this.phrases = phrases;
-        this.standings = standings;
+        this.statuses = statuses;
         this.asked = asked;
         this.containing = Tidy.of(asked.containing());
         this.order = orderBy(asked.by());
@@ -106,8 +106,8 @@ public final class WordCounts {
      * @param phrases of all keywords
      * @param littleWords words that say little by themselves
      */
-    public static Found of(BitSet view, Phrases phrases, Standings standings, Set<String> littleWords, Asked asked) {
-        return new WordCounts(phrases, standings, littleWords, asked).run(view);
+    public static Found of(BitSet view, Phrases phrases, Statuses statuses, Set<String> littleWords, Asked asked) {
+        return new WordCounts(phrases, statuses, littleWords, asked).run(view);
     }
 
     private Found run(BitSet view) {
@@ -145,7 +145,7 @@ public final class WordCounts {
             if (!says(length, phrase) || !contains(length, phrase)) {
                 continue;
             }
-            if (!asked.judged() && tally.of(Standing.UNDECIDED, phrase) == 0) {
+            if (!asked.judged() && tally.of(Status.UNDECIDED, phrase) == 0) {
                 folded++;
                 continue;
             }
@@ -167,17 +167,17 @@ public final class WordCounts {
         final int[] count;
         final long[] twice;
         final BitSet made = new BitSet();
-        final int[][] byStanding;
+        final int[][] byStatus;
         final IntArrayList met = new IntArrayList();
 
         Tally(int phrases) {
             count = new int[phrases];
             twice = new long[phrases];
-            byStanding = new int[Standing.values().length][phrases];
+            byStatus = new int[Status.values().length][phrases];
         }
 
-        int of(Standing standing, int phrase) {
-            return byStanding[standing.ordinal()][phrase];
+        int of(Status status, int phrase) {
+            return byStatus[status.ordinal()][phrase];
         }
 
         WordCount word(int phrase, String text) {
@@ -185,9 +185,9 @@ public final class WordCounts {
                     text,
                     count[phrase],
                     new Searched(twice[phrase] / 2, made.get(phrase)),
-                    of(Standing.KEPT, phrase),
-                    of(Standing.UNDECIDED, phrase),
-                    of(Standing.DROPPED, phrase));
+                    of(Status.KEPT, phrase),
+                    of(Status.UNDECIDED, phrase),
+                    of(Status.DROPPED, phrase));
         }
     }
 
@@ -199,7 +199,7 @@ public final class WordCounts {
         for (int k = view.nextSetBit(0); k >= 0; k = view.nextSetBit(k + 1)) {
             long searched = searches != null && searches.known(k) ? searches.twiceMiddle(k) : 0;
             boolean simulated = searches != null && searches.simulated(k);
-            int[] standing = tally.byStanding[standings.of(k).ordinal()];
+            int[] status = tally.byStatus[statuses.of(k).ordinal()];
             int places = of.rows.length(k);
             for (int place = 0; place < places; place++) {
                 int phrase = of.rows.get(k, place);
@@ -209,7 +209,7 @@ public final class WordCounts {
                     }
                     lastSeen[phrase] = k;
                     tally.count[phrase]++;
-                    standing[phrase]++;
+                    status[phrase]++;
                     tally.twice[phrase] += searched;
                     if (simulated) {
                         tally.made.set(phrase);
@@ -229,8 +229,8 @@ public final class WordCounts {
         return switch (asked.by()) {
             case COUNT -> tally.count[phrase] >= last.count();
             case SEARCHES -> tally.twice[phrase] / 2 >= last.searches().sum();
-            case UNDECIDED -> tally.of(Standing.UNDECIDED, phrase) >= last.undecided();
-            case DROPPED -> tally.of(Standing.DROPPED, phrase) >= last.dropped();
+            case UNDECIDED -> tally.of(Status.UNDECIDED, phrase) >= last.undecided();
+            case DROPPED -> tally.of(Status.DROPPED, phrase) >= last.dropped();
             case WORD -> true;
         };
     }

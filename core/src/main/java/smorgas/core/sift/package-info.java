@@ -1,5 +1,5 @@
 /**
- * Sift (the trade: filter): keywords get a standing and a reason. Front doors: {@link smorgas.core.sift.Judge} and
+ * Sift (the trade: filter): keywords get a status and a reason. Front doors: {@link smorgas.core.sift.Judge} and
  * {@link smorgas.core.sift.Matcher}.
  */
 @NullMarked

@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
 import smorgas.core.figure.ColumnRole;
 import smorgas.core.figure.Figure;
 import smorgas.core.recipe.gather.Estimation;
-import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.recipe.gather.SuggestionSettings;
 import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
@@ -40,7 +40,7 @@ public final class Estimator {
     private final BooleanSupplier stopped;
     private final Map<String, FigureService.Estimate> found = new LinkedHashMap<>();
     private final List<String> left = new ArrayList<>();
-    private final List<Foraging.Failed> failed = new ArrayList<>();
+    private final List<SuggestionSettings.Failed> failed = new ArrayList<>();
     private volatile Progress progress;
 
     /**
@@ -54,7 +54,8 @@ public final class Estimator {
     public record Progress(int asked, int of, int found, int failed, Message told) {}
 
     /** What came of it. */
-    public record Result(List<FigureService.Estimate> found, List<String> left, List<Foraging.Failed> failed) {
+    public record Result(
+            List<FigureService.Estimate> found, List<String> left, List<SuggestionSettings.Failed> failed) {
 
         /**
          * As a list to be gathered.
@@ -160,7 +161,7 @@ public final class Estimator {
     private void take(List<String> piece, Asking.Answer<List<FigureService.Estimate>> answer, boolean givenUp) {
         boolean faulty = !answer.fault().isEmpty();
         if (faulty && failed.size() < MOST_FAILED) {
-            failed.add(new Foraging.Failed(
+            failed.add(new SuggestionSettings.Failed(
                     planner.name(),
                     piece.size() > 1
                             ? Message.of("list.and-more", piece.getFirst(), piece.size() - 1)

@@ -20,7 +20,7 @@ import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
 import org.jsoup.select.NodeVisitor;
 import org.jspecify.annotations.Nullable;
-import smorgas.core.recipe.gather.Gleaning.Part;
+import smorgas.core.recipe.gather.PhraseSettings.Part;
 import smorgas.core.text.Refusal;
 
 /** The texts of a page by their parts, in the order in which they stand; what no reader sees is not among them. */

@@ -2,7 +2,7 @@ package smorgas.core.source;
 
 import java.util.List;
 
-/** A service that suggests what else people search for; {@link Forager} asks it. */
+/** A service that suggests what else people search for; {@link SuggestionFinder} asks it. */
 public interface Source extends Service {
 
     /** What is asked. Language is an ISO 639-1 code, place may be empty. */

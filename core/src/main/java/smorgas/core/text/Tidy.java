@@ -22,8 +22,8 @@ public final class Tidy {
             return raw;
         }
         String text = raw;
-        // Lower case can denormalise and marks can hide marks; three rounds settle all but hostile text, which the
-        // loop below settles too, since each round that changes something either shortens the text or lowers it.
+        // Lower case can denormalise and marks can hide marks; three rounds adopt all but hostile text, which the
+        // loop below adopts too, since each round that changes something either shortens the text or lowers it.
         for (int round = 0; round < 64; round++) {
             String next = once(text);
             if (next.equals(text)) {

@@ -42,7 +42,7 @@ public final class Feedback {
 
     /** How a term came to a keyword. */
     public enum Hit {
-        /** It is the keyword as it is served. */
+        /** It is the keyword as it is exported. */
         EXACT("hit.exact"),
         /** It is folded into the keyword. */
         CLOSE("hit.close"),

@@ -1,4 +1,4 @@
-/** What keywords are for and may bring; nothing here changes a standing or a group. */
+/** What keywords are for and may bring; nothing here changes a status or a group. */
 @NullMarked
 package smorgas.core.value;
 

@@ -9,12 +9,12 @@ import smorgas.core.figure.Searched;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** What is next, on the way from the first list to the download. */
 class AheadTest {
@@ -36,21 +36,21 @@ class AheadTest {
         assertThat(Ahead.of(Board.of(List.of(), Recipe.of(List.of(), "en")))).containsExactly(new Task.Gather());
         assertThat(tasks(List.of(), false)).containsExactly(new Task.DropWords(6), new Task.Download());
         List<Entry> entries = new ArrayList<>();
-        entries.add(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)));
+        entries.add(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED)));
         assertThat(tasks(entries, false)).containsExactly(new Task.Sift(5), new Task.Download());
-        entries.add(new SiftEntry.RuleAdded(new Rule(2, new Condition.HasWord("hive"), Standing.KEPT)));
-        entries.add(new SiftEntry.RuleAdded(new Rule(3, new Condition.HasWord("jar"), Standing.KEPT)));
+        entries.add(new SiftEntry.RuleAdded(new Rule(2, new Condition.HasWord("hive"), Status.KEPT)));
+        entries.add(new SiftEntry.RuleAdded(new Rule(3, new Condition.HasWord("jar"), Status.KEPT)));
         assertThat(tasks(entries, true))
                 .as("five keywords are too few for a group by themes, and are searched for")
                 .containsExactly(
-                        new Task.Settle(0), new Task.Leftovers(5, new Searched(1_920, false)), new Task.Download());
-        entries.add(new GroupPin.GroupsSettled(
-                List.of(new GroupPin.GroupsSettled.Settled("bee hive", List.of("bee hive", "bee hives oak"))),
+                        new Task.Adopt(0), new Task.Ungrouped(5, new Searched(1_920, false)), new Task.Download());
+        entries.add(new GroupDecision.GroupsAsTheyAre(
+                List.of(new GroupDecision.GroupsAsTheyAre.Adopted("bee hive", List.of("bee hive", "bee hives oak"))),
                 List.of()));
         assertThat(tasks(entries, true))
-                .as("three keywords are in no group of those that are settled")
-                .contains(new Task.SeatNew(3))
-                .doesNotHaveAnyElementsOfTypes(Task.Settle.class);
+                .as("three keywords are in no group of those that are adopted")
+                .contains(new Task.PlaceNew(3))
+                .doesNotHaveAnyElementsOfTypes(Task.Adopt.class);
     }
 
     @Test

@@ -45,13 +45,14 @@ class AllKindsTest {
         List<String> shown = new ArrayList<>();
         for (int k = 0; k < board.keywords().size(); k++) {
             int group = board.groups().grouping().groupOf(k);
-            shown.add(board.keywords().text(k) + ", " + board.standings().of(k) + ", "
-                    + board.standings().tags().of(k) + ", "
+            shown.add(board.keywords().text(k) + ", " + board.statuses().of(k) + ", "
+                    + board.statuses().tags().of(k) + ", "
                     + (group < 0 ? group : board.groups().name(group)) + ", "
                     + board.intents().seen(k));
         }
         Collections.sort(shown);
-        shown.add(board.worthLeft() + ", " + board.apart() + ", " + board.plan().hashCode());
+        shown.add(board.estimatedValueLeft() + ", " + board.apart() + ", "
+                + board.plan().hashCode());
         return shown;
     }
 

@@ -23,8 +23,8 @@ import smorgas.core.gather.TestLists;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.SiftEntry;
@@ -37,7 +37,7 @@ import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.Plan;
@@ -55,7 +55,7 @@ class BoardTest {
     private static final Lines PASTE = TestLists.lines(2, "[bee hive]\nhive stand tall\nfree hive stand\n");
 
     private static Entry drop(int number, String word) {
-        return new SiftEntry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
+        return new SiftEntry.RuleAdded(new Rule(number, new Condition.HasWord(word), Status.DROPPED));
     }
 
     private static Board board(List<Entry> entries) {
@@ -94,20 +94,20 @@ class BoardTest {
     }
 
     @Test
-    void theFirstRuleThatMatchesWinsAndPinsBeatRules() {
+    void theFirstRuleThatMatchesWinsAndDecisionsBeatRules() {
         Board board = board(List.of(
                 drop(1, "free"),
-                new SiftEntry.RuleAdded(new Rule(2, new Condition.HasText("hive"), Standing.KEPT)),
-                new SiftEntry.Judged(List.of("free hive stand", "not here"), Standing.KEPT)));
-        assertThat(board.standings().of(find(board, "free bee hive"))).isEqualTo(Standing.DROPPED);
-        assertThat(board.standings().reason(find(board, "free bee hive")).sentence())
+                new SiftEntry.RuleAdded(new Rule(2, new Condition.HasText("hive"), Status.KEPT)),
+                new SiftEntry.Judged(List.of("free hive stand", "not here"), Status.KEPT)));
+        assertThat(board.statuses().of(find(board, "free bee hive"))).isEqualTo(Status.DROPPED);
+        assertThat(board.statuses().reason(find(board, "free bee hive")).sentence())
                 .hasToString("rule 1: Drop keywords with the word \"free\"");
-        assertThat(board.standings().of(find(board, "free hive stand"))).isEqualTo(Standing.KEPT);
-        assertThat(board.standings().reason(find(board, "free hive stand")).sentence())
+        assertThat(board.statuses().of(find(board, "free hive stand"))).isEqualTo(Status.KEPT);
+        assertThat(board.statuses().reason(find(board, "free hive stand")).sentence())
                 .hasToString("by hand");
-        assertThat(board.standings().lostPins()).isEqualTo(1);
-        assertThat(board.standings().figures().get(0).touched()).isEqualTo(2);
-        assertThat(board.standings().figures().get(0).decided()).isEqualTo(1);
+        assertThat(board.statuses().lostDecisions()).isEqualTo(1);
+        assertThat(board.statuses().figures().get(0).touched()).isEqualTo(2);
+        assertThat(board.statuses().figures().get(0).decided()).isEqualTo(1);
     }
 
     @Test
@@ -115,23 +115,23 @@ class BoardTest {
         Recipe recipe = Themed.recipe(List.of(drop(1, "free")));
         Board before = Board.of(List.of(PLANNER), recipe);
         Board after = before.next(List.of(PLANNER, PASTE), recipe);
-        assertThat(before.standings().count(Standing.DROPPED)).isEqualTo(1);
-        assertThat(after.standings().count(Standing.DROPPED)).isEqualTo(2);
+        assertThat(before.statuses().count(Status.DROPPED)).isEqualTo(1);
+        assertThat(after.statuses().count(Status.DROPPED)).isEqualTo(2);
     }
 
     @Test
     void aStageRunsAgainOnlyIfItsInputsChanged() {
         Board first = board(List.of(drop(1, "free")));
         first.plan();
-        Recipe dials = Themed.recipe(List.of(drop(1, "free"), new GroupEntry.WordsMuted(List.of("bee"), true)));
+        Recipe dials = Themed.recipe(List.of(drop(1, "free"), new GroupEntry.WordsIgnored(List.of("bee"), true)));
         Board regrouped = first.next(List.of(PLANNER, PASTE), dials);
         assertThat(regrouped.keywords()).isSameAs(first.keywords());
-        assertThat(regrouped.standings()).isSameAs(first.standings());
+        assertThat(regrouped.statuses()).isSameAs(first.statuses());
         assertThat(regrouped.groups()).isNotSameAs(first.groups());
 
         Board kept = first.next(
                 List.of(PLANNER, PASTE),
-                Themed.recipe(List.of(drop(1, "free"), new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT))));
+                Themed.recipe(List.of(drop(1, "free"), new SiftEntry.Judged(List.of("bee hive"), Status.KEPT))));
         assertThat(kept.groups()).as("the same keywords are left").isSameAs(first.groups());
         assertThat(kept.plan()).isNotSameAs(first.plan());
     }
@@ -166,7 +166,7 @@ class BoardTest {
             int group = board.groups().grouping().groupOf(k);
             picture.put(
                     board.keywords().text(k),
-                    board.standings().of(k) + " "
+                    board.statuses().of(k) + " "
                             + board.keywords()
                                     .figure(Figure.SEARCHES)
                                     .orElseThrow()
@@ -182,7 +182,7 @@ class BoardTest {
                 "Shop", "p {theme}", false, 0, EnumSet.of(MatchType.EXACT, MatchType.BROAD), 750_000, false, false);
         Board board = board(List.of(drop(1, "free"), new ServeEntry.PlanSettingsChosen(settings)));
         Plan plan = board.plan();
-        assertThat(plan.heldBack()).extracting(Plan.HeldBack::keyword).containsExactly("=hive stand lift");
+        assertThat(plan.notExported()).extracting(Plan.NotExported::keyword).containsExactly("=hive stand lift");
         assertThat(plan.rows())
                 .contains(new Plan.Row("Shop", "p hive stand", "hive stand", MatchType.BROAD, "0.75", ""))
                 .noneMatch(
@@ -199,31 +199,31 @@ class BoardTest {
     }
 
     @Test
-    void keptOnlyLeavesUndecidedOutAndLeftoversComeOnlyIfChosen() {
-        Entry pin = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
+    void keptOnlyLeavesUndecidedOutAndUngroupedComeOnlyIfChosen() {
+        Entry decision = new SiftEntry.Judged(List.of("hive stand"), Status.KEPT);
         PlanSettings kept = TestPlans.settings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, true, false);
-        assertThat(board(List.of(pin, new ServeEntry.PlanSettingsChosen(kept)))
+        assertThat(board(List.of(decision, new ServeEntry.PlanSettingsChosen(kept)))
                         .plan()
                         .rows())
                 .extracting(Plan.Row::keyword)
                 .containsExactly("hive stand");
         PlanSettings all = TestPlans.settings("C", "{theme}", false, 0, EnumSet.of(MatchType.EXACT), 0, false, true);
         Plan plan = board(List.of(new ServeEntry.PlanSettingsChosen(all))).plan();
-        assertThat(plan.count().keywords() + plan.heldBack().size()).isEqualTo(7);
+        assertThat(plan.count().keywords() + plan.notExported().size()).isEqualTo(7);
     }
 
     @Test
-    void aNegativeThatWouldBlockAServedKeywordIsHeldBackUntilSomebodySaysThatItIsMeant() {
+    void aNegativeThatWouldBlockAnExportedKeywordIsNotExportedUntilSomebodySaysThatItIsMeant() {
         WordList list = new WordList("Unwanted", "en", WordList.Kind.NEGATIVES, 1, List.of("jobs", "hive stand"));
         List<Entry> entries = List.of(
                 drop(1, "free"),
-                new SiftEntry.Judged(List.of("free hive stand"), Standing.KEPT),
+                new SiftEntry.Judged(List.of("free hive stand"), Status.KEPT),
                 new SiftEntry.ListTaken(list),
-                new SiftEntry.RuleAdded(new Rule(2, new Condition.OnList("Unwanted"), Standing.DROPPED)),
-                new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT));
+                new SiftEntry.RuleAdded(new Rule(2, new Condition.OnList("Unwanted"), Status.DROPPED)),
+                new SiftEntry.Judged(List.of("hive stand"), Status.KEPT));
         Plan plan = board(entries).plan();
         assertThat(plan.conflicts())
-                .extracting(Plan.Conflict::word, Plan.Conflict::sample, Plan.Conflict::leaves)
+                .extracting(Plan.Conflict::word, Plan.Conflict::sample, Plan.Conflict::exported)
                 .contains(tuple("free", "free hive stand", false));
         assertThat(plan.negatives())
                 .extracting(Plan.Negative::keyword)
@@ -231,25 +231,25 @@ class BoardTest {
                 .doesNotContain("free", "hive stand");
 
         List<Entry> meant = new ArrayList<>(entries);
-        meant.add(new ServeEntry.NegativeSettled("free", true));
-        Plan settled = board(meant).plan();
-        assertThat(settled.negatives()).extracting(Plan.Negative::keyword).contains("free", "jobs");
-        assertThat(settled.conflicts()).anyMatch(conflict -> conflict.word().equals("free") && conflict.leaves());
-        assertThat(board(meant).planCount()).isEqualTo(settled.count());
-        assertThat(settled.rows()).hasSize((int) settled.count().rows());
+        meant.add(new ServeEntry.NegativeDecided("free", true));
+        Plan adopted = board(meant).plan();
+        assertThat(adopted.negatives()).extracting(Plan.Negative::keyword).contains("free", "jobs");
+        assertThat(adopted.conflicts()).anyMatch(conflict -> conflict.word().equals("free") && conflict.exported());
+        assertThat(board(meant).planCount()).isEqualTo(adopted.count());
+        assertThat(adopted.rows()).hasSize((int) adopted.count().rows());
     }
 
     @Test
     void groupsAreTakenOverInQuickActsThatLeaveTheSameKeywords() {
         Board first = board(List.of());
         Groups found = first.groups();
-        Entry one = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
-        Entry two = new SiftEntry.Judged(List.of("hive lid"), Standing.KEPT);
+        Entry one = new SiftEntry.Judged(List.of("hive stand"), Status.KEPT);
+        Entry two = new SiftEntry.Judged(List.of("hive lid"), Status.KEPT);
         Board quick = first.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(one)))
                 .next(List.of(PLANNER, PASTE), Themed.recipe(List.of(one, two)));
         assertThat(quick.groupsKnown()).isFalse();
         assertThat(quick.groups()).isSameAs(found);
-        Entry drop = new SiftEntry.Judged(List.of("hive stand"), Standing.DROPPED);
+        Entry drop = new SiftEntry.Judged(List.of("hive stand"), Status.DROPPED);
         Board other = first.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(drop)));
         assertThat(other.groups()).isNotSameAs(found);
     }
@@ -263,7 +263,7 @@ class BoardTest {
         assertThat(board.groups().name(group)).isEqualTo("Gifts & More");
         assertThat(rule.key()).isEqualTo(Tidy.of("Gifts & More"));
         Board named =
-                board(List.of(new GroupEntry.GroupRuleSet(rule), new GroupPin.GroupNamed(rule.key(), "Presents")));
+                board(List.of(new GroupEntry.GroupRuleSet(rule), new GroupDecision.GroupNamed(rule.key(), "Presents")));
         assertThat(named.groups().name(named.groups().find(rule.key()))).isEqualTo("Presents");
     }
 
@@ -273,21 +273,22 @@ class BoardTest {
                 .mapToObj(i -> (char) ('b' + i % 20) + (i < 20 ? "x" : "z"))
                 .collect(java.util.stream.Collectors.joining(" "));
         Lines list = TestLists.lines(9, theme + "\n" + theme + " more\n" + theme + " yet\n");
-        Board board = Board.of(List.of(list), Themed.recipe(List.of(new GroupPin.ThemesMade(List.of(theme), true))));
+        Board board =
+                Board.of(List.of(list), Themed.recipe(List.of(new GroupDecision.ThemesMade(List.of(theme), true))));
         assertThat(board.groups().tree().size()).isPositive();
         assertThat(board.groups().find(theme)).isNotNegative();
     }
 
     @Test
     void aKeywordGivenBackStandsAsTheRulesSayAndAnotherOrderIsAnotherDecision() {
-        Entry keep = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
+        Entry keep = new SiftEntry.Judged(List.of("hive stand"), Status.KEPT);
         Entry rule = drop(1, "stand");
-        assertThat(board(List.of(rule, keep)).standings().of(find(board(List.of(rule, keep)), "hive stand")))
-                .isEqualTo(Standing.KEPT);
+        assertThat(board(List.of(rule, keep)).statuses().of(find(board(List.of(rule, keep)), "hive stand")))
+                .isEqualTo(Status.KEPT);
         Board back = board(List.of(rule, keep, new SiftEntry.GivenBack(List.of("hive stand"), List.of())));
-        assertThat(back.standings().of(find(back, "hive stand"))).isEqualTo(Standing.DROPPED);
+        assertThat(back.statuses().of(find(back, "hive stand"))).isEqualTo(Status.DROPPED);
 
-        Entry other = new SiftEntry.Judged(List.of("hive lid"), Standing.DROPPED);
+        Entry other = new SiftEntry.Judged(List.of("hive lid"), Status.DROPPED);
         Recipe one = Themed.recipe(List.of(keep, other));
         Recipe turned = Themed.recipe(List.of(other, keep));
         assertThat(one).isEqualTo(turned);
@@ -310,9 +311,10 @@ class BoardTest {
     @ValueSource(strings = {"=", "+", "-", "@", "\t", "\r", "\uFF1D", "\uFF0B", "\uFF0D", "\uFF20", ";="})
     void noCellOfThePlanBeginsAsAFormulaWhateverARecipeBrings(String start) {
         String run = start + "HYPERLINK(1)";
-        assertThatThrownBy(() -> new GroupPin.KeywordsPlaced(List.of("hive stand"), List.of(), run))
+        assertThatThrownBy(() -> new GroupDecision.KeywordsPlaced(List.of("hive stand"), List.of(), run))
                 .hasMessageContaining("formula");
-        assertThatThrownBy(() -> new GroupPin.GroupNamed("hive stand", run)).hasMessageContaining("formula");
+        assertThatThrownBy(() -> new GroupDecision.GroupNamed("hive stand", run))
+                .hasMessageContaining("formula");
         assertThatThrownBy(() -> new GroupRule(1, run, new Condition.HasWord("x"), false))
                 .hasMessageContaining("formula");
         String csv = TestPlan.written(board(List.of(drop(1, run))), "plan.csv");
@@ -334,25 +336,25 @@ class BoardTest {
     /** What a change of folding leaves as it was is taken over, and what it touches is not. */
     @Test
     void anotherKindOfFoldingTidiesNothingAgainAndJudgesAnew() {
-        Entry pin = new SiftEntry.Judged(List.of("hive stand"), Standing.KEPT);
-        Board first = board(List.of(pin));
+        Entry decision = new SiftEntry.Judged(List.of("hive stand"), Status.KEPT);
+        Board first = board(List.of(decision));
         Keywords keywords = first.keywords();
         Entry noOrder = new FoldEntry.FoldKindSwitched(FoldKind.ORDER, false);
-        Board otherwise = first.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(pin, noOrder)));
+        Board otherwise = first.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(decision, noOrder)));
         assertThat(otherwise.spellings()).isSameAs(first.spellings());
         assertThat(otherwise.misspellings()).isSameAs(first.misspellings());
         assertThat(otherwise.keywords()).isNotSameAs(keywords);
-        assertThat(otherwise.standings().of(find(otherwise, "hive stand"))).isEqualTo(Standing.KEPT);
+        assertThat(otherwise.statuses().of(find(otherwise, "hive stand"))).isEqualTo(Status.KEPT);
 
         Entry cleaning = new FoldEntry.CleaningAdded(1, new Cleaning.Replace(Cleaning.Match.WORDS, "hive", ""));
-        Board cleaned = otherwise.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(pin, noOrder, cleaning)));
+        Board cleaned = otherwise.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(decision, noOrder, cleaning)));
         assertThat(cleaned.spellings()).isSameAs(first.spellings());
         assertThat(cleaned.keywords().text(find(cleaned, "hive stand"))).isEqualTo("stand");
-        // The pin was made on the spelling of the line and still finds its keyword.
-        assertThat(cleaned.standings().of(find(cleaned, "stand"))).isEqualTo(Standing.KEPT);
+        // The decision was made on the spelling of the line and still finds its keyword.
+        assertThat(cleaned.statuses().of(find(cleaned, "stand"))).isEqualTo(Status.KEPT);
         assertThat(cleaned.foldReport().steps().lines()).isEqualTo(9);
 
-        Board undone = cleaned.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(pin)));
+        Board undone = cleaned.next(List.of(PLANNER, PASTE), Themed.recipe(List.of(decision)));
         assertThat(undone.keywords().size()).isEqualTo(keywords.size());
         assertThat(undone.plan()).isEqualTo(first.plan());
     }

@@ -9,12 +9,12 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.serve.Csv;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanRecord;
@@ -32,8 +32,9 @@ class DifferenceTest {
 
     private static Board board(String list, Entry... entries) {
         List<Entry> all = new ArrayList<>(List.of(
-                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("toy"), Standing.DROPPED)),
-                new GroupPin.KeywordsPlaced(List.of("bee hive", "cedar hive", "cedar hives"), List.of(), "hives")));
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("toy"), Status.DROPPED)),
+                new GroupDecision.KeywordsPlaced(
+                        List.of("bee hive", "cedar hive", "cedar hives"), List.of(), "hives")));
         all.addAll(Arrays.asList(entries));
         return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(all, "en"));
     }
@@ -65,14 +66,14 @@ class DifferenceTest {
         assertThat(april.after()).isEqualTo(6);
     }
 
-    /** Settled groups stay what they are over other spellings, another order, growth and a keyword that is taken out by hand. */
+    /** Adopted groups stay what they are over other spellings, another order, growth and a keyword that is taken out by hand. */
     @Test
     void groupsKeepTheirIdentityWhileTheirThemeLives() {
-        GroupPin settled = new GroupPin.GroupsSettled(
+        GroupDecision adopted = new GroupDecision.GroupsAsTheyAre(
                 List.of(
-                        new GroupPin.GroupsSettled.Settled(
+                        new GroupDecision.GroupsAsTheyAre.Adopted(
                                 "hives", List.of("bee hive", "cedar bee hive", "bee hive kit")),
-                        new GroupPin.GroupsSettled.Settled("jars", List.of("honey jar", "glass honey jar"))),
+                        new GroupDecision.GroupsAsTheyAre.Adopted("jars", List.of("honey jar", "glass honey jar"))),
                 List.of());
         String before =
                 "keyword,searches\nbee hive,900\ncedar bee hive,80\nbee hive kit,70\nhoney jar,60\nglass honey jar,50\n";
@@ -80,19 +81,19 @@ class DifferenceTest {
                 "keyword,searches\nglass honey jars,55\nhoney jars,66\nbee hive kits,77\ncedar bee hives,88\nbee hives,950\n"
                         + "honey jar lid,20\nbee hive stand,10\n";
         Difference grown = between(
-                Board.of(List.of(TestLists.lines(1, before)), Recipe.of(List.of(settled), "en")),
-                Board.of(List.of(TestLists.lines(2, after)), Recipe.of(List.of(settled), "en")));
+                Board.of(List.of(TestLists.lines(1, before)), Recipe.of(List.of(adopted), "en")),
+                Board.of(List.of(TestLists.lines(2, after)), Recipe.of(List.of(adopted), "en")));
         assertThat(grown.rows(Difference.Kind.MOVED)).isEmpty();
         assertThat(grown.same()).isEqualTo(5);
         assertThat(texts(grown, Difference.Kind.NEW)).containsExactly("honey jar lid", "bee hive stand");
         Difference split = between(
-                Board.of(List.of(TestLists.lines(1, before)), Recipe.of(List.of(settled), "en")),
+                Board.of(List.of(TestLists.lines(1, before)), Recipe.of(List.of(adopted), "en")),
                 Board.of(
                         List.of(TestLists.lines(2, after)),
                         Recipe.of(
                                 List.of(
-                                        settled,
-                                        new GroupPin.KeywordsPlaced(List.of("bee hive kits"), List.of(), "kits")),
+                                        adopted,
+                                        new GroupDecision.KeywordsPlaced(List.of("bee hive kits"), List.of(), "kits")),
                                 "en")));
         assertThat(split.rows(Difference.Kind.MOVED))
                 .extracting(row -> row.text() + ": " + row.was() + ", " + row.is())
@@ -101,13 +102,14 @@ class DifferenceTest {
 
     /** The ad platform knows an ad group by its name: it is no other because another spelling is searched more this month. */
     @Test
-    void aSettledGroupKeepsItsNameWhateverItsKeywordsAreSpelledLike() {
-        GroupPin settled = new GroupPin.GroupsSettled(
-                List.of(new GroupPin.GroupsSettled.Settled("beeswax wraps", List.of("beeswax wraps", "cotton wrap"))),
+    void aAdoptedGroupKeepsItsNameWhateverItsKeywordsAreSpelledLike() {
+        GroupDecision adopted = new GroupDecision.GroupsAsTheyAre(
+                List.of(new GroupDecision.GroupsAsTheyAre.Adopted(
+                        "beeswax wraps", List.of("beeswax wraps", "cotton wrap"))),
                 List.of());
         String august = "keyword,searches\nbeeswax wraps,900\nbeeswax wrap,10\ncotton wrap,5\n";
         String september = "keyword,searches\nbeeswax wraps,10\nbeeswax wrap,900\ncotton wrap,5\n";
-        Recipe recipe = Recipe.of(List.of(settled), "en");
+        Recipe recipe = Recipe.of(List.of(adopted), "en");
         Board then = Board.of(List.of(TestLists.lines(1, august)), recipe);
         Board now = Board.of(List.of(TestLists.lines(2, september)), recipe);
         assertThat(then.groups().name(0)).isEqualTo("beeswax wraps");
@@ -187,10 +189,10 @@ class DifferenceTest {
     void whatAHandChangedIsToldWithBothSides() {
         Board now = board(
                 MARCH,
-                new SiftEntry.Judged(List.of("smoker"), List.of(), Standing.KEPT),
-                new SiftEntry.Judged(List.of("toy hive"), List.of(), Standing.UNDECIDED),
-                new SiftEntry.Judged(List.of("skep"), List.of(), Standing.DROPPED),
-                new GroupPin.KeywordsPlaced(List.of("cedar hive"), List.of(), "cedar"));
+                new SiftEntry.Judged(List.of("smoker"), List.of(), Status.KEPT),
+                new SiftEntry.Judged(List.of("toy hive"), List.of(), Status.UNDECIDED),
+                new SiftEntry.Judged(List.of("skep"), List.of(), Status.DROPPED),
+                new GroupDecision.KeywordsPlaced(List.of("cedar hive"), List.of(), "cedar"));
         Difference told = between(board(MARCH), now);
         assertThat(texts(told, Difference.Kind.KEPT)).containsExactly("smoker");
         assertThat(texts(told, Difference.Kind.BACK)).containsExactly("toy hive");

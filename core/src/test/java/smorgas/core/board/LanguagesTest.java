@@ -255,7 +255,7 @@ class LanguagesTest {
 
     @ParameterizedTest
     @MethodSource("lists")
-    void allThatIsNotDroppedIsServedAsSomebodyWroteIt(Written list) {
+    void allThatIsNotDroppedIsExportedAsSomebodyWroteIt(Written list) {
         GroupSettings usual = Rules.NEWEST.settings().byThemes(list.language());
         for (GroupSettings settings :
                 List.of(usual, usual.with(Rules.NEWEST.settings().themes()))) {
@@ -263,18 +263,18 @@ class LanguagesTest {
             Set<String> written = Stream.concat(list.keywords().stream(), list.alike().stream())
                     .map(Tidy::of)
                     .collect(Collectors.toCollection(TreeSet::new));
-            Set<String> served =
+            Set<String> exported =
                     board.plan().rows().map(Plan.Row::keyword).collect(Collectors.toCollection(TreeSet::new));
-            Set<String> held = board.plan().heldBack().stream()
-                    .map(Plan.HeldBack::keyword)
+            Set<String> held = board.plan().notExported().stream()
+                    .map(Plan.NotExported::keyword)
                     .collect(Collectors.toCollection(TreeSet::new));
             Grouping grouping = board.groups().grouping();
             Set<String> left = IntStream.range(0, board.keywords().size())
                     .filter(keyword -> grouping.groupOf(keyword) < 0)
                     .mapToObj(board.keywords()::text)
                     .collect(Collectors.toCollection(TreeSet::new));
-            assertThat(written).containsAll(served).containsAll(held);
-            Set<String> all = new TreeSet<>(served);
+            assertThat(written).containsAll(exported).containsAll(held);
+            Set<String> all = new TreeSet<>(exported);
             all.addAll(held);
             all.addAll(left);
             assertThat(all).hasSize(board.keywords().size());

@@ -52,7 +52,7 @@ class LongWordsTest {
             assertThat(board.overlap()).isNotNull();
             assertThat(board.groups().keywords(0)).isPositive();
             assertThat(board.groups().grouping().dial()).isNotNull();
-            assertThat(board.plan().heldBack()).isNotEmpty();
+            assertThat(board.plan().notExported()).isNotEmpty();
             assertThat(board.check()).isNotNull();
             assertThat(board.apart()).isNotNull();
             assertThat(board.negatives()).isNotNull();

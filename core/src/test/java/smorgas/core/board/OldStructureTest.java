@@ -9,12 +9,12 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.OldStructure.Fate;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.value.Reported;
 import smorgas.core.value.TwoProportions.Verdict;
@@ -49,7 +49,7 @@ class OldStructureTest {
                         CAMPAIGN.bringing(false)),
                 Recipe.of(
                         List.of(
-                                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("toy"), Standing.DROPPED)),
+                                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("toy"), Status.DROPPED)),
                                 placed("suits", "bee suit"),
                                 placed("hives", "bee hive"),
                                 placed("jars", "honey jar", "jar lid", "lid for jar"),
@@ -57,8 +57,8 @@ class OldStructureTest {
                         "en"));
     }
 
-    private static GroupPin placed(String group, String... keywords) {
-        return new GroupPin.KeywordsPlaced(List.of(keywords), List.of(), group);
+    private static GroupDecision placed(String group, String... keywords) {
+        return new GroupDecision.KeywordsPlaced(List.of(keywords), List.of(), group);
     }
 
     private static OldStructure structure(Board board) {

@@ -95,6 +95,6 @@ class OrdersTest {
                 .isBetween(1, 99);
         int alone = board.keywords().find("alone").orElseThrow();
         assertThat(board.facts().exported(Computed.TIGHTNESS, alone)).isEmpty();
-        assertThat(board.facts().exported(Computed.GROUP, alone)).isEqualTo("leftover");
+        assertThat(board.facts().exported(Computed.GROUP, alone)).isEqualTo("ungrouped");
     }
 }

@@ -16,8 +16,8 @@ import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
@@ -31,13 +31,13 @@ import smorgas.core.recipe.sift.Bounds;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Placing;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.recipe.value.Assumed;
 import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.CostBy;
 import smorgas.core.recipe.value.Intent;
-import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PrioritySettings;
 import smorgas.core.recipe.value.Span;
 
 /** Drawn acts, done, undone and done again: what a board shows depends on nothing but its baskets and recipe. */
@@ -93,12 +93,12 @@ class RandomRecipesTest {
                         .get(random.nextInt(recipe.sifting().rules().size()))
                         .number();
         return switch (random.nextInt(28)) {
-            case 0, 1 -> new SiftEntry.Judged(some, Standing.values()[random.nextInt(3)]);
+            case 0, 1 -> new SiftEntry.Judged(some, Status.values()[random.nextInt(3)]);
             case 2, 3 ->
                 new SiftEntry.RuleAdded(new Rule(
                         recipe.sifting().nextRule(),
                         condition(random, 1),
-                        random.nextBoolean() ? Standing.DROPPED : Standing.KEPT));
+                        random.nextBoolean() ? Status.DROPPED : Status.KEPT));
             case 4 ->
                 new SiftEntry.RuleAdded(new Rule(
                         recipe.sifting().nextRule(), condition(random, 1), new Rule.Tags("t" + random.nextInt(2))));
@@ -108,8 +108,8 @@ class RandomRecipesTest {
             case 8 ->
                 new SiftEntry.ListTaken(new WordList(
                         "list", "", WordList.Kind.BRANDS, 1 + random.nextInt(9), List.of(word(random), word(random))));
-            case 9 -> new GroupEntry.WordsMuted(List.of(word(random)), random.nextBoolean());
-            case 10 -> new GroupPin.KeywordsPlaced(some, List.of(), random.nextBoolean() ? "mine" : "hive stand");
+            case 9 -> new GroupEntry.WordsIgnored(List.of(word(random)), random.nextBoolean());
+            case 10 -> new GroupDecision.KeywordsPlaced(some, List.of(), random.nextBoolean() ? "mine" : "hive stand");
             case 11 ->
                 new GroupEntry.GroupRuleSet(
                         new GroupRule(1 + random.nextInt(2), "ruled", condition(random, 1), random.nextBoolean()));
@@ -118,26 +118,28 @@ class RandomRecipesTest {
                         .settings()
                         .byThemes("en")
                         .withPasses(new Pass(2 + random.nextInt(3), 0, 0, 1, 3, random.nextBoolean(), 0))
-                        .withMuted(new TreeSet<>(List.of(word(random)))));
+                        .withIgnored(new TreeSet<>(List.of(word(random)))));
             case 13 ->
-                new GroupPin.ThemesMade(List.of(word(random), word(random) + " " + word(random)), random.nextBoolean());
-            case 14 -> new GroupPin.GroupsJoined(List.of(theme(board, random)), random.nextBoolean() ? "mine" : "");
+                new GroupDecision.ThemesMade(
+                        List.of(word(random), word(random) + " " + word(random)), random.nextBoolean());
+            case 14 ->
+                new GroupDecision.GroupsJoined(List.of(theme(board, random)), random.nextBoolean() ? "mine" : "");
             case 15 ->
-                new GroupPin.GroupSplit(
+                new GroupDecision.GroupSplit(
                         theme(board, random), new SplitBy(random.nextInt(3), new TreeSet<>(List.of(word(random)))));
-            case 16 -> new GroupPin.GroupLocked(theme(board, random), some, random.nextBoolean());
+            case 16 -> new GroupDecision.GroupLocked(theme(board, random), some, random.nextBoolean());
             case 17 ->
-                new GroupPin.Membership(
+                new GroupDecision.Membership(
                         some,
                         List.of(),
                         theme(board, random),
-                        random.nextBoolean() ? GroupPin.Held.BARRED : GroupPin.Held.ALLOWED);
+                        random.nextBoolean() ? GroupDecision.Held.BARRED : GroupDecision.Held.ALLOWED);
             case 18 ->
-                new GroupPin.Membership(
+                new GroupDecision.Membership(
                         some,
                         List.of(),
                         theme(board, random),
-                        random.nextBoolean() ? GroupPin.Held.ALSO : GroupPin.Held.NOT_ALSO);
+                        random.nextBoolean() ? GroupDecision.Held.ALSO : GroupDecision.Held.NOT_ALSO);
             case 19 -> new ValueEntry.AssumptionsSet("", "", assumed(random));
             case 20 -> new ValueEntry.AssumptionsSet("t" + random.nextInt(2), "", assumed(random));
             case 21 -> new ValueEntry.AssumptionsSet("", theme(board, random), assumed(random));
@@ -145,13 +147,14 @@ class RandomRecipesTest {
                 new ValueEntry.IntentWorded(
                         word(random), Intent.values()[random.nextInt(Intent.values().length)], random.nextBoolean());
             case 23 ->
-                new ValueEntry.PromiseSet(random.nextBoolean() ? PromiseSettings.FOR_ADS : PromiseSettings.FOR_PAGES);
+                new ValueEntry.PrioritySet(
+                        random.nextBoolean() ? PrioritySettings.FOR_ADS : PrioritySettings.FOR_PAGES);
             case 24 ->
                 new ServeEntry.NegativesSaid(List.of(new ServeEntry.Said(
                         word(random),
                         random.nextBoolean() ? "" : theme(board, random),
                         ServeEntry.Say.values()[random.nextInt(5)])));
-            case 26 -> new GroupPin.Membership(some, List.of(), theme(board, random), GroupPin.Held.ALONE);
+            case 26 -> new GroupDecision.Membership(some, List.of(), theme(board, random), GroupDecision.Held.ALONE);
             case 25 -> new ServeEntry.GroupsKeptApart(random.nextBoolean());
             default -> new FoldEntry.FoldKindSwitched(FoldKind.values()[random.nextInt(5)], random.nextBoolean());
         };
@@ -183,14 +186,14 @@ class RandomRecipesTest {
             int group = board.groups().grouping().groupOf(k);
             shown.put(
                     board.keywords().text(k),
-                    board.standings().of(k) + ", " + board.standings().reason(k).sentence() + ", "
-                            + board.standings().tags().of(k) + ", "
+                    board.statuses().of(k) + ", " + board.statuses().reason(k).sentence() + ", "
+                            + board.statuses().tags().of(k) + ", "
                             + (group < 0 ? group : board.groups().name(group)) + ", "
-                            + board.intents().seen(k) + ", " + board.promise().named(k) + ", "
+                            + board.intents().seen(k) + ", " + board.priority().named(k) + ", "
                             + board.facts().exported(Computed.EXPECTED_CLICKS, k) + ", "
-                            + board.facts().exported(Computed.WORTH, k));
+                            + board.facts().exported(Computed.ESTIMATED_VALUE, k));
         }
-        shown.put("left", String.valueOf(board.worthLeft()));
+        shown.put("left", String.valueOf(board.estimatedValueLeft()));
         shown.put("apart", String.valueOf(board.apart()));
         shown.put("plan", String.valueOf(board.plan().hashCode()));
         return shown;
@@ -217,23 +220,23 @@ class RandomRecipesTest {
                 assertThat(before.getLast()).isEqualTo(shown(Board.of(baskets, board.recipe())));
             }
         }
-        // Another basket comes: every pin holds, that of the latest hand where two meet in one keyword.
+        // Another basket comes: every decision holds, that of the latest hand where two meet in one keyword.
         baskets.add(basket(3, 50, random));
         Board more = board.next(baskets, board.recipe());
-        Map<Integer, Standing> pinned = new TreeMap<>();
+        Map<Integer, Status> decided = new TreeMap<>();
         board.recipe()
                 .sifting()
-                .pins()
-                .forEach((text, standing) ->
-                        pinned.put(more.keywords().find(text).orElseThrow(), standing));
-        pinned.forEach((k, standing) -> assertThat(more.standings().of(k)).isEqualTo(standing));
+                .decisions()
+                .forEach(
+                        (text, status) -> decided.put(more.keywords().find(text).orElseThrow(), status));
+        decided.forEach((k, status) -> assertThat(more.statuses().of(k)).isEqualTo(status));
         Map<Integer, String> placed = new TreeMap<>();
         board.recipe()
                 .grouping()
-                .pins()
+                .decisions()
                 .placed()
                 .forEach((text, group) -> placed.put(more.keywords().find(text).orElseThrow(), group));
-        more.recipe().grouping().pins().barred().forEach((text, groups) -> {
+        more.recipe().grouping().decisions().barred().forEach((text, groups) -> {
             int group =
                     more.groups().grouping().groupOf(more.keywords().find(text).orElseThrow());
             // Of several texts that have become one keyword one may have been placed there later.
@@ -242,10 +245,10 @@ class RandomRecipesTest {
             }
         });
         placed.forEach((k, group) -> {
-            if (more.standings().of(k) != Standing.DROPPED) {
+            if (more.statuses().of(k) != Status.DROPPED) {
                 // Where a hand joined that group into another, its keywords are there.
                 assertThat(more.groups().grouping().key(more.groups().grouping().groupOf(k)))
-                        .isEqualTo(more.recipe().grouping().pins().joined().getOrDefault(group, group));
+                        .isEqualTo(more.recipe().grouping().decisions().joined().getOrDefault(group, group));
             }
         });
     }

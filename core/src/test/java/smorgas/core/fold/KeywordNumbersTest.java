@@ -65,7 +65,8 @@ class KeywordNumbersTest {
 
     @Test
     void whatNeedsMoreThanKeywordsIsNoneOfTheirNumbers() {
-        assertThatThrownBy(() -> KEYWORDS.numbers(Computed.WORTH)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> KEYWORDS.numbers(Computed.ESTIMATED_VALUE))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test

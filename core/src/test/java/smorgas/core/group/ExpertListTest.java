@@ -89,17 +89,17 @@ class ExpertListTest {
     }
 
     @Test
-    void likenessComesNearerThanThemesAndThanWasWanted() {
+    void similarityComesNearerThanThemesAndThanWasWanted() {
         int[] wanted = numbered(GROUPS);
-        int[] likeness = found(Rules.NEWEST.settings().likeness());
+        int[] similarity = found(Rules.NEWEST.settings().similarity());
         int[] themes = found(Rules.NEWEST.settings().themes());
-        Agreement near = Agreement.of(likeness, wanted);
+        Agreement near = Agreement.of(similarity, wanted);
         assertThat(near.f())
                 .isGreaterThan(.69)
                 .isGreaterThan(Agreement.of(themes, wanted).f() + .2);
         assertThat(near.adjustedRand()).isGreaterThan(.54);
-        assertThat(MovesNeeded.share(likeness, wanted)).isLessThan(.34);
-        assertThat(Agreement.of(likeness, numbered(SECOND)).f()).isGreaterThan(.69);
+        assertThat(MovesNeeded.share(similarity, wanted)).isLessThan(.34);
+        assertThat(Agreement.of(similarity, numbered(SECOND)).f()).isGreaterThan(.69);
     }
 
     @Test
@@ -108,7 +108,8 @@ class ExpertListTest {
         double recall = 1.1;
         double precision = -1;
         for (int place : new int[] {10, 30, 50, 70, 90}) {
-            Agreement at = Agreement.of(found(Rules.NEWEST.settings().likeness().at(place)), wanted);
+            Agreement at =
+                    Agreement.of(found(Rules.NEWEST.settings().similarity().at(place)), wanted);
             assertThat(at.recall()).isLessThanOrEqualTo(recall);
             assertThat(at.precision()).isGreaterThanOrEqualTo(precision);
             recall = at.recall();

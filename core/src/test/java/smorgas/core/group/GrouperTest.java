@@ -20,7 +20,7 @@ import smorgas.core.column.FigureColumn;
 import smorgas.core.figure.Figure;
 import smorgas.core.fold.FoldedWords;
 import smorgas.core.group.hand.Hand;
-import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.GroupsByHand;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.group.GroupSettings;
 import smorgas.core.recipe.group.Method;
@@ -38,7 +38,7 @@ class GrouperTest {
         all.set(0, keywords.size());
         Grouping grouping = Grouper.group(
                 GroupingInput.of(
-                        FoldedWords.plain(keywords), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                        FoldedWords.plain(keywords), all, "en", Rules.NEWEST.similarity(), Rules.NEWEST.themes()),
                 settings);
         Map<String, String> themes = new TreeMap<>();
         for (int k = 0; k < keywords.size(); k++) {
@@ -68,7 +68,7 @@ class GrouperTest {
         all.set(0, keywords.size());
         return Grouper.group(
                 GroupingInput.of(
-                        FoldedWords.plain(keywords), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                        FoldedWords.plain(keywords), all, "en", Rules.NEWEST.similarity(), Rules.NEWEST.themes()),
                 settings);
     }
 
@@ -118,7 +118,7 @@ class GrouperTest {
             });
         }
         assertThat(grouped).isEqualTo(grouping.grouped()).isPositive();
-        assertThat(grouped + grouping.leftovers()).isEqualTo(keywords.size());
+        assertThat(grouped + grouping.ungrouped()).isEqualTo(keywords.size());
         if (about > 0 && largest == 0) {
             assertThat(grouping.size()).isLessThanOrEqualTo(about);
         }
@@ -140,9 +140,9 @@ class GrouperTest {
     }
 
     @Test
-    void mutedWordsFormNoGroupAndStopWordsNoEdge() {
-        GroupSettings muted = STANDARD.withMuted(new TreeSet<>(List.of("hive")));
-        assertThat(group(drawn(600, 5), muted).values())
+    void ignoredWordsFormNoGroupAndStopWordsNoEdge() {
+        GroupSettings ignored = STANDARD.withIgnored(new TreeSet<>(List.of("hive")));
+        assertThat(group(drawn(600, 5), ignored).values())
                 .noneMatch(theme -> Words.of(theme).contains("hive"));
         List<String> openers =
                 List.of("suit for queens", "veil for queens", "glove for queens", "box for queens", "s", "o s x");
@@ -154,7 +154,7 @@ class GrouperTest {
                 new Method.ByThemes(
                         runs.themes(Rules.NEWEST.settings().themes()).passes(), Rank.BY_KEYWORDS),
                 false,
-                GroupSettings.Leftovers.APART,
+                GroupSettings.Ungrouped.APART,
                 0,
                 runs.stopWords(),
                 Set.of(),
@@ -183,7 +183,7 @@ class GrouperTest {
         Pass two = new Pass(8, 0, 0, 2, 5, true, .5);
         Grouping first = grouping(keywords, STANDARD.withPasses(two));
         Grouping both = grouping(keywords, STANDARD.withPasses(two, new Pass(3, 0, 0, 1, 1, true, 0)));
-        assertThat(both.leftovers()).isLessThan(first.leftovers());
+        assertThat(both.ungrouped()).isLessThan(first.ungrouped());
         for (int k = 0; k < keywords.size(); k++) {
             if (first.groupOf(k) >= 0) {
                 assertThat(both.key(both.groupOf(k))).isEqualTo(first.key(first.groupOf(k)));
@@ -200,7 +200,7 @@ class GrouperTest {
         GroupSettings forms = new GroupSettings(
                 new Method.ByThemes(List.of(new Pass(3, 0, 0, 2, 2, true, 0)), Rank.BY_KEYWORDS),
                 true,
-                GroupSettings.Leftovers.APART,
+                GroupSettings.Ungrouped.APART,
                 0,
                 new TreeSet<>(),
                 Set.of(),
@@ -213,7 +213,7 @@ class GrouperTest {
     }
 
     private static Hand hand(SortedMap<Integer, String> placed, String... removed) {
-        GroupPins pins = new GroupPins(
+        GroupsByHand decisions = new GroupsByHand(
                 new LinkedHashMap<>(),
                 new TreeSet<>(List.of(removed)),
                 new TreeMap<>(),
@@ -224,7 +224,7 @@ class GrouperTest {
                 new TreeMap<>(),
                 new TreeMap<>(),
                 new LinkedHashMap<>());
-        return new Hand(pins, placed, new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
+        return new Hand(decisions, placed, new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
     }
 
     @Test
@@ -244,16 +244,16 @@ class GrouperTest {
                 "en",
                 List.of(new RuleMembers("ruled", ruled, false), new RuleMembers("last", rest, true)),
                 hand(placed, "smoker", "queen cage"),
-                Rules.NEWEST.likeness(),
+                Rules.NEWEST.similarity(),
                 Rules.NEWEST.themes());
         for (double tightness : new double[] {0, .3, .6, .9}) {
             Grouping grouping = Grouper.group(input, pass(3, 0, 0, true, tightness));
             assertThat(grouping.key(grouping.groupOf(0))).isEqualTo("gifts");
-            assertThat(grouping.groupOf(1)).isEqualTo(Grouping.LEFTOVER);
+            assertThat(grouping.groupOf(1)).isEqualTo(Grouping.UNGROUPED);
             assertThat(grouping.key(grouping.groupOf(2))).isEqualTo("hive stand");
             assertThat(grouping.key(grouping.groupOf(3))).isEqualTo("ruled");
             assertThat(grouping.by(3)).isEqualTo(Grouping.By.RULE);
-            assertThat(grouping.leftovers()).isEqualTo(1);
+            assertThat(grouping.ungrouped()).isEqualTo(1);
             for (int group = 0; group < grouping.size(); group++) {
                 assertThat(grouping.key(group)).isNotIn("smoker", "queen cage", "cage queen");
             }
@@ -261,32 +261,32 @@ class GrouperTest {
     }
 
     @Test
-    void leftoversAreSeatedWhereTheyAreNearEnoughOrMakeOneGroup() {
+    void ungroupedArePlacedWhereTheyAreNearEnoughOrMakeOneGroup() {
         List<String> keywords =
                 List.of("hive stand oak", "hive stand pine", "hive stand ash", "stand alone", "nothing alike", "hive");
         GroupSettings apart = pass(3, 0, 0, true, .4);
         Grouping before = grouping(keywords, apart);
-        assertThat(before.leftovers()).isEqualTo(3);
-        Grouping seated = grouping(keywords, with(apart, GroupSettings.Leftovers.SEATED, .3));
-        assertThat(seated.key(seated.groupOf(3))).isEqualTo("hive stand");
-        assertThat(seated.by(3)).isEqualTo(Grouping.By.SEAT);
-        assertThat(seated.groupOf(4)).isEqualTo(Grouping.LEFTOVER);
-        Grouping one = grouping(keywords, with(apart, GroupSettings.Leftovers.ONE_GROUP, 0));
-        assertThat(one.leftovers()).isZero();
+        assertThat(before.ungrouped()).isEqualTo(3);
+        Grouping placed = grouping(keywords, with(apart, GroupSettings.Ungrouped.PLACED, .3));
+        assertThat(placed.key(placed.groupOf(3))).isEqualTo("hive stand");
+        assertThat(placed.by(3)).isEqualTo(Grouping.By.PLACE);
+        assertThat(placed.groupOf(4)).isEqualTo(Grouping.UNGROUPED);
+        Grouping one = grouping(keywords, with(apart, GroupSettings.Ungrouped.ONE_GROUP, 0));
+        assertThat(one.ungrouped()).isZero();
         assertThat(one.key(one.groupOf(4))).isEqualTo(Grouper.REST);
     }
 
-    private static GroupSettings with(GroupSettings settings, GroupSettings.Leftovers leftovers, double from) {
+    private static GroupSettings with(GroupSettings settings, GroupSettings.Ungrouped ungrouped, double from) {
         return new GroupSettings(
                 new Method.ByThemes(
                         settings.themes(Rules.NEWEST.settings().themes()).passes(),
                         settings.themes(Rules.NEWEST.settings().themes()).rank()),
                 false,
-                leftovers,
+                ungrouped,
                 from,
                 settings.stopWords(),
                 settings.stopAt(),
-                settings.muted(),
+                settings.ignored(),
                 SameHere.NOTHING,
                 Set.of());
     }
@@ -310,7 +310,7 @@ class GrouperTest {
                 "en",
                 List.of(),
                 Hand.NONE,
-                Rules.NEWEST.likeness(),
+                Rules.NEWEST.similarity(),
                 Rules.NEWEST.themes());
         GroupSettings runs = pass(3, 0, 0, false, 0);
         Grouping byCount = Grouper.group(input, runs);
@@ -321,11 +321,11 @@ class GrouperTest {
                         new Method.ByThemes(
                                 runs.themes(Rules.NEWEST.settings().themes()).passes(), new Rank(0, 1, 0, 0, 0, 0)),
                         false,
-                        GroupSettings.Leftovers.APART,
+                        GroupSettings.Ungrouped.APART,
                         0,
                         runs.stopWords(),
                         runs.stopAt(),
-                        runs.muted(),
+                        runs.ignored(),
                         SameHere.NOTHING,
                         Set.of()));
         assertThat(bySearches.key(bySearches.groupOf(7))).isEqualTo("table");

@@ -34,7 +34,7 @@ class LookedAtTest {
         java.util.BitSet all = new java.util.BitSet();
         all.set(0, keywords.size());
         Grouping grouping = Grouper.group(
-                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.similarity(), Rules.NEWEST.themes()),
                 Rules.NEWEST.settings().byThemes("en").withPasses(new Pass(smallest, 0, 0, 1, 5, true, 0)));
         return new Groups(grouping, keywords, keywords.figure(Figure.SEARCHES), java.util.Map.of());
     }
@@ -46,8 +46,8 @@ class LookedAtTest {
         assertThat(none.same()).isEqualTo(GROUPS.grouping().size());
         assertThat(none.flows()).isEmpty();
 
-        // Some become leftovers.
-        assertThat(Changes.between(GROUPS, groups(200)).flows()).anyMatch(flow -> flow.to() == Grouping.LEFTOVER);
+        // Some become ungrouped.
+        assertThat(Changes.between(GROUPS, groups(200)).flows()).anyMatch(flow -> flow.to() == Grouping.UNGROUPED);
         Groups larger = groups(14);
         Agreement agreement = Agreement.of(GROUPS.grouping(), larger.grouping());
         assertThat(agreement.adjustedRand()).isBetween(.1, .99);

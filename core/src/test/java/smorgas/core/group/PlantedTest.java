@@ -21,7 +21,7 @@ class PlantedTest {
         BitSet all = new BitSet();
         all.set(0, keywords.size());
         Grouping grouping = Grouper.group(
-                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                GroupingInput.of(keywords.folded(), all, "en", Rules.NEWEST.similarity(), Rules.NEWEST.themes()),
                 Rules.NEWEST.settings().byThemes("en"));
         Planted.Judged judged = planted.judge(
                 keywords,

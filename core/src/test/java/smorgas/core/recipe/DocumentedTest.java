@@ -38,7 +38,7 @@ class DocumentedTest {
             String text =
                     switch (form.asks()) {
                         case SCRIPT -> "GREEK";
-                        case STANDING -> "KEPT";
+                        case STATUS -> "KEPT";
                         case INTENT -> "LOCAL";
                         case NUMBERS, NOTHING -> "";
                         default -> "bee";

@@ -12,7 +12,7 @@ import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.recipe.group.Pass;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.sift.Condition;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** What entries about groups come to. */
 class GroupRecipeTest {
@@ -80,14 +80,14 @@ class GroupRecipeTest {
 
     @Test
     void ofTwoHandsOnOneTextTheLaterWinsAndComesLast() {
-        GroupPins pins = of(
-                        new GroupPin.KeywordsPlaced(List.of("a", "b"), List.of("as"), "one"),
-                        new GroupPin.KeywordsPlaced(List.of("c"), List.of(), GroupPins.NO_GROUP),
-                        new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "two"))
+        GroupsByHand decisions = of(
+                        new GroupDecision.KeywordsPlaced(List.of("a", "b"), List.of("as"), "one"),
+                        new GroupDecision.KeywordsPlaced(List.of("c"), List.of(), GroupsByHand.NO_GROUP),
+                        new GroupDecision.KeywordsPlaced(List.of("a"), List.of(), "two"))
                 .grouping()
-                .pins();
-        assertThat(List.copyOf(pins.placed().keySet())).containsExactly("b", "as", "c", "a");
-        assertThat(pins.placed())
+                .decisions();
+        assertThat(List.copyOf(decisions.placed().keySet())).containsExactly("b", "as", "c", "a");
+        assertThat(decisions.placed())
                 .containsEntry("a", "two")
                 .containsEntry("c", "")
                 .containsEntry("as", "one");
@@ -95,24 +95,24 @@ class GroupRecipeTest {
 
     @Test
     void themesAreRemovedAndNamedAndBothCanBeTakenBack() {
-        GroupPins pins = of(
-                        new GroupPin.ThemeRemoved("for sale", true),
-                        new GroupPin.ThemeRemoved("near me", true),
-                        new GroupPin.ThemeRemoved("for sale", false),
-                        new GroupPin.GroupNamed("hive", "Hives"),
-                        new GroupPin.GroupNamed("lid", "Lids"),
-                        new GroupPin.GroupNamed("lid", ""))
+        GroupsByHand decisions = of(
+                        new GroupDecision.ThemeRemoved("for sale", true),
+                        new GroupDecision.ThemeRemoved("near me", true),
+                        new GroupDecision.ThemeRemoved("for sale", false),
+                        new GroupDecision.GroupNamed("hive", "Hives"),
+                        new GroupDecision.GroupNamed("lid", "Lids"),
+                        new GroupDecision.GroupNamed("lid", ""))
                 .grouping()
-                .pins();
-        assertThat(pins.removed()).containsExactly("near me");
-        assertThat(pins.names()).containsOnlyKeys("hive").containsEntry("hive", "Hives");
+                .decisions();
+        assertThat(decisions.removed()).containsExactly("near me");
+        assertThat(decisions.names()).containsOnlyKeys("hive").containsEntry("hive", "Hives");
     }
 
     @Test
     void onlyWhatChangesGroupsMakesThemComeOutOtherwise() {
-        Recipe before = of(rule(1, "gifts"), new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"));
+        Recipe before = of(rule(1, "gifts"), new GroupDecision.KeywordsPlaced(List.of("a"), List.of(), "one"));
         assertThat(before.grouping()
-                        .groupsAs(of(rule(1, "gifts"), new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"))
+                        .groupsAs(of(rule(1, "gifts"), new GroupDecision.KeywordsPlaced(List.of("a"), List.of(), "one"))
                                 .grouping()))
                 .isTrue();
         assertThat(before.grouping().groupsAs(of(rule(1, "gifts")).grouping())).isFalse();
@@ -121,30 +121,32 @@ class GroupRecipeTest {
                                 .grouping()))
                 .isTrue();
         assertThat(before.grouping()
-                        .groupsAs(before.withGroups(
-                                        Rules.NEWEST.settings().byThemes("en").withMuted(new TreeSet<>(List.of("bee"))))
+                        .groupsAs(before.withGroups(Rules.NEWEST
+                                        .settings()
+                                        .byThemes("en")
+                                        .withIgnored(new TreeSet<>(List.of("bee"))))
                                 .grouping()))
                 .isFalse();
-        // The same pins in another order may mean another group where two meet in one keyword.
+        // The same decisions in another order may mean another group where two meet in one keyword.
         Recipe one = of(
-                new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"),
-                new GroupPin.KeywordsPlaced(List.of("b"), List.of(), "two"));
+                new GroupDecision.KeywordsPlaced(List.of("a"), List.of(), "one"),
+                new GroupDecision.KeywordsPlaced(List.of("b"), List.of(), "two"));
         Recipe other = of(
-                new GroupPin.KeywordsPlaced(List.of("b"), List.of(), "two"),
-                new GroupPin.KeywordsPlaced(List.of("a"), List.of(), "one"));
+                new GroupDecision.KeywordsPlaced(List.of("b"), List.of(), "two"),
+                new GroupDecision.KeywordsPlaced(List.of("a"), List.of(), "one"));
         assertThat(one.grouping().groupsAs(other.grouping())).isFalse();
     }
 
     @Test
     void entriesSayWhatWasDoneAndWhatTheyTouch() {
-        Entry placed = new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hives");
+        Entry placed = new GroupDecision.KeywordsPlaced(List.of("bee hive"), List.of("beehive"), "hives");
         assertThat(placed.sentence()).hasToString("Put \"bee hive\" into group \"hives\"");
         assertThat(placed.touches()).containsExactlyInAnyOrder("keyword:bee hive", "keyword:beehive");
-        assertThat(new GroupPin.KeywordsPlaced(List.of("a", "b"), List.of(), "").sentence())
+        assertThat(new GroupDecision.KeywordsPlaced(List.of("a", "b"), List.of(), "").sentence())
                 .hasToString("Took 2 keywords out of all groups");
-        assertThat(new GroupPin.ThemeRemoved("for sale", true).sentence())
+        assertThat(new GroupDecision.ThemeRemoved("for sale", true).sentence())
                 .hasToString("Removed the theme \"for sale\"");
-        assertThat(new GroupPin.ThemeRemoved("for sale", false).sentence())
+        assertThat(new GroupDecision.ThemeRemoved("for sale", false).sentence())
                 .hasToString("Let the theme \"for sale\" form again");
         assertThat(rule(1, "gifts").sentence())
                 .hasToString("Rule for groups: Group \"gifts\": keywords with the word \"gifts\"");
@@ -173,9 +175,9 @@ class GroupRecipeTest {
     void namesAndConditionsOfGroupsAreBounded() {
         assertThatThrownBy(() -> rule(1, " ")).hasMessageContaining("1 to 100 characters");
         assertThatThrownBy(() -> rule(1, "x".repeat(101))).hasMessageContaining("1 to 100 characters");
-        assertThatThrownBy(() -> new GroupRule(1, "kept", new Condition.Stands(Standing.KEPT), false))
+        assertThatThrownBy(() -> new GroupRule(1, "kept", new Condition.Stands(Status.KEPT), false))
                 .hasMessageContaining("cannot ask for what follows from rules");
-        assertThatThrownBy(() -> new GroupPin.KeywordsPlaced(List.of(), List.of(), "x"))
+        assertThatThrownBy(() -> new GroupDecision.KeywordsPlaced(List.of(), List.of(), "x"))
                 .isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> TestPlans.settings(
                         "C", "ads", false, 0, java.util.EnumSet.of(MatchType.EXACT), 0, false, false))

@@ -38,7 +38,7 @@ class HistoryTest {
                 history = history.redo(version);
             } else if (draw == 5) {
                 int to = random.nextInt(seen.size());
-                history = history.act(new PointEntry.WentBack(to), version);
+                history = history.act(new VersionEntry.WentBack(to), version);
                 assertThat(history.effective()).isEqualTo(seen.get(to));
                 seen.add(history.effective());
             } else {
@@ -60,12 +60,12 @@ class HistoryTest {
     @Test
     void goingBackCutsNothingOffAndIsUndoneLikeAnyAct() {
         History history = empty().act(act(1), 1).act(act(2), 2).act(act(3), 3);
-        History back = history.act(new PointEntry.WentBack(1), 4);
+        History back = history.act(new VersionEntry.WentBack(1), 4);
         assertThat(back.effective()).containsExactly(act(1));
         assertThat(back.act(act(5), 5).effective()).containsExactly(act(1), act(5));
         assertThat(back.undo(5).effective()).containsExactly(act(1), act(2), act(3));
-        assertThat(back.act(new PointEntry.WentBack(3), 5).effective()).containsExactly(act(1), act(2), act(3));
-        assertThat(back.act(new PointEntry.WentBack(0), 5).effective()).isEmpty();
+        assertThat(back.act(new VersionEntry.WentBack(3), 5).effective()).containsExactly(act(1), act(2), act(3));
+        assertThat(back.act(new VersionEntry.WentBack(0), 5).effective()).isEmpty();
         // Whoever acts on a page from before is told.
         assertThat(act(6).surprises(back.touchedSince(3))).isTrue();
         assertThat(act(6).surprises(back.touchedSince(4))).isFalse();
@@ -75,20 +75,22 @@ class HistoryTest {
     void namesOfPointsStayWhereverOneGoes() {
         History history = empty().act(act(1), 1)
                 .act(act(2), 2)
-                .act(new PointEntry.PointNamed(2, " as the client saw it "), 3)
-                .act(new PointEntry.WentBack(1), 4);
-        assertThat(history.points()).containsExactly(java.util.Map.entry(2L, "as the client saw it"));
+                .act(new VersionEntry.VersionNamed(2, " as the client saw it "), 3)
+                .act(new VersionEntry.WentBack(1), 4);
+        assertThat(history.versions()).containsExactly(java.util.Map.entry(2L, "as the client saw it"));
         assertThat(history.effective()).containsExactly(act(1));
-        assertThat(history.act(new PointEntry.PointNamed(2, ""), 5).points()).isEmpty();
+        assertThat(history.act(new VersionEntry.VersionNamed(2, ""), 5).versions())
+                .isEmpty();
     }
 
     @Test
     void aPointThatIsNotThereYetIsRefused() {
         History history = empty().act(act(1), 1);
-        assertThatThrownBy(() -> history.act(new PointEntry.WentBack(2), 2)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> history.act(new VersionEntry.WentBack(2), 2)).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> history.at(2)).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> new PointEntry.WentBack(-1)).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> new PointEntry.PointNamed(1, "x".repeat(101))).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> new VersionEntry.WentBack(-1)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> new VersionEntry.VersionNamed(1, "x".repeat(101)))
+                .isInstanceOf(Refusal.class);
     }
 
     /** Each goes back to the one before it: no point is followed more than once. */
@@ -96,7 +98,7 @@ class HistoryTest {
     void manyGoingsBackAreFollowedAtOnce() {
         History history = empty().act(act(1), 1);
         for (int version = 2; version <= 2_000; version++) {
-            history = history.act(new PointEntry.WentBack(version - 1), version);
+            history = history.act(new VersionEntry.WentBack(version - 1), version);
         }
         assertThat(history.effective()).containsExactly(act(1));
     }

@@ -11,16 +11,16 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 class RecipeTest {
 
     private static Entry keep(String text) {
-        return new SiftEntry.Judged(List.of(text), Standing.KEPT);
+        return new SiftEntry.Judged(List.of(text), Status.KEPT);
     }
 
     private static SiftEntry.RuleAdded rule(int number, String word) {
-        return new SiftEntry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
+        return new SiftEntry.RuleAdded(new Rule(number, new Condition.HasWord(word), Status.DROPPED));
     }
 
     @Test
@@ -61,22 +61,24 @@ class RecipeTest {
     }
 
     @Test
-    void aLaterPinWinsAndRulesMoveAndGo() {
+    void aLaterDecisionWinsAndRulesMoveAndGo() {
         Recipe recipe = Recipe.of(
                 List.of(
                         keep("a"),
                         rule(1, "x"),
                         rule(2, "y"),
                         rule(3, "z"),
-                        new SiftEntry.Judged(List.of("a", "b"), Standing.DROPPED),
+                        new SiftEntry.Judged(List.of("a", "b"), Status.DROPPED),
                         new SiftEntry.RuleMoved(3, 0),
                         new SiftEntry.RuleRemoved(1),
-                        new GroupEntry.WordsMuted(List.of("bee"), true)),
+                        new GroupEntry.WordsIgnored(List.of("bee"), true)),
                 "en");
-        assertThat(recipe.sifting().pins()).containsEntry("a", Standing.DROPPED).containsEntry("b", Standing.DROPPED);
+        assertThat(recipe.sifting().decisions())
+                .containsEntry("a", Status.DROPPED)
+                .containsEntry("b", Status.DROPPED);
         assertThat(recipe.sifting().rules()).extracting(Rule::number).containsExactly(3, 2);
         assertThat(recipe.sifting().nextRule()).isEqualTo(4);
-        assertThat(recipe.grouping().settings().muted()).containsExactly("bee");
+        assertThat(recipe.grouping().settings().ignored()).containsExactly("bee");
         // A number that is given twice, as only a recipe from elsewhere can: the later rule wins.
         assertThat(Recipe.of(List.of(rule(1, "x"), rule(1, "y")), "en")
                         .sifting()
@@ -91,7 +93,7 @@ class RecipeTest {
         BasketEntry.BasketAdded basket = new BasketEntry.BasketAdded(1, "list.csv");
         List<Entry> entries = List.of(keep("a"), basket, rule(1, "x"), taken, rule(8, "y"));
         Recipe recipe = Recipe.of(entries, "en");
-        assertThat(recipe.sifting().pins()).containsOnlyKeys("b");
+        assertThat(recipe.sifting().decisions()).containsOnlyKeys("b");
         assertThat(recipe.sifting().rules()).extracting(Rule::number).containsExactly(7, 8);
         assertThat(recipe.gathering().baskets()).hasSize(1);
         assertThat(Recipe.decisions(entries)).containsExactly(rule(7, "free"), keep("b"), rule(8, "y"));
@@ -125,7 +127,7 @@ class RecipeTest {
         assertThatThrownBy(() ->
                         TestPlans.settings("C", "{theme}", false, 0, EnumSet.noneOf(MatchType.class), 0, false, false))
                 .hasMessageContaining("match type");
-        assertThatThrownBy(() -> new Rule(1, new Condition.Stands(Standing.KEPT), Standing.DROPPED))
+        assertThatThrownBy(() -> new Rule(1, new Condition.Stands(Status.KEPT), Status.DROPPED))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 }

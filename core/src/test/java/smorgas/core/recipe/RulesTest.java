@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.fold.FoldRules;
-import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.SimilarityRules;
 import smorgas.core.recipe.serve.PlanRules;
 import smorgas.core.text.Refusal;
 
@@ -34,9 +34,9 @@ class RulesTest {
                 Recipe.of(List.of(), "en", rules));
     }
 
-    private static Rules with(FoldRules fold, LikenessRules likeness, PlanRules plan) {
+    private static Rules with(FoldRules fold, SimilarityRules similarity, PlanRules plan) {
         Rules is = Rules.NEWEST;
-        return new Rules(2, fold, likeness, is.themes(), is.intents(), plan, is.settings(), is.data());
+        return new Rules(2, fold, similarity, is.themes(), is.intents(), plan, is.settings(), is.data());
     }
 
     @Test
@@ -64,24 +64,16 @@ class RulesTest {
     @Test
     void wordsAreFoldedByTheRules() {
         assertThat(USUAL.keywords().size()).isEqualTo(4);
-        Rules none = with(new FoldRules(2, 50, FoldRules.FIRST.misspelling()), LikenessRules.FIRST, PlanRules.FIRST);
+        Rules none = with(new FoldRules(2, 50, FoldRules.FIRST.misspelling()), SimilarityRules.FIRST, PlanRules.FIRST);
         assertThat(board(none).keywords().size()).isEqualTo(5);
     }
 
     @Test
     void groupsFormByTheRules() {
-        LikenessRules is = LikenessRules.FIRST;
-        LikenessRules.Dial dial = new LikenessRules.Dial(1, 1, 500, 0, 1, 1.01, .8);
-        LikenessRules tight = new LikenessRules(
-                is.reading(),
-                is.letters(),
-                is.weights(),
-                is.blend(),
-                is.care(),
-                is.neighbours(),
-                is.linkage(),
-                dial,
-                .5);
+        SimilarityRules is = SimilarityRules.FIRST;
+        SimilarityRules.Dial dial = new SimilarityRules.Dial(1, 1, 500, 0, 1, 1.01, .8);
+        SimilarityRules tight = new SimilarityRules(
+                is.reading(), is.letters(), is.weights(), is.blend(), is.care(), is.nearest(), is.linkage(), dial, .5);
         assertThat(USUAL.groups().grouping().size()).isEqualTo(1);
         assertThat(board(with(FoldRules.FIRST, tight, PlanRules.FIRST))
                         .groups()
@@ -93,8 +85,10 @@ class RulesTest {
     @Test
     void thePlanIsMadeByTheRules() {
         PlanRules two = new PlanRules(80, 2, .5, 3, 8, 100);
-        assertThat(USUAL.plan().heldBack()).isEmpty();
-        assertThat(board(with(FoldRules.FIRST, LikenessRules.FIRST, two)).plan().heldBack())
+        assertThat(USUAL.plan().notExported()).isEmpty();
+        assertThat(board(with(FoldRules.FIRST, SimilarityRules.FIRST, two))
+                        .plan()
+                        .notExported())
                 .isNotEmpty();
     }
 

@@ -22,7 +22,7 @@ public final class TestPlans {
             Set<MatchType> types,
             long bidMicros,
             boolean keptOnly,
-            boolean leftovers) {
+            boolean ungrouped) {
         return Rules.NEWEST
                 .settings()
                 .plan()
@@ -31,6 +31,6 @@ public final class TestPlans {
                 .with(new PlanStructure(depth, false, false))
                 .with(types)
                 .with(PlanBids.fixed(bidMicros))
-                .with(new PlanGroups(keptOnly, leftovers, 1, PlanGroups.Small.LEFT_OUT, false));
+                .with(new PlanGroups(keptOnly, ungrouped, 1, PlanGroups.Small.LEFT_OUT, false));
     }
 }

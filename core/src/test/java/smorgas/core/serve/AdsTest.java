@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
@@ -37,9 +37,10 @@ class AdsTest {
 
     private static Board board(Entry... entries) {
         List<Entry> all = new ArrayList<>(List.of(
-                new GroupPin.KeywordsPlaced(List.of("bee hive", "bee hives kit"), List.of(), "hives"),
-                new GroupPin.KeywordsPlaced(List.of("honey jar", "how to wash a honey jar"), List.of(), "honey jars"),
-                new GroupPin.KeywordsPlaced(List.of("queen cage", "smoker @ home"), List.of(), "cages")));
+                new GroupDecision.KeywordsPlaced(List.of("bee hive", "bee hives kit"), List.of(), "hives"),
+                new GroupDecision.KeywordsPlaced(
+                        List.of("honey jar", "how to wash a honey jar"), List.of(), "honey jars"),
+                new GroupDecision.KeywordsPlaced(List.of("queen cage", "smoker @ home"), List.of(), "cages")));
         all.addAll(List.of(entries));
         return Board.of(List.of(TestLists.lines(1, LIST)), Recipe.of(all, "en"));
     }
@@ -135,15 +136,15 @@ class AdsTest {
     }
 
     private static Board own(String campaign) {
-        GroupPin hives = new GroupPin.KeywordsPlaced(List.of("hive stand"), List.of(), "hives");
+        GroupDecision hives = new GroupDecision.KeywordsPlaced(List.of("hive stand"), List.of(), "hives");
         return Board.of(List.of(TestLists.lines(1, campaign)), Recipe.of(List.of(hives), "en"));
     }
 
     @Test
     void whatMustBeMendedCanBe() {
         for (CheckKind kind : CheckKind.values()) {
-            boolean settledOneByOne = kind == CheckKind.TWICE;
-            assertThat(kind.fix().isPresent() || kind.leads().isPresent() || settledOneByOne)
+            boolean adoptedOneByOne = kind == CheckKind.TWICE;
+            assertThat(kind.fix().isPresent() || kind.leads().isPresent() || adoptedOneByOne)
                     .as(kind.name())
                     .isTrue();
         }
@@ -158,12 +159,12 @@ class AdsTest {
                         "",
                         new AdTemplate(
                                 List.of("{Theme} of the Finest Oak Wood", "{price}"), List.of("One."), List.of())),
-                new GroupPin.Membership(List.of("queen cage"), List.of(), "hives", GroupPin.Held.ALSO));
+                new GroupDecision.Membership(List.of("queen cage"), List.of(), "hives", GroupDecision.Held.ALSO));
         List<PlanCheck.Finding> found = board.check();
         Map<CheckKind, PlanCheck.Finding> byKind = new LinkedHashMap<>();
         found.forEach(one -> byKind.put(one.kind(), one));
-        assertThat(found.getFirst().kind()).isEqualTo(CheckKind.HELD_BACK);
-        assertThat(byKind.get(CheckKind.HELD_BACK).samples()).containsExactly("smoker @ home");
+        assertThat(found.getFirst().kind()).isEqualTo(CheckKind.NOT_EXPORTED);
+        assertThat(byKind.get(CheckKind.NOT_EXPORTED).samples()).containsExactly("smoker @ home");
         assertThat(byKind.get(CheckKind.TWICE).samples()).containsExactly("queen cage");
         assertThat(byKind.get(CheckKind.NO_BID).samples()).contains("how to wash a honey jar", "bee hives kit");
         assertThat(byKind.get(CheckKind.MIXED).samples()).containsExactly("honey jars");
@@ -173,7 +174,7 @@ class AdsTest {
         assertThat(byKind.get(CheckKind.THIN_AD).count()).isEqualTo(3);
         assertThat(byKind.get(CheckKind.CUT_TEXT).samples()).contains("Honey Jars of the Finest Oak");
         assertThat(byKind.get(CheckKind.OPEN_FIELD).count()).isEqualTo(3);
-        assertThat(byKind.get(CheckKind.LEFTOVERS).samples()).containsExactly("stray thing");
+        assertThat(byKind.get(CheckKind.UNGROUPED).samples()).containsExactly("stray thing");
         assertThat(byKind).doesNotContainKeys(CheckKind.NO_AD, CheckKind.LARGE, CheckKind.SAME_NAME);
         List<Long> costs =
                 found.stream().skip(1).map(finding -> finding.searches().sum()).toList();

@@ -16,10 +16,10 @@ import smorgas.core.board.Board;
 import smorgas.core.figure.Fact;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.serve.MatchType;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.text.Catalogue;
 import smorgas.core.text.Message;
@@ -42,9 +42,10 @@ class FixedNamesTest {
     };
 
     private static Board board() {
-        List<Entry> pins = List.of(new GroupPin.KeywordsPlaced(List.of("hive stand", "hive lid"), List.of(), "hives"));
+        List<Entry> decisions =
+                List.of(new GroupDecision.KeywordsPlaced(List.of("hive stand", "hive lid"), List.of(), "hives"));
         String list = "keyword,searches,final url\nhive stand,1000,https://shop.example/hives\nhive lid,20,\n";
-        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(pins, "en"));
+        return Board.of(List.of(TestLists.lines(1, list)), Recipe.of(decisions, "en"));
     }
 
     private static String guide() throws IOException {
@@ -74,7 +75,7 @@ class FixedNamesTest {
     void theGuideTellsTheNameOfWhatIsKnownOfAKeyword() throws IOException {
         Stream<String> names = Stream.of(
                         Fact.all(Fact.Use.EXPORT).stream().map(Fact::fixedName),
-                        Arrays.stream(Standing.values()).map(Standing::fixedName),
+                        Arrays.stream(Status.values()).map(Status::fixedName),
                         Arrays.stream(MatchType.values()).map(MatchType::fixedName),
                         Arrays.stream(Intent.values()).map(Intent::fixedName))
                 .flatMap(all -> all);

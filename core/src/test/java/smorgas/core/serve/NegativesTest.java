@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.ServeEntry.Say;
@@ -19,7 +19,7 @@ import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.serve.PlanNames;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Refusal;
 
@@ -33,7 +33,7 @@ class NegativesTest {
     }
 
     private static Entry drop(int number, String word) {
-        return new SiftEntry.RuleAdded(new Rule(number, new Condition.HasWord(word), Standing.DROPPED));
+        return new SiftEntry.RuleAdded(new Rule(number, new Condition.HasWord(word), Status.DROPPED));
     }
 
     private static Entry say(String text, String group, Say say) {
@@ -41,7 +41,7 @@ class NegativesTest {
     }
 
     private static Entry placed(String group, String... texts) {
-        return new GroupPin.KeywordsPlaced(List.of(texts), List.of(), group);
+        return new GroupDecision.KeywordsPlaced(List.of(texts), List.of(), group);
     }
 
     private static NegativeProposals.Proposal find(Board board, String text) {
@@ -57,7 +57,7 @@ class NegativesTest {
         Board board = board(
                 drop(1, "job"),
                 new SiftEntry.ListTaken(starter),
-                new SiftEntry.Judged(List.of("honey badger", "badger hive"), Standing.DROPPED),
+                new SiftEntry.Judged(List.of("honey badger", "badger hive"), Status.DROPPED),
                 placed("hives", "bee hive", "wooden bee hive", "bee hive plans free"),
                 say("wooden", "", Say.EXACT));
         assertThat(find(board, "job")).satisfies(rule -> {
@@ -81,18 +81,18 @@ class NegativesTest {
     }
 
     @Test
-    void aCarelessNegativeIsHeldBackUntilItIsNarrowedOrMeant() {
+    void aCarelessNegativeIsNotExportedUntilItIsNarrowedOrMeant() {
         Entry hives = placed("hives", "bee hive", "wooden bee hive", "bee hive plans free");
         Board careless = board(hives, say("bee hive", "", Say.BROAD));
         Plan.Conflict conflict = careless.plan().conflicts().getFirst();
         assertThat(conflict.samples()).containsExactlyInAnyOrder("bee hive", "wooden bee hive", "bee hive plans free");
-        assertThat(conflict.narrower()).as("itself is served").isEmpty();
+        assertThat(conflict.narrower()).as("itself is exported").isEmpty();
         assertThat(careless.plan().negatives()).isEmpty();
         Board other = board(hives, say("hive bee", "", Say.BROAD));
         assertThat(other.plan().conflicts().getFirst().narrower()).contains(MatchType.PHRASE);
         assertThat(board(hives, say("hive bee", "", Say.PHRASE)).plan().negatives())
                 .containsExactly(new Plan.Negative("hive bee", MatchType.PHRASE));
-        assertThat(board(hives, say("wooden", "", Say.PHRASE), new ServeEntry.NegativeSettled("wooden", true))
+        assertThat(board(hives, say("wooden", "", Say.PHRASE), new ServeEntry.NegativeDecided("wooden", true))
                         .plan()
                         .negatives())
                 .containsExactly(new Plan.Negative("wooden", MatchType.PHRASE));
@@ -111,8 +111,10 @@ class NegativesTest {
         Entry hives = placed("hives", "bee hive");
         Entry wooden = placed("wood", "wooden bee hive", "bee hive plans free");
         Board board = board(phrase, hives, wooden);
-        int from =
-                board.served().stream().map(Planner.ServedGroup::name).toList().indexOf("hives");
+        int from = board.exported().stream()
+                .map(Planner.ExportedGroup::name)
+                .toList()
+                .indexOf("hives");
         assertThat(board.apart())
                 .extracting(steer -> steer.from() + " " + steer.negative())
                 .containsExactly(from + " wooden", from + " free");

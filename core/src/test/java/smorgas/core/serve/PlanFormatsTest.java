@@ -24,7 +24,7 @@ import org.junit.jupiter.api.Test;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
@@ -32,15 +32,15 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.serve.PlanBids;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** What leaves, read back by other libraries than wrote it. */
 class PlanFormatsTest {
 
     private static final List<Entry> ENTRIES = List.of(
-            new GroupPin.KeywordsPlaced(
+            new GroupDecision.KeywordsPlaced(
                     List.of("hive stand", "hive lid", "hive καπάκι", "=1+1 hive"), List.of(), "hives"),
-            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED)),
             new ServeEntry.PlanSettingsChosen(Rules.NEWEST.settings().plan().with(PlanBids.fixed(450_000))));
 
     private static Board board() {
@@ -72,7 +72,7 @@ class PlanFormatsTest {
                             .toList());
             assertThat(keywords).anyMatch(row -> row.contains("hive καπάκι"));
             assertThat(cells(book.getSheet("Dropped and why")).toString())
-                    .contains("free hive", "=1+1 hive", "held back");
+                    .contains("free hive", "=1+1 hive", "not exported");
             for (Sheet sheet : book) {
                 assertThat(sheet.getPaneInformation().isFreezePane()).isTrue();
                 for (Row row : sheet) {

@@ -18,7 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
@@ -36,7 +36,7 @@ class PlanLayoutTest {
                 List.of(TestLists.lines(1, "keyword\nbee hive\n\"bee; hive\"\n")),
                 Recipe.of(
                         List.of(
-                                new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of(), "hives"),
+                                new GroupDecision.KeywordsPlaced(List.of("bee hive"), List.of(), "hives"),
                                 new ServeEntry.NegativesSaid(
                                         List.of(new ServeEntry.Said("free", "", ServeEntry.Say.PHRASE))),
                                 new ServeEntry.PlanSettingsChosen(

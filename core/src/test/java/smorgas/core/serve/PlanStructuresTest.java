@@ -21,7 +21,7 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.OwnCampaign;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
@@ -37,7 +37,7 @@ import smorgas.core.recipe.serve.PlanNames;
 import smorgas.core.recipe.serve.PlanPages;
 import smorgas.core.recipe.serve.PlanSettings;
 import smorgas.core.recipe.serve.PlanStructure;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Assumed;
 import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.CostBy;
@@ -53,8 +53,8 @@ class PlanStructuresTest {
 
     private static final PlanSettings PLAN = Rules.NEWEST.settings().plan();
 
-    private static GroupPin group(String name, String... texts) {
-        return new GroupPin.KeywordsPlaced(List.of(texts), List.of(), name);
+    private static GroupDecision group(String name, String... texts) {
+        return new GroupDecision.KeywordsPlaced(List.of(texts), List.of(), name);
     }
 
     private static Board board(PlanSettings settings, Entry... entries) {
@@ -109,7 +109,7 @@ class PlanStructuresTest {
                         PLAN.with(PlanCampaigns.by(PlanCampaigns.By.TAG)).with(PlanNames.of("{part} shop", "{theme}")),
                         hostile)
                 .plan();
-        assertThat(held.heldBack())
+        assertThat(held.notExported())
                 .singleElement()
                 .satisfies(one -> assertThat(one.why().toString()).contains("campaign whose name begins with ="));
         assertThat(held.rows()).noneMatch(row -> row.campaign().startsWith("="));
@@ -118,7 +118,7 @@ class PlanStructuresTest {
                 .extracting(Plan.Campaign::name)
                 .containsExactly("Campaign 1 phrase", "Campaign 1 exact");
         assertThat(types.plan().campaigns().getFirst().adGroups().getFirst().keywords())
-                .allMatch(served -> served.matchTypes().equals(Set.of(MatchType.PHRASE)));
+                .allMatch(exported -> exported.matchTypes().equals(Set.of(MatchType.PHRASE)));
     }
 
     @Test
@@ -136,7 +136,7 @@ class PlanStructuresTest {
                         "en"));
         assertThat(board.plan().campaigns())
                 .extracting(Plan.Campaign::name, one -> one.adGroups().getFirst().keywords().stream()
-                        .map(Plan.Served::keyword)
+                        .map(Plan.Exported::keyword)
                         .toList())
                 .containsExactly(
                         tuple("Campaign 1 Ireland", List.of("bee hive", "flat hive")),
@@ -176,7 +176,7 @@ class PlanStructuresTest {
         assertThat(exact.name()).isEqualTo("Sure ones");
         assertThat(phrase.adGroups().getFirst().bid()).isEqualTo("0.15");
         assertThat(exact.adGroups().getFirst().keywords())
-                .extracting(Plan.Served::bidMicros)
+                .extracting(Plan.Exported::bidMicros)
                 .containsExactly(610_000L, 800_000L, 100_000L);
         assertThat(phrase.negatives()).extracting(Plan.Negative::keyword).containsExactly("free", "used");
         assertThat(exact.negatives())
@@ -223,7 +223,8 @@ class PlanStructuresTest {
                 22,
                 true,
                 "2026");
-        Board board = board(PLAN.with(names).with(Set.of(MatchType.EXACT)), new GroupPin.GroupNamed("jars", "ja<r>s"));
+        Board board =
+                board(PLAN.with(names).with(Set.of(MatchType.EXACT)), new GroupDecision.GroupNamed("jars", "ja<r>s"));
         assertThat(names(board))
                 .containsExactly(
                         "new C x / new 1 HIVES exact x",
@@ -231,8 +232,8 @@ class PlanStructuresTest {
                         "new C x / new 3 CAGES exact x");
         Board cut = board(
                 PLAN.with(new PlanNames("C", "all {theme}", "", "", PlanNames.Letters.SMALL, 10, false, "")),
-                new GroupPin.GroupNamed("hives", "beautiful Hives"),
-                new GroupPin.GroupNamed("jars", "beautiful jars"));
+                new GroupDecision.GroupNamed("hives", "beautiful Hives"),
+                new GroupDecision.GroupNamed("jars", "beautiful jars"));
         assertThat(names(cut)).containsExactly("C / all", "C / all 2", "C / all cages");
         assertThatThrownBy(() -> PlanNames.of("C", "ads")).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> PlanNames.of("=C", "{theme}")).isInstanceOf(Refusal.class);
@@ -264,7 +265,7 @@ class PlanStructuresTest {
 
     /** A click that converts one time in forty into 20 is worth 0.50, and at four times the cost may cost 0.125. */
     @Test
-    void aBidFromWorthIsWhatAClickBringsByTheWantedReturn() {
+    void aBidFromEstimatedValueIsWhatAClickBringsByTheWantedReturn() {
         Assumptions assumed = new Assumptions(
                 Map.of(
                         Assumed.CLICK_SHARE, Span.of(3_000),
@@ -272,11 +273,11 @@ class PlanStructuresTest {
                         Assumed.VALUE, Span.of(20_000_000)),
                 CostBy.NOTHING);
         Board board = board(
-                PLAN.with(new PlanBids(PlanBids.From.WORTH, 0, 400, 0, 0)),
+                PLAN.with(new PlanBids(PlanBids.From.ESTIMATED_VALUE, 0, 400, 0, 0)),
                 new ValueEntry.AssumptionsSet("", "", assumed));
         assertThat(bid(board.plan(), "queen cage")).isEqualTo("0.125");
         assertThat(bid(
-                        board(PLAN.with(new PlanBids(PlanBids.From.WORTH, 0, 400, 0, 0)))
+                        board(PLAN.with(new PlanBids(PlanBids.From.ESTIMATED_VALUE, 0, 400, 0, 0)))
                                 .plan(),
                         "bee hive"))
                 .as("nothing is assumed")
@@ -303,7 +304,7 @@ class PlanStructuresTest {
     void pagesComeFromAPatternOrAreThoseThatListsTell() {
         Board pattern = board(
                 PLAN.with(new PlanPages(true, false, "https://shop.example/{theme}/")),
-                new GroupPin.GroupNamed("jars", "Gläser & Döschen"));
+                new GroupDecision.GroupNamed("jars", "Gläser & Döschen"));
         assertThat(pattern.plan().rows().map(Plan.Row::page).distinct())
                 .contains("https://shop.example/hives/", "https://shop.example/glaser-doschen/");
         String pages =
@@ -326,19 +327,19 @@ class PlanStructuresTest {
     }
 
     @Test
-    void smallGroupsAreLeftOutOrJoinTheirNeighbourAndThePlanSaysSo() {
+    void smallGroupsAreLeftOutOrJoinARelatedGroupAndThePlanSaysSo() {
         PlanGroups out = new PlanGroups(false, false, 2, PlanGroups.Small.LEFT_OUT, false);
         Board board = board(PLAN.with(out));
         assertThat(names(board)).containsExactly("Campaign 1 / hives", "Campaign 1 / jars");
         assertThat(board.plan().notes())
                 .anyMatch(note -> note.toString().startsWith("1 group with 1 keywords left out"));
-        Entry kept = new SiftEntry.Judged(List.of("honey jar"), Standing.KEPT);
+        Entry kept = new SiftEntry.Judged(List.of("honey jar"), Status.KEPT);
         Board withKept = board(PLAN.with(new PlanGroups(false, false, 1, PlanGroups.Small.LEFT_OUT, true)), kept);
         assertThat(names(withKept)).containsExactly("Campaign 1 / jars");
         String list =
                 "oak hive stand a\noak hive stand b\noak hive stand c\noak hive stand d\nsmoker lid\nsmoker fuel\n";
-        GroupPin alone = group("oak stand", "oak hive stand d");
-        PlanGroups join = new PlanGroups(false, false, 2, PlanGroups.Small.INTO_NEIGHBOUR, false);
+        GroupDecision alone = group("oak stand", "oak hive stand d");
+        PlanGroups join = new PlanGroups(false, false, 2, PlanGroups.Small.INTO_RELATED, false);
         Plan joined = Board.of(
                         List.of(TestLists.lines(1, list)),
                         Recipe.of(List.of(alone, new ServeEntry.PlanSettingsChosen(PLAN.with(join))), "en"))

@@ -56,19 +56,19 @@ class PlanUnitsTest {
                 && !REFUSED.matcher(keyword).matches();
     }
 
-    private static Map<String, String> heldBack(Board board) {
-        return board.plan().heldBack().stream()
+    private static Map<String, String> notExported(Board board) {
+        return board.plan().notExported().stream()
                 .collect(Collectors.toMap(
-                        Plan.HeldBack::keyword, held -> held.why().toString(), (a, b) -> a, TreeMap::new));
+                        Plan.NotExported::keyword, held -> held.why().toString(), (a, b) -> a, TreeMap::new));
     }
 
-    private static Set<String> served(Board board) {
+    private static Set<String> exported(Board board) {
         return board.plan().rows().map(Plan.Row::keyword).collect(Collectors.toSet());
     }
 
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3})
-    void whatPlatformsTakeIsServedAndAllElseIsHeldBackWithAReason(long seed) {
+    void whatPlatformsTakeIsExportedAndAllElseIsNotExportedWithAReason(long seed) {
         Random random = new Random(seed);
         String[] pieces = {
             "hive",
@@ -111,15 +111,17 @@ class PlanUnitsTest {
             texts.add(text.toString().strip().replaceAll(" +", " "));
         }
         Board board = board(List.copyOf(texts), new ServeEntry.PlanSettingsChosen(serving(MatchType.EXACT)));
-        Set<String> served = served(board);
-        Map<String, String> held = heldBack(board);
+        Set<String> exported = exported(board);
+        Map<String, String> held = notExported(board);
         int all = 0;
         for (int keyword = 0; keyword < board.keywords().size(); keyword++) {
             String text = board.keywords().text(keyword);
             if (board.groups().grouping().groupOf(keyword) >= 0) {
                 all++;
-                assertThat(served.contains(text)).as("served: [%s]", text).isEqualTo(taken(text));
-                assertThat(held.containsKey(text)).as("held back: [%s]", text).isNotEqualTo(taken(text));
+                assertThat(exported.contains(text)).as("exported: [%s]", text).isEqualTo(taken(text));
+                assertThat(held.containsKey(text))
+                        .as("not exported: [%s]", text)
+                        .isNotEqualTo(taken(text));
             }
         }
         assertThat(all).isGreaterThan(500);
@@ -139,8 +141,8 @@ class PlanUnitsTest {
         Board board = board(List.of(keyword, keyword.replace('x', 'y')));
         assertThat(board.keywords().text(0)).hasSize(letters);
         int grouped = board.groups().grouping().grouped();
-        assertThat(served(board)).hasSize(taken ? grouped : 0);
-        assertThat(heldBack(board)).hasSize(taken ? 0 : grouped);
+        assertThat(exported(board)).hasSize(taken ? grouped : 0);
+        assertThat(notExported(board)).hasSize(taken ? 0 : grouped);
     }
 
     @ParameterizedTest

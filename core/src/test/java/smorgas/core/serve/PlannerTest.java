@@ -16,8 +16,8 @@ import smorgas.core.figure.Figure;
 import smorgas.core.gather.TestLists;
 import smorgas.core.group.Grouper;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
@@ -27,7 +27,7 @@ import smorgas.core.recipe.Themed;
 import smorgas.core.recipe.serve.MatchType;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 class PlannerTest {
 
@@ -41,9 +41,9 @@ class PlannerTest {
         return board(list, entries).plan();
     }
 
-    private static Entry settings(String campaign, String pattern, long bid, boolean keptOnly, boolean leftovers) {
+    private static Entry settings(String campaign, String pattern, long bid, boolean keptOnly, boolean ungrouped) {
         return new ServeEntry.PlanSettingsChosen(
-                TestPlans.settings(campaign, pattern, false, 0, EnumSet.of(MatchType.EXACT), bid, keptOnly, leftovers));
+                TestPlans.settings(campaign, pattern, false, 0, EnumSet.of(MatchType.EXACT), bid, keptOnly, ungrouped));
     }
 
     @Test
@@ -96,7 +96,7 @@ class PlannerTest {
                 + "honey jar,A,Often,2,900,0\nhoney jar,B,Often,1,900,0\nhoney jar,C,Seldom,9,10,9\n"
                 + "honey jar,D,Jars,3,400,2\nhoney pot,D,Lids,4,400,0\nhoney pot,E,Pots,5,100,0\n";
         List<Entry> entries =
-                List.of(new GroupPin.KeywordsPlaced(List.of("honey jar", "honey pot"), List.of(), "jars"));
+                List.of(new GroupDecision.KeywordsPlaced(List.of("honey jar", "honey pot"), List.of(), "jars"));
         Board board = Board.of(List.of(TestLists.lines(1, campaign)), Recipe.of(entries, "en"));
         assertThat(board.plan().campaigns().getFirst().adGroups().getFirst().ads())
                 .extracting(ad -> ad.headlines().getFirst())
@@ -115,19 +115,19 @@ class PlannerTest {
             -hive | begins with -
             ＝hive | begins with =
             """)
-    void whatAPlatformOrASpreadsheetWouldNotTakeIsHeldBackWithTheReason(String keyword, String why) {
+    void whatAPlatformOrASpreadsheetWouldNotTakeIsNotExportedWithTheReason(String keyword, String why) {
         Plan plan = plan("keyword;searches\n" + HIVES.replace("\n", ";1\n") + "\"" + keyword + "\";9\n");
-        assertThat(plan.heldBack())
+        assertThat(plan.notExported())
                 .singleElement()
                 .satisfies(held -> assertThat(held.why().toString()).contains(why));
         assertThat(plan.count().keywords()).isEqualTo(3);
     }
 
     @Test
-    void groupsOfWhichNothingIsServedAreNoAdGroups() {
+    void groupsOfWhichNothingIsExportedAreNoAdGroups() {
         Plan plan = plan(
                 HIVES + "bee suit\nbee veil\nbee glove\n",
-                new SiftEntry.Judged(List.of("bee suit"), Standing.KEPT),
+                new SiftEntry.Judged(List.of("bee suit"), Status.KEPT),
                 settings("C", "{theme}", 0, true, false));
         assertThat(plan.rows()).extracting(Plan.Row::keyword).containsExactly("bee suit");
         assertThat(plan.count().adGroups()).isEqualTo(1);
@@ -148,7 +148,7 @@ class PlannerTest {
     }
 
     @Test
-    void leftoversAreAnAdGroupOfTheirOwnOnlyWhenChosen() {
+    void ungroupedAreAnAdGroupOfTheirOwnOnlyWhenChosen() {
         String list = HIVES + "queen cage\n";
         assertThat(plan(list).rows()).extracting(Plan.Row::keyword).doesNotContain("queen cage");
         assertThat(plan(list, settings("C", "{theme}", 0, false, true)).rows())
@@ -161,10 +161,10 @@ class PlannerTest {
     void onlyRulesThatDropAWordMakeNegatives() {
         Plan plan = plan(
                 HIVES,
-                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
-                new SiftEntry.RuleAdded(new Rule(2, new Condition.HasWord("lid"), Standing.KEPT)),
-                new SiftEntry.RuleAdded(new Rule(3, new Condition.HasText("job"), Standing.DROPPED)),
-                new SiftEntry.RuleAdded(new Rule(4, new Condition.HasWord("free"), Standing.DROPPED)));
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED)),
+                new SiftEntry.RuleAdded(new Rule(2, new Condition.HasWord("lid"), Status.KEPT)),
+                new SiftEntry.RuleAdded(new Rule(3, new Condition.HasText("job"), Status.DROPPED)),
+                new SiftEntry.RuleAdded(new Rule(4, new Condition.HasWord("free"), Status.DROPPED)));
         assertThat(plan.negatives()).extracting(Plan.Negative::keyword).containsExactly("free");
     }
 
@@ -174,7 +174,7 @@ class PlannerTest {
         Board board = board(
                 "\"hive \"\"a\"\" stand\"\nhive lid\nhive roof\nhive küche\n",
                 new GroupEntry.GroupSettingsChosen(Rules.NEWEST.settings().byThemes("en")),
-                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED)),
                 settings("Spring, \"early\"", "{theme}", 450_000, false, false));
         Plan plan = board.plan();
         List<List<String>> read = new ArrayList<>();
@@ -198,7 +198,7 @@ class PlannerTest {
     void theOutlineTellsCampaignAdGroupsKeywordsAndNegatives() {
         Board board = board(
                 HIVES,
-                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED)),
                 settings("Spring", "{theme}", 450_000, false, false));
         assertThat(TestPlan.written(board, "plan.txt").lines().map(String::strip))
                 .startsWith("Spring", "", "hive (3, max CPC 0.45)")

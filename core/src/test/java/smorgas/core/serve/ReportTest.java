@@ -29,7 +29,7 @@ import smorgas.core.board.Board;
 import smorgas.core.draw.Drawing;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.NoteEntry;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
@@ -39,7 +39,7 @@ import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.serve.PlanPages;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Assumed;
 import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.CostBy;
@@ -57,11 +57,11 @@ class ReportTest {
                         + "free hive,30\n";
         List<Entry> entries = new ArrayList<>(List.of(more));
         entries.addAll(List.of(
-                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)),
-                new GroupPin.KeywordsPlaced(
+                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED)),
+                new GroupDecision.KeywordsPlaced(
                         List.of("bee hive", "buy bee hive", "how to paint a bee hive"), List.of(), "bee hives"),
-                new GroupPin.KeywordsPlaced(List.of("κυψέλη", "улей"), List.of(), "abroad"),
-                new GroupPin.GroupNamed("abroad", HOSTILE),
+                new GroupDecision.KeywordsPlaced(List.of("κυψέλη", "улей"), List.of(), "abroad"),
+                new GroupDecision.GroupNamed("abroad", HOSTILE),
                 new ValueEntry.AssumptionsSet(
                         "",
                         "",
@@ -173,7 +173,7 @@ class ReportTest {
         assertThat(page.select("table").get(1).select("tbody tr").eachText())
                 .containsExactly("Drop keywords with the word \"free\" 1 30");
         // 18,760 searches x 30% x 5% x 10% x 2,000, counted by hand.
-        assertThat(page.text()).contains("worth 56,280", "clicks 5,628");
+        assertThat(page.text()).contains("estimated value 56,280", "clicks 5,628");
         assertThat(page.select("img, script, link, iframe")).isEmpty();
         assertThat(page.select("td").eachText()).contains(HOSTILE);
         assertThat(page.select("[src], [href]").stream().map(Element::outerHtml))
@@ -211,7 +211,7 @@ class ReportTest {
                         "Questions",
                         "Intent",
                         "Searches",
-                        "Worth");
+                        "Estimated value");
         assertThat(rows.get(1))
                 .containsExactly(
                         "https://shop.example/bee-hives",

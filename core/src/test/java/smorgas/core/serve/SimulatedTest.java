@@ -16,7 +16,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.ServeEntry;
@@ -34,7 +34,7 @@ class SimulatedTest {
     private static Board board(boolean simulated) {
         Recipe recipe = Recipe.of(
                 List.of(
-                        new GroupPin.KeywordsPlaced(
+                        new GroupDecision.KeywordsPlaced(
                                 List.of("bee hive", "cedar hive", "tall hive", "half hive"), List.of(), "hives"),
                         new ServeEntry.PlanSettingsChosen(Rules.NEWEST
                                 .settings()

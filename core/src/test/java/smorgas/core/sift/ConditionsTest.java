@@ -23,7 +23,7 @@ import smorgas.core.recipe.sift.Bounds;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Placing;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 
 /** Conditions on folded keywords, and how they combine. */
@@ -211,44 +211,44 @@ class ConditionsTest {
     @Test
     void rulesTagFromTheTopAndWhatAHandSaysOfATagBeatsThem() {
         List<Rule> rules = List.of(
-                new Rule(1, new Condition.HasTag("question"), Standing.DROPPED),
+                new Rule(1, new Condition.HasTag("question"), Status.DROPPED),
                 new Rule(2, worded(Placing.STARTS, "how"), new Rule.Tags("question")),
-                new Rule(3, new Condition.HasTag("question"), Standing.KEPT),
+                new Rule(3, new Condition.HasTag("question"), Status.KEPT),
                 new Rule(4, new Condition.HasWord("smoker"), new Rule.Tags("smoke")));
         var byHand = new LinkedHashMap<String, Boolean>();
         byHand.put("bee smoker near me", false);
         byHand.put("bee hive", true);
-        Standings standings = Judge.judge(MATCHER, intent -> new BitSet(), Map.of(), Map.of("smoke", byHand), rules);
+        Statuses statuses = Judge.judge(MATCHER, intent -> new BitSet(), Map.of(), Map.of("smoke", byHand), rules);
         // A rule sees the tags of the rules above it only.
-        assertThat(standings.of(keyword("how to clean a hive"))).isEqualTo(Standing.KEPT);
-        assertThat(standings.reason(keyword("how to clean a hive")).sentence().toString())
+        assertThat(statuses.of(keyword("how to clean a hive"))).isEqualTo(Status.KEPT);
+        assertThat(statuses.reason(keyword("how to clean a hive")).sentence().toString())
                 .startsWith("rule 3");
-        assertThat(texts(standings.tags().with("smoke"))).containsExactly("bee hives", "skeplund smoker");
-        assertThat(standings.tags().of(keyword("how to clean a hive"))).containsExactly("question");
-        assertThat(standings.tags().all()).containsExactly("question", "smoke");
+        assertThat(texts(statuses.tags().with("smoke"))).containsExactly("bee hives", "skeplund smoker");
+        assertThat(statuses.tags().of(keyword("how to clean a hive"))).containsExactly("question");
+        assertThat(statuses.tags().all()).containsExactly("question", "smoke");
         assertThat(texts(MATCHER.match(
                         new Condition.HasTag("question"),
-                        ConditionContext.ofRules(standings.tags()::with, intent -> new BitSet()))))
+                        ConditionContext.ofRules(statuses.tags()::with, intent -> new BitSet()))))
                 .containsExactly("how to clean a hive");
-        assertThat(standings.figures().get(3)).extracting(RuleFigures::decided).isEqualTo(1);
+        assertThat(statuses.figures().get(3)).extracting(RuleFigures::decided).isEqualTo(1);
     }
 
     @Test
     void rulesTellWhatTheyTakeAloneWhatTheyContradictAndWhatAHandHasKept() {
         List<Rule> rules = List.of(
-                new Rule(1, new Condition.HasWord("stand"), Standing.KEPT),
-                new Rule(2, new Condition.HasWord("hive"), Standing.DROPPED),
-                new Rule(3, new Condition.HasWord("wooden"), Standing.KEPT),
-                new Rule(4, new Condition.HasWord("clean"), Standing.DROPPED));
-        Standings standings =
-                Judge.judge(MATCHER, intent -> new BitSet(), Map.of("bee hive", Standing.KEPT), Map.of(), rules);
-        assertThat(standings.figures().get(0)).isEqualTo(new RuleFigures(2, 0, 2, new Searched(70, false), 0, 0));
-        assertThat(standings.figures().get(1)).isEqualTo(new RuleFigures(5, 2, 2, new Searched(5, false), 2, 1));
-        assertThat(standings.doubts().get(2).toString()).contains("1 keyword that a hand has kept");
-        assertThat(standings.doubts().get(3).toString()).contains("decides nothing");
-        assertThat(standings.doubts().get(4).toString()).contains("decides nothing");
-        Standings free = Judge.judge(MATCHER, intent -> new BitSet(), Map.of(), Map.of(), rules);
-        assertThat(free.doubts().get(2).toString()).contains("decide otherwise for 2");
+                new Rule(1, new Condition.HasWord("stand"), Status.KEPT),
+                new Rule(2, new Condition.HasWord("hive"), Status.DROPPED),
+                new Rule(3, new Condition.HasWord("wooden"), Status.KEPT),
+                new Rule(4, new Condition.HasWord("clean"), Status.DROPPED));
+        Statuses statuses =
+                Judge.judge(MATCHER, intent -> new BitSet(), Map.of("bee hive", Status.KEPT), Map.of(), rules);
+        assertThat(statuses.figures().get(0)).isEqualTo(new RuleFigures(2, 0, 2, new Searched(70, false), 0, 0));
+        assertThat(statuses.figures().get(1)).isEqualTo(new RuleFigures(5, 2, 2, new Searched(5, false), 2, 1));
+        assertThat(statuses.doubts().get(2).toString()).contains("1 keyword that you kept by hand");
+        assertThat(statuses.doubts().get(3).toString()).contains("decides nothing");
+        assertThat(statuses.doubts().get(4).toString()).contains("decides nothing");
+        Statuses free = Judge.judge(MATCHER, intent -> new BitSet(), Map.of(), Map.of(), rules);
+        assertThat(free.doubts().get(2).toString()).contains("decide differently for 2");
         assertThat(free.doubts()).doesNotContainKey(1);
     }
 

@@ -13,7 +13,7 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** What goes along with what is dropped; the sums counted by hand. */
 class DropEffectsTest {
@@ -26,15 +26,15 @@ class DropEffectsTest {
                                 1,
                                 "keyword,clicks,conversions\nfree hive,12,1.5\nfree plans,30,\nbee hive,900,40\nfree jar,,0\n")),
                 Recipe.of(
-                        List.of(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("plans"), Standing.KEPT))),
+                        List.of(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("plans"), Status.KEPT))),
                         "en"));
         DropEffects free = DropEffects.of(
-                board.matcher().match(new Condition.HasWord("free")), board.keywords(), board.standings());
+                board.matcher().match(new Condition.HasWord("free")), board.keywords(), board.statuses());
         assertThat(free.kept()).isEqualTo(1);
         assertThat(free.reported().get(Figure.CLICKS)).isEqualByComparingTo("42");
         assertThat(free.reported().get(Figure.CONVERSIONS)).isEqualByComparingTo(new BigDecimal("1.5"));
-        DropEffects jar = DropEffects.of(
-                board.matcher().match(new Condition.HasWord("jar")), board.keywords(), board.standings());
+        DropEffects jar =
+                DropEffects.of(board.matcher().match(new Condition.HasWord("jar")), board.keywords(), board.statuses());
         assertThat(jar).isEqualTo(new DropEffects(0, Map.of()));
     }
 }

@@ -11,7 +11,7 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 
 class MatchedWordsTest {
@@ -26,18 +26,18 @@ class MatchedWordsTest {
                             rule(2, new Condition.HasWord("free")),
                             rule(3, new Condition.HasAnyWord(List.of("nest", "a", "b", "c", "trap"))),
                             rule(4, new Condition.HasText("hiv")),
-                            new SiftEntry.Judged(List.of("free bee plans"), Standing.DROPPED)),
+                            new SiftEntry.Judged(List.of("free bee plans"), Status.DROPPED)),
                     "en"));
     private final MatchedWords because =
             new MatchedWords(board.keywords(), board.recipe().sifting().lists());
 
     private static SiftEntry.RuleAdded rule(int number, Condition when) {
-        return new SiftEntry.RuleAdded(new Rule(number, when, Standing.DROPPED));
+        return new SiftEntry.RuleAdded(new Rule(number, when, Status.DROPPED));
     }
 
     private String reason(String text) {
         int keyword = board.keywords().find(text).orElseThrow();
-        return because.sentence(board.standings().reason(keyword), keyword).toString();
+        return because.sentence(board.statuses().reason(keyword), keyword).toString();
     }
 
     @Test
@@ -53,7 +53,7 @@ class MatchedWordsTest {
         assertThat(reason("free bee plans")).isEqualTo("by hand");
         assertThat(reason("bee hives")).endsWith("with \"hiv\" in them");
         int smoker = board.keywords().find("second hand bee smoker").orElseThrow();
-        Rule rule = ((Reason.ByRule) board.standings().reason(smoker)).rule();
+        Rule rule = ((Reason.ByRule) board.statuses().reason(smoker)).rule();
         assertThat(because.written(because.phrases(rule, smoker), smoker)).containsExactlyInAnyOrder("second", "hand");
     }
 }

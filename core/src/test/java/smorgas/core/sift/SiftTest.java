@@ -23,7 +23,7 @@ import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 class SiftTest {
 
@@ -90,14 +90,14 @@ class SiftTest {
     }
 
     @Test
-    void aViewMayAskForAStanding() {
-        Standings standings =
-                Judge.judge(MATCHER, intent -> new BitSet(), Map.of("bee hive", Standing.KEPT), Map.of(), List.of());
+    void aViewMayAskForAStatus() {
+        Statuses statuses =
+                Judge.judge(MATCHER, intent -> new BitSet(), Map.of("bee hive", Status.KEPT), Map.of(), List.of());
         assertThat(texts(MATCHER.match(
-                        new Condition.Stands(Standing.KEPT),
+                        new Condition.Stands(Status.KEPT),
                         new ConditionContext(
-                                standings::with,
-                                standings.tags()::with,
+                                statuses::with,
+                                statuses.tags()::with,
                                 intent -> new BitSet(),
                                 name -> new BitSet(),
                                 fact -> smorgas.core.column.Numbers.none()))))
@@ -105,41 +105,41 @@ class SiftTest {
     }
 
     private static Rule drop(int number, String word) {
-        return new Rule(number, new Condition.HasWord(word), Standing.DROPPED);
+        return new Rule(number, new Condition.HasWord(word), Status.DROPPED);
     }
 
     @Test
     void reasonsNameTheRuleTheHandOrNobody() {
-        Standings standings = Judge.judge(
+        Statuses statuses = Judge.judge(
                 MATCHER,
                 intent -> new BitSet(),
-                Map.of("honey comb", Standing.KEPT, "gone", Standing.KEPT),
+                Map.of("honey comb", Status.KEPT, "gone", Status.KEPT),
                 Map.of(),
                 List.of(drop(4, "comb")));
-        assertThat(standings.reason(KEYWORDS.find("comb honey").orElseThrow()).sentence())
+        assertThat(statuses.reason(KEYWORDS.find("comb honey").orElseThrow()).sentence())
                 .hasToString("rule 4: Drop keywords with the word \"comb\"");
-        assertThat(standings.reason(KEYWORDS.find("honey comb").orElseThrow()).sentence())
+        assertThat(statuses.reason(KEYWORDS.find("honey comb").orElseThrow()).sentence())
                 .hasToString("by hand");
-        assertThat(standings.reason(KEYWORDS.find("bee hive").orElseThrow()).sentence())
+        assertThat(statuses.reason(KEYWORDS.find("bee hive").orElseThrow()).sentence())
                 .hasToString("not judged yet");
         assertThat(List.of(
-                        standings.figures().getFirst().touched(),
-                        standings.figures().getFirst().decided(),
-                        standings.lostPins()))
+                        statuses.figures().getFirst().touched(),
+                        statuses.figures().getFirst().decided(),
+                        statuses.lostDecisions()))
                 .containsExactly(2, 1, 1);
-        assertThat(standings.count(Standing.DROPPED)).isEqualTo(1);
-        assertThat(standings.remaining().cardinality()).isEqualTo(KEYWORDS.size() - 1);
+        assertThat(statuses.count(Status.DROPPED)).isEqualTo(1);
+        assertThat(statuses.remaining().cardinality()).isEqualTo(KEYWORDS.size() - 1);
     }
 
     @Test
-    void anUndecidedPinBeatsARuleToo() {
-        Standings standings = Judge.judge(
+    void anUndecidedDecisionBeatsARuleToo() {
+        Statuses statuses = Judge.judge(
                 MATCHER,
                 intent -> new BitSet(),
-                Map.of("comb honey", Standing.UNDECIDED),
+                Map.of("comb honey", Status.UNDECIDED),
                 Map.of(),
                 List.of(drop(1, "comb")));
-        assertThat(standings.of(KEYWORDS.find("comb honey").orElseThrow())).isEqualTo(Standing.UNDECIDED);
+        assertThat(statuses.of(KEYWORDS.find("comb honey").orElseThrow())).isEqualTo(Status.UNDECIDED);
     }
 
     /** The counts of words against counting with a map, on random keywords. */
@@ -155,7 +155,7 @@ class SiftTest {
                 list.append('\n');
             }
             Keywords keywords = Folder.fold(List.of(TestLists.lines(1, list.toString())));
-            Standings standings = Judge.judge(
+            Statuses statuses = Judge.judge(
                     new Matcher(keywords),
                     intent -> new BitSet(),
                     Map.of(),
@@ -176,7 +176,7 @@ class SiftTest {
                     Comparator.comparing((String word) -> -counts.get(word)).thenComparing(Comparator.naturalOrder()));
             int most = 1 + random.nextInt(20);
             List<WordCounts.WordCount> found = WordCounts.of(
-                            view, new Phrases(keywords), standings, Set.of(), WordCounts.Asked.words(most))
+                            view, new Phrases(keywords), statuses, Set.of(), WordCounts.Asked.words(most))
                     .words();
             assertThat(found)
                     .extracting(WordCounts.WordCount::word)
@@ -191,34 +191,34 @@ class SiftTest {
         }
     }
 
-    /** Two pins can meet in one keyword when it is folded otherwise than when they were made. */
+    /** Two decisions can meet in one keyword when it is folded otherwise than when they were made. */
     @Test
-    void ofTwoPinsThatMeetInOneKeywordTheLaterWins() {
+    void ofTwoDecisionsThatMeetInOneKeywordTheLaterWins() {
         List<Entry> entries = new ArrayList<>(List.of(
-                new SiftEntry.Judged(List.of("bee hives"), Standing.DROPPED),
-                new SiftEntry.Judged(List.of("bee hive"), Standing.KEPT)));
+                new SiftEntry.Judged(List.of("bee hives"), Status.DROPPED),
+                new SiftEntry.Judged(List.of("bee hive"), Status.KEPT)));
         Keywords folded = Folder.fold(List.of(TestLists.lines(1, "bee hive\nbee hives\n")));
         assertThat(folded.size()).isEqualTo(1);
         Recipe recipe = Recipe.of(entries, "en");
         assertThat(Judge.judge(
                                 new Matcher(folded),
                                 intent -> new BitSet(),
-                                recipe.sifting().pins(),
+                                recipe.sifting().decisions(),
                                 Map.of(),
                                 List.of())
                         .of(0))
-                .isEqualTo(Standing.KEPT);
+                .isEqualTo(Status.KEPT);
 
-        entries.add(new SiftEntry.Judged(List.of("bee hives"), Standing.DROPPED));
+        entries.add(new SiftEntry.Judged(List.of("bee hives"), Status.DROPPED));
         Recipe later = Recipe.of(entries, "en");
         assertThat(Judge.judge(
                                 new Matcher(folded),
                                 intent -> new BitSet(),
-                                later.sifting().pins(),
+                                later.sifting().decisions(),
                                 Map.of(),
                                 List.of())
                         .of(0))
-                .isEqualTo(Standing.DROPPED);
+                .isEqualTo(Status.DROPPED);
         assertThat(later.sifting().judgesAs(recipe.sifting())).isFalse();
     }
 }

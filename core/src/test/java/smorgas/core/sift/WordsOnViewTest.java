@@ -25,7 +25,7 @@ import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 
 /** Words, phrases and families of what is on view; trims. */
@@ -43,7 +43,7 @@ class WordsOnViewTest {
         return all;
     }
 
-    private static Standings judged(Keywords keywords, Rule... rules) {
+    private static Statuses judged(Keywords keywords, Rule... rules) {
         return Judge.judge(new Matcher(keywords), intent -> new BitSet(), Map.of(), Map.of(), List.of(rules));
     }
 
@@ -100,11 +100,11 @@ class WordsOnViewTest {
     @Test
     void littleWordsJudgedWordsAndOtherTextsAreLeftOutAsAsked() {
         Keywords keywords = tidied(List.of("veil for a hive", "hive for bees", "for bees", "free hive", "free veil"));
-        Standings standings = judged(keywords, new Rule(1, new Condition.HasWord("free"), Standing.DROPPED));
+        Statuses statuses = judged(keywords, new Rule(1, new Condition.HasWord("free"), Status.DROPPED));
         Phrases phrases = new Phrases(keywords);
         Set<String> little = Set.of("for", "a");
         java.util.function.Function<WordCounts.Asked, List<String>> words =
-                asked -> WordCounts.of(all(keywords), phrases, standings, little, asked).words().stream()
+                asked -> WordCounts.of(all(keywords), phrases, statuses, little, asked).words().stream()
                         .map(WordCounts.WordCount::word)
                         .toList();
         WordCounts.By count = WordCounts.By.COUNT;
@@ -157,12 +157,12 @@ class WordsOnViewTest {
             lines.add("party " + thing + " game");
         }
         Keywords keywords = tidied(lines);
-        Standings standings = judged(keywords, new Rule(1, new Condition.HasWord("game"), Standing.DROPPED));
+        Statuses statuses = judged(keywords, new Rule(1, new Condition.HasWord("game"), Status.DROPPED));
         Map<WordList.Kind, Set<String>> lists =
                 Map.of(WordList.Kind.QUESTION_OPENERS, Set.of("how", "what"), WordList.Kind.PRICE, Set.of("price"));
         Set<String> little = Set.of("a", "to", "is", "in");
         Map<Families.Family, List<Families.Member>> families =
-                Families.of(all(keywords), keywords, standings, lists, little);
+                Families.of(all(keywords), keywords, statuses, lists, little);
         Map<Families.Family, List<String>> words = new TreeMap<>();
         families.forEach((family, members) ->
                 words.put(family, members.stream().map(Families.Member::word).toList()));
@@ -179,7 +179,7 @@ class WordsOnViewTest {
 
         Collections.shuffle(lines, new Random(1));
         Keywords shuffled = tidied(lines);
-        Standings same = judged(shuffled, new Rule(1, new Condition.HasWord("game"), Standing.DROPPED));
+        Statuses same = judged(shuffled, new Rule(1, new Condition.HasWord("game"), Status.DROPPED));
         assertThat(Families.of(all(shuffled), shuffled, same, lists, little)).isEqualTo(families);
     }
 

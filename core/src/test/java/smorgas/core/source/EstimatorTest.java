@@ -13,7 +13,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.gather.Estimation;
-import smorgas.core.recipe.gather.Foraging;
+import smorgas.core.recipe.gather.SuggestionSettings;
 import smorgas.core.text.Message;
 
 /** Figures asked for in pieces, of planners that fail, answer nonsense, or are stopped. */
@@ -99,7 +99,7 @@ class EstimatorTest {
         assertThat(result.found()).hasSize(6);
         assertThat(result.left()).containsExactly("hive 3", "hive 4", "hive 5");
         assertThat(result.failed())
-                .containsExactly(new Foraging.Failed(
+                .containsExactly(new SuggestionSettings.Failed(
                         "one", Message.of("list.and-more", "hive 3", 2), Message.verbatim("it has too much to do")));
     }
 

@@ -15,7 +15,7 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
 import smorgas.core.gather.TestLists;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.SiftEntry;
@@ -23,7 +23,7 @@ import smorgas.core.recipe.fold.FoldKind;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.FeedbackSettings;
 
 class FeedbackTest {
@@ -49,14 +49,14 @@ class FeedbackTest {
                 all,
                 Recipe.of(
                         List.of(
-                                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("jobs"), Standing.DROPPED)),
-                                new SiftEntry.Judged(List.of("honey"), Standing.KEPT),
-                                new GroupPin.KeywordsPlaced(List.of("bee hive"), List.of(), "hives")),
+                                new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("jobs"), Status.DROPPED)),
+                                new SiftEntry.Judged(List.of("honey"), Status.KEPT),
+                                new GroupDecision.KeywordsPlaced(List.of("bee hive"), List.of(), "hives")),
                         "en"));
         return Feedback.of(
                 board.keywords(),
-                board.standings().remaining(),
-                board.standings().with(Standing.KEPT),
+                board.statuses().remaining(),
+                board.statuses().with(Status.KEPT),
                 board.groups().grouping()::groupOf,
                 settings,
                 "GBP",
@@ -171,7 +171,7 @@ class FeedbackTest {
                 Recipe.of(List.of(new FoldEntry.FoldKindSwitched(FoldKind.ORDER, false)), "en"));
         Feedback.Found found = Feedback.of(
                 board.keywords(),
-                board.standings().remaining(),
+                board.statuses().remaining(),
                 new BitSet(),
                 keyword -> -1,
                 Rules.NEWEST.settings().feedback(),

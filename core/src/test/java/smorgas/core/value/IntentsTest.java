@@ -36,10 +36,10 @@ import smorgas.core.recipe.group.Method;
 import smorgas.core.recipe.sift.Bounds;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.recipe.value.Intent;
-import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PrioritySettings;
 import smorgas.core.text.Refusal;
 
 class IntentsTest {
@@ -122,20 +122,20 @@ class IntentsTest {
     void rulesAndGroupsCanAskForIt() {
         String list = "bee smoker price\nbuy bee smoker\nbee smoker buy online\nhow to light a bee smoker\n"
                 + "how to clean a bee smoker\nbee smoker\nwhy smoke bees\n";
-        Rule drops = new Rule(1, new Condition.Intended(Intent.INFORMATIONAL), Standing.DROPPED);
+        Rule drops = new Rule(1, new Condition.Intended(Intent.INFORMATIONAL), Status.DROPPED);
         Board dropped = board(list, "en", new SiftEntry.RuleAdded(drops));
         BitSet informational = dropped.intents().with(Intent.INFORMATIONAL);
-        assertThat(dropped.standings().with(Standing.DROPPED)).isEqualTo(informational);
+        assertThat(dropped.statuses().with(Status.DROPPED)).isEqualTo(informational);
         assertThat(informational.cardinality()).isEqualTo(3);
         Entry said = new ValueEntry.IntentSaid(List.of("why smoke bees"), List.of(), Intent.LOCAL, true);
         Board otherwise = dropped.next(
                 List.of(TestLists.lines(1, list)), Recipe.of(List.of(new SiftEntry.RuleAdded(drops), said), "en"));
-        assertThat(otherwise.standings().with(Standing.DROPPED).cardinality()).isEqualTo(2);
+        assertThat(otherwise.statuses().with(Status.DROPPED).cardinality()).isEqualTo(2);
 
         GroupSettings broad = Rules.NEWEST
                 .settings()
                 .grouping("en")
-                .with(Rules.NEWEST.settings().likeness().at(Method.ByLikeness.BROADEST));
+                .with(Rules.NEWEST.settings().similarity().at(Method.BySimilarity.BROADEST));
         for (GroupSettings settings : List.of(broad, Rules.NEWEST.settings().byThemes("en"))) {
             Board mixed = board(list, "en", new GroupEntry.GroupSettingsChosen(settings));
             assertThat(mixing(mixed, Intent.INFORMATIONAL))
@@ -163,18 +163,18 @@ class IntentsTest {
 
     @Test
     void aViewMayAskWhatFollowsFromRulesAndARuleMayNot() {
-        PromiseSettings settings = new PromiseSettings(
-                Map.of(PromiseSettings.Factor.SEARCHES, 100),
+        PrioritySettings settings = new PrioritySettings(
+                Map.of(PrioritySettings.Factor.SEARCHES, 100),
                 Map.of(),
                 new LinkedHashMap<>(),
-                List.of(new PromiseSettings.PromiseClass("top", 50), new PromiseSettings.PromiseClass("rest", 50)));
-        Board board = board("keyword,searches\nhive,1000\nsmoker,10\n", "en", new ValueEntry.PromiseSet(settings));
-        Condition top = new Condition.Promised("top");
+                List.of(new PrioritySettings.PriorityClass("top", 50), new PrioritySettings.PriorityClass("rest", 50)));
+        Board board = board("keyword,searches\nhive,1000\nsmoker,10\n", "en", new ValueEntry.PrioritySet(settings));
+        Condition top = new Condition.Prioritised("top");
         assertThat(board.match(top).stream().mapToObj(board.keywords()::text)).containsExactly("hive");
-        Condition scored = new Condition.Valued(Computed.PROMISE_SCORE, Bounds.from(50));
+        Condition scored = new Condition.Valued(Computed.PRIORITY_SCORE, Bounds.from(50));
         assertThat(board.match(scored).cardinality()).isEqualTo(1);
         for (Condition one : List.of(top, scored, new Condition.AnyOf(List.of(top)))) {
-            assertThatThrownBy(() -> new Rule(1, one, Standing.KEPT)).isInstanceOf(Refusal.class);
+            assertThatThrownBy(() -> new Rule(1, one, Status.KEPT)).isInstanceOf(Refusal.class);
         }
     }
 
@@ -204,7 +204,7 @@ class IntentsTest {
         assertThat(lead(worded, "buy hulvane hive")).isEqualTo(Intent.NAVIGATIONAL);
         assertThat(lead(worded, "bee hives")).isEqualTo(Intent.INFORMATIONAL);
         assertThat(worded.intents().reason(worded.keywords().find("bee hives").orElseThrow()))
-                .hasToString("a hand said so of keywords with the word \"hive\"");
+                .hasToString("by hand, of keywords with the word \"hive\"");
         assertThat(lead(worded, "hives")).isEqualTo(Intent.LOCAL);
         Board again = board(
                 "hives\n", "en", hand, new ValueEntry.IntentSaid(List.of("hive"), List.of(), Intent.LOCAL, false));

@@ -28,7 +28,7 @@ import smorgas.core.value.Reported;
  * @param fates how many of each, as choices
  * @param told what the list tells of ad groups, a column each
  * @param more how many ad groups are not shown; empty if all are
- * @param worth of what runs and of the plan, in a sentence; empty if nothing is assumed
+ * @param estimatedValue of what runs and of the plan, in a sentence; empty if nothing is assumed
  */
 record OldAndNew(
         Message sentence,
@@ -45,7 +45,7 @@ record OldAndNew(
         Message twiceCount,
         Message withoutExact,
         List<String> withoutExactSamples,
-        Message worth) {
+        Message estimatedValue) {
 
     private static final int SHOWN = 100;
     private static final int DRAWN = 4;
@@ -191,7 +191,7 @@ record OldAndNew(
                                 structure.withoutExact().size())
                         : Message.of("again.old-and-new.list-tells-match-types"),
                 structure.withoutExact().stream().limit(SAMPLES).toList(),
-                worth(board, structure));
+                estimatedValue(board, structure));
     }
 
     /** The largest parts, and the rest together: an ad group may be split over thousands. */
@@ -204,18 +204,18 @@ record OldAndNew(
     }
 
     /** What may come of what runs, and of what the plan serves, by the same assumptions; empty if nothing is assumed. */
-    private static Message worth(Board board, OldStructure structure) {
+    private static Message estimatedValue(Board board, OldStructure structure) {
         if (!board.recipe().valuing().assumes()) {
             return Message.NONE;
         }
-        BitSet served = new BitSet();
-        board.served().forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
+        BitSet exported = new BitSet();
+        board.exported().forEach(group -> Arrays.stream(group.keywords()).forEach(exported::set));
         return Message.of(
-                "again.old-and-new.month-you-assume-sift", told(board, structure.bidOn()), told(board, served));
+                "again.old-and-new.month-you-assume-sift", told(board, structure.bidOn()), told(board, exported));
     }
 
     private static Message told(Board board, BitSet keywords) {
-        Message told = Expected.of(board.worth().sum(keywords)).brief();
+        Message told = Expected.of(board.estimatedValue().sum(keywords)).brief();
         return told.isEmpty() ? Message.of("again.old-and-new.nothing-known") : told;
     }
 
@@ -298,13 +298,13 @@ record OldAndNew(
             told.add(Message.of("again.old-and-new.quality-score-which-carried", quality(heir.quality())));
         }
         if (board.recipe().valuing().assumes()) {
-            Message worth = Expected.of(board.worth()
+            Message estimatedValue = Expected.of(board.estimatedValue()
                             .sum(board.groups().grouping().members().row(group)))
-                    .worth();
+                    .estimatedValue();
             told.add(
-                    worth.isEmpty()
-                            ? Message.of("again.old-and-new.worth-known")
-                            : Message.of("again.old-and-new.worth-month-you-assume", worth));
+                    estimatedValue.isEmpty()
+                            ? Message.of("again.old-and-new.estimated-value-known")
+                            : Message.of("again.old-and-new.estimated-value-month-you-assume", estimatedValue));
         }
         return Message.joined("list.comma", told);
     }

@@ -26,7 +26,7 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.board.OldStructure;
 import smorgas.core.figure.ColumnRole;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.serve.PlanChanges;
 import smorgas.core.serve.PlanRecord;
 import smorgas.core.text.Formulas;
@@ -139,13 +139,13 @@ class RestructureController {
                     .map(board.keywords()::meant)
                     .flatMap(Optional::stream)
                     .distinct()
-                    .filter(board.standings().remaining()::get)
+                    .filter(board.statuses().remaining()::get)
                     .map(keyword -> Tidy.of(board.keywords().text(keyword)))
                     .toList();
             if (texts.isEmpty()) {
                 throw new Refusal("again.restructure-controller.none-keywords-project-all");
             }
-            return new GroupPin.KeywordsPlaced(texts, board.keywords().otherSpellings(texts), Tidy.of(one.name()));
+            return new GroupDecision.KeywordsPlaced(texts, board.keywords().otherSpellings(texts), Tidy.of(one.name()));
         });
     }
 

@@ -11,7 +11,7 @@ import smorgas.core.board.Board;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /**
@@ -136,36 +136,35 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
         }
 
         private void sifted() {
-            int kept = board.standings().count(Standing.KEPT);
-            int undecided = board.standings().count(Standing.UNDECIDED);
-            int dropped = board.standings().count(Standing.DROPPED);
+            int kept = board.statuses().count(Status.KEPT);
+            int undecided = board.statuses().count(Status.UNDECIDED);
+            int dropped = board.statuses().count(Status.DROPPED);
             double y = TOP;
             flow(y, high(kept), "kept", Message.of("band.kept", kept), "kept");
             y += high(kept);
             flow(y, high(undecided), "undecided", Message.of("band.undecided", undecided), "undecided");
             y += high(undecided);
-            peel(SIFT, y, dropped, "dropped", base + "/sift?standing=dropped");
+            peel(SIFT, y, dropped, "dropped", base + "/sift?status=dropped");
         }
 
-        private void flow(double y, double thick, String role, Message tells, String standing) {
+        private void flow(double y, double thick, String role, Message tells, String status) {
             if (thick > 0) {
                 pieces.add(new Piece(
                         ribbon(new Edge(SIFT, y, thick), new Edge(GROUP, y, thick)),
                         role,
                         tells,
-                        base + "/sift?standing=" + standing));
+                        base + "/sift?status=" + status));
             }
         }
 
         private double left() {
-            return high(
-                    board.standings().count(Standing.KEPT) + board.standings().count(Standing.UNDECIDED));
+            return high(board.statuses().count(Status.KEPT) + board.statuses().count(Status.UNDECIDED));
         }
 
         private void groups() {
             Groups groups = board.groups();
             int[] order = groups.order();
-            int leftovers = groups.grouping().leftovers();
+            int ungrouped = groups.grouping().ungrouped();
             double y = TOP;
             double to = TOP - 3;
             int rest = 0;
@@ -193,41 +192,41 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                 y += high(rest);
                 to += high(rest) + 1.5;
             }
-            if (leftovers > 0) {
+            if (ungrouped > 0) {
                 pieces.add(new Piece(
-                        ribbon(new Edge(GROUP, y, high(leftovers)), new Edge(SERVE, to, high(leftovers))),
-                        "leftovers",
-                        Message.of("band.leftovers", leftovers),
-                        base + "/group?leftovers=true"));
+                        ribbon(new Edge(GROUP, y, high(ungrouped)), new Edge(SERVE, to, high(ungrouped))),
+                        "ungrouped",
+                        Message.of("band.ungrouped", ungrouped),
+                        base + "/group?ungrouped=true"));
             }
-            served();
+            exported();
         }
 
-        private void served() {
-            int served = board.planCount().keywords();
-            double thick = high(served);
-            if (served > 0) {
+        private void exported() {
+            int exported = board.planCount().keywords();
+            double thick = high(exported);
+            if (exported > 0) {
                 pieces.add(new Piece(
                         ribbon(new Edge(SERVE, TOP, thick), new Edge(END, TOP, thick)),
-                        "served",
-                        Message.of("band.served", board.planCount().rows(), served, worth()),
+                        "exported",
+                        Message.of("band.exported", board.planCount().rows(), exported, estimatedValue()),
                         base + "/serve"));
             }
         }
 
         /** What everything that is left may bring, if anything is assumed. */
-        private Message worth() {
-            Message told = Expected.of(board.worthLeft()).brief();
+        private Message estimatedValue() {
+            Message told = Expected.of(board.estimatedValueLeft()).brief();
             return told.isEmpty() ? Message.NONE : Message.of("band.band.all-left-month", told);
         }
 
         /** What all of it may bring, beside how much is left; not before the groups of which something is assumed are found. */
-        private Message worthLeft() {
+        private Message estimatedValueLeft() {
             if (!groupsKnown && !board.recipe().valuing().byGroup().isEmpty()) {
                 return Message.NONE;
             }
-            Message worth = Expected.of(board.worthLeft()).worth();
-            return worth.isEmpty() ? Message.NONE : Message.of("band.worth", worth);
+            Message estimatedValue = Expected.of(board.estimatedValueLeft()).estimatedValue();
+            return estimatedValue.isEmpty() ? Message.NONE : Message.of("band.estimated-value", estimatedValue);
         }
 
         /** What leaves the flow, and by which word: a ribbon that bends down and ends at its count. */
@@ -266,7 +265,10 @@ public record Band(List<Piece> pieces, List<Label> labels, List<Station> station
                     station(
                             SIFT,
                             2,
-                            Message.of("band.left", keywords - board.standings().count(Standing.DROPPED), worthLeft())),
+                            Message.of(
+                                    "band.left",
+                                    keywords - board.statuses().count(Status.DROPPED),
+                                    estimatedValueLeft())),
                     station(GROUP, 3, grouped),
                     station(SERVE, 4, rows));
         }

@@ -9,12 +9,12 @@ import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.gather.Lines;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /**
  * One of two sets that are compared, as it stands in a form: {@code basket:} and its number, {@code group:} and its theme,
- * {@code standing:} and its name, {@code plan}, or {@code pasted}.
+ * {@code status:} and its name, {@code plan}, or {@code pasted}.
  *
  * @param label what a page calls it
  */
@@ -25,7 +25,7 @@ record Side(String value, Message label) {
     private static final String PLAN = "plan";
     private static final String BASKET = "basket:";
     private static final String GROUP = "group:";
-    private static final String STANDING = "standing:";
+    private static final String STATUS = "status:";
 
     /** Groups offered, the most searched. */
     private static final int GROUPS = 200;
@@ -36,8 +36,8 @@ record Side(String value, Message label) {
         for (GatheredBasket basket : snapshot.baskets()) {
             sides.add(new Side(BASKET + basket.id(), Message.of("compare.side.basket", basket.name())));
         }
-        for (Standing standing : Standing.values()) {
-            sides.add(new Side(STANDING + standing.name(), Message.of("compare.side.all-that-are", standing.label())));
+        for (Status status : Status.values()) {
+            sides.add(new Side(STATUS + status.name(), Message.of("compare.side.all-that-are", status.label())));
         }
         sides.add(new Side(PLAN, Message.of("compare.side.plan")));
         sides.add(new Side(PASTED, Message.of("compare.side.pasted")));
@@ -69,10 +69,10 @@ record Side(String value, Message label) {
                     .map(basket -> lines(basket.lines()))
                     .orElse(List.of());
         }
-        if (value.startsWith(STANDING)) {
-            for (Standing standing : Standing.values()) {
-                if (value.substring(STANDING.length()).toUpperCase(Locale.ROOT).equals(standing.name())) {
-                    return keywords(board, board.standings().with(standing));
+        if (value.startsWith(STATUS)) {
+            for (Status status : Status.values()) {
+                if (value.substring(STATUS.length()).toUpperCase(Locale.ROOT).equals(status.name())) {
+                    return keywords(board, board.statuses().with(status));
                 }
             }
         }

@@ -23,7 +23,7 @@ import smorgas.core.fold.Keywords;
 import smorgas.core.fold.Misspellings;
 import smorgas.core.recipe.Folding;
 import smorgas.core.recipe.fold.Cleaning;
-import smorgas.core.recipe.fold.FoldPin;
+import smorgas.core.recipe.fold.FoldDecision;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
@@ -134,13 +134,13 @@ class FoldController {
             List<AcceptedView> accepted,
             String littleWords,
             Message littleCount,
-            Message pins) {}
+            Message decisions) {}
 
     private static void hands(Board board, Model model) {
         Folding folding = board.recipe().folding();
         List<Misspellings.Proposal> proposals = board.misspellings();
-        long lost = folding.pins().stream()
-                .map(FoldPin::texts)
+        long lost = folding.decisions().stream()
+                .map(FoldDecision::texts)
                 .filter(texts -> texts.stream()
                         .noneMatch(text -> board.keywords().find(text).isPresent()))
                 .count();
@@ -157,11 +157,12 @@ class FoldController {
                                 .toList(),
                         String.join("\n", folding.littleWords()),
                         Message.of("count.words", folding.littleWords().size()),
-                        folding.pins().isEmpty() && folding.leads().isEmpty()
+                        folding.decisions().isEmpty() && folding.leads().isEmpty()
                                 ? Message.NONE
                                 : Message.of(
                                         "fold.fold-controller.decision-hand-holds-whatever",
-                                        folding.pins().size() + folding.leads().size(),
+                                        folding.decisions().size()
+                                                + folding.leads().size(),
                                         (lost == 0
                                                 ? Message.verbatim(".")
                                                 : Message.of(

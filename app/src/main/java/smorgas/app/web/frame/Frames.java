@@ -19,7 +19,7 @@ import smorgas.app.work.Table;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Ahead;
 import smorgas.core.board.Board;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 import smorgas.core.text.Wording;
 
@@ -78,7 +78,7 @@ public class Frames {
         boolean groups = step == Step.GROUP
                 || step == Step.SERVE
                 || board.groupsKnown()
-                || step != Step.FOLD && board.standings().remaining().cardinality() <= FEW_KEYWORDS;
+                || step != Step.FOLD && board.statuses().remaining().cardinality() <= FEW_KEYWORDS;
         return frame(model, id, snapshot, step, groups ? Finding.FOUND : Finding.UNDER_WAY);
     }
 
@@ -90,7 +90,7 @@ public class Frames {
     public OpenProject openWithGroups(long id, Step step) {
         OpenProject project = open(id);
         Board board = project.snapshot().board();
-        if (!board.groupsKnown() && board.standings().remaining().cardinality() > MANY_KEYWORDS) {
+        if (!board.groupsKnown() && board.statuses().remaining().cardinality() > MANY_KEYWORDS) {
             table.findAnew(id);
             if (table.groupsWithin(id, board, PATIENCE_MILLIS / 2) != Finding.FOUND) {
                 throw new GroupsPending(id, step);
@@ -123,7 +123,7 @@ public class Frames {
         Snapshot snapshot = open(id).snapshot();
         Finding finding = table.groupsWithin(id, snapshot.board(), millis);
         Message keywords = Message.of(
-                "count.keywords", snapshot.board().standings().remaining().cardinality());
+                "count.keywords", snapshot.board().statuses().remaining().cardinality());
         Shown.in(model, new Waiting(keywords, finding == Finding.FAILED, table.whyNotFound(id)));
         frame(model, id, snapshot, step, finding);
         return finding;
@@ -144,7 +144,7 @@ public class Frames {
                 step,
                 snapshot.version(),
                 Band.draw("/projects/" + id, snapshot, groups),
-                board.standings().count(Standing.UNDECIDED) < board.keywords().size(),
+                board.statuses().count(Status.UNDECIDED) < board.keywords().size(),
                 board.keywords().simulated(),
                 sentence(snapshot.history().undoable()),
                 sentence(snapshot.history().redoable()),

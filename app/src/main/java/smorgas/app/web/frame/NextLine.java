@@ -29,20 +29,20 @@ final class NextLine {
             case Task.Sift some ->
                 new Frame.Next(
                         Message.of("frame.next-line.next-sift-undecided-from", some.undecided()),
-                        place + "?standing=undecided&sort=-searches");
-            case Task.Settle some ->
+                        place + "?status=undecided&sort=-searches");
+            case Task.Adopt some ->
                 new Frame.Next(Message.of("frame.next-line.next-look-group-adopt", some.groups()), place);
-            case Task.SeatNew some ->
+            case Task.PlaceNew some ->
                 new Frame.Next(Message.of("frame.next-line.next-new-keyword-waits", some.keywords()), place);
             case Task.Doubtful some ->
                 new Frame.Next(Message.of("frame.next-line.next-look-doubtful-groups"), place + "?view=doubts");
-            case Task.Leftovers some ->
+            case Task.Ungrouped some ->
                 new Frame.Next(
                         Message.of(
-                                "frame.next-line.next-look-leftover-searched",
+                                "frame.next-line.next-look-ungrouped-searched",
                                 some.keywords(),
                                 some.searches().written()),
-                        place + "?leftovers=true");
+                        place + "?ungrouped=true");
             case Task.Mend some ->
                 new Frame.Next(Message.of("frame.next-line.next-mend-what-check", some.findings()), place);
             case Task.Download plan -> new Frame.Next(Message.of("frame.next-line.next-download-plan"), place);

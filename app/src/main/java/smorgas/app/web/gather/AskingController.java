@@ -132,7 +132,7 @@ class AskingController {
 
     /** What waits becomes a newer version of its basket, or is left. */
     @PostMapping("/projects/{id}/offers/{offer}")
-    String settle(
+    String adopt(
             @PathVariable long id, @PathVariable long offer, @RequestParam boolean take, RedirectAttributes redirect) {
         OpenProject project = frames.open(id);
         Offers.Offer waiting = offers.waiting(id).stream()
@@ -144,7 +144,7 @@ class AskingController {
             return "redirect:/projects/" + id + "/gather";
         }
         if (!take) {
-            offers.settle(id, offer, false);
+            offers.adopt(id, offer, false);
             return page(id, waiting.basket());
         }
         Optional<Long> renewed = again.take(project, waiting);

@@ -26,7 +26,7 @@ import smorgas.core.fold.Versions;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.FoldEntry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.gather.ReadAs;
 import smorgas.core.text.Message;
@@ -75,7 +75,7 @@ class BasketActs {
         return done(
                 act,
                 basket,
-                b -> new GroupPin.GroupsSettled(
+                b -> new GroupDecision.GroupsAsTheyAre(
                         TableGroups.of(board, b.lines())
                                 .map(TableGroups::groups)
                                 .orElseThrow(() -> new Refusal("gather.basket-acts.names-ad-group-keyword", b.name())),

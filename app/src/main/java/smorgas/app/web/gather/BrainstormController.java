@@ -61,10 +61,10 @@ class BrainstormController {
     record Said(Message label, List<One> phrases) {}
 
     /** A phrase beside the project: new, or how it stands. */
-    record One(String text, Message standing) {
+    record One(String text, Message status) {
         /** Whether the project does not have it. */
         public boolean fresh() {
-            return standing.equals(KnownHere.NEW);
+            return status.equals(KnownHere.NEW);
         }
     }
 
@@ -161,13 +161,13 @@ class BrainstormController {
         Map<Form, List<One>> byForm = new EnumMap<>(Form.class);
         for (Ideas.Idea idea : ideas) {
             byForm.computeIfAbsent(idea.form(), none -> new ArrayList<>())
-                    .add(new One(idea.text(), KnownHere.standing(board, idea.text())));
+                    .add(new One(idea.text(), KnownHere.status(board, idea.text())));
         }
         List<Said> said = new ArrayList<>(byForm.entrySet().stream()
                 .map(form -> new Said(form.getKey().label(), form.getValue()))
                 .toList());
         List<One> near = near(project, board, ideas).stream()
-                .map(text -> new One(text, KnownHere.standing(board, text)))
+                .map(text -> new One(text, KnownHere.status(board, text)))
                 .toList();
         if (!near.isEmpty()) {
             said.add(new Said(Message.of("gather.brainstorm-controller.what-project-pantry-means"), near));

@@ -2,7 +2,7 @@ package smorgas.app.web.gather;
 
 import smorgas.core.board.Board;
 import smorgas.core.board.KnownPhrases;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** What the project knows of phrases, in the words of every tool's page. */
@@ -23,7 +23,7 @@ final class KnownHere {
     }
 
     /** New, or how a phrase stands. */
-    static Message standing(Board board, String phrase) {
-        return KnownPhrases.standing(board, phrase).map(Standing::label).orElse(NEW);
+    static Message status(Board board, String phrase) {
+        return KnownPhrases.status(board, phrase).map(Status::label).orElse(NEW);
     }
 }

@@ -48,7 +48,7 @@ class RelatedController {
     record RelatedPage(String seed, String group, String groupName, Message told, List<Row> rows) {}
 
     /** A keyword and why it is related. */
-    record Row(String text, Message why, Message standing, String in) {}
+    record Row(String text, Message why, Message status, String in) {}
 
     @GetMapping("/projects/{id}/related")
     String page(
@@ -112,7 +112,7 @@ class RelatedController {
         return new Row(
                 board.keywords().text(term.keyword()),
                 Message.joined("list.comma", why),
-                board.standings().of(term.keyword()).label(),
+                board.statuses().of(term.keyword()).label(),
                 group < 0 ? "" : board.groups().name(group));
     }
 }

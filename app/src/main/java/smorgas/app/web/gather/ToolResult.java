@@ -9,7 +9,7 @@ import smorgas.app.work.GatheredBasket;
 import smorgas.app.work.Offered;
 import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
@@ -54,12 +54,12 @@ final class ToolResult {
         }
     }
 
-    private static GroupPin placed(OpenProject project, long basket, String group) {
+    private static GroupDecision placed(OpenProject project, long basket, String group) {
         GatheredBasket gathered = project.snapshot().baskets().stream()
                 .filter(one -> one.id() == basket)
                 .findFirst()
                 .orElseThrow();
-        return new GroupPin.KeywordsPlaced(
+        return new GroupDecision.KeywordsPlaced(
                 IntStream.range(0, gathered.lines().size())
                         .mapToObj(row -> Tidy.of(gathered.lines().text(row)))
                         .distinct()

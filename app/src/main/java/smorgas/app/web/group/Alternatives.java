@@ -116,7 +116,7 @@ final class Alternatives {
         boolean is = name.equals(base);
         // Where nothing is grouped there is nothing to agree about.
         Agreement agreement = is
-                        || groups.grouping().grouped() + groups.grouping().leftovers() == 0
+                        || groups.grouping().grouped() + groups.grouping().ungrouped() == 0
                 ? null
                 : Agreement.of(groups.grouping(), boards.get(base).groups().grouping());
         return new Column(

@@ -124,10 +124,10 @@ final class CandidateViews {
                         got.sources().stream()
                                 .limit(MOST_SOURCES)
                                 .map(source -> new SourceView(
-                                        source.group() == Grouping.LEFTOVER
-                                                ? Message.of("group.candidate-views.leftovers")
+                                        source.group() == Grouping.UNGROUPED
+                                                ? Message.of("group.candidate-views.ungrouped")
                                                 : Message.verbatim(groups.name(source.group())),
-                                        source.group() == Grouping.LEFTOVER
+                                        source.group() == Grouping.UNGROUPED
                                                 ? query.left()
                                                 : query.opening(
                                                         groups.grouping().key(source.group())),
@@ -150,6 +150,6 @@ final class CandidateViews {
 
     private Message where(int keyword) {
         int group = groups.grouping().groupOf(keyword);
-        return group < 0 ? Message.of("group.candidate-views.leftovers") : Message.verbatim(groups.name(group));
+        return group < 0 ? Message.of("group.candidate-views.ungrouped") : Message.verbatim(groups.name(group));
     }
 }

@@ -22,7 +22,7 @@ final class DialHtml {
      * @param url shows it
      * @param here whether the dial stands there
      */
-    record Named(Message name, String groups, String leftovers, String url, boolean here) {}
+    record Named(Message name, String groups, String ungrouped, String url, boolean here) {}
 
     /**
      * The dial as it is shown.
@@ -35,13 +35,14 @@ final class DialHtml {
     private DialHtml() {}
 
     /** The dial; nothing over it where nothing is known of its places. */
-    static Picture of(Dial dial, Method.ByLikeness method, GroupSettings settings, GroupQuery query, Wording wording) {
+    static Picture of(
+            Dial dial, Method.BySimilarity method, GroupSettings settings, GroupQuery query, Wording wording) {
         if (dial.points().isEmpty()) {
             return new Picture("", List.of());
         }
         Html html = new Html(4_000, wording);
-        int most = Math.max(1, Math.max(most(dial, Dial.Point::groups), most(dial, Dial.Point::leftovers)));
-        line(html, "dial-left", dial, most, Dial.Point::leftovers);
+        int most = Math.max(1, Math.max(most(dial, Dial.Point::groups), most(dial, Dial.Point::ungrouped)));
+        line(html, "dial-left", dial, most, Dial.Point::ungrouped);
         line(html, "dial-groups", dial, most, Dial.Point::groups);
         html.raw("<line class=\"dial-here\" x1=\"")
                 .raw(x(method.place()))
@@ -52,10 +53,10 @@ final class DialHtml {
                 .raw("\"></line>");
         Asked asked = new Asked(method, settings, query);
         List<Named> named = List.of(
-                named(Message.of("group.dial-html.broad"), Method.ByLikeness.BROAD, dial, asked),
-                named(Message.of("group.dial-html.usual"), Method.ByLikeness.USUAL, dial, asked),
-                named(Message.of("group.dial-html.tight"), Method.ByLikeness.TIGHT, dial, asked),
-                named(Message.of("group.dial-html.one-keyword-each"), Method.ByLikeness.TIGHTEST, dial, asked));
+                named(Message.of("group.dial-html.broad"), Method.BySimilarity.BROAD, dial, asked),
+                named(Message.of("group.dial-html.usual"), Method.BySimilarity.USUAL, dial, asked),
+                named(Message.of("group.dial-html.tight"), Method.BySimilarity.TIGHT, dial, asked),
+                named(Message.of("group.dial-html.one-keyword-each"), Method.BySimilarity.TIGHTEST, dial, asked));
         return new Picture(html.toString(), named);
     }
 
@@ -64,7 +65,7 @@ final class DialHtml {
     }
 
     private static String x(int place) {
-        return String.valueOf(place * WIDTH / Method.ByLikeness.TIGHTEST);
+        return String.valueOf(place * WIDTH / Method.BySimilarity.TIGHTEST);
     }
 
     private static void line(Html html, String name, Dial dial, int most, ToIntFunction<Dial.Point> of) {
@@ -77,10 +78,10 @@ final class DialHtml {
     }
 
     /** What is asked for now, of which a place on the dial is one thing otherwise. */
-    private record Asked(Method.ByLikeness method, GroupSettings settings, GroupQuery query) {
+    private record Asked(Method.BySimilarity method, GroupSettings settings, GroupQuery query) {
 
         GroupQuery at(int place, boolean single) {
-            Method.ByLikeness turned = new Method.ByLikeness(
+            Method.BySimilarity turned = new Method.BySimilarity(
                     place, single ? 1 : method.smallest(), method.largest(), method.meaning(), method.compared());
             return new GroupQuery(Dials.query(settings.with(turned)), query.fields());
         }
@@ -88,15 +89,15 @@ final class DialHtml {
 
     private static Named named(Message name, int place, Dial dial, Asked asked) {
         // Each by itself is a group of one.
-        boolean single = place == Method.ByLikeness.TIGHTEST;
+        boolean single = place == Method.BySimilarity.TIGHTEST;
         Dial.Point at = dial.points().stream()
                 .filter(point -> point.place() == place)
                 .findFirst()
                 .orElse(new Dial.Point(place, 0, 0));
         return new Named(
                 name,
-                Show.count(single ? at.groups() + at.leftovers() : at.groups()),
-                Show.count(single ? 0 : at.leftovers()),
+                Show.count(single ? at.groups() + at.ungrouped() : at.groups()),
+                Show.count(single ? 0 : at.ungrouped()),
                 asked.at(place, single).with(),
                 place == asked.method.place());
     }

@@ -35,8 +35,8 @@ final class Dials {
     private Dials() {}
 
     /** How keywords are compared; empty where groups go by something else. */
-    static Optional<Method.ByLikeness> likeness(GroupSettings settings) {
-        return settings.method() instanceof Method.ByLikeness likeness ? Optional.of(likeness) : Optional.empty();
+    static Optional<Method.BySimilarity> similarity(GroupSettings settings) {
+        return settings.method() instanceof Method.BySimilarity similarity ? Optional.of(similarity) : Optional.empty();
     }
 
     /**
@@ -50,13 +50,13 @@ final class Dials {
         return new GroupSettings(
                 method(fields, adopted, usual),
                 whole ? fields.containsKey("forms") : adopted.forms(),
-                fields.containsKey("leftoversAre")
-                        ? choice(GroupSettings.Leftovers.class, fields.getFirst("leftoversAre"))
-                        : adopted.leftovers(),
-                fields.containsKey("seated") ? number(fields, "seated", 0, 0) / 100.0 : adopted.seatedFrom(),
+                fields.containsKey("ungroupedAre")
+                        ? choice(GroupSettings.Ungrouped.class, fields.getFirst("ungroupedAre"))
+                        : adopted.ungrouped(),
+                fields.containsKey("placed") ? number(fields, "placed", 0, 0) / 100.0 : adopted.placedFrom(),
                 fields.containsKey("stop") ? words(fields.getFirst("stop")) : adopted.stopWords(),
                 whole ? stopAt(fields) : adopted.stopAt(),
-                fields.containsKey("muted") ? words(fields.getFirst("muted")) : adopted.muted(),
+                fields.containsKey("ignored") ? words(fields.getFirst("ignored")) : adopted.ignored(),
                 adopted.same(),
                 whole || fields.containsKey("intentApart") ? intents(fields) : adopted.intentsApart());
     }
@@ -75,14 +75,14 @@ final class Dials {
         return switch (here) {
             case Method.ByThemes known ->
                 new Method.ByThemes(passes(fields, known.passes(), usual), rank(fields, known.rank()));
-            case Method.ByLikeness known -> likeness(fields, known);
+            case Method.BySimilarity known -> similarity(fields, known);
             // A method without dials.
             default -> here;
         };
     }
 
-    private static Method likeness(MultiValueMap<String, String> fields, Method.ByLikeness known) {
-        return new Method.ByLikeness(
+    private static Method similarity(MultiValueMap<String, String> fields, Method.BySimilarity known) {
+        return new Method.BySimilarity(
                 number(fields, "place", 0, known.place()),
                 number(fields, "least", 0, known.smallest()),
                 number(fields, "most", 0, fields.containsKey("most") ? 0 : known.largest()),
@@ -181,7 +181,7 @@ final class Dials {
         StringBuilder query = new StringBuilder("dials=1&");
         add(query, "method", Engines.of(settings.method()).name());
         switch (settings.method()) {
-            case Method.ByLikeness like -> {
+            case Method.BySimilarity like -> {
                 add(query, "place", like.place());
                 add(query, "least", like.smallest());
                 add(query, "most", like.largest() == 0 ? "" : like.largest());
@@ -196,11 +196,11 @@ final class Dials {
         if (settings.forms()) {
             add(query, "forms", true);
         }
-        add(query, "leftoversAre", settings.leftovers());
-        add(query, "seated", Math.round(settings.seatedFrom() * 100));
+        add(query, "ungroupedAre", settings.ungrouped());
+        add(query, "placed", Math.round(settings.placedFrom() * 100));
         settings.stopAt().forEach(at -> add(query, "at", at));
         settings.intentsApart().forEach(intent -> add(query, "intentApart", intent));
-        add(query, "muted", String.join(" ", settings.muted()));
+        add(query, "ignored", String.join(" ", settings.ignored()));
         add(query, "stop", String.join(" ", settings.stopWords()));
         return query.toString();
     }

@@ -29,12 +29,12 @@ class DoubtActs {
                 .filter(one -> Doubts.key(one, board.groups()).equals(doubt))
                 .findFirst();
         if (found.isEmpty()) {
-            return act.back(new Outcome.NoChange(Message.of("group.doubt-acts.groups-changed-settled")));
+            return act.back(new Outcome.NoChange(Message.of("group.doubt-acts.groups-changed-adopted")));
         }
         return act.done(recipe -> Mending.of(found.get(), answer.equals("near"), board.groups()));
     }
 
-    /** Doubts that were settled with "leave it" are asked again. */
+    /** Doubts that were adopted with "leave it" are asked again. */
     @PostMapping("/projects/{id}/group/doubt/again")
     String again(Act act, @RequestParam String of) {
         return act.done(recipe -> new GroupEntry.OffersRefused(

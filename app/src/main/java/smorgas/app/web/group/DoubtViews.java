@@ -14,7 +14,7 @@ import smorgas.core.group.read.Groups;
 import smorgas.core.group.same.SameProposals;
 import smorgas.core.text.Message;
 
-/** The queue of what most needs a look, each with the acts that settle it. */
+/** The queue of what most needs a look, each with the acts that adopt it. */
 final class DoubtViews {
 
     private static final int SHOWN = 12;
@@ -23,7 +23,7 @@ final class DoubtViews {
     /** A side of a doubt: keywords, and the group they are in or would be in. */
     record Side(String name, String url, Message told, List<String> keywords, Message more) {}
 
-    /** What settles a doubt. */
+    /** What adopts a doubt. */
     record Answer(String value, Message label) {}
 
     record DoubtView(String key, Message question, Side one, Side other, List<Answer> answers) {}

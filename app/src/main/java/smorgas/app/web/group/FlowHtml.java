@@ -114,8 +114,8 @@ final class FlowHtml {
     }
 
     private static Message name(Groups groups, int group) {
-        return group == Grouping.LEFTOVER
-                ? Message.of("group.flow-html.leftovers")
+        return group == Grouping.UNGROUPED
+                ? Message.of("group.flow-html.ungrouped")
                 : Message.verbatim(groups.name(group));
     }
 
@@ -131,7 +131,7 @@ final class FlowHtml {
                 WIDTH - SIDE,
                 from + height,
                 to + height);
-        String kind = flow.to() < 0 ? "to-leftovers" : flow.from() < 0 ? "from-leftovers" : "between";
+        String kind = flow.to() < 0 ? "to-ungrouped" : flow.from() < 0 ? "from-ungrouped" : "between";
         html.raw("<path class=\"flow-ribbon ")
                 .raw(kind)
                 .raw("\" d=\"")

@@ -10,8 +10,8 @@ import smorgas.app.work.Outcome;
 import smorgas.app.work.Previews;
 import smorgas.core.board.Board;
 import smorgas.core.group.read.Regrouping;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.text.Tidy;
 
 /** What is done with the dials, alternatives and rules of the Group page; each is one entry. */
@@ -39,7 +39,7 @@ class GroupActs {
         return act.done(recipe -> new GroupEntry.AlternativeDropped(alternative));
     }
 
-    /** The dials as they stand become the settings; by likeness, or where they are settled already, the groups stay from then on. */
+    /** The dials as they stand become the settings; by similarity, or where they are adopted already, the groups stay from then on. */
     @PostMapping("/projects/{id}/group")
     String adopt(Act act, @RequestParam MultiValueMap<String, String> fields) {
         Previews.Part part = Previews.Part.of(GroupQuery.of(fields, "").value("anew"));
@@ -52,23 +52,23 @@ class GroupActs {
     }
 
     /** The groups stay as they are from now on, or form again by themselves. */
-    @PostMapping("/projects/{id}/group/settle")
-    String settle(Act act, @RequestParam boolean on) {
+    @PostMapping("/projects/{id}/group/adopt")
+    String adopt(Act act, @RequestParam boolean on) {
         Board board = act.snapshot().board();
-        return act.done(recipe -> on ? Regrouping.standing(board.groups()) : GroupPin.GroupsSettled.NOT);
+        return act.done(recipe -> on ? Regrouping.asTheyAre(board.groups()) : GroupDecision.GroupsAsTheyAre.NOT);
     }
 
-    /** What came since the groups were settled joins those to which it is nearest, if it is near enough. */
+    /** What came since the groups were adopted joins those to which it is nearest, if it is near enough. */
     @PostMapping("/projects/{id}/group/since")
     String since(Act act) {
         Board board = act.snapshot().board();
         return act.done(recipe ->
-                Regrouping.joining(board.groups(), recipe.grouping().settings().seatedFrom()));
+                Regrouping.joining(board.groups(), recipe.grouping().settings().placedFrom()));
     }
 
-    @PostMapping("/projects/{id}/mute")
-    String mute(Act act, @RequestParam String mutedWord, @RequestParam boolean muted) {
-        return act.done(recipe -> new GroupEntry.WordsMuted(List.of(Tidy.of(mutedWord)), muted));
+    @PostMapping("/projects/{id}/ignore")
+    String ignore(Act act, @RequestParam String ignoredWord, @RequestParam boolean ignored) {
+        return act.done(recipe -> new GroupEntry.WordsIgnored(List.of(Tidy.of(ignoredWord)), ignored));
     }
 
     @PostMapping("/projects/{id}/group/rule/remove")

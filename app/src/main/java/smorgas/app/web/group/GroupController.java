@@ -41,7 +41,7 @@ import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
-/** Group: the dials, the groups or their broader themes, the opened group, the leftovers. */
+/** Group: the dials, the groups or their broader themes, the opened group, the ungrouped keywords. */
 @Controller
 class GroupController {
 
@@ -92,7 +92,7 @@ class GroupController {
         Board board = previews.of(adopted, wanted, part);
         boolean preview = board != adopted;
         GroupQuery query = GroupQuery.of(fields, preview ? Dials.query(wanted) : "");
-        boolean meaningKnown = Dials.likeness(wanted).isPresent() && meaning(project, wanted, board, query, model);
+        boolean meaningKnown = Dials.similarity(wanted).isPresent() && meaning(project, wanted, board, query, model);
         Shown.in(
                 model,
                 new GroupPage(
@@ -122,7 +122,7 @@ class GroupController {
                         FlowHtml.of(changes, adopted.groups(), board.groups(), frames.wording())));
     }
 
-    /** What is opened: a group or the leftovers, or a candidate, and if it is wanted the parts that it could have. */
+    /** What is opened: a group or the ungrouped keywords, or a candidate, and if it is wanted the parts that it could have. */
     private void opened(long id, Board board, GroupQuery query, int shown, Model model) {
         boolean candidate = !query.value("candidate").isEmpty();
         boolean parts = query.value("parts").equals("true");
@@ -140,7 +140,7 @@ class GroupController {
 
     /** Begins to find out what keywords mean where that can count, and tells how far it is; whether it is known. */
     private boolean meaning(OpenProject project, GroupSettings wanted, Board board, GroupQuery query, Model model) {
-        if (Dials.likeness(board.groups().grouping().settings()).isEmpty()) {
+        if (Dials.similarity(board.groups().grouping().settings()).isEmpty()) {
             Shown.in(model, MeaningView.tooMany(wanted.method()));
             return false;
         }
@@ -156,7 +156,7 @@ class GroupController {
     String meaning(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
         OpenProject project = frames.open(id);
         GroupSettings wanted = wanted(fields, project.snapshot().board().recipe(), model);
-        if (Dials.likeness(wanted).isPresent()) {
+        if (Dials.similarity(wanted).isPresent()) {
             MeaningView.of(id, meanings.state(project), wanted, GroupQuery.of(fields, Dials.query(wanted)))
                     .ifPresent(view -> Shown.in(model, view));
         }
@@ -190,20 +190,20 @@ class GroupController {
             GroupSettings settings,
             String method,
             List<String> methods,
-            Method.@Nullable ByLikeness likeness,
+            Method.@Nullable BySimilarity similarity,
             Message takes,
             DialHtml.@Nullable Picture dial,
             List<Pass> passes,
             boolean morePasses,
-            long seated,
-            String mutedText,
+            long placed,
+            String ignoredText,
             String stopText,
-            GroupSettings.Leftovers[] leftoverChoices,
+            GroupSettings.Ungrouped[] ungroupedChoices,
             GroupSettings.StopAt[] stopPlaces,
             Intent[] intentChoices) {}
 
     private void dials(GroupSettings wanted, Board board, GroupQuery query, Model model) {
-        Method.ByLikeness likeness = Dials.likeness(wanted).orElse(null);
+        Method.BySimilarity similarity = Dials.similarity(wanted).orElse(null);
         List<Pass> passes =
                 wanted.method().themes().map(Method.ByThemes::passes).orElse(List.of());
         Shown.in(
@@ -212,33 +212,33 @@ class GroupController {
                         wanted,
                         Engines.of(wanted.method()).name(),
                         Engines.kinds().stream().map(Engines.Kind::name).toList(),
-                        likeness,
-                        likeness == null
+                        similarity,
+                        similarity == null
                                 ? Message.NONE
                                 : MeaningView.takes(
-                                        likeness, board.standings().remaining().cardinality()),
-                        likeness == null
+                                        similarity, board.statuses().remaining().cardinality()),
+                        similarity == null
                                 ? null
                                 : DialHtml.of(
-                                        board.groups().grouping().dial(), likeness, wanted, query, frames.wording()),
+                                        board.groups().grouping().dial(), similarity, wanted, query, frames.wording()),
                         passes,
                         !passes.isEmpty() && passes.size() < Method.MOST_PASSES,
-                        Math.round(wanted.seatedFrom() * 100),
-                        String.join(" ", wanted.muted()),
+                        Math.round(wanted.placedFrom() * 100),
+                        String.join(" ", wanted.ignored()),
                         String.join(" ", wanted.stopWords()),
-                        GroupSettings.Leftovers.values(),
+                        GroupSettings.Ungrouped.values(),
                         GroupSettings.StopAt.values(),
                         Intent.values()));
     }
 
     /** What stands around every look. */
     record Beside(
-            String leftovers,
-            String leftoverSearches,
-            boolean leftoversOpened,
+            String ungrouped,
+            String ungroupedSearches,
+            boolean ungroupedOpened,
             List<RuleView> rules,
-            @Nullable MuteOffer muteOffer,
-            boolean settled,
+            @Nullable IgnoreOffer ignoreOffer,
+            boolean adopted,
             String since,
             Set<String> removed,
             Map<String, String> joined) {}
@@ -272,23 +272,23 @@ class GroupController {
         Shown.in(
                 model,
                 new Beside(
-                        Show.count(groups.grouping().leftovers()),
-                        groups.leftoverSearches().written(),
-                        shown == Grouping.LEFTOVER,
+                        Show.count(groups.grouping().ungrouped()),
+                        groups.ungroupedSearches().written(),
+                        shown == Grouping.UNGROUPED,
                         rules(recipe),
                         board.recipe().grouping().settings().method().byWords()
-                                ? MuteOffer.of(board).orElse(null)
+                                ? IgnoreOffer.of(board).orElse(null)
                                 : null,
-                        !recipe.grouping().pins().settled().isEmpty(),
+                        !recipe.grouping().decisions().adopted().isEmpty(),
                         groups.grouping().since().isEmpty()
                                 ? ""
                                 : Show.count(groups.grouping().since().cardinality()),
-                        recipe.grouping().pins().removed(),
-                        recipe.grouping().pins().joined()));
+                        recipe.grouping().decisions().removed(),
+                        recipe.grouping().decisions().joined()));
     }
 
     /** The map. */
-    record Mapped(String map, List<GroupViews.Part> trail, Tint.By[] tints, Tint.By tint, boolean worths) {}
+    record Mapped(String map, List<GroupViews.Part> trail, Tint.By[] tints, Tint.By tint, boolean estimatedValues) {}
 
     private void map(Board board, GroupQuery query, int shown, Model model) {
         ThemeTree tree = board.groups().tree();
@@ -330,7 +330,7 @@ class GroupController {
         Board board = frames.open(id).snapshot().board();
         StringBuilder text = new StringBuilder(frames.wording().of("group.group-controller.brief"));
         for (int keyword : board.orders().by(Figure.SEARCHES, true)) {
-            if (board.standings().remaining().get(keyword)) {
+            if (board.statuses().remaining().get(keyword)) {
                 text.append(board.keywords().text(keyword)).append('\n');
             }
         }
@@ -351,8 +351,8 @@ class GroupController {
     }
 
     private static int opened(Groups groups, GroupQuery query) {
-        if (query.value("leftovers").equals("true")) {
-            return Grouping.LEFTOVER;
+        if (query.value("ungrouped").equals("true")) {
+            return Grouping.UNGROUPED;
         }
         String key = query.value("group");
         int found = groups.find(key);
@@ -364,6 +364,6 @@ class GroupController {
             return found;
         }
         int[] order = groups.order();
-        return order.length > 0 ? order[0] : Grouping.LEFTOVER;
+        return order.length > 0 ? order[0] : Grouping.UNGROUPED;
     }
 }

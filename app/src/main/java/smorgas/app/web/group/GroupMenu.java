@@ -6,16 +6,16 @@ import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
-import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.GroupsByHand;
 import smorgas.core.text.Message;
 
 /**
  * What can be done with a group, called from the list, the map, the plan or where it is opened.
  *
  * @param names that it could have, beside the one it has
- * @param words of its theme, which can be muted
+ * @param words of its theme, which can be ignored
  * @param removable whether its theme can be kept from coming back
- * @param anewUrl where it is seen grouped anew; empty where groups are not settled
+ * @param anewUrl where it is seen grouped anew; empty where groups are not adopted
  */
 record GroupMenu(
         String key,
@@ -47,7 +47,7 @@ record GroupMenu(
         Groups groups = board.groups();
         Grouping grouping = groups.grouping();
         String key = grouping.key(group);
-        GroupPins pins = board.recipe().grouping().pins();
+        GroupsByHand decisions = board.recipe().grouping().decisions();
         String page = base + "/group";
         return new GroupMenu(
                 key,
@@ -58,13 +58,13 @@ record GroupMenu(
                         Show.searches(groups.searches(group))),
                 groups.explained().names(group),
                 grouping.theme(group),
-                pins.locked().containsKey(key),
-                pins.made().contains(key),
-                pins.split().containsKey(key),
+                decisions.locked().containsKey(key),
+                decisions.made().contains(key),
+                decisions.split().containsKey(key),
                 grouping.settings().method().byWords() && !grouping.theme(group).isEmpty(),
                 board.recipe().notes().groups().getOrDefault(key, ""),
                 page + query.opening(key),
                 page + query.opening(key) + "parts=true",
-                pins.settled().isEmpty() || !query.dials().isEmpty() ? "" : page + query.anew("group " + key));
+                decisions.adopted().isEmpty() || !query.dials().isEmpty() ? "" : page + query.anew("group " + key));
     }
 }

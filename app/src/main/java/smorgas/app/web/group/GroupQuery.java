@@ -28,7 +28,7 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
             Map.entry("only", ""),
             Map.entry("group", ""),
             Map.entry("candidate", ""),
-            Map.entry("leftovers", ""),
+            Map.entry("ungrouped", ""),
             Map.entry("parts", ""),
             Map.entry("anew", ""),
             Map.entry("since", ""),
@@ -50,7 +50,7 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
             "beside",
             "group",
             "candidate",
-            "leftovers",
+            "ungrouped",
             "parts",
             "anew",
             "since",
@@ -119,22 +119,22 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
 
     /** What any address of the page asks instead to have this group opened. */
     static Map<String, String> toOpen(String key) {
-        return Map.of("group", key, "candidate", "", "leftovers", "", "parts", "", "since", "", "page", "");
+        return Map.of("group", key, "candidate", "", "ungrouped", "", "parts", "", "since", "", "page", "");
     }
 
     /** The page with this candidate opened. */
     String asking(String theme) {
-        return with("candidate", theme, "group", "", "leftovers", "", "parts", "", "page", "");
+        return with("candidate", theme, "group", "", "ungrouped", "", "parts", "", "page", "");
     }
 
-    /** The page with the leftovers opened. */
+    /** The page with the ungrouped keywords opened. */
     public String left() {
-        return with("leftovers", "true", "group", "", "candidate", "", "parts", "", "since", "", "page", "");
+        return with("ungrouped", "true", "group", "", "candidate", "", "parts", "", "since", "", "page", "");
     }
 
-    /** The page with those leftovers opened that came after the groups were settled. */
+    /** The page with those ungrouped opened that came after the groups were adopted. */
     public String leftSince() {
-        return with("leftovers", "true", "since", "true", "group", "", "candidate", "", "parts", "", "page", "");
+        return with("ungrouped", "true", "since", "true", "group", "", "candidate", "", "parts", "", "page", "");
     }
 
     /** The page with what it would be like if all, a group or a broader theme were grouped anew. */

@@ -18,10 +18,10 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeTree;
-import smorgas.core.recipe.GroupPins;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.GroupsByHand;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
-import smorgas.core.value.Worth;
+import smorgas.core.value.EstimatedValue;
 
 /** What the Group page shows of a result, be it adopted or a preview. */
 final class GroupViews {
@@ -49,7 +49,7 @@ final class GroupViews {
             String undecided,
             String dropped,
             String searches,
-            String worth,
+            String estimatedValue,
             String bid,
             String tightness,
             Part intent,
@@ -74,7 +74,7 @@ final class GroupViews {
     /** How many keywords of each group are kept. */
     private final int[] kept;
 
-    private double @Nullable [] worth;
+    private double @Nullable [] estimatedValue;
 
     private final BitSet dropped;
     /** How many dropped keywords have the words of each group's theme, as far as it was asked for. */
@@ -91,8 +91,8 @@ final class GroupViews {
         this.grouping = groups.grouping();
         this.query = query;
         this.kept = new int[grouping.size()];
-        this.dropped = board.standings().with(Standing.DROPPED);
-        BitSet all = board.standings().with(Standing.KEPT);
+        this.dropped = board.statuses().with(Status.DROPPED);
+        BitSet all = board.statuses().with(Status.KEPT);
         for (int keyword = all.nextSetBit(0); keyword >= 0; keyword = all.nextSetBit(keyword + 1)) {
             if (grouping.groupOf(keyword) >= 0) {
                 kept[grouping.groupOf(keyword)]++;
@@ -171,7 +171,7 @@ final class GroupViews {
                 share(before.grouped(), before.keywords()));
         add(
                 views,
-                Message.of("group.group-views.leftovers"),
+                Message.of("group.group-views.ungrouped"),
                 Show.count(now.keywords() - now.grouped()),
                 Show.count(before.keywords() - before.grouped()));
         add(
@@ -213,7 +213,8 @@ final class GroupViews {
     record Heading(String name, Message label, String url, String sorted, boolean number) {}
 
     /** Groups with the heads to sort them by. */
-    record Listed(List<GroupView> groups, int hidden, List<Heading> groupHeadings, boolean worths, Only[] onlys) {}
+    record Listed(
+            List<GroupView> groups, int hidden, List<Heading> groupHeadings, boolean estimatedValues, Only[] onlys) {}
 
     /** The list of groups in the order asked for, of those with these words in their name. */
     void list(String q, int opened, Model model) {
@@ -234,7 +235,7 @@ final class GroupViews {
                 }
             }
         }
-        Shown.in(model, new Listed(views, matching - views.size(), headings(), worths(), Only.values()));
+        Shown.in(model, new Listed(views, matching - views.size(), headings(), estimatedValues(), Only.values()));
     }
 
     private List<Heading> headings() {
@@ -248,26 +249,26 @@ final class GroupViews {
                 heading(Message.of("group.group-views.bid"), "bid", true),
                 heading(Message.of("group.group-views.tightness-head"), "tightness", true),
                 heading(Message.of("group.group-views.intent"), "intent", false)));
-        if (worths()) {
-            headings.add(6, heading(Message.of("group.group-views.worth"), "worth", true));
+        if (estimatedValues()) {
+            headings.add(6, heading(Message.of("group.group-views.estimated-value"), "estimatedValue", true));
         }
         return headings;
     }
 
-    private boolean worths() {
+    private boolean estimatedValues() {
         return board.recipe().valuing().assumes();
     }
 
     /** What each group may bring in a month, in hundredths of the currency. */
-    private double[] worth() {
-        if (worth == null) {
-            worth = AreaWorth.sums(board);
+    private double[] estimatedValue() {
+        if (estimatedValue == null) {
+            estimatedValue = AreaEstimatedValue.sums(board);
         }
-        return worth;
+        return estimatedValue;
     }
 
     private boolean madeUp(int group) {
-        Numbers values = board.worth().numbers(Worth.Part.VALUE);
+        Numbers values = board.estimatedValue().numbers(EstimatedValue.Part.VALUE);
         return IntStream.of(grouping.members().row(group)).anyMatch(values::simulated);
     }
 
@@ -296,7 +297,7 @@ final class GroupViews {
                                         (down ? 1 : -1) * groups.searches(group).sum());
                     case "undecided" -> Comparator.comparingInt(group -> groups.keywords(group) - kept[group]);
                     case "dropped" -> Comparator.comparingInt(this::dropped);
-                    case "worth" -> Comparator.comparingDouble(group -> worth()[group]);
+                    case "estimatedValue" -> Comparator.comparingDouble(group -> estimatedValue()[group]);
                     case "bid" ->
                         Comparator.comparingDouble(group -> groups.bid(group).orElse(-1));
                     case "intent" ->
@@ -323,7 +324,9 @@ final class GroupViews {
                 Show.count(groups.keywords(group) - kept[group]),
                 Show.count(dropped(group)),
                 groups.searches(group).written(),
-                worths() ? Show.marked(Show.whole(worth()[group], worth()[group]), madeUp(group)) : "",
+                estimatedValues()
+                        ? Show.marked(Show.whole(estimatedValue()[group], estimatedValue()[group]), madeUp(group))
+                        : "",
                 Show.money(groups.bid(group)),
                 grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
                 intent(group),
@@ -347,19 +350,19 @@ final class GroupViews {
     }
 
     Message kind(int group) {
-        GroupPins pins = board.recipe().grouping().pins();
+        GroupsByHand decisions = board.recipe().grouping().decisions();
         String key = grouping.key(group);
-        if (pins.locked().containsKey(key)) {
+        if (decisions.locked().containsKey(key)) {
             return Message.of("group.group-views.locked");
         }
-        if (pins.made().contains(key)) {
+        if (decisions.made().contains(key)) {
             return Message.of("group.group-views.made-hand");
         }
         return switch (grouping.kind(group)) {
             case THEME -> Message.NONE;
             case RULE -> Message.of("group.group-views.by-a-rule");
             case HAND -> Message.of("group.group-views.by-hand");
-            case LEFTOVERS -> Message.of("group.group-views.to-be-sorted");
+            case UNGROUPED -> Message.of("group.group-views.to-be-sorted");
         };
     }
 

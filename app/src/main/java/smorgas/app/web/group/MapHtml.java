@@ -56,7 +56,7 @@ final class MapHtml {
         AreaSize size =
                 switch (query.value("by")) {
                     case "keywords" -> AreaSize.byKeywords(board.groups());
-                    case "worth" -> AreaWorth.of(board);
+                    case "estimatedValue" -> AreaEstimatedValue.of(board);
                     default -> AreaSize.bySearches(board.groups());
                 };
         List<GroupMap.Area> areas = GroupMap.of(board.groups(), node, size, WIDTH, HEIGHT);
@@ -71,7 +71,7 @@ final class MapHtml {
 
     private void area(GroupMap.Area area, boolean first) {
         ThemeTree.Node node =
-                area.smaller() > 0 || area.leftovers() ? null : groups.tree().node(area.node());
+                area.smaller() > 0 || area.ungrouped() ? null : groups.tree().node(area.node());
         if (area.smaller() > 0) {
             String many = wording.of("group.map.smaller", area.smaller());
             link(
@@ -83,16 +83,16 @@ final class MapHtml {
                             wording.of("group.map.in-the-list")),
                     first);
         } else if (node == null) {
-            String facts = facts(groups.grouping().leftovers(), groups.leftoverSearches());
+            String facts = facts(groups.grouping().ungrouped(), groups.ungroupedSearches());
             link(
                     new Drawn(
                                     area.place(),
-                                    "area leftover-area",
+                                    "area ungrouped-area",
                                     query.left(),
-                                    wording.of("group.map.leftovers"),
+                                    wording.of("group.map.ungrouped"),
                                     facts)
                             .sized(size(
-                                    size.leftovers(), groups.leftoverSearches().simulated())),
+                                    size.ungrouped(), groups.ungroupedSearches().simulated())),
                     first);
         } else if (area.group() < 0) {
             String facts = wording.of("group.map.look-into-it", facts(node.keywords(), node.searches()));
@@ -123,7 +123,7 @@ final class MapHtml {
     /** What the area is as large as. */
     private String size(double large, boolean simulated) {
         return Show.marked(
-                query.value("by").equals("worth") ? Show.whole(large, large) : Show.count((long) large),
+                query.value("by").equals("estimatedValue") ? Show.whole(large, large) : Show.count((long) large),
                 simulated && !query.value("by").equals("keywords"));
     }
 

@@ -18,7 +18,7 @@ import smorgas.core.text.Message;
 record MeaningView(
         Message meaningTold, String meaningStop, String meaningGo, String meaningAgain, String meaningOffer) {
 
-    /** Instead of it, where likeness is not found out of so many keywords. */
+    /** Instead of it, where similarity is not found out of so many keywords. */
     static MeaningView tooMany(Method method) {
         Message why = Message.of("group.meaning-view.more-than-keywords-their", method.most());
         return new MeaningView(why, "", "", "", "");

@@ -39,7 +39,7 @@ final class MemberHtml {
             html.raw(" <span class=\"quiet hint\">").text(member.how()).raw("</span>");
         }
         html.raw("</td><td class=\"mark ")
-                .text(member.standing())
+                .text(member.status())
                 .raw("\" title=\"")
                 .text(member.label())
                 .raw(

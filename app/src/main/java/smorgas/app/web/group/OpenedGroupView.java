@@ -18,12 +18,12 @@ import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Explained;
 import smorgas.core.group.read.Groups;
 import smorgas.core.group.read.ThemeMarks;
-import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.GroupsByHand;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.text.Message;
 import smorgas.core.text.Wording;
 
-/** The opened group, or the leftovers: figures, what holds it together, members, neighbours, what a hand decided of it. */
+/** The opened group, or the ungrouped keywords: figures, what holds it together, members, nearest ones, what a hand decided of it. */
 final class OpenedGroupView {
 
     /** A keyword of the opened group, the words of its theme set off. */
@@ -35,7 +35,7 @@ final class OpenedGroupView {
             Message how,
             String next,
             String nextUrl,
-            String standing,
+            String status,
             Message label) {}
 
     private final Board board;
@@ -84,12 +84,12 @@ final class OpenedGroupView {
             int page,
             int pages) {}
 
-    /** The leftovers, or those of them that came since. */
+    /** The ungrouped keywords, or those of them that came since. */
     private BitSet left() {
         return query.value("since").equals("true") ? grouping.since() : grouping.leftOver();
     }
 
-    /** The opened group, or the leftovers: what holds it together, its members, its neighbours. */
+    /** The opened group, or the ungrouped keywords: what holds it together, its members, its nearest ones. */
     void show(int group, int page, Model model) {
         boolean is = group >= 0;
         int[] inOrder = board.orders()
@@ -116,7 +116,7 @@ final class OpenedGroupView {
                         Message.of("count.keywords", inOrder.length),
                         is
                                 ? groups.searches(group).written()
-                                : groups.leftoverSearches().written(),
+                                : groups.ungroupedSearches().written(),
                         is ? Show.money(groups.bid(group)) : "",
                         is && grouping.nearness().measures(group) ? Show.percent(grouping.meanTightness(group)) : "",
                         is ? common(group) : List.of(),
@@ -126,7 +126,7 @@ final class OpenedGroupView {
                         query.with("page", String.valueOf(shown - 1)),
                         query.with("page", String.valueOf(shown + 1)),
                         intents(inOrder),
-                        Expected.of(board.worth().sum(inOrder)),
+                        Expected.of(board.estimatedValue().sum(inOrder)),
                         is ? base + "/sift?assume=" + Show.encoded("group:" + grouping.key(group)) : "",
                         shown,
                         pages));
@@ -178,15 +178,15 @@ final class OpenedGroupView {
 
     /** What a hand has decided of the opened group. */
     private void hand(int group, String key, Model model) {
-        GroupPins pins = board.recipe().grouping().pins();
+        GroupsByHand decisions = board.recipe().grouping().decisions();
         Shown.in(
                 model,
                 new Decided(
-                        pins.joined().entrySet().stream()
+                        decisions.joined().entrySet().stream()
                                 .filter(join -> join.getValue().equals(key))
                                 .map(Map.Entry::getKey)
                                 .toList(),
-                        leads(pins.barred(), key),
+                        leads(decisions.barred(), key),
                         group < 0
                                 ? List.of()
                                 : Arrays.stream(grouping.also().row(group))
@@ -221,18 +221,18 @@ final class OpenedGroupView {
                         .map(next -> groups.name(next) + " " + Show.percent(why.nextTightness()))
                         .orElse(""),
                 why.next().map(views::url).orElse(""),
-                board.standings().of(keyword).name().toLowerCase(Locale.ROOT),
-                board.standings().of(keyword).label());
+                board.statuses().of(keyword).name().toLowerCase(Locale.ROOT),
+                board.statuses().of(keyword).label());
     }
 
     private static Message how(Grouping.By by) {
         return switch (by) {
-            case THEME, REST, SETTLED -> Message.NONE;
+            case THEME, REST, ADOPTED -> Message.NONE;
             case RULE -> Message.of("group.opened-group-view.by-a-rule");
             case HAND -> Message.of("group.opened-group-view.by-hand");
             case LOCK -> Message.NONE;
             case JOIN -> Message.of("group.opened-group-view.joined");
-            case SEAT -> Message.of("group.opened-group-view.seated");
+            case PLACE -> Message.of("group.opened-group-view.placed");
         };
     }
 }

@@ -57,7 +57,7 @@ final class SameViews {
         Folding folding = board.recipe().folding();
         GroupSettings settings = board.recipe().grouping().settings();
         SortedSet<String> refused = board.recipe().grouping().refused();
-        List<String> texts = board.standings().remaining().stream()
+        List<String> texts = board.statuses().remaining().stream()
                 .mapToObj(keyword -> Tidy.of(board.keywords().text(keyword)))
                 .toList();
         List<ProposalView> proposals = new SameProposals(
@@ -65,7 +65,7 @@ final class SameViews {
                         settings,
                         folding.language(),
                         vectors,
-                        board.recipe().rules().likeness())
+                        board.recipe().rules().similarity())
                 .find(SHOWN + refused.size()).stream()
                         .filter(proposal -> !refused.contains(proposal.key()))
                         .limit(SHOWN)

@@ -6,10 +6,10 @@ import java.util.stream.Stream;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.column.RaggedInts;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
-/** What the map tells by how dark an area is: five steps, each a fifth of the groups, but standing by its share. */
+/** What the map tells by how dark an area is: five steps, each a fifth of the groups, but status by its share. */
 final class Tint {
 
     /** The steps, from light to dark; 0 stands for unknown. */
@@ -19,7 +19,7 @@ final class Tint {
     enum By {
         TIGHTNESS("tint.tightness", "tint.tightness.little", "tint.tightness.much"),
         BID("tint.bid", "tint.bid.little", "tint.bid.much"),
-        STANDING("tint.standing", "tint.standing.little", "tint.standing.much");
+        STATUS("tint.status", "tint.status.little", "tint.status.much");
 
         private final Message label;
         private final Message little;
@@ -71,7 +71,7 @@ final class Tint {
         for (int group = 0; group < size; group++) {
             values[group] = switch (by) {
                 case TIGHTNESS -> board.groups().grouping().nearness().measures(group) ? tightness(group) : -1;
-                case STANDING -> kept(group);
+                case STATUS -> kept(group);
                 case BID -> board.groups().bid(group).orElse(-1);
             };
         }
@@ -86,7 +86,7 @@ final class Tint {
         RaggedInts members = board.groups().grouping().members();
         int kept = 0;
         for (int i = 0; i < members.length(group); i++) {
-            kept += board.standings().of(members.get(group, i)) == Standing.KEPT ? 1 : 0;
+            kept += board.statuses().of(members.get(group, i)) == Status.KEPT ? 1 : 0;
         }
         return kept / (double) Math.max(1, members.length(group));
     }
@@ -97,7 +97,7 @@ final class Tint {
         if (value < 0) {
             return 0;
         }
-        if (by == By.STANDING) {
+        if (by == By.STATUS) {
             return 1 + (int) Math.min(STEPS - 1, value * STEPS);
         }
         int below = Arrays.binarySearch(known, value);
@@ -115,7 +115,7 @@ final class Tint {
         }
         return switch (by) {
             case TIGHTNESS -> Message.of("tint.tightness.told", Show.percent(value));
-            case STANDING -> Message.of("tint.standing.told", Show.percent(value));
+            case STATUS -> Message.of("tint.status.told", Show.percent(value));
             case BID -> Message.of("tint.bid.told", Show.money(board.groups().bid(group)));
         };
     }

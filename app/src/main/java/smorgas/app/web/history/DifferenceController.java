@@ -21,7 +21,7 @@ import smorgas.app.web.show.Choice;
 import smorgas.app.web.show.Show;
 import smorgas.app.web.show.Shown;
 import smorgas.app.work.OpenProject;
-import smorgas.app.work.Points;
+import smorgas.app.work.PastVersions;
 import smorgas.app.work.Snapshot;
 import smorgas.app.work.Trays;
 import smorgas.core.board.Board;
@@ -33,7 +33,7 @@ import smorgas.core.serve.Csv;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
-/** What is otherwise at one point of the history than at another: keywords, standings, groups and the plan. */
+/** What is otherwise at one point of the history than at another: keywords, statuses, groups and the plan. */
 @Controller
 class DifferenceController {
 
@@ -43,11 +43,11 @@ class DifferenceController {
     private static final String OTHER = "project-";
 
     private final Frames frames;
-    private final Points points;
+    private final PastVersions points;
     private final Trays trays;
     private final Projects projects;
 
-    DifferenceController(Frames frames, Points points, Trays trays, Projects projects) {
+    DifferenceController(Frames frames, PastVersions points, Trays trays, Projects projects) {
         this.projects = projects;
         this.frames = frames;
         this.points = points;
@@ -60,15 +60,15 @@ class DifferenceController {
             String to,
             List<Choice> choices,
             Message fault,
-            @Nullable Otherwise otherwise) {}
+            @Nullable Changed changed) {}
 
     /**
-     * What is otherwise.
+     * What is changed.
      *
      * @param told in a sentence
      * @param groups whether groups and plan were compared
      */
-    record Otherwise(Message told, List<Part> parts, boolean groups, List<ServedController.Part> plan) {}
+    record Changed(Message told, List<Part> parts, boolean groups, List<ExportedController.Part> plan) {}
 
     /**
      * What is otherwise in one way.
@@ -98,9 +98,9 @@ class DifferenceController {
         OpenProject project = frames.open(id);
         Snapshot snapshot = project.snapshot();
         Message fault = Message.NONE;
-        Otherwise otherwise = null;
+        Changed changed = null;
         try {
-            otherwise = otherwise(board(project, between.from()), board(project, between.to()), between.groups());
+            changed = changed(board(project, between.from()), board(project, between.to()), between.groups());
         } catch (Refusal refused) {
             fault = Message.of("sentence", refused.message());
         }
@@ -111,7 +111,7 @@ class DifferenceController {
                         between.to(),
                         choices(id, snapshot.history(), between.from(), between.to()),
                         fault,
-                        otherwise));
+                        changed));
         frames.frame(model, id, snapshot, null);
         return "history/difference";
     }
@@ -135,14 +135,14 @@ class DifferenceController {
         return Long.parseLong(point);
     }
 
-    private Otherwise otherwise(Board old, Board now, boolean asked) {
-        boolean groups = asked || Points.groupsAreNear(old, now);
+    private Changed changed(Board old, Board now, boolean asked) {
+        boolean groups = asked || PastVersions.groupsAreNear(old, now);
         Difference difference = points.between(old, now, groups);
         List<Part> parts = Arrays.stream(Difference.Kind.values())
                 .filter(kind -> !difference.rows(kind).isEmpty())
                 .map(kind -> part(kind, difference.rows(kind)))
                 .toList();
-        return new Otherwise(
+        return new Changed(
                 Message.of(
                         "history.difference-controller.keyword-then-afterwards-both",
                         difference.before(),
@@ -151,7 +151,7 @@ class DifferenceController {
                         difference.nothing()),
                 parts,
                 groups,
-                groups ? ServedController.parts(points.plan(old, now)) : List.of());
+                groups ? ExportedController.parts(points.plan(old, now)) : List.of());
     }
 
     private static Part part(Difference.Kind kind, List<Difference.Row> rows) {
@@ -191,7 +191,7 @@ class DifferenceController {
     private List<Choice> choices(long id, History history, String from, String to) {
         List<Choice> choices =
                 new ArrayList<>(List.of(new Choice(NOW, Message.of("history.difference-controller.now"))));
-        history.points()
+        history.versions()
                 .forEach((point, name) -> choices.add(new Choice(String.valueOf(point), name + " (" + point + ")")));
         history.steps().reversed().stream()
                 .limit(LATEST)
@@ -226,7 +226,7 @@ class DifferenceController {
         OpenProject project = frames.open(id);
         Board old = board(project, between.from());
         Board now = board(project, between.to());
-        Difference difference = points.between(old, now, between.groups() || Points.groupsAreNear(old, now));
+        Difference difference = points.between(old, now, between.groups() || PastVersions.groupsAreNear(old, now));
         response.setContentType("text/csv;charset=UTF-8");
         response.setHeader("Content-Disposition", "attachment; filename=\"difference.csv\"");
         try (Csv csv = new Csv(response.getWriter())) {
@@ -249,7 +249,7 @@ class DifferenceController {
         Board old = board(project, between.from());
         Board now = board(project, between.to());
         List<String> known = points
-                .between(old, now, between.groups() || Points.groupsAreNear(old, now))
+                .between(old, now, between.groups() || PastVersions.groupsAreNear(old, now))
                 .rows(wanted.orElseThrow())
                 .stream()
                 .map(Difference.Row::text)

@@ -31,7 +31,7 @@ import smorgas.app.work.OpenProject;
 import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.recipe.History;
-import smorgas.core.recipe.PointEntry;
+import smorgas.core.recipe.VersionEntry;
 import smorgas.core.text.Message;
 
 /** Undo and redo, the history, the recipe as a file, the keys, and the band while groups are pending. */
@@ -92,7 +92,7 @@ class HistoryController {
         Snapshot snapshot = frames.open(id).snapshot();
         List<Histories.Told> told = histories.told(id);
         List<History.Step> steps = snapshot.history().steps();
-        Map<Long, String> names = snapshot.history().points();
+        Map<Long, String> names = snapshot.history().versions();
         List<ActView> views = new ArrayList<>();
         for (int i = Math.min(steps.size(), told.size()) - 1; i >= 0 && views.size() < SHOWN; i--) {
             History.Step step = steps.get(i);
@@ -147,13 +147,13 @@ class HistoryController {
     /** All is as it was just after an act. */
     @PostMapping("/projects/{id}/history/back")
     String goBack(Act act, @RequestParam long point) {
-        return act.done(recipe -> new PointEntry.WentBack(point));
+        return act.done(recipe -> new VersionEntry.WentBack(point));
     }
 
     /** A point gets a name, or loses it. */
     @PostMapping("/projects/{id}/history/name")
     String name(Act act, @RequestParam long point, @RequestParam(defaultValue = "") String name) {
-        return act.done(recipe -> new PointEntry.PointNamed(point, name));
+        return act.done(recipe -> new VersionEntry.VersionNamed(point, name));
     }
 
     /** A project of its own that begins where this one was at a point. */
@@ -168,7 +168,7 @@ class HistoryController {
         String shown = name.isBlank() ? frames.wording().of("history.branch-name", original, point) : name.strip();
         long branch = projects.copy(id, shown.substring(0, Math.min(LONGEST_NAME, shown.length())));
         OpenProject project = frames.open(branch);
-        project.act(project.snapshot().version(), recipe -> new PointEntry.WentBack(point));
+        project.act(project.snapshot().version(), recipe -> new VersionEntry.WentBack(point));
         redirect.addFlashAttribute(
                 "notice", Message.of("history.history-controller.project-own-now-from", point, original));
         return "redirect:/projects/" + branch + "/gather";

@@ -55,7 +55,7 @@ class AdsController {
     /**
      * The ads of an ad group.
      *
-     * @param key of its first group; empty for the leftovers
+     * @param key of its first group; empty for the ungrouped keywords
      * @param written whether a hand has written them
      * @param edit as the form of one's own carries them
      */

@@ -12,7 +12,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.group.Grouping;
 import smorgas.core.group.read.Groups;
 import smorgas.core.recipe.sift.Condition;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.serve.CheckKind;
 import smorgas.core.serve.PlanCheck;
 import smorgas.core.text.Message;
@@ -51,7 +51,7 @@ final class Checks {
     /** A group by its key and its name. */
     record Place(String key, String name) {}
 
-    /** So many keywords are settled one by one at a time. */
+    /** So many keywords are adopted one by one at a time. */
     private static final int MOST_TWICE = 50;
 
     private Checks() {}
@@ -82,7 +82,7 @@ final class Checks {
         for (int group = 0; group < groups.grouping().size(); group++) {
             for (int keyword : groups.grouping().also().row(group)) {
                 String text = board.keywords().text(keyword);
-                if (board.standings().of(keyword) != Standing.DROPPED) {
+                if (board.statuses().of(keyword) != Status.DROPPED) {
                     found.computeIfAbsent(text, none -> new InSeveral(text, places(groups, keyword)));
                 }
             }

@@ -20,7 +20,7 @@ import smorgas.core.board.Board;
 import smorgas.core.column.Numbers;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.serve.Planner;
 import smorgas.core.text.Characters;
 import smorgas.core.text.Message;
@@ -108,7 +108,7 @@ class CommaController {
     /** The list of one ad group by what is ticked. */
     private static final class CommaList {
         private final Board board;
-        private final List<Planner.ServedGroup> groups;
+        private final List<Planner.ExportedGroup> groups;
         private final int of;
         private final int[] keywords;
         private final BitSet on = new BitSet();
@@ -116,7 +116,7 @@ class CommaController {
 
         CommaList(Board board, int of, List<Integer> on, boolean ticked) {
             this.board = board;
-            this.groups = board.served();
+            this.groups = board.exported();
             this.of = Math.clamp(of, 0, Math.max(0, groups.size() - 1));
             this.keywords = groups.isEmpty()
                     ? new int[0]
@@ -134,7 +134,7 @@ class CommaController {
         }
 
         List<String> names() {
-            return groups.stream().map(Planner.ServedGroup::name).toList();
+            return groups.stream().map(Planner.ExportedGroup::name).toList();
         }
 
         String name() {
@@ -175,7 +175,7 @@ class CommaController {
             all.add(variant(Message.of("serve.comma-controller.all-of-it"), every, false));
             BitSet kept = new BitSet();
             every.stream()
-                    .filter(place -> board.standings().of(keywords[place]) == Standing.KEPT)
+                    .filter(place -> board.statuses().of(keywords[place]) == Status.KEPT)
                     .forEach(kept::set);
             all.add(variant(Message.of("serve.comma-controller.kept-only"), kept, false));
             BitSet top = new BitSet();

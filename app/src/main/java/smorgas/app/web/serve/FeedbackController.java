@@ -31,7 +31,7 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.ValueEntry;
 import smorgas.core.recipe.gather.BasketInfo;
 import smorgas.core.recipe.serve.MatchType;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.FeedbackSettings;
 import smorgas.core.serve.Csv;
 import smorgas.core.text.Message;
@@ -99,8 +99,8 @@ class FeedbackController {
         Board board = project.snapshot().board();
         return Feedback.of(
                 board.keywords(),
-                board.standings().remaining(),
-                board.standings().with(Standing.KEPT),
+                board.statuses().remaining(),
+                board.statuses().with(Status.KEPT),
                 board.groups().grouping()::groupOf,
                 board.recipe().valuing().feedback(),
                 about.currency(),
@@ -266,7 +266,7 @@ class FeedbackController {
                 texts.stream().filter(text -> !dropped.contains(text)).toList();
         if (!dropped.isEmpty()) {
             Outcome kept = act.make(
-                    recipe -> new SiftEntry.Judged(dropped, board.keywords().otherSpellings(dropped), Standing.KEPT));
+                    recipe -> new SiftEntry.Judged(dropped, board.keywords().otherSpellings(dropped), Status.KEPT));
             if (fresh.isEmpty()) {
                 return act.back(kept);
             }

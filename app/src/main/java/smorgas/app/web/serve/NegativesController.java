@@ -32,7 +32,7 @@ import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.serve.MatchType;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.serve.NegativeProposals;
 import smorgas.core.serve.NegativeProposals.Proposal;
@@ -69,7 +69,7 @@ class NegativesController {
     /**
      * An ad group that others' searches would trigger.
      *
-     * @param key of its first group; empty of the leftovers, whose negatives leave by the rule only
+     * @param key of its first group; empty of the ungrouped keywords, whose negatives leave by the rule only
      * @param more how many further negatives it would get
      */
     record ApartView(String name, String key, Message told, List<SteerView> steers, int more) {}
@@ -108,7 +108,8 @@ class NegativesController {
                 new NegativesPage(
                         negatives.all().stream()
                                 // What is to be mended comes first.
-                                .sorted(Comparator.comparing(one -> one.state() != NegativeProposals.State.HELD_BACK))
+                                .sorted(Comparator.comparing(
+                                        one -> one.state() != NegativeProposals.State.NOT_EXPORTED))
                                 .toList(),
                         Message.of(
                                 "serve.negatives-controller.negative-campaign-ad-groups",
@@ -121,9 +122,9 @@ class NegativesController {
                         board.recipe().serving().apart(),
                         !types.contains(MatchType.BROAD) && !types.contains(MatchType.PHRASE),
                         List.of(MatchType.values()),
-                        board.served().stream()
+                        board.exported().stream()
                                 .filter(group -> !group.keys().isEmpty())
-                                .map(Planner.ServedGroup::name)
+                                .map(Planner.ExportedGroup::name)
                                 .limit(NAMES)
                                 .toList()));
         frames.frame(model, id, snapshot, Step.SERVE);
@@ -162,18 +163,18 @@ class NegativesController {
     }
 
     private static List<ApartView> parts(Board board, List<List<Apart.Steer>> all) {
-        List<Planner.ServedGroup> served = board.served();
+        List<Planner.ExportedGroup> exported = board.exported();
         Map<Integer, String> groupOf = new HashMap<>();
-        served.forEach(group ->
+        exported.forEach(group ->
                 Arrays.stream(group.keywords()).forEach(keyword -> groupOf.putIfAbsent(keyword, group.name())));
         return all.stream()
                 .limit(GROUPS)
-                .map(steers -> part(board, served.get(steers.getFirst().from()), steers, groupOf))
+                .map(steers -> part(board, exported.get(steers.getFirst().from()), steers, groupOf))
                 .toList();
     }
 
     private static ApartView part(
-            Board board, Planner.ServedGroup group, List<Apart.Steer> steers, Map<Integer, String> groupOf) {
+            Board board, Planner.ExportedGroup group, List<Apart.Steer> steers, Map<Integer, String> groupOf) {
         String key = group.keys().isEmpty() ? "" : group.keys().getFirst();
         Numbers searches = board.keywords().numbers(Figure.SEARCHES);
         Map<Serving.Place, ServeEntry.Say> said = board.recipe().serving().said();
@@ -223,7 +224,7 @@ class NegativesController {
     }
 
     private static Tried tried(Board board, String text, MatchType type, String in) {
-        Optional<Planner.ServedGroup> group = named(board, in);
+        Optional<Planner.ExportedGroup> group = named(board, in);
         if (text.isEmpty()) {
             return new Tried(null, in, Message.NONE);
         }
@@ -234,18 +235,18 @@ class NegativesController {
                 group.map(one -> Arrays.stream(one.keywords()).boxed().toList()).orElse(List.of());
         return new Tried(
                 board.negatives().tried(text, type, key(group), keywords),
-                group.map(Planner.ServedGroup::name).orElse(""),
+                group.map(Planner.ExportedGroup::name).orElse(""),
                 Message.NONE);
     }
 
-    private static Optional<Planner.ServedGroup> named(Board board, String name) {
-        return board.served().stream()
+    private static Optional<Planner.ExportedGroup> named(Board board, String name) {
+        return board.exported().stream()
                 .filter(group -> group.name().equalsIgnoreCase(name.strip()))
                 .filter(group -> !group.keys().isEmpty())
                 .findFirst();
     }
 
-    private static String key(Optional<Planner.ServedGroup> group) {
+    private static String key(Optional<Planner.ExportedGroup> group) {
         return group.map(one -> one.keys().getFirst()).orElse("");
     }
 
@@ -256,7 +257,7 @@ class NegativesController {
             @RequestParam String negative,
             @RequestParam MatchType type,
             @RequestParam(defaultValue = "") String in) {
-        Optional<Planner.ServedGroup> group = named(act.snapshot().board(), in);
+        Optional<Planner.ExportedGroup> group = named(act.snapshot().board(), in);
         if (!in.isBlank() && group.isEmpty()) {
             return act.back(new Outcome.NoChange(Message.of("serve.negatives-controller.ad-group", in.strip())));
         }
@@ -288,9 +289,9 @@ class NegativesController {
         Board board = act.snapshot().board();
         List<String> blocked = board.negatives().blocked(Tidy.of(negative), type);
         return blocked.isEmpty()
-                ? act.back(new Outcome.NoChange(Message.of("serve.negatives-controller.blocks-nothing-served-any")))
+                ? act.back(new Outcome.NoChange(Message.of("serve.negatives-controller.blocks-nothing-exported-any")))
                 : act.done(recipe ->
-                        new SiftEntry.Judged(blocked, board.keywords().otherSpellings(blocked), Standing.DROPPED));
+                        new SiftEntry.Judged(blocked, board.keywords().otherSpellings(blocked), Status.DROPPED));
     }
 
     /** A starter list of the pantry is taken, and its words that block nothing here leave as phrases. */
@@ -310,7 +311,7 @@ class NegativesController {
         Board board = act.snapshot().board();
         List<ServeEntry.Said> all = new ArrayList<>();
         for (Apart.Steer steer : board.apart()) {
-            List<String> keys = board.served().get(steer.from()).keys();
+            List<String> keys = board.exported().get(steer.from()).keys();
             if (!keys.isEmpty() && (key.isEmpty() || keys.contains(key))) {
                 all.add(new ServeEntry.Said(
                         steer.negative(),
@@ -319,8 +320,7 @@ class NegativesController {
             }
         }
         return all.isEmpty()
-                ? act.back(
-                        new Outcome.NoChange(Message.of("serve.negatives-controller.search-would-trigger-neighbour")))
+                ? act.back(new Outcome.NoChange(Message.of("serve.negatives-controller.search-would-trigger-other")))
                 : act.done(recipe -> new ServeEntry.NegativesSaid(all));
     }
 

@@ -142,7 +142,7 @@ class PiecesController {
                 .flatMap(campaign -> campaign.adGroups().stream())
                 .filter(group -> of.isEmpty() || group.keys().stream().anyMatch(key -> of.equals("group:" + key)))
                 .flatMap(group -> group.keywords().stream())
-                .map(Plan.Served::keyword)
+                .map(Plan.Exported::keyword)
                 .distinct()
                 .toList();
     }

@@ -82,7 +82,7 @@ final class PlanChoices {
         PlanGroups known = adopted.groups();
         return new PlanGroups(
                 fields.containsKey("keptOnly") ? Boolean.parseBoolean(fields.getFirst("keptOnly")) : known.keptOnly(),
-                tick("leftovers", known.leftovers()),
+                tick("ungrouped", known.ungrouped()),
                 number("smallest", known.smallest()),
                 choice(PlanGroups.Small.class, "small", known.small()),
                 tick("withKept", known.withKept()));

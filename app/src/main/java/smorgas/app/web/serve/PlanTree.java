@@ -48,7 +48,7 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
     /**
      * What an ad group holds.
      *
-     * @param key of its first group; empty for the leftovers, of which nothing can be said
+     * @param key of its first group; empty for the ungrouped keywords, of which nothing can be said
      * @param own the bid that a hand has given it; empty if none
      * @param more keywords that are not shown
      */
@@ -139,12 +139,12 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
     /** Its own bid, or from which to which those of its keywords go. */
     private static String bid(Plan.AdGroup group) {
         long low = group.keywords().stream()
-                .mapToLong(Plan.Served::bidMicros)
+                .mapToLong(Plan.Exported::bidMicros)
                 .filter(bid -> bid > 0)
                 .min()
                 .orElse(0);
         long high = group.keywords().stream()
-                .mapToLong(Plan.Served::bidMicros)
+                .mapToLong(Plan.Exported::bidMicros)
                 .max()
                 .orElse(0);
         return high == 0 ? group.bid() : low == high ? money(low) : money(low) + "\u2013" + money(high);
@@ -171,14 +171,14 @@ record PlanTree(List<Line> lines, List<Opened> opened, int from, int before, int
                 group.page().orElse(""),
                 group.keywords().stream()
                         .limit(KEYWORDS)
-                        .map(served -> new Keyword(
-                                served.keyword(),
+                        .map(exported -> new Keyword(
+                                exported.keyword(),
                                 Message.joined(
                                         "list.comma",
-                                        served.matchTypes().stream()
+                                        exported.matchTypes().stream()
                                                 .map(MatchType::word)
                                                 .toList()),
-                                money(served.bidMicros())))
+                                money(exported.bidMicros())))
                         .toList(),
                 Math.max(0, group.keywords().size() - KEYWORDS),
                 group.negatives().stream()

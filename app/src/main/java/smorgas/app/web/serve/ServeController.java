@@ -31,7 +31,7 @@ import smorgas.app.work.Outcome;
 import smorgas.app.work.Snapshot;
 import smorgas.core.board.Board;
 import smorgas.core.figure.Decimals;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.ServeEntry;
 import smorgas.core.recipe.Serving;
 import smorgas.core.recipe.serve.MatchType;
@@ -39,7 +39,7 @@ import smorgas.core.recipe.serve.PlanCampaigns;
 import smorgas.core.recipe.serve.PlanGroups;
 import smorgas.core.recipe.serve.PlanNames;
 import smorgas.core.recipe.serve.PlanSettings;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.serve.CheckKind;
 import smorgas.core.serve.Handover;
 import smorgas.core.serve.Plan;
@@ -107,8 +107,8 @@ class ServeController {
             boolean later,
             List<Plan.Negative> negatives,
             List<Plan.Conflict> conflicts,
-            List<Plan.HeldBack> heldBack,
-            int heldBackCount,
+            List<Plan.NotExported> notExported,
+            int notExportedCount,
             List<Message> notes,
             List<Checks.Check> checks) {
 
@@ -118,8 +118,8 @@ class ServeController {
                     later,
                     plan.negatives().distinct().toList(),
                     plan.conflicts(),
-                    plan.heldBack().stream().limit(MOST).toList(),
-                    plan.heldBack().size(),
+                    plan.notExported().stream().limit(MOST).toList(),
+                    plan.notExported().size(),
                     plan.notes(),
                     later ? List.of() : Checks.of(board, base));
         }
@@ -136,7 +136,7 @@ class ServeController {
             List<String> fields,
             String kept,
             String both,
-            String leftoverCount,
+            String ungroupedCount,
             Map<Integer, Message> depths) {}
 
     @GetMapping("/projects/{id}/serve")
@@ -163,7 +163,7 @@ class ServeController {
                                 "serve.serve-controller.ad-group", plan.count().adGroups()),
                         Message.of("count.keywords", plan.count().keywords()),
                         plan.count().rows() == 0,
-                        expected(board, board.served()),
+                        expected(board, board.exported()),
                         (int) plan.negatives().distinct().count(),
                         plan.adGroupNegatives(),
                         CheckPanel.of(
@@ -192,7 +192,7 @@ class ServeController {
 
     private static Choices choices(Board board) {
         PlanSettings settings = board.recipe().serving().plan();
-        var standings = board.standings();
+        var statuses = board.statuses();
         return new Choices(
                 settings,
                 CampaignForm.BidFields.of(settings.bids()),
@@ -201,17 +201,17 @@ class ServeController {
                 PlanGroups.Small.values(),
                 PlanNames.Letters.values(),
                 PlanNames.FIELDS,
-                Show.count(standings.count(Standing.KEPT)),
-                Show.count(standings.count(Standing.KEPT) + standings.count(Standing.UNDECIDED)),
-                Show.count(board.groups().grouping().leftovers()),
+                Show.count(statuses.count(Status.KEPT)),
+                Show.count(statuses.count(Status.KEPT) + statuses.count(Status.UNDECIDED)),
+                Show.count(board.groups().grouping().ungrouped()),
                 DEPTHS);
     }
 
-    /** What everything that is served may bring together; a keyword in two ad groups counts once. */
-    private static Expected expected(Board board, List<Planner.ServedGroup> groups) {
-        BitSet served = new BitSet();
-        groups.forEach(group -> Arrays.stream(group.keywords()).forEach(served::set));
-        return Expected.of(board.worth().sum(served));
+    /** What everything that is exported may bring together; a keyword in two ad groups counts once. */
+    private static Expected expected(Board board, List<Planner.ExportedGroup> groups) {
+        BitSet exported = new BitSet();
+        groups.forEach(group -> Arrays.stream(group.keywords()).forEach(exported::set));
+        return Expected.of(board.estimatedValue().sum(exported));
     }
 
     /**
@@ -255,9 +255,9 @@ class ServeController {
                 change(Message.of("serve.serve-controller.rows"), before.rows(), after.rows())));
         if (board.recipe().valuing().assumes()) {
             changes.add(new Change(
-                    Message.of("serve.serve-controller.worth-month"),
-                    expected(board, board.served()).worth(),
-                    Expected.of(board.worth().sum(would.served())).worth()));
+                    Message.of("serve.serve-controller.estimated-value-month"),
+                    expected(board, board.exported()).estimatedValue(),
+                    Expected.of(board.estimatedValue().sum(would.exported())).estimatedValue()));
         }
         return changes;
     }
@@ -311,13 +311,13 @@ class ServeController {
         if (places.size() < 2 || !places.contains(in)) {
             return act.back(new Outcome.NoChange(Message.of("serve.serve-controller.keyword-one-ad-group")));
         }
-        return act.done(recipe -> new GroupPin.Membership(texts, also, in, GroupPin.Held.ALONE));
+        return act.done(recipe -> new GroupDecision.Membership(texts, also, in, GroupDecision.Held.ALONE));
     }
 
-    /** A negative that blocks what is served is meant, or is not. */
+    /** A negative that blocks what is exported is meant, or is not. */
     @PostMapping("/projects/{id}/serve/negative")
-    String settle(Act act, @RequestParam String word, @RequestParam boolean leaves) {
-        return act.done(recipe -> new ServeEntry.NegativeSettled(Tidy.of(word), leaves));
+    String adopt(Act act, @RequestParam String word, @RequestParam boolean exported) {
+        return act.done(recipe -> new ServeEntry.NegativeDecided(Tidy.of(word), exported));
     }
 
     /** The plan as a file, in one of its formats. */

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import smorgas.core.text.Message;
-import smorgas.core.value.Worth;
+import smorgas.core.value.EstimatedValue;
 
 /**
  * What keywords may bring together in a month, as pages tell it.
@@ -21,20 +21,20 @@ public record Expected(List<Line> lines, Message unknown) {
      * @param middle by the middles of ranges
      * @param range from the low to the high end; empty if they are the same
      */
-    public record Line(Worth.Part part, Message label, Message middle, String range) {}
+    public record Line(EstimatedValue.Part part, Message label, Message middle, String range) {}
 
-    private static final Map<Worth.Part, Message> LABELS = Map.of(
-            Worth.Part.CLICKS, Message.of("show.expected.clicks"),
-            Worth.Part.CONVERSIONS, Message.of("show.expected.conversions"),
-            Worth.Part.COST, Message.of("show.expected.cost"),
-            Worth.Part.VALUE, Message.of("show.expected.worth"),
-            Worth.Part.RETURN, Message.of("show.expected.return"));
+    private static final Map<EstimatedValue.Part, Message> LABELS = Map.of(
+            EstimatedValue.Part.CLICKS, Message.of("show.expected.clicks"),
+            EstimatedValue.Part.CONVERSIONS, Message.of("show.expected.conversions"),
+            EstimatedValue.Part.COST, Message.of("show.expected.cost"),
+            EstimatedValue.Part.VALUE, Message.of("show.expected.estimated-value"),
+            EstimatedValue.Part.RETURN, Message.of("show.expected.return"));
 
     /** As a sum tells it. */
-    public static Expected of(Worth.Sum sum) {
+    public static Expected of(EstimatedValue.Sum sum) {
         List<Line> lines = new ArrayList<>();
-        for (Worth.Part part : Worth.Part.values()) {
-            Worth.Total total = sum.parts().get(part);
+        for (EstimatedValue.Part part : EstimatedValue.Part.values()) {
+            EstimatedValue.Total total = sum.parts().get(part);
             if (total != null) {
                 String range = Show.whole(total.low(), total.high());
                 lines.add(new Line(
@@ -44,8 +44,8 @@ public record Expected(List<Line> lines, Message unknown) {
                         range.contains("\u2013") ? range : ""));
             }
         }
-        Worth.Total most =
-                sum.parts().getOrDefault(Worth.Part.VALUE, sum.parts().get(Worth.Part.CLICKS));
+        EstimatedValue.Total most =
+                sum.parts().getOrDefault(EstimatedValue.Part.VALUE, sum.parts().get(EstimatedValue.Part.CLICKS));
         return new Expected(
                 lines,
                 most == null || most.unknown() == 0
@@ -54,9 +54,9 @@ public record Expected(List<Line> lines, Message unknown) {
     }
 
     /** The worth by the middles of ranges, such as 54,300; empty if it is unknown. */
-    public Message worth() {
+    public Message estimatedValue() {
         return lines.stream()
-                .filter(line -> line.part() == Worth.Part.VALUE)
+                .filter(line -> line.part() == EstimatedValue.Part.VALUE)
                 .map(Line::middle)
                 .findFirst()
                 .orElse(Message.NONE);
@@ -65,7 +65,7 @@ public record Expected(List<Line> lines, Message unknown) {
     /** The worth if it is known, else the clicks; {@link Message#NONE} if there is neither. */
     public Message brief() {
         return lines.stream()
-                .filter(line -> line.part() == Worth.Part.VALUE)
+                .filter(line -> line.part() == EstimatedValue.Part.VALUE)
                 .findFirst()
                 .or(() -> lines.stream().findFirst())
                 .map(Expected::told)

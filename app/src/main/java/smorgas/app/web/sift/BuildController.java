@@ -39,10 +39,10 @@ import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.ConditionKind;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.recipe.value.Intent;
-import smorgas.core.recipe.value.PromiseSettings;
+import smorgas.core.recipe.value.PrioritySettings;
 import smorgas.core.sift.Matcher;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
@@ -118,7 +118,7 @@ class BuildController {
                                 .orElse(""),
                         Built.How.values(),
                         kinds(board),
-                        board.standings().tags().all(),
+                        board.statuses().tags().all(),
                         Intent.values(),
                         read.faults(),
                         read.condition().orElse(null)));
@@ -149,7 +149,7 @@ class BuildController {
                     case TEXT, PATTERN -> "text";
                     case NUMBERS -> "numbers";
                     case NOTHING -> "nothing";
-                    case LIST, BASKET, TAG, SCRIPT, STANDING, INTENT, PROMISE -> "choice";
+                    case LIST, BASKET, TAG, SCRIPT, STATUS, INTENT, PRIORITY -> "choice";
                 })
                 .orElse("nothing");
     }
@@ -248,20 +248,20 @@ class BuildController {
         values.put(
                 "basket",
                 same(board.keywords().baskets().stream().map(Lines::name).toList()));
-        values.put("tag", same(board.standings().tags().all()));
+        values.put("tag", same(board.statuses().tags().all()));
         Map<String, Message> scripts = new LinkedHashMap<>();
         Arrays.stream(Cleaning.Script.values()).forEach(script -> scripts.put(script.name(), script.label()));
         values.put("script", scripts);
-        Map<String, Message> standings = new LinkedHashMap<>();
-        Arrays.stream(Standing.values()).forEach(standing -> standings.put(standing.name(), standing.label()));
-        values.put("standing", standings);
+        Map<String, Message> statuses = new LinkedHashMap<>();
+        Arrays.stream(Status.values()).forEach(status -> statuses.put(status.name(), status.label()));
+        values.put("status", statuses);
         Map<String, Message> intents = new LinkedHashMap<>();
         Arrays.stream(Intent.values()).forEach(intent -> intents.put(intent.name(), intent.label()));
         values.put("intent", intents);
         values.put(
-                "promise",
-                same(board.recipe().valuing().promise().classes().stream()
-                        .map(PromiseSettings.PromiseClass::name)
+                "priority",
+                same(board.recipe().valuing().priority().classes().stream()
+                        .map(PrioritySettings.PriorityClass::name)
                         .toList()));
         return values;
     }
@@ -273,14 +273,14 @@ class BuildController {
     }
 
     /** How what is made of a condition is called, and what else is said of it; without blanks at the ends. */
-    record TypedExtras(String newTag, String view, String groupName, Intent intent, Boolean leftoversOnly) {
+    record TypedExtras(String newTag, String view, String groupName, Intent intent, Boolean ungroupedOnly) {
 
         TypedExtras {
             newTag = text(newTag);
             view = text(view);
             groupName = text(groupName);
             intent = intent == null ? Intent.COMMERCIAL : intent;
-            leftoversOnly = leftoversOnly != null && leftoversOnly;
+            ungroupedOnly = ungroupedOnly != null && ungroupedOnly;
         }
 
         private static String text(@Nullable String field) {
@@ -305,7 +305,7 @@ class BuildController {
         }
         Condition condition = read.condition().get();
         Outcome outcome = takeLists(act, condition).orElseGet(() -> switch (what) {
-            case "group" -> group(act, condition, made.groupName(), made.leftoversOnly());
+            case "group" -> group(act, condition, made.groupName(), made.ungroupedOnly());
             case "intent" -> act.make(recipe -> new ValueEntry.IntentRuled(condition, made.intent(), true));
             case "view" -> act.make(recipe -> new SiftEntry.ViewSaved(made.view(), condition));
             default -> make(act, condition, what, rule, made.newTag());
@@ -336,9 +336,9 @@ class BuildController {
         return Optional.empty();
     }
 
-    private static Outcome group(Act act, Condition condition, String name, boolean leftoversOnly) {
+    private static Outcome group(Act act, Condition condition, String name, boolean ungroupedOnly) {
         return act.make(recipe -> new GroupEntry.GroupRuleSet(
-                new GroupRule(recipe.grouping().nextRule(), name.strip(), condition, leftoversOnly)));
+                new GroupRule(recipe.grouping().nextRule(), name.strip(), condition, ungroupedOnly)));
     }
 
     private static Outcome make(Act act, Condition condition, String what, int rule, String newTag) {
@@ -348,8 +348,8 @@ class BuildController {
         return act.make(recipe -> {
             Rule.Does does =
                     switch (what) {
-                        case "drop" -> new Rule.Gives(Standing.DROPPED);
-                        case "keep" -> new Rule.Gives(Standing.KEPT);
+                        case "drop" -> new Rule.Gives(Status.DROPPED);
+                        case "keep" -> new Rule.Gives(Status.KEPT);
                         case "tag" -> new Rule.Tags(newTag.strip());
                         default -> throw new Refusal("sift.build-controller.there-is-no-act", what);
                     };

@@ -15,7 +15,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.text.Message;
 
 /**
- * A column of the keyword table beside standing and keyword.
+ * A column of the keyword table beside status and keyword.
  *
  * @param name tells it apart in URLs and in the recipe
  * @param label its heading

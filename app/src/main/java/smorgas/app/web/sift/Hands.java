@@ -8,7 +8,7 @@ import smorgas.core.recipe.Entry;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.ValueEntry;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Intent;
 
 /** Makes entries of what a hand decides of keywords: each names all tidy texts, so that it finds its keyword later too. */
@@ -19,12 +19,12 @@ final class Hands {
     /** The lead spellings that something is to be said of, and their keywords' other tidy texts. */
     private record Named(List<String> leads, List<String> also) {}
 
-    /** These keywords get a standing; those that a hand has put there already need no second pin. */
-    static Entry judged(Recipe recipe, Keywords keywords, List<String> texts, Standing to) {
+    /** These keywords get a status; those that a hand has put there already need no second decision. */
+    static Entry judged(Recipe recipe, Keywords keywords, List<String> texts, Status to) {
         Named named = new Named(new ArrayList<>(), new ArrayList<>());
         for (String text : texts) {
             List<String> all = spellings(text, keywords);
-            if (all.stream().anyMatch(spelling -> recipe.sifting().pins().get(spelling) != to)) {
+            if (all.stream().anyMatch(spelling -> recipe.sifting().decisions().get(spelling) != to)) {
                 add(text, all, named);
             }
         }
@@ -42,12 +42,12 @@ final class Hands {
 
     /** These keywords get a tag, or lose it. */
     static Entry tagged(Recipe recipe, Keywords keywords, List<String> texts, String tag, boolean on) {
-        SequencedMap<String, Boolean> pins = recipe.sifting().tags().get(tag);
+        SequencedMap<String, Boolean> decisions = recipe.sifting().tags().get(tag);
         Named named = new Named(new ArrayList<>(), new ArrayList<>());
         for (String text : texts) {
             List<String> all = spellings(text, keywords);
-            if (pins == null
-                    || all.stream().anyMatch(spelling -> !Boolean.valueOf(on).equals(pins.get(spelling)))) {
+            if (decisions == null
+                    || all.stream().anyMatch(spelling -> !Boolean.valueOf(on).equals(decisions.get(spelling)))) {
                 add(text, all, named);
             }
         }

@@ -73,19 +73,19 @@ class MenuController {
                                 .orElse(Message.NONE),
                         Intent.values(),
                         pantry.all().stream().map(WordList::name).toList(),
-                        snapshot.board().standings().tags().all()));
+                        snapshot.board().statuses().tags().all()));
         return "menu/word :: menu";
     }
 
     /**
      * What can be done with a keyword.
      *
-     * @param standing how it stands and why
+     * @param status how it stands and why
      * @param group the group that it is in, for the field that asks for another
      */
     record OfKeyword(
             String text,
-            Message standing,
+            Message status,
             boolean byHand,
             List<String> words,
             String group,
@@ -103,7 +103,7 @@ class MenuController {
         Board board = snapshot.board();
         int keyword = board.keywords().find(Tidy.of(of)).orElseThrow(() -> new Missing("missing.keyword", of));
         String text = board.keywords().text(keyword);
-        Reason reason = board.standings().reason(keyword);
+        Reason reason = board.statuses().reason(keyword);
         Called.in(model, project, snapshot);
         Shown.in(
                 model,
@@ -112,7 +112,7 @@ class MenuController {
                                 text,
                                 Message.of(
                                         "list.comma",
-                                        board.standings().of(keyword).label(),
+                                        board.statuses().of(keyword).label(),
                                         new MatchedWords(
                                                         board.keywords(),
                                                         board.recipe().sifting().lists())
@@ -123,7 +123,7 @@ class MenuController {
                                 Story.intent(keyword, board),
                                 board.facts().exported(Computed.NOTE, keyword),
                                 "/projects/" + id + "/sift?q=" + Show.encoded(text) + "&story=" + Show.encoded(text)),
-                        board.standings().tags().all(),
+                        board.statuses().tags().all(),
                         Intent.values()));
         return "menu/keyword :: menu";
     }

@@ -9,11 +9,11 @@ import java.util.Set;
 import smorgas.app.web.show.Show;
 import smorgas.core.board.Board;
 import smorgas.core.recipe.sift.Condition;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.sift.DropEffects;
 import smorgas.core.sift.Matcher;
 import smorgas.core.sift.Phrases;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.sift.WordCounts;
 import smorgas.core.text.Message;
 import smorgas.core.text.Words;
@@ -22,10 +22,10 @@ import smorgas.core.text.Words;
  * What one can do with a word or phrase, with what each would change before it is done.
  *
  * @param counts keywords with the word, and how they stand
- * @param muted whether the word is muted in Group
+ * @param ignored whether the word is ignored in Group
  * @param phrases the commonest in which it stands with one word more
  */
-record Offer(String word, Message counts, List<Act> acts, boolean muted, List<Phrase> phrases) {
+record Offer(String word, Message counts, List<Act> acts, boolean ignored, List<Phrase> phrases) {
 
     private static final int SAMPLES = 4;
 
@@ -41,7 +41,7 @@ record Offer(String word, Message counts, List<Act> acts, boolean muted, List<Ph
      * @param samples some of them
      * @param along what goes along that one may not have thought of, in words; empty if nothing does
      */
-    record Act(String standing, Message label, String changes, String samples, Message along) {}
+    record Act(String status, Message label, String changes, String samples, Message along) {}
 
     static Offer of(String word, Board board) {
         Condition condition = new Condition.HasWord(word);
@@ -49,7 +49,7 @@ record Offer(String word, Message counts, List<Act> acts, boolean muted, List<Ph
                 word,
                 counts(board.matcher().match(condition), board),
                 acts(board, board.matcher(), condition),
-                board.recipe().grouping().settings().muted().contains(word),
+                board.recipe().grouping().settings().ignored().contains(word),
                 phrases(word, board));
     }
 
@@ -61,7 +61,7 @@ record Offer(String word, Message counts, List<Act> acts, boolean muted, List<Ph
         }
         WordCounts.Asked asked = new WordCounts.Asked(
                 length, length, WordCounts.By.COUNT, word, WordCounts.Little.SHOWN, true, 4 * PHRASES);
-        return WordCounts.of(board.keywords().withWord(word), board.phrases(), board.standings(), Set.of(), asked)
+        return WordCounts.of(board.keywords().withWord(word), board.phrases(), board.statuses(), Set.of(), asked)
                 .words()
                 .stream()
                 .filter(found -> found.count() > 1 && (" " + found.word() + " ").contains(" " + word + " "))
@@ -72,33 +72,31 @@ record Offer(String word, Message counts, List<Act> acts, boolean muted, List<Ph
 
     /** Dropping and keeping what fulfils a condition. */
     static List<Act> acts(Board board, Matcher matcher, Condition condition) {
-        return List.of(act(board, matcher, condition, Standing.DROPPED), act(board, matcher, condition, Standing.KEPT));
+        return List.of(act(board, matcher, condition, Status.DROPPED), act(board, matcher, condition, Status.KEPT));
     }
 
     /** How many keywords there are, and how they stand. */
     static Message counts(BitSet with, Board board) {
         Message counts = Message.of("count.keywords", with.cardinality());
-        for (Standing standing : Standing.values()) {
-            BitSet standingSo = board.standings().with(standing);
-            standingSo.and(with);
-            if (!standingSo.isEmpty()) {
+        for (Status status : Status.values()) {
+            BitSet statusSo = board.statuses().with(status);
+            statusSo.and(with);
+            if (!statusSo.isEmpty()) {
                 counts = Message.of(
-                        "list.dot",
-                        counts,
-                        Message.of("sift.offer.so-many", standingSo.cardinality(), standing.label()));
+                        "list.dot", counts, Message.of("sift.offer.so-many", statusSo.cardinality(), status.label()));
             }
         }
         return counts;
     }
 
     /** What a rule put below the others would change. */
-    private static Act act(Board board, Matcher matcher, Condition condition, Standing standing) {
-        Standings would = board.judgedWith(matcher, condition, standing);
+    private static Act act(Board board, Matcher matcher, Condition condition, Status status) {
+        Statuses would = board.judgedWith(matcher, condition, status);
         int changes = 0;
         BitSet changed = new BitSet();
         List<String> samples = new ArrayList<>();
         for (int k = 0; k < would.size(); k++) {
-            if (would.of(k) != board.standings().of(k)) {
+            if (would.of(k) != board.statuses().of(k)) {
                 changes++;
                 changed.set(k);
                 if (samples.size() < SAMPLES) {
@@ -106,14 +104,14 @@ record Offer(String word, Message counts, List<Act> acts, boolean muted, List<Ph
                 }
             }
         }
-        Message verb = standing == Standing.DROPPED ? Message.of("sift.offer.drop") : Message.of("sift.offer.keep");
+        Message verb = status == Status.DROPPED ? Message.of("sift.offer.drop") : Message.of("sift.offer.keep");
         return new Act(
-                standing.name().toLowerCase(Locale.ROOT),
+                status.name().toLowerCase(Locale.ROOT),
                 verb,
                 Show.count(changes),
                 String.join(", ", samples) + (changes > SAMPLES ? ", \u2026" : ""),
-                standing == Standing.DROPPED
-                        ? along(DropEffects.of(changed, board.keywords(), board.standings()))
+                status == Status.DROPPED
+                        ? along(DropEffects.of(changed, board.keywords(), board.statuses()))
                         : Message.NONE);
     }
 

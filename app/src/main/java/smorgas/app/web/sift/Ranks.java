@@ -51,15 +51,15 @@ final class Ranks {
             return byText(board, found, keyword -> cells.texts(keyword, header));
         }
         return switch (fact.get()) {
-            case Computed.STANDING -> {
+            case Computed.STATUS -> {
                 int[] ranks = new int[board.keywords().size()];
-                Arrays.setAll(ranks, keyword -> board.standings().of(keyword).ordinal());
+                Arrays.setAll(ranks, keyword -> board.statuses().of(keyword).ordinal());
                 yield ranks;
             }
             case Computed.GROUP -> byGroup(board);
             // The best class last of the rising, those of one class by what they score.
-            case Computed.PROMISE ->
-                byNumber(board.promise().scores(), board.keywords().size());
+            case Computed.PRIORITY ->
+                byNumber(board.priority().scores(), board.keywords().size());
             case Fact other ->
                 other.number()
                         ? byNumber(
@@ -83,7 +83,7 @@ final class Ranks {
                 .toArray();
     }
 
-    /** Groups by their names; leftovers have none. */
+    /** Groups by their names; ungrouped have none. */
     private static int[] byGroup(Board board) {
         List<String> names = new ArrayList<>();
         for (int group = 0; group < board.groups().grouping().size(); group++) {

@@ -34,7 +34,7 @@ final class RowHtml {
 
     private void row(SiftTable.Row row, boolean anew) {
         html.raw("<tr id=\"r-").number(row.number()).raw("\" class=\"keyword-row ");
-        html.text(row.standing()).raw("\" tabindex=\"-1\" data-k=\"");
+        html.text(row.status()).raw("\" tabindex=\"-1\" data-k=\"");
         html.text(row.text()).raw("\" data-n=\"").number(row.number()).raw("\"");
         html.raw(anew ? " hx-swap-oob=\"morph\">" : ">");
         html.raw("<td class=\"pick\"><input type=\"checkbox\" tabindex=\"-1\" aria-label=\"");

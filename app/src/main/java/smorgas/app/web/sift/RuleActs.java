@@ -17,7 +17,7 @@ import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.sift.WordList;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
@@ -40,14 +40,14 @@ class RuleActs {
 
     /** A rule for a word, put below the others. */
     @PostMapping("/projects/{id}/rules/word")
-    String wordRule(Act act, @RequestParam String ruleWord, @RequestParam Standing to) {
+    String wordRule(Act act, @RequestParam String ruleWord, @RequestParam Status to) {
         Condition condition = new Condition.HasWord(Tidy.of(ruleWord));
         return act.back(add(act, condition, new Rule.Gives(to)));
     }
 
     /** A rule for what is on view. */
     @PostMapping("/projects/{id}/rules/view")
-    String viewRule(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Standing to) {
+    String viewRule(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Status to) {
         Optional<Message> why = query.noRule();
         if (why.isPresent()) {
             return act.back(new Outcome.NoChange(why.get()));
@@ -59,7 +59,7 @@ class RuleActs {
         return act.back(outcome);
     }
 
-    /** What is to be done with some words at once: a rule that drops, keeps, tags or makes a group, or they are muted, or put on a list. */
+    /** What is to be done with some words: a rule that drops, keeps, tags or makes a group; they are ignored, or put on a list. */
     @PostMapping("/projects/{id}/rules/words")
     String wordsRule(
             Act act,
@@ -79,13 +79,13 @@ class RuleActs {
                 ticked.size() == 1 ? new Condition.HasWord(ticked.getFirst()) : new Condition.HasAnyWord(ticked);
         Outcome outcome =
                 switch (what) {
-                    case "drop" -> add(act, condition, new Rule.Gives(Standing.DROPPED));
-                    case "keep" -> add(act, condition, new Rule.Gives(Standing.KEPT));
+                    case "drop" -> add(act, condition, new Rule.Gives(Status.DROPPED));
+                    case "keep" -> add(act, condition, new Rule.Gives(Status.KEPT));
                     case "tag" ->
                         newTag.isBlank()
                                 ? new Outcome.NoChange(Message.of("sift.rule-acts.name-tag-first"))
                                 : add(act, condition, new Rule.Tags(newTag.strip()));
-                    case "mute" -> act.make(recipe -> new GroupEntry.WordsMuted(ticked, true));
+                    case "ignore" -> act.make(recipe -> new GroupEntry.WordsIgnored(ticked, true));
                     case "group" ->
                         act.make(recipe -> new GroupEntry.GroupRuleSet(
                                 new GroupRule(recipe.grouping().nextRule(), ticked.getFirst(), condition, false)));

@@ -20,7 +20,7 @@ import smorgas.core.text.Message;
  * What stands beside the table: the rules with their figures, saved views, what was said of intents, tags, and word lists that
  * have changed.
  *
- * @param lostPins decisions by hand that find no keyword at present
+ * @param lostDecisions decisions by hand that find no keyword at present
  */
 record RulesPanel(
         List<RuleView> rules,
@@ -28,7 +28,7 @@ record RulesPanel(
         List<IntentSaid> intents,
         List<TagLink> tags,
         List<ListNews> lists,
-        int lostPins) {
+        int lostDecisions) {
 
     /**
      * A rule with its live figures.
@@ -62,7 +62,7 @@ record RulesPanel(
     record ListNews(String name, int taken, int newest, String gained, String lost) {}
 
     static RulesPanel of(Board board, SiftQuery query, Pantry pantry) {
-        Tags tags = board.standings().tags();
+        Tags tags = board.statuses().tags();
         return new RulesPanel(
                 rules(board),
                 board.recipe().sifting().views().entrySet().stream()
@@ -80,22 +80,22 @@ record RulesPanel(
                         .map(tag -> new TagLink(tag, Show.count(tags.count(tag)), query.urlWith("tag", tag)))
                         .toList(),
                 news(board, pantry),
-                board.standings().lostPins());
+                board.statuses().lostDecisions());
     }
 
     private static List<RuleView> rules(Board board) {
         List<RuleView> views = new ArrayList<>();
         List<Rule> rules = board.recipe().sifting().rules();
-        Map<Integer, Message> doubts = board.standings().doubts();
+        Map<Integer, Message> doubts = board.statuses().doubts();
         for (int place = 0; place < rules.size(); place++) {
             Rule rule = rules.get(place);
-            RuleFigures figures = board.standings().figures().get(place);
+            RuleFigures figures = board.statuses().figures().get(place);
             List<Message> found = figures.touched() == 0 ? board.matcher().doubts(rule.when()) : List.of();
             views.add(new RuleView(
                     rule.number(),
                     rule.sentence(),
-                    rule.standing()
-                            .map(standing -> standing.name().toLowerCase(Locale.ROOT))
+                    rule.status()
+                            .map(status -> status.name().toLowerCase(Locale.ROOT))
                             .orElse("tagged"),
                     Show.count(figures.touched()),
                     Show.count(figures.alone()),

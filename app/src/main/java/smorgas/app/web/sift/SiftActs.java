@@ -26,15 +26,15 @@ import smorgas.app.work.Trays;
 import smorgas.core.fold.Keywords;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.ValueEntry;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.sift.Reason;
-import smorgas.core.sift.Standings;
+import smorgas.core.sift.Statuses;
 import smorgas.core.sift.Trim;
 import smorgas.core.text.Message;
 import smorgas.core.text.Tidy;
 
-/** What a hand decides of keywords on the Sift page: standings and tags, of one, of the tray, of all on view. */
+/** What a hand decides of keywords on the Sift page: statuses and tags, of one, of the tray, of all on view. */
 @Controller
 class SiftActs {
 
@@ -62,7 +62,7 @@ class SiftActs {
             Act act,
             @ModelAttribute("query") SiftQuery query,
             @RequestParam String keyword,
-            @RequestParam Standing to,
+            @RequestParam Status to,
             @RequestParam int row,
             Model model) {
         Outcome outcome = judge(act, List.of(Tidy.of(keyword)), to);
@@ -79,13 +79,13 @@ class SiftActs {
 
     /** One keyword is judged from wherever its menu was called. */
     @PostMapping("/projects/{id}/judge/keyword")
-    String judgeKeyword(Act act, @RequestParam String keyword, @RequestParam Standing to) {
+    String judgeKeyword(Act act, @RequestParam String keyword, @RequestParam Status to) {
         return act.back(judge(act, List.of(Tidy.of(keyword)), to));
     }
 
     /** All on the tray are judged, with one entry. */
     @PostMapping("/projects/{id}/judge/tray")
-    String judgeTray(Act act, @RequestParam Standing to, @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
+    String judgeTray(Act act, @RequestParam Status to, @RequestHeader(name = "X-Tab", defaultValue = "") String tab) {
         List<String> texts = trays.texts(act.id(), tab);
         if (texts.isEmpty()) {
             return act.back(new Outcome.NoChange(Message.of("sift.sift-acts.nothing-picked")));
@@ -118,7 +118,7 @@ class SiftActs {
 
     /** All that match are judged as they are now, with one entry. */
     @PostMapping("/projects/{id}/judge/view")
-    String judgeView(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Standing to) {
+    String judgeView(Act act, @ModelAttribute("query") SiftQuery query, @RequestParam Status to) {
         return act.back(judgeSome(act, onView(act.snapshot(), query), to));
     }
 
@@ -137,7 +137,7 @@ class SiftActs {
         int[] beyond = sample
                 ? Trim.outsideSample(ordered, stay, seed, act.snapshot().board().keywords())
                 : Trim.beyond(ordered, stay);
-        return act.back(judgeSome(act, notKeptByHand(act.snapshot(), beyond), Standing.DROPPED));
+        return act.back(judgeSome(act, notKeptByHand(act.snapshot(), beyond), Status.DROPPED));
     }
 
     /** Everything that follows a keyword in the order on view is dropped. */
@@ -151,16 +151,16 @@ class SiftActs {
         }
         Outcome outcome = stay == ordered.length
                 ? new Outcome.NoChange(Message.of("sift.sift-acts.on-view-any-more", Tidy.of(keyword)))
-                : judgeSome(act, notKeptByHand(act.snapshot(), Trim.beyond(ordered, stay + 1)), Standing.DROPPED);
+                : judgeSome(act, notKeptByHand(act.snapshot(), Trim.beyond(ordered, stay + 1)), Status.DROPPED);
         return act.back(outcome);
     }
 
     /** What a hand has kept stays kept when everything around it goes. */
     private static List<String> notKeptByHand(Snapshot snapshot, int[] keywords) {
-        Standings standings = snapshot.board().standings();
+        Statuses statuses = snapshot.board().statuses();
         return Arrays.stream(keywords)
                 .filter(keyword ->
-                        standings.of(keyword) != Standing.KEPT || !(standings.reason(keyword) instanceof Reason.ByHand))
+                        statuses.of(keyword) != Status.KEPT || !(statuses.reason(keyword) instanceof Reason.ByHand))
                 .mapToObj(snapshot.board().keywords()::text)
                 .toList();
     }
@@ -171,13 +171,13 @@ class SiftActs {
                 .toList();
     }
 
-    private static Outcome judgeSome(Act act, List<String> texts, Standing to) {
+    private static Outcome judgeSome(Act act, List<String> texts, Status to) {
         return texts.isEmpty()
                 ? new Outcome.NoChange(Message.of("sift.sift-acts.keyword-judge"))
                 : judge(act, texts, to);
     }
 
-    private static Outcome judge(Act act, List<String> texts, Standing to) {
+    private static Outcome judge(Act act, List<String> texts, Status to) {
         Keywords keywords = act.snapshot().board().keywords();
         return act.make(recipe -> Hands.judged(recipe, keywords, texts, to));
     }

@@ -59,7 +59,7 @@ class SiftController {
      */
     record SiftPage(
             String offer,
-            SiftTable.Heading standingHeading,
+            SiftTable.Heading statusHeading,
             SiftTable.Heading keywordHeading,
             List<SiftTable.Heading> headings,
             List<Column> columns,
@@ -77,8 +77,8 @@ class SiftController {
             List<ViewLink> usualViews,
             List<Intent> intents,
             Message sortedBy,
-            WorthPanel worth,
-            PromisePanel promise,
+            EstimatedValuePanel estimatedValue,
+            PriorityPanel priority,
             @Nullable Story story) {}
 
     /** A view that is one click away. */
@@ -109,7 +109,7 @@ class SiftController {
         Board board = snapshot.board();
         return new SiftPage(
                 opened.offer(),
-                table.heading("standing", Message.of("sift.sift-controller.standing")),
+                table.heading("status", Message.of("sift.sift-controller.status")),
                 table.heading("keyword", Message.of("sift.sift-controller.keyword")),
                 table.headings(),
                 Column.all(snapshot),
@@ -135,8 +135,8 @@ class SiftController {
                         .toList(),
                 List.of(Intent.values()),
                 table.sortedBy(),
-                WorthPanel.of(board, opened.assume(), table.found()),
-                PromisePanel.of(board, table.found()),
+                EstimatedValuePanel.of(board, opened.assume(), table.found()),
+                PriorityPanel.of(board, table.found()),
                 Story.of(opened.story(), board, line -> others(line, snapshot)).orElse(null));
     }
 

@@ -19,7 +19,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.FigureReader;
 import smorgas.core.recipe.sift.Bounds;
 import smorgas.core.recipe.sift.Condition;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Intent;
 import smorgas.core.sift.Phrases;
 import smorgas.core.sift.WordCounts;
@@ -32,7 +32,7 @@ public final class SiftQuery {
 
     /**
      * What can be asked, in the order of the URL: a text anywhere (q), a word or phrase, a basket's name, a tag, a
-     * standing, what it is for, the class of its promise, searches at least, any condition as JSON (where), the columns sorted
+     * status, what it is for, its priority class, searches at least, any condition as JSON (where), the columns sorted
      * by, the first page and the last one shown; then the words list: a text in them, their lengths, their order, where little
      * words are left out, whether judged ones are shown, how many.
      */
@@ -41,9 +41,9 @@ public final class SiftQuery {
             "word",
             "basket",
             "tag",
-            "standing",
+            "status",
             "intent",
-            "promise",
+            "priority",
             "least",
             "where",
             "sort",
@@ -131,7 +131,7 @@ public final class SiftQuery {
     /** Why no rule can be made of what is on view; empty if one can. */
     Optional<Message> noRule() {
         return ruleCondition().followsFromRules()
-                ? Optional.of(Message.of("sift.sift-query.what-keywords-promise-worth"))
+                ? Optional.of(Message.of("sift.sift-query.what-keywords-priority-estimated-value"))
                 : Optional.empty();
     }
 
@@ -140,10 +140,10 @@ public final class SiftQuery {
         return new Condition.AllOf(List.copyOf(conditions().values()));
     }
 
-    /** The condition without the standing, which a rule cannot ask for. */
+    /** The condition without the status, which a rule cannot ask for. */
     Condition ruleCondition() {
         List<Condition> parts = conditions().values().stream()
-                .filter(part -> !part.asksForStanding())
+                .filter(part -> !part.asksForStatus())
                 .toList();
         return parts.size() == 1 ? parts.getFirst() : new Condition.AllOf(parts);
     }
@@ -178,10 +178,10 @@ public final class SiftQuery {
         }
         where().ifPresent(condition -> parts.put("where", condition));
         intent().ifPresent(intent -> parts.put("intent", new Condition.Intended(intent)));
-        if (!get("promise").isEmpty()) {
-            parts.put("promise", new Condition.Promised(get("promise")));
+        if (!get("priority").isEmpty()) {
+            parts.put("priority", new Condition.Prioritised(get("priority")));
         }
-        standing().ifPresent(standing -> parts.put("standing", new Condition.Stands(standing)));
+        status().ifPresent(status -> parts.put("status", new Condition.Stands(status)));
         return parts;
     }
 
@@ -194,9 +194,9 @@ public final class SiftQuery {
         return get("where").isEmpty() ? Optional.empty() : Optional.of(Json.condition(get("where")));
     }
 
-    Optional<Standing> standing() {
-        for (Standing known : Standing.values()) {
-            if (known.name().equalsIgnoreCase(get("standing"))) {
+    Optional<Status> status() {
+        for (Status known : Status.values()) {
+            if (known.name().equalsIgnoreCase(get("status"))) {
                 return Optional.of(known);
             }
         }
@@ -259,9 +259,9 @@ public final class SiftQuery {
                         case "q" -> Message.of("sift.sift-query.anywhere", text());
                         case "word" -> Message.of("sift.sift-query.with", word());
                         case "basket" -> Message.of("sift.sift-query.in", get("basket"));
-                        case "standing" -> standing().orElseThrow().label();
+                        case "status" -> status().orElseThrow().label();
                         case "intent" -> intent().orElseThrow().label();
-                        case "promise" -> Message.of("sift.sift-query.promise", get("promise"));
+                        case "priority" -> Message.of("sift.sift-query.priority", get("priority"));
                         case "least" -> Message.of("sift.sift-query.searches-more", least());
                         default -> condition.sentence();
                     };
@@ -313,8 +313,8 @@ public final class SiftQuery {
         return urlWith("word", other);
     }
 
-    public String urlWithStanding(String other) {
-        return urlWith("standing", other);
+    public String urlWithStatus(String other) {
+        return urlWith("status", other);
     }
 
     /** Hidden fields that carry everything asked but what the form asks itself. */

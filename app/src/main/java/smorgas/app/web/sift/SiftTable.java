@@ -23,7 +23,7 @@ import smorgas.core.figure.Figure;
 import smorgas.core.figure.Searched;
 import smorgas.core.fold.Keywords;
 import smorgas.core.gather.Lines;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.sift.MatchedWords;
 import smorgas.core.sift.Reason;
 import smorgas.core.text.Message;
@@ -44,7 +44,7 @@ final class SiftTable {
             int number,
             String text,
             List<Words.Piece> pieces,
-            String standing,
+            String status,
             Message label,
             Message reason,
             Set<String> did,
@@ -166,23 +166,23 @@ final class SiftTable {
     }
 
     private Row row(int number, int keyword, ListCells cells) {
-        Standing standing = board.standings().of(keyword);
+        Status status = board.statuses().of(keyword);
         String text = keywords.text(keyword);
         return new Row(
                 number,
                 text,
                 Words.pieces(text),
-                standing.name().toLowerCase(Locale.ROOT),
-                standing.label(),
-                because.sentence(board.standings().reason(keyword), keyword),
-                standing == Standing.DROPPED ? did(keyword) : Set.of(),
+                status.name().toLowerCase(Locale.ROOT),
+                status.label(),
+                because.sentence(board.statuses().reason(keyword), keyword),
+                status == Status.DROPPED ? did(keyword) : Set.of(),
                 columns.stream().map(column -> cell(column, keyword, cells)).toList(),
                 (int) columns.stream().filter(column -> !column.roomy()).count());
     }
 
     /** The words of a dropped keyword for which the rule has dropped it, as they are written in it. */
     private Set<String> did(int keyword) {
-        return board.standings().reason(keyword) instanceof Reason.ByRule by
+        return board.statuses().reason(keyword) instanceof Reason.ByRule by
                 ? because.written(because.phrases(by.rule(), keyword), keyword)
                 : Set.of();
     }
@@ -203,7 +203,7 @@ final class SiftTable {
                 new Cell.Baskets(keywords.basketNames(keyword).stream()
                         .map(name -> new Cell.Dot(tints.getOrDefault(name, 1), name))
                         .toList());
-            case Computed.TAGS -> new Cell.Tags(board.standings().tags().of(keyword));
+            case Computed.TAGS -> new Cell.Tags(board.statuses().tags().of(keyword));
             case Fact other ->
                 other.number()
                         ? new Cell.Text(Message.verbatim(Show.number(other, facts.numbers(other), keyword)), true)
@@ -226,7 +226,7 @@ final class SiftTable {
                 .toList();
     }
 
-    /** The heading of the standing or of the keyword. */
+    /** The heading of the status or of the keyword. */
     Heading heading(String name, Message label) {
         return heading(name, label, true, false, false);
     }
@@ -265,6 +265,6 @@ final class SiftTable {
                 .filter(column -> column.name().equals(name))
                 .findFirst()
                 .map(Column::label)
-                .orElse(name.equals("keyword") ? Computed.KEYWORD.label() : Computed.STANDING.label());
+                .orElse(name.equals("keyword") ? Computed.KEYWORD.label() : Computed.STATUS.label());
     }
 }

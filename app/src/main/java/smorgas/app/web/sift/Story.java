@@ -26,19 +26,19 @@ import smorgas.core.text.Tidy;
 /** Everything that is known of one keyword: from which lines, why it stands as it does, where it went. */
 record Story(
         String keyword,
-        Message standing,
+        Message status,
         boolean byHand,
         List<Source> sources,
         Message group,
-        Message served,
+        Message exported,
         Message intent,
-        Message worth,
-        Message promise,
+        Message estimatedValue,
+        Message priority,
         String note) {
 
     private static final int SOURCES = 60;
 
-    /** What adds less to a likeness is not worth a word. */
+    /** What adds less to a similarity is not worth a word. */
     private static final double LEAST_TOLD = .05;
 
     /** One line that was folded in, with what brought it there, the figures that its basket gives and its other columns as they stand. */
@@ -67,16 +67,16 @@ record Story(
                 keywords.text(keyword),
                 Message.of(
                         "list.comma",
-                        board.standings().of(keyword).label(),
+                        board.statuses().of(keyword).label(),
                         new MatchedWords(keywords, board.recipe().sifting().lists())
-                                .sentence(board.standings().reason(keyword), keyword)),
-                board.standings().reason(keyword) instanceof Reason.ByHand,
+                                .sentence(board.statuses().reason(keyword), keyword)),
+                board.statuses().reason(keyword) instanceof Reason.ByHand,
                 sources,
                 group(keyword, board),
-                served(keyword, board),
+                exported(keyword, board),
                 intent(keyword, board),
-                WorthPanel.how(board, keyword),
-                PromisePanel.how(board, keyword),
+                EstimatedValuePanel.how(board, keyword),
+                PriorityPanel.how(board, keyword),
                 board.facts().exported(Computed.NOTE, keyword));
     }
 
@@ -114,7 +114,7 @@ record Story(
         if (group == Grouping.OUTSIDE) {
             return Message.of("sift.story.group-because-dropped");
         }
-        if (group == Grouping.LEFTOVER) {
+        if (group == Grouping.UNGROUPED) {
             return ungrouped(keyword, board);
         }
         Explained.Why why = groups.explained().why(keyword);
@@ -134,7 +134,7 @@ record Story(
         Groups groups = board.groups();
         Grouping grouping = groups.grouping();
         if (grouping.settings().method().byWords()) {
-            return Message.of("sift.story.leftover-theme-enough-keywords");
+            return Message.of("sift.story.ungrouped-theme-enough-keywords");
         }
         Explained.Why why = groups.explained().why(keyword);
         return Message.of(
@@ -152,18 +152,18 @@ record Story(
     private static Message because(int keyword, Explained.Why why, Board board) {
         Grouping grouping = board.groups().grouping();
         Message tight = Message.of("sift.story.of-its-weight", Show.percent(why.tightness()));
-        boolean likeness = !grouping.settings().method().byWords();
+        boolean similarity = !grouping.settings().method().byWords();
         Message like = Message.of("sift.story.like-others", Show.percent(why.tightness()));
         return switch (grouping.by(keyword)) {
-            case SETTLED ->
+            case ADOPTED ->
                 Message.of(
-                        "sift.story.where-when-groups-settled",
-                        likeness
+                        "sift.story.where-when-groups-adopted",
+                        similarity
                                 ? Message.of(
                                         "sift.story.and-like", like, reasons(keyword, grouping.groupOf(keyword), board))
                                 : Message.NONE);
             case THEME ->
-                likeness
+                similarity
                         ? Message.of("sift.story.because", like, reasons(keyword, grouping.groupOf(keyword), board))
                         : Message.of(
                                 "sift.story.because-which-carries",
@@ -174,7 +174,7 @@ record Story(
             case HAND -> Message.of("sift.story.because-hand-put");
             case LOCK -> Message.of("sift.story.because-hand-locked-group");
             case JOIN -> Message.of("sift.story.because-own-group-joined");
-            case SEAT -> Message.of("sift.story.nearest-group-theme-took", quoted(why.by()), tight);
+            case PLACE -> Message.of("sift.story.nearest-group-theme-took", quoted(why.by()), tight);
             case REST -> Message.of("sift.story.all-theme-took");
         };
     }
@@ -198,7 +198,7 @@ record Story(
                         parts.add(Message.of("sift.story.meaning", Show.percent(reasons.meaning())));
                     }
                     if (reasons.company() >= LEAST_TOLD) {
-                        parts.add(Message.of("sift.story.same-neighbours", Show.percent(reasons.company())));
+                        parts.add(Message.of("sift.story.same-company", Show.percent(reasons.company())));
                     }
                     String nearest = reasons.nearest().stream()
                             .map(other -> "\"" + board.keywords().text(other) + "\"")
@@ -215,13 +215,14 @@ record Story(
         return Message.of("sift.story.the-word", words.size(), String.join("\", \"", words));
     }
 
-    private static Message served(int keyword, Board board) {
+    private static Message exported(int keyword, Board board) {
         String text = board.keywords().text(keyword);
         Plan plan = board.plan();
-        var held =
-                plan.heldBack().stream().filter(h -> h.keyword().equals(text)).findFirst();
+        var held = plan.notExported().stream()
+                .filter(h -> h.keyword().equals(text))
+                .findFirst();
         if (held.isPresent()) {
-            return Message.of("sift.story.held-back-from-plan", held.get().why());
+            return Message.of("sift.story.not-exported-from-plan", held.get().why());
         }
         Map<String, List<Message>> types = plan.rows()
                 .filter(row -> row.keyword().equals(text))
@@ -235,7 +236,7 @@ record Story(
                         "list.sentences",
                         types.entrySet().stream()
                                 .map(e -> Message.of(
-                                        "sift.story.served-in-as",
+                                        "sift.story.exported-in-as",
                                         e.getKey(),
                                         Message.joined("list.and", e.getValue())))
                                 .toList());

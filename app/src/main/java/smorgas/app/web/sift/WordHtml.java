@@ -36,9 +36,9 @@ final class WordHtml {
         return html.toString();
     }
 
-    private static void bar(Html html, String standing, int from, int width) {
+    private static void bar(Html html, String status, int from, int width) {
         html.raw("<rect y=\"0\" height=\"10\" class=\"")
-                .raw(standing)
+                .raw(status)
                 .raw("\" x=\"")
                 .number(from)
                 .raw("\" width=\"")

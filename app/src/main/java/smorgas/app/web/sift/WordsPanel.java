@@ -27,7 +27,7 @@ final class WordsPanel {
     private static final int MOST_OF_FAMILY = 60;
 
     static WordCounts.Found found(Board board, BitSet view, SiftQuery query) {
-        return WordCounts.of(view, board.phrases(), board.standings(), little(board), query.words());
+        return WordCounts.of(view, board.phrases(), board.statuses(), little(board), query.words());
     }
 
     /** Words that say little by themselves: the language's stop words and the project's little words. */
@@ -39,7 +39,7 @@ final class WordsPanel {
     }
 
     static List<FamilyView> families(Board board, BitSet view, Pantry pantry) {
-        return Families.of(view, board.keywords(), board.standings(), lists(board, pantry), little(board))
+        return Families.of(view, board.keywords(), board.statuses(), lists(board, pantry), little(board))
                 .entrySet()
                 .stream()
                 .filter(family -> !family.getValue().isEmpty())

@@ -10,7 +10,7 @@ import smorgas.core.board.OldStructure;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 
 /** What the page of a campaign beside the groups shows, with figures counted by hand. */
@@ -34,7 +34,7 @@ class OldAndNewTest {
     }
 
     private static Entry placed(String group, String... keywords) {
-        return new GroupPin.KeywordsPlaced(List.of(keywords), List.of(), group);
+        return new GroupDecision.KeywordsPlaced(List.of(keywords), List.of(), group);
     }
 
     private static Board board(Lines campaign) {

@@ -21,7 +21,7 @@ import smorgas.core.recipe.History;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Message;
 
 /** The band is to scale: heights add up to what flows through it. */
@@ -47,14 +47,14 @@ class BandTest {
     }
 
     private static final Entry DROP_FREE =
-            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED));
+            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED));
 
     private static Band full() {
         return band(
                 true,
                 List.of(lines(1, "a & <b>.csv", HIVES), lines(2, "two", HIVES + "free hive\nfree suit\nqueen\n")),
                 DROP_FREE,
-                new SiftEntry.Judged(List.of("hive part1", "hive part2"), Standing.KEPT));
+                new SiftEntry.Judged(List.of("hive part1", "hive part2"), Status.KEPT));
     }
 
     /** The height of a ribbon at its left end: from its first point to its last. */
@@ -78,7 +78,7 @@ class BandTest {
         assertThat(height(band, "undecided")).isEqualTo(59 * line, within(0.15));
         assertThat(height(band, "kept")).isEqualTo(2 * line, within(0.15));
         assertThat(height(band, "group")).isEqualTo(60 * line, within(0.15));
-        assertThat(height(band, "leftovers")).isEqualTo(Math.max(0.6, line), within(0.15));
+        assertThat(height(band, "ungrouped")).isEqualTo(Math.max(0.6, line), within(0.15));
     }
 
     @Test
@@ -90,7 +90,7 @@ class BandTest {
                 .contains("a & <b>.csv: 60 lines", "two: 63 lines", "63 keywords", "60 folded", "2 dropped");
         assertThat(band.pieces()).anySatisfy(piece -> {
             assertThat(piece.role()).isEqualTo("dropped");
-            assertThat(piece.url()).isEqualTo("/projects/1/sift?standing=dropped");
+            assertThat(piece.url()).isEqualTo("/projects/1/sift?status=dropped");
         });
         // A name goes into the address escaped.
         assertThat(band.pieces())

@@ -14,7 +14,7 @@ import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.text.Catalogue;
 import smorgas.core.text.Message;
 
@@ -26,7 +26,7 @@ class FinderTest {
 
     private static List<Finder.Section> find(String text) {
         List<Entry> entries =
-                List.of(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED)));
+                List.of(new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED)));
         Board board = Board.of(
                 List.of(BasketReader.lines(1, "list.csv", LIST.getBytes(StandardCharsets.UTF_8))
                         .lines()

@@ -36,7 +36,7 @@ class ActTest {
     @ParameterizedTest
     @CsvSource({
         "http://127.0.0.1:8620/projects/7/sift?q=bee&page=3, /projects/7/sift?q=bee&page=3",
-        "http://127.0.0.1:8620/projects/7/group?muted=a%20b, /projects/7/group?muted=a%20b",
+        "http://127.0.0.1:8620/projects/7/group?ignored=a%20b, /projects/7/group?ignored=a%20b",
         "http://127.0.0.1:8620/projects/7/sift?q=%7Bx%7D, /projects/7/sift?q=%7Bx%7D",
         "http://elsewhere.example/projects/7/sift, /projects/7/sift",
         "http://elsewhere.example/other, /projects/7/sift",

@@ -19,13 +19,13 @@ class NextLineTest {
     void saysHowMuchThereIsInOneAndInMany() {
         assertThat(next(Step.GATHER, new Task.Misspellings(1)))
                 .hasToString("Next[sentence=Next: look at 1 likely misspelling, url=/projects/1/fold]");
-        assertThat(next(Step.GATHER, new Task.Leftovers(1_200, new Searched(45_000, false))))
+        assertThat(next(Step.GATHER, new Task.Ungrouped(1_200, new Searched(45_000, false))))
                 .hasToString(
-                        "Next[sentence=Next: look at the 1,200 leftovers, searched 45,000 times a month, url=/projects/1/group?leftovers=true]");
+                        "Next[sentence=Next: look at the 1,200 ungrouped keywords, searched 45,000 times a month, url=/projects/1/group?ungrouped=true]");
         assertThat(next(Step.GROUP, new Task.Sift(2_000)))
                 .hasToString(
-                        "Next[sentence=Next: sift the 2,000 undecided, from the most searched down, url=/projects/1/sift?standing=undecided&sort=-searches]");
-        assertThat(next(Step.SIFT, new Task.SeatNew(1)).sentence())
+                        "Next[sentence=Next: sift the 2,000 undecided, from the most searched down, url=/projects/1/sift?status=undecided&sort=-searches]");
+        assertThat(next(Step.SIFT, new Task.PlaceNew(1)).sentence())
                 .hasToString("Next: 1 new keyword waits for a group");
         assertThat(next(Step.SIFT, new Task.Doubtful()).url()).isEqualTo("/projects/1/group?view=doubts");
         assertThat(next(Step.SIFT, new Task.Mend(2)).url()).isEqualTo("/projects/1/serve");
@@ -33,7 +33,7 @@ class NextLineTest {
 
     @Test
     void goesOnToWhatIsDoneElsewhereAndIsSilentIfThereIsNone() {
-        assertThat(next(Step.SIFT, new Task.DropWords(9), new Task.Settle(4), new Task.Download()))
+        assertThat(next(Step.SIFT, new Task.DropWords(9), new Task.Adopt(4), new Task.Download()))
                 .hasToString("Next[sentence=Next: look at the 4 groups and adopt them, url=/projects/1/group]");
         assertThat(next(Step.GATHER, new Task.Gather()).sentence().toString()).isEmpty();
         assertThat(next(Step.SERVE, new Task.Download()).sentence().toString()).isEmpty();

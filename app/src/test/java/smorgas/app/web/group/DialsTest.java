@@ -57,7 +57,7 @@ class DialsTest {
                 new Method.ByThemes(
                         passes, new Rank(1, random.nextInt(101), random.nextInt(101), random.nextInt(101), 0, 7)),
                 random.nextBoolean(),
-                GroupSettings.Leftovers.values()[random.nextInt(3)],
+                GroupSettings.Ungrouped.values()[random.nextInt(3)],
                 random.nextInt(101) / 100.0,
                 new TreeSet<>(random.nextBoolean() ? List.of("for", "the") : List.of()),
                 random.nextBoolean()
@@ -79,9 +79,9 @@ class DialsTest {
                     .isEqualTo(asked.themes(USUAL.themes()).passes());
             assertThat(read.themes(USUAL.themes()).rank())
                     .isEqualTo(asked.themes(USUAL.themes()).rank());
-            assertThat(read.leftovers()).isEqualTo(asked.leftovers());
+            assertThat(read.ungrouped()).isEqualTo(asked.ungrouped());
             assertThat(read.intentsApart()).isEqualTo(asked.intentsApart());
-            assertThat(read.seatedFrom()).isEqualTo(asked.seatedFrom());
+            assertThat(read.placedFrom()).isEqualTo(asked.placedFrom());
             assertThat(read.forms()).isEqualTo(asked.forms());
             assertThat(read.stopAt()).isEqualTo(asked.stopAt());
             assertThat(read.stopWords()).isEqualTo(asked.stopWords());
@@ -95,7 +95,7 @@ class DialsTest {
         assertThat(changed.themes(USUAL.themes()).passes().getFirst().leastTightness())
                 .isEqualTo(.4);
         assertThat(changed.withPasses(USUAL.themes().passes().getFirst())).isEqualTo(STANDARD);
-        assertThat(Dials.read(fields("muted=Bee%20%20hive"), STANDARD, USUAL).muted())
+        assertThat(Dials.read(fields("ignored=Bee%20%20hive"), STANDARD, USUAL).ignored())
                 .containsExactly("bee", "hive");
     }
 
@@ -131,9 +131,9 @@ class DialsTest {
             tightness=101 | 0 to 1
             rankKeywords=0 | One weight must be above 0
             rankKeywords=101 | 0 to 100
-            leftoversAre=LOST | no choice
+            ungroupedAre=LOST | no choice
             dials=1&at=ABOVE | no choice
-            seated=200 | 0 to 1
+            placed=200 | 0 to 1
             """)
     void whatCannotBeMeantIsRefusedInWords(String query, String why) {
         assertThatThrownBy(() -> Dials.read(fields(query), STANDARD, USUAL))

@@ -32,16 +32,16 @@ class GroupQueryTest {
     void aPreviewStaysOneInEveryLink() {
         GroupQuery query = query("dials=1&smallest=4&", "view", "list");
         assertThat(query.with("sort", "name")).isEqualTo("?dials=1&smallest=4&view=list&sort=name&");
-        assertThat(query.left()).isEqualTo("?dials=1&smallest=4&view=list&leftovers=true&");
+        assertThat(query.left()).isEqualTo("?dials=1&smallest=4&view=list&ungrouped=true&");
     }
 
     @Test
     void whatIsOpenedTakesThePlaceOfWhatWas() {
         GroupQuery query = query("", "candidate", "oak", "parts", "true", "page", "3");
         assertThat(query.opening("hive lid")).isEqualTo("?group=hive+lid&");
-        assertThat(query("", "group", "hive", "leftovers", "true").asking("oak hive"))
+        assertThat(query("", "group", "hive", "ungrouped", "true").asking("oak hive"))
                 .isEqualTo("?candidate=oak+hive&");
-        assertThat(query.left()).isEqualTo("?leftovers=true&");
+        assertThat(query.left()).isEqualTo("?ungrouped=true&");
     }
 
     @Test

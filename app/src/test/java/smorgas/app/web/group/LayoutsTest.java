@@ -68,12 +68,12 @@ class LayoutsTest {
         assertThat(areas.stream().filter(area -> area.group() >= 0).map(GroupMap.Area::group))
                 .containsExactlyInAnyOrderElementsOf(
                         IntStream.range(0, GROUPS.grouping().size()).boxed().toList());
-        assertThat(areas.stream().filter(GroupMap.Area::leftovers)).hasSize(1);
+        assertThat(areas.stream().filter(GroupMap.Area::ungrouped)).hasSize(1);
         for (GroupMap.Area area : areas) {
             Rect in = area.place();
             int parent = area.node() < 0 ? -1 : GROUPS.tree().node(area.node()).parent();
             Rect around = areas.stream()
-                    .filter(other -> other.group() < 0 && !other.leftovers() && other.node() == parent)
+                    .filter(other -> other.group() < 0 && !other.ungrouped() && other.node() == parent)
                     .map(GroupMap.Area::place)
                     .findFirst()
                     .orElse(new Rect(0, 0, 800, 400));
@@ -85,7 +85,7 @@ class LayoutsTest {
         // At the top nothing is lost to bands and gaps.
         double top = areas.stream()
                 .filter(area ->
-                        area.leftovers() || GROUPS.tree().node(area.node()).parent() < 0)
+                        area.ungrouped() || GROUPS.tree().node(area.node()).parent() < 0)
                 .filter(area ->
                         area.group() < 0 || GROUPS.tree().under(area.node()).isEmpty())
                 .mapToDouble(area -> area.place().width() * area.place().height())
@@ -94,7 +94,7 @@ class LayoutsTest {
         int node = GROUPS.tree().under(-1).getFirst();
         assertThat(GroupMap.of(GROUPS, node, AreaSize.bySearches(GROUPS), 800, 400))
                 .isNotEmpty()
-                .noneMatch(GroupMap.Area::leftovers);
+                .noneMatch(GroupMap.Area::ungrouped);
     }
 
     @Test

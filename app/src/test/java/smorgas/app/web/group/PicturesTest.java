@@ -17,8 +17,8 @@ import smorgas.core.group.read.Changes;
 import smorgas.core.group.read.NetOfWords;
 import smorgas.core.group.read.ThemeMarks;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.group.Pass;
 import smorgas.core.text.Catalogue;
@@ -51,7 +51,7 @@ class PicturesTest {
     void theMapNamesEveryGroupAndLeadsToIt() {
         Document map = parsed(MapHtml.of(board(), QUERY, -1, 0, Catalogue.english()));
         assertThat(map.select("a.area")).hasSize(5);
-        assertThat(map.select("a.leftover-area").attr("href")).isEqualTo("?leftovers=true&");
+        assertThat(map.select("a.ungrouped-area").attr("href")).isEqualTo("?ungrouped=true&");
         Element smoker = map.select("a.area").stream()
                 .filter(area -> area.attr("aria-label").startsWith("smoker"))
                 .findFirst()
@@ -65,12 +65,12 @@ class PicturesTest {
 
     @Test
     void namesStayTextInEveryPicture() {
-        Board hostile = board(new GroupPin.GroupNamed("smoker", HOSTILE));
+        Board hostile = board(new GroupDecision.GroupNamed("smoker", HOSTILE));
         Document map = parsed(MapHtml.of(hostile, QUERY, -1, -1, Catalogue.english()));
         assertThat(map.select("script")).isEmpty();
         assertThat(map.select("a.area").eachAttr("aria-label")).anyMatch(label -> label.startsWith(HOSTILE));
         Board wide = board(
-                new GroupPin.GroupNamed("smoker", HOSTILE),
+                new GroupDecision.GroupNamed("smoker", HOSTILE),
                 new GroupEntry.GroupSettingsChosen(
                         Rules.NEWEST.settings().byThemes("en").withPasses(new Pass(4, 0, 0, 1, 5, true, 0))));
         FlowHtml.Picture flow = FlowHtml.of(
@@ -82,7 +82,7 @@ class PicturesTest {
     @Test
     void theFlowTellsEveryMoveAndWhatIsTooSmall() {
         Board before = board();
-        Board after = board(new GroupPin.GroupsJoined(List.of("hive lid", "smoker"), "oak hive stand"));
+        Board after = board(new GroupDecision.GroupsJoined(List.of("hive lid", "smoker"), "oak hive stand"));
         FlowHtml.Picture flow = FlowHtml.of(
                 Changes.between(before.groups(), after.groups()), before.groups(), after.groups(), Catalogue.english());
         assertThat(flow.told().toString().split("; "))

@@ -28,7 +28,7 @@ class PlanChoicesTest {
     private static final PlanSettings ADOPTED = new PlanSettings(
             new PlanStructure(2, true, false),
             new PlanCampaigns(PlanCampaigns.By.THEME, 2),
-            new PlanGroups(true, true, 3, PlanGroups.Small.INTO_NEIGHBOUR, true),
+            new PlanGroups(true, true, 3, PlanGroups.Small.INTO_RELATED, true),
             EnumSet.of(MatchType.BROAD),
             new PlanNames("C {part}", "a {theme}", "p ", "", PlanNames.Letters.SMALL, 60, true, "2026"),
             new PlanBids(PlanBids.From.CPC, 0, 80, 10_000, 2_000_000),
@@ -52,7 +52,7 @@ class PlanChoicesTest {
         assertThat(read("")).isEqualTo(ADOPTED);
         assertThat(read("campaign=D&keptOnly=false").names().campaign()).isEqualTo("D");
         assertThat(read("keptOnly=false").groups().keptOnly()).isFalse();
-        assertThat(read("keptOnly=false").groups().leftovers()).isTrue();
+        assertThat(read("keptOnly=false").groups().ungrouped()).isTrue();
     }
 
     @Test
@@ -61,7 +61,7 @@ class PlanChoicesTest {
                 read("choices=1&matchTypes=EXACT&matchTypes=PHRASE&campaignsBy=INTENT&depth=0&bidFrom=NOTHING");
         assertThat(read.structure()).isEqualTo(new PlanStructure(0, false, false));
         assertThat(read.campaigns()).isEqualTo(PlanCampaigns.by(PlanCampaigns.By.INTENT));
-        assertThat(read.groups()).isEqualTo(new PlanGroups(true, false, 3, PlanGroups.Small.INTO_NEIGHBOUR, false));
+        assertThat(read.groups()).isEqualTo(new PlanGroups(true, false, 3, PlanGroups.Small.INTO_RELATED, false));
         assertThat(read.matchTypes()).isEqualTo(Set.of(MatchType.PHRASE, MatchType.EXACT));
         assertThat(read.pages()).isEqualTo(new PlanPages(false, false, "https://shop.example/{theme}"));
         assertThat(read.bids().from()).isEqualTo(PlanBids.From.NOTHING);

@@ -19,8 +19,8 @@ import smorgas.core.text.Message;
 class PlanTreeTest {
 
     private static Plan.AdGroup adGroup(String name, long bid, long... ofKeywords) {
-        List<Plan.Served> keywords = IntStream.range(0, ofKeywords.length)
-                .mapToObj(i -> new Plan.Served(name + " " + i, Set.of(MatchType.EXACT), ofKeywords[i]))
+        List<Plan.Exported> keywords = IntStream.range(0, ofKeywords.length)
+                .mapToObj(i -> new Plan.Exported(name + " " + i, Set.of(MatchType.EXACT), ofKeywords[i]))
                 .toList();
         List<Plan.Negative> negatives = List.of(new Plan.Negative("free", MatchType.PHRASE));
         return new Plan.AdGroup(name, List.of(name + " key"), bid, keywords, Optional.empty(), List.of(), negatives);

@@ -12,7 +12,7 @@ import smorgas.core.recipe.fold.Cleaning;
 import smorgas.core.recipe.sift.Bounds;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Placing;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** A condition that is built by picking is the one that the fields say, and can be opened again. */
 class BuiltTest {
@@ -37,7 +37,7 @@ class BuiltTest {
             new Condition.InBasket("list.csv"),
             new Condition.HasTag("later"),
             new Condition.HasScript(Cleaning.Script.GREEK),
-            new Condition.Stands(Standing.KEPT));
+            new Condition.Stands(Status.KEPT));
 
     @Test
     void whatEveryKindOfRowSaysComesBackAsTheSameRow() {

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import smorgas.app.store.Json;
 import smorgas.core.recipe.sift.Condition;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 import smorgas.core.sift.WordCounts;
 
 /** What the table shows is in its URL, and comes back from it. */
@@ -29,7 +29,7 @@ class SiftQueryTest {
             "Hive",
             "basket",
             "my list.csv",
-            "standing",
+            "status",
             "kept",
             "least",
             "500",
@@ -82,8 +82,8 @@ class SiftQueryTest {
     }
 
     @Test
-    void aRuleNeverAsksForAStanding() {
-        assertThat(EVERYTHING.condition().asksForStanding()).isTrue();
+    void aRuleNeverAsksForAStatus() {
+        assertThat(EVERYTHING.condition().asksForStatus()).isTrue();
         assertThat(EVERYTHING.ruleCondition())
                 .isEqualTo(new Condition.AllOf(List.of(
                         new Condition.HasText("a&b=c \u00FC\"<"),
@@ -108,18 +108,7 @@ class SiftQueryTest {
     @Test
     void whatCannotBeAskedIsNotAskedButABrokenConditionIsRefused() {
         Map<String, String> odd = new HashMap<>(Map.of(
-                "q",
-                "  ",
-                "standing",
-                "maybe",
-                "least",
-                "-4",
-                "sort",
-                "drop table,-",
-                "wn",
-                "7",
-                "page",
-                "99999999999"));
+                "q", "  ", "status", "maybe", "least", "-4", "sort", "drop table,-", "wn", "7", "page", "99999999999"));
         odd.put("upto", "1000000");
         SiftQuery query = SiftQuery.of(odd);
         assertThat(query.condition()).isEqualTo(new Condition.AllOf(List.of()));
@@ -128,7 +117,7 @@ class SiftQueryTest {
                 .isEqualTo(new WordCounts.Asked(
                         1, 1, WordCounts.By.COUNT, "", WordCounts.Little.NOT_AT_EDGES, false, 120));
         assertThat(query.upto() - query.page()).isBetween(0, SiftTable.MOST_PAGES - 1);
-        assertThat(SiftQuery.of(Map.of("standing", "DROPPED")).standing()).contains(Standing.DROPPED);
+        assertThat(SiftQuery.of(Map.of("status", "DROPPED")).status()).contains(Status.DROPPED);
         SiftQuery broken = SiftQuery.of(Map.of("where", "{\"is\":\"nonsense\"}"));
         assertThatThrownBy(broken::condition).isInstanceOf(IllegalArgumentException.class);
     }

@@ -10,12 +10,12 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.gather.Lines;
 import smorgas.core.recipe.Entry;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.SiftEntry;
 import smorgas.core.recipe.sift.Condition;
 import smorgas.core.recipe.sift.Rule;
-import smorgas.core.recipe.sift.Standing;
+import smorgas.core.recipe.sift.Status;
 
 /** What is told of one keyword: nothing of it may be guessed, so each sentence is held against what was really done. */
 class StoryTest {
@@ -49,7 +49,7 @@ class StoryTest {
     }
 
     private static final Entry DROP_FREE =
-            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Standing.DROPPED));
+            new SiftEntry.RuleAdded(new Rule(1, new Condition.HasWord("free"), Status.DROPPED));
 
     @Test
     void everyLineIsToldWithItsListItsFiguresAndItsOtherColumns() {
@@ -74,42 +74,43 @@ class StoryTest {
     @Test
     void whyItStandsIsTheRuleOrTheHandThatSaidSo() {
         Story byRule = story("free bee suit", board(DROP_FREE));
-        assertThat(byRule.standing().toString()).startsWith("Dropped, ").contains("free");
+        assertThat(byRule.status().toString()).startsWith("Dropped, ").contains("free");
         assertThat(byRule.byHand()).isFalse();
         assertThat(byRule.group()).hasToString("In no group, because it is Dropped.");
-        assertThat(byRule.served()).hasToString("Not in the plan.");
+        assertThat(byRule.exported()).hasToString("Not in the plan.");
         Story undecided = story("gardening", board(DROP_FREE));
-        assertThat(undecided.standing().toString()).startsWith("Undecided");
+        assertThat(undecided.status().toString()).startsWith("Undecided");
     }
 
     @Test
     void whereItWentSaysWhoPutItThere() {
         Board board = board(
-                new GroupPin.KeywordsPlaced(List.of("gardening", "bee hive kit"), List.of(), "odd ones"), DROP_FREE);
+                new GroupDecision.KeywordsPlaced(List.of("gardening", "bee hive kit"), List.of(), "odd ones"),
+                DROP_FREE);
         assertThat(story("gardening", board).group().toString())
-                .startsWith("In \"odd ones\", because a hand put it there.");
+                .startsWith("In \"odd ones\", because it was put there by hand.");
         Story suit = story("bee suit", board);
         assertThat(suit.group().toString()).startsWith("In \"").contains("because it has the word", "of its weight");
     }
 
     @Test
-    void aLeftoverSaysThatNoThemeTookIt() {
+    void anUngroupedKeywordSaysThatNoThemeTookIt() {
         Story story = story("gardening", board());
-        assertThat(story.group().toString()).isEqualTo("A leftover: no theme with enough keywords has its words.");
-        assertThat(story.served().toString()).isEqualTo("Not in the plan.");
+        assertThat(story.group().toString()).isEqualTo("Ungrouped: no theme with enough keywords has its words.");
+        assertThat(story.exported().toString()).isEqualTo("Not in the plan.");
     }
 
     @Test
-    void whatIsServedIsNamedWithItsMatchTypes() {
-        Board board = board(new GroupPin.KeywordsPlaced(List.of("gardening", "honey jar"), List.of(), "odd ones"));
-        String served = story("gardening", board).served().toString();
-        assertThat(served).startsWith("Served in \"").contains("odd ones").endsWith(".");
+    void whatIsExportedIsNamedWithItsMatchTypes() {
+        Board board = board(new GroupDecision.KeywordsPlaced(List.of("gardening", "honey jar"), List.of(), "odd ones"));
+        String exported = story("gardening", board).exported().toString();
+        assertThat(exported).startsWith("Exported in \"").contains("odd ones").endsWith(".");
         List<String> types = board.plan()
                 .rows()
                 .filter(row -> row.keyword().equals("gardening"))
                 .map(row -> row.matchType().label().toString())
                 .toList();
-        assertThat(types).isNotEmpty().allSatisfy(type -> assertThat(served).contains(type));
+        assertThat(types).isNotEmpty().allSatisfy(type -> assertThat(exported).contains(type));
     }
 
     @Test

@@ -19,11 +19,11 @@ public record Dial(List<Point> points) {
      *
      * @param place 0 to 100
      * @param groups how many groups there would be
-     * @param leftovers how many keywords in none
+     * @param ungrouped how many keywords in none
      */
-    public record Point(int place, int groups, int leftovers) {
+    public record Point(int place, int groups, int ungrouped) {
         Point and(Point other) {
-            return new Point(place, groups + other.groups, leftovers + other.leftovers);
+            return new Point(place, groups + other.groups, ungrouped + other.ungrouped);
         }
     }
 

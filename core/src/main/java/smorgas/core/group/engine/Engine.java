@@ -20,7 +20,7 @@ public interface Engine {
      * @param themes the words of each group's theme, in the order in which they stand on the whole
      * @param keys what tells each group apart; empty for its theme, and of two with the same one the keywords are one group
      * @param group for each keyword of the scope its group, or -1
-     * @param weights what each word weighs; 0 for a muted word and for one that no keyword of the scope has
+     * @param weights what each word weighs; 0 for an ignored word and for one that no keyword of the scope has
      * @param measure how near keywords are to groups; empty for by their themes
      * @param dial what other places of the dial would give
      */
@@ -40,7 +40,7 @@ public interface Engine {
         }
     }
 
-    /** Finds no groups, but what else an engine tells: where groups are settled. What takes long waits until it is asked for. */
+    /** Finds no groups, but what else an engine tells: where groups are adopted. What takes long waits until it is asked for. */
     default Found measuring(Question question) {
         return find(question);
     }

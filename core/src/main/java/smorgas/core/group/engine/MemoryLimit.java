@@ -15,7 +15,7 @@ public record MemoryLimit(long bytes) {
     /** As much as it takes. */
     public static final MemoryLimit ENOUGH = new MemoryLimit(Long.MAX_VALUE);
 
-    /** The settings that hold for so many keywords: of more than likeness compares, groups form by themes. */
+    /** The settings that hold for so many keywords: of more than similarity compares, groups form by themes. */
     public static GroupSettings possible(GroupSettings asked, int keywords, ThemeRules rules) {
         return keywords <= asked.method().most() ? asked : asked.with(asked.themes(rules.usual()));
     }

@@ -4,7 +4,7 @@ import java.util.Map;
 import java.util.function.IntFunction;
 import smorgas.core.column.FigureColumn;
 import smorgas.core.figure.Figure;
-import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.SimilarityRules;
 import smorgas.core.recipe.group.ThemeRules;
 
 /**
@@ -18,7 +18,7 @@ import smorgas.core.recipe.group.ThemeRules;
  * @param barred what may not be
  * @param language ISO 639-1
  * @param meaning what is known of what texts mean
- * @param likeness the numbers of groups by likeness
+ * @param similarity the numbers of groups by similarity
  * @param themes those of groups by themes
  * @param cache remembers what was found for these keywords before
  */
@@ -31,7 +31,7 @@ public record Question(
         Barred barred,
         String language,
         MeaningVectors meaning,
-        LikenessRules likeness,
+        SimilarityRules similarity,
         ThemeRules themes,
         EngineCache cache) {
 

@@ -36,7 +36,7 @@ public final class ThemeWords {
 
     private final RaggedInts rows;
     private final String[] texts;
-    private final boolean[] muted;
+    private final boolean[] ignored;
     private final boolean[] stop;
     private final boolean[] fragment;
 
@@ -58,10 +58,10 @@ public final class ThemeWords {
             numbers[word] = order.numbers()[classes[word]];
         }
         this.rows = together ? folded.rows().renumbered(numbers) : folded.rows();
-        this.muted = new boolean[count];
+        this.ignored = new boolean[count];
         this.stop = new boolean[count];
         this.fragment = new boolean[count];
-        settings.muted().forEach(word -> mark(word, muted));
+        settings.ignored().forEach(word -> mark(word, ignored));
         settings.stopWords().forEach(word -> mark(word, stop));
         Set<String> stopWords = new HashSet<>(settings.stopWords());
         for (int word = 0; word < count; word++) {
@@ -71,19 +71,19 @@ public final class ThemeWords {
         }
     }
 
-    private ThemeWords(ThemeWords of, boolean[] muted) {
+    private ThemeWords(ThemeWords of, boolean[] ignored) {
         this.folded = of.folded;
         this.numbers = of.numbers;
         this.rows = of.rows;
         this.texts = of.texts;
-        this.muted = muted;
+        this.ignored = ignored;
         this.stop = of.stop;
         this.fragment = of.fragment;
     }
 
-    /** The same words with more of them muted; some are told by number, some by text. */
-    public ThemeWords muting(int[] more, Collection<String> others) {
-        boolean[] marks = muted.clone();
+    /** The same words with more of them ignored; some are told by number, some by text. */
+    public ThemeWords ignoring(int[] more, Collection<String> others) {
+        boolean[] marks = ignored.clone();
         for (int word : more) {
             marks[word] = true;
         }
@@ -155,8 +155,8 @@ public final class ThemeWords {
         return rows;
     }
 
-    public boolean muted(int word) {
-        return muted[word];
+    public boolean ignored(int word) {
+        return ignored[word];
     }
 
     public boolean stop(int word) {

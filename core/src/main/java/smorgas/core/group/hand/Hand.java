@@ -7,44 +7,50 @@ import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import smorgas.core.fold.Keywords;
-import smorgas.core.recipe.GroupPins;
+import smorgas.core.recipe.GroupsByHand;
 
 /**
  * What a hand decided of groups, by the keywords of one fold. A text that no keyword has any more decides nothing.
  *
- * @param pins what it decided, by texts; what is said there of groups alone holds as it is
+ * @param decisions what it decided, by texts; what is said there of groups alone holds as it is
  * @param placed by keyword the key of the group where a hand put it; empty for none
  * @param locked by key, the keywords that are in it, and no others
  * @param barred by keyword, the keys of groups in which it never is
  * @param alsoIn by keyword, the keys of groups in which it is beside its own
- * @param settled by keyword the key of the group that it settled in; empty while groups form by themselves
+ * @param adopted by keyword the key of the group that it adopted in; empty while groups form by themselves
  */
 public record Hand(
-        GroupPins pins,
+        GroupsByHand decisions,
         SortedMap<Integer, String> placed,
         SortedMap<String, BitSet> locked,
         SortedMap<Integer, SortedSet<String>> barred,
         SortedMap<Integer, SortedSet<String>> alsoIn,
-        SortedMap<Integer, String> settled) {
+        SortedMap<Integer, String> adopted) {
 
     /** A hand that has decided nothing. */
     public static final Hand NONE = new Hand(
-            GroupPins.NONE, new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
+            GroupsByHand.NONE, new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
 
-    /** The pins by keyword; of two decisions on one keyword the later holds. */
-    public static Hand of(GroupPins pins, Keywords keywords) {
+    /** The decisions by keyword; of two decisions on one keyword the later holds. */
+    public static Hand of(GroupsByHand decisions, Keywords keywords) {
         SortedMap<Integer, String> placed = new TreeMap<>();
-        pins.placed().forEach((text, group) -> keywords.meant(text).ifPresent(k -> placed.put(k, group)));
+        decisions.placed().forEach((text, group) -> keywords.meant(text).ifPresent(k -> placed.put(k, group)));
         SortedMap<String, BitSet> locked = new TreeMap<>();
-        pins.locked().forEach((group, texts) -> {
+        decisions.locked().forEach((group, texts) -> {
             BitSet in = new BitSet();
             texts.forEach(text -> keywords.meant(text).ifPresent(in::set));
             locked.put(group, in);
         });
-        SortedMap<Integer, String> settled = new TreeMap<>();
-        pins.settled().forEach((text, group) -> keywords.meant(text).ifPresent(k -> settled.putIfAbsent(k, group)));
+        SortedMap<Integer, String> adopted = new TreeMap<>();
+        decisions.adopted().forEach((text, group) -> keywords.meant(text)
+                .ifPresent(k -> adopted.putIfAbsent(k, group)));
         return new Hand(
-                pins, placed, locked, byKeyword(pins.barred(), keywords), byKeyword(pins.alsoIn(), keywords), settled);
+                decisions,
+                placed,
+                locked,
+                byKeyword(decisions.barred(), keywords),
+                byKeyword(decisions.alsoIn(), keywords),
+                adopted);
     }
 
     private static SortedMap<Integer, SortedSet<String>> byKeyword(
@@ -59,14 +65,14 @@ public record Hand(
     /** Every key by which a hand knows a group. */
     public SortedSet<String> keys() {
         SortedSet<String> keys = new TreeSet<>(placed.values());
-        keys.addAll(pins.made());
-        keys.addAll(pins.joined().keySet());
-        keys.addAll(pins.joined().values());
-        keys.addAll(pins.split().keySet());
+        keys.addAll(decisions.made());
+        keys.addAll(decisions.joined().keySet());
+        keys.addAll(decisions.joined().values());
+        keys.addAll(decisions.split().keySet());
         keys.addAll(locked.keySet());
         barred.values().forEach(keys::addAll);
         alsoIn.values().forEach(keys::addAll);
-        keys.addAll(pins.names().keySet());
+        keys.addAll(decisions.names().keySet());
         return keys;
     }
 

@@ -42,7 +42,7 @@ public record Agreement(
     }
 
     /**
-     * Compares two results over the same keywords. The leftovers are one class; what is not grouped at all is left out.
+     * Compares two results over the same keywords. The ungrouped keywords are one class; what is not grouped at all is left out.
      *
      * @throws IllegalArgumentException if there is no keyword, or they are not over the same ones
      */

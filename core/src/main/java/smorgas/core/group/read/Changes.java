@@ -21,7 +21,7 @@ public record Changes(List<Integer> fresh, List<Integer> gone, int changed, int 
 
     private static final int GONE = Integer.MIN_VALUE;
 
-    /** Keywords that left a group, or the leftovers, for another. {@link Grouping#LEFTOVER} stands for the leftovers. */
+    /** Keywords that left a group, or the ungrouped keywords, for another. {@link Grouping#UNGROUPED} stands for the ungrouped keywords. */
     public record Flow(int from, int to, int keywords) {}
 
     /**
@@ -36,7 +36,7 @@ public record Changes(List<Integer> fresh, List<Integer> gone, int changed, int 
         }
         int[] sameAfter = IntStream.range(0, before.grouping().size())
                 .map(group -> after.find(before.grouping().key(group)))
-                // Not to be taken for the leftovers.
+                // Not to be taken for the ungrouped keywords.
                 .map(group -> group < 0 ? GONE : group)
                 .toArray();
         BitSet changedAfter = new BitSet();

@@ -27,8 +27,8 @@ final class DoubtWeights {
                 -3.79 - .31 * like + 4.78 * part(like, tightness) - .15 * Math.log(fewer) - .71 * Math.log(more));
     }
 
-    /** That a leftover belongs into a group of so many keywords and such tightness. */
-    static double seat(double there, double tightness, int keywords) {
+    /** That an ungrouped keyword belongs into a group of so many keywords and such tightness. */
+    static double place(double there, double tightness, int keywords) {
         return logistic(-2.89 + 3.63 * there + 1.91 * part(there, tightness) - .94 * Math.log(keywords));
     }
 

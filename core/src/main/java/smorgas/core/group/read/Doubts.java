@@ -16,7 +16,7 @@ import smorgas.core.text.Tidy;
 
 /**
  * What most needs a look in groups, each with the one act that mends it: groups that are so alike that one ad may answer both,
- * keywords that are nearer to another group, parts of a group that are little like the rest, leftovers near a group.
+ * keywords that are nearer to another group, parts of a group that are little like the rest, ungrouped near a group.
  */
 public final class Doubts {
 
@@ -38,7 +38,7 @@ public final class Doubts {
     /** Two groups that one ad may answer; the smaller goes into the larger. */
     public record Join(int from, int into, double like, double weight) implements Doubt {}
 
-    /** A keyword that may be better in another group; {@code own} is how near it is to its own, 0 for a leftover. */
+    /** A keyword that may be better in another group; {@code own} is how near it is to its own, 0 for an ungrouped keyword. */
     public record Move(int keyword, int into, double own, double there, double weight) implements Doubt {}
 
     /**
@@ -139,7 +139,7 @@ public final class Doubts {
                 int into = why.next().get();
                 double there = why.nextTightness();
                 double right = own < 0
-                        ? DoubtWeights.seat(there, tightness(into), groups.keywords(into))
+                        ? DoubtWeights.place(there, tightness(into), groups.keywords(into))
                         : DoubtWeights.move(here, there, tightness(into), groups.keywords(into));
                 found.add(new Move(keyword, into, here, there, right * searched(groups.searched(keyword))));
             }
@@ -154,7 +154,7 @@ public final class Doubts {
     private boolean decided(int keyword) {
         return switch (grouping.by(keyword)) {
             case HAND, LOCK, JOIN, RULE -> true;
-            case THEME, SETTLED, SEAT, REST -> false;
+            case THEME, ADOPTED, PLACE, REST -> false;
         };
     }
 

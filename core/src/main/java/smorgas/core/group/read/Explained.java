@@ -130,7 +130,7 @@ public final class Explained {
         int[] theme = grouping.themeWords(group);
         counts(group).forEach((word, count) -> {
             double share = count / (double) grouping.members().length(group);
-            if (share >= COMMON && !grouping.words().muted(word)) {
+            if (share >= COMMON && !grouping.words().ignored(word)) {
                 common.add(new Common(grouping.words().text(word), share, Grouping.in(theme, word)));
             }
         });
@@ -238,7 +238,7 @@ public final class Explained {
         return new Figures(
                 all.asked,
                 grouping.grouped(),
-                grouped + groups.leftoverSearches().sum(),
+                grouped + groups.ungroupedSearches().sum(),
                 grouped,
                 sizes.length,
                 sizes.length == 0 ? 0 : sizes[0],

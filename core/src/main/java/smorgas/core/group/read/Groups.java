@@ -34,7 +34,7 @@ public final class Groups {
     private final Optional<FigureColumn> bids;
     private final Searched[] searches;
     private final int[] order;
-    private final Searched leftoverSearches;
+    private final Searched ungroupedSearches;
     private final String[] names;
     private final Map<String, Integer> byKey = new HashMap<>();
     private @Nullable Explained explained;
@@ -67,7 +67,7 @@ public final class Groups {
             for (int keyword = 0; keyword < known.size(); keyword++) {
                 int group = grouping.groupOf(keyword);
                 if (group != Grouping.OUTSIDE && known.known(keyword)) {
-                    if (group == Grouping.LEFTOVER) {
+                    if (group == Grouping.UNGROUPED) {
                         left += known.twiceMiddle(keyword);
                         leftMade |= known.simulated(keyword);
                     } else {
@@ -81,7 +81,7 @@ public final class Groups {
             searches[group] = new Searched(twice[group] / 2, made.get(group));
             byKey.put(grouping.key(group), group);
         }
-        this.leftoverSearches = new Searched(left / 2, leftMade);
+        this.ungroupedSearches = new Searched(left / 2, leftMade);
         this.order = mostSearchedFirst();
         this.names = names(keywords, column, given);
     }
@@ -178,8 +178,8 @@ public final class Groups {
                 .orElse(0L);
     }
 
-    public Searched leftoverSearches() {
-        return leftoverSearches;
+    public Searched ungroupedSearches() {
+        return ungroupedSearches;
     }
 
     /**

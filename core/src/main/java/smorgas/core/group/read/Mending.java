@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.stream.Stream;
 import smorgas.core.fold.Keywords;
 import smorgas.core.group.Grouping;
-import smorgas.core.recipe.GroupPin;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
-/** The pin that settles a doubt as somebody has answered it. */
+/** The decision that adopts a doubt as somebody has answered it. */
 public final class Mending {
 
     private Mending() {}
@@ -22,11 +22,11 @@ public final class Mending {
      * @param near of a part, whether it goes into the group that is nearest, if there is one, and not into one of its own
      * @throws Refusal if none of the part's keywords can be the name of a group
      */
-    public static GroupPin of(Doubts.Doubt doubt, boolean near, Groups groups) {
+    public static GroupDecision of(Doubts.Doubt doubt, boolean near, Groups groups) {
         Grouping grouping = groups.grouping();
         return switch (doubt) {
             case Doubts.Join join ->
-                new GroupPin.GroupsJoined(List.of(grouping.key(join.from())), grouping.key(join.into()));
+                new GroupDecision.GroupsJoined(List.of(grouping.key(join.from())), grouping.key(join.into()));
             case Doubts.Move move -> placed(new int[] {move.keyword()}, grouping.key(move.into()), groups.all());
             case Doubts.Part part ->
                 placed(
@@ -36,10 +36,10 @@ public final class Mending {
         };
     }
 
-    private static GroupPin placed(int[] keywords, String group, Keywords all) {
+    private static GroupDecision placed(int[] keywords, String group, Keywords all) {
         List<String> texts =
                 Arrays.stream(keywords).mapToObj(all::text).map(Tidy::of).toList();
-        return new GroupPin.KeywordsPlaced(texts, all.otherSpellings(texts), group);
+        return new GroupDecision.KeywordsPlaced(texts, all.otherSpellings(texts), group);
     }
 
     /** A name that no other group has: the shortest of the keywords that can be one, with a number where it is taken. */

@@ -63,7 +63,7 @@ public record NetOfWords(List<Word> words, List<Link> links) {
         for (int keyword = 0; keyword < of.rows().size(); keyword++) {
             if (grouping.groupOf(keyword) != Grouping.OUTSIDE) {
                 for (int word : distinct(of.rows().row(keyword))) {
-                    counts[word] += of.stop(word) || of.fragment(word) || of.muted(word) ? 0 : 1;
+                    counts[word] += of.stop(word) || of.fragment(word) || of.ignored(word) ? 0 : 1;
                 }
             }
         }

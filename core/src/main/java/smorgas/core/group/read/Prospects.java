@@ -67,7 +67,7 @@ public final class Prospects {
      */
     public record FurtherWord(String theme, int keywords, int alone, Searched searches) {}
 
-    /** A group, or {@link Grouping#LEFTOVER}, and how many keywords would come from it. */
+    /** A group, or {@link Grouping#UNGROUPED}, and how many keywords would come from it. */
     public record Source(int group, int keywords) {}
 
     /**
@@ -93,12 +93,12 @@ public final class Prospects {
             scope.set(keyword, grouping.groupOf(keyword) != Grouping.OUTSIDE);
         }
         int[] keywords = scope.stream().toArray();
-        long[] worth = new long[keywords.length];
-        Arrays.fill(worth, 1);
+        long[] estimatedValue = new long[keywords.length];
+        Arrays.fill(estimatedValue, 1);
         Pass first = grouping.themes().passes().getFirst();
         Candidates candidates = new Candidates(
                 ScopeWords.of(words, keywords),
-                worth,
+                estimatedValue,
                 grouping.settings(),
                 new Pass(smallest, Pass.ANY, Pass.ANY, 1, Pass.LONGEST, first.anyOrder(), 0),
                 grouping.rules().mostWords());

@@ -16,12 +16,12 @@ import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import smorgas.core.group.Grouping;
-import smorgas.core.recipe.GroupPin.GroupsSettled;
+import smorgas.core.recipe.GroupDecision.GroupsAsTheyAre;
 import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.text.Tidy;
 
 /**
- * Groups to be settled: those that stand, those found anew for all keywords or for some groups, or those that stand with what came
+ * Groups to be adopted: those that stand, those found anew for all keywords or for some groups, or those that stand with what came
  * since. A group that lives on keeps what it is known by, and with it its name and whatever else a hand has decided of it.
  */
 public final class Regrouping {
@@ -29,21 +29,21 @@ public final class Regrouping {
     private Regrouping() {}
 
     /** The groups as they stand. */
-    public static GroupsSettled standing(Groups groups) {
-        return settled(groups, keyword -> Optional.ofNullable(key(groups, keyword)));
+    public static GroupsAsTheyAre asTheyAre(Groups groups) {
+        return adopted(groups, keyword -> Optional.ofNullable(key(groups, keyword)));
     }
 
     private static @Nullable String key(Groups groups, int keyword) {
         int group = groups.grouping().groupOf(keyword);
-        return group < 0 || groups.grouping().kind(group) == Grouping.Kind.LEFTOVERS
+        return group < 0 || groups.grouping().kind(group) == Grouping.Kind.UNGROUPED
                 ? null
                 : groups.grouping().key(group);
     }
 
     /** The groups as they stand, each keyword that came since in the one to which it is nearest, if it is near enough. */
-    public static GroupsSettled joining(Groups groups, double from) {
+    public static GroupsAsTheyAre joining(Groups groups, double from) {
         var since = groups.grouping().since();
-        return settled(groups, keyword -> {
+        return adopted(groups, keyword -> {
             if (!since.get(keyword)) {
                 return Optional.ofNullable(key(groups, keyword));
             }
@@ -53,9 +53,9 @@ public final class Regrouping {
     }
 
     /** All keywords as they were found anew. */
-    public static GroupsSettled all(Groups before, Groups found) {
+    public static GroupsAsTheyAre all(Groups before, Groups found) {
         Map<Integer, String> keys = living(before, found);
-        return settled(
+        return adopted(
                 found, keyword -> Optional.ofNullable(keys.get(found.grouping().groupOf(keyword))));
     }
 
@@ -65,7 +65,7 @@ public final class Regrouping {
      *
      * @param chosen which of the groups before
      */
-    public static GroupsSettled some(Groups before, Groups found, IntPredicate chosen, int smallest) {
+    public static GroupsAsTheyAre some(Groups before, Groups found, IntPredicate chosen, int smallest) {
         Map<Integer, String> into = new HashMap<>();
         Set<String> taken = new HashSet<>();
         IntStream.range(0, before.grouping().size())
@@ -92,7 +92,7 @@ public final class Regrouping {
                 }
             });
         }
-        return settled(before, keyword -> Optional.ofNullable(into.getOrDefault(keyword, key(before, keyword))));
+        return adopted(before, keyword -> Optional.ofNullable(into.getOrDefault(keyword, key(before, keyword))));
     }
 
     /** What each group found anew is known by: as the group of which it has most keywords, if it lives on in it. */
@@ -120,7 +120,7 @@ public final class Regrouping {
             }
         }
         for (int group : found.order()) {
-            if (!keys.containsKey(group) && found.grouping().kind(group) != Grouping.Kind.LEFTOVERS) {
+            if (!keys.containsKey(group) && found.grouping().kind(group) != Grouping.Kind.UNGROUPED) {
                 List<Integer> members = Arrays.stream(found.grouping().members().row(group))
                         .boxed()
                         .toList();
@@ -155,7 +155,7 @@ public final class Regrouping {
         Optional<String> group(int keyword);
     }
 
-    private static GroupsSettled settled(Groups groups, Placed placed) {
+    private static GroupsAsTheyAre adopted(Groups groups, Placed placed) {
         Map<String, List<String>> texts = new LinkedHashMap<>();
         List<String> left = new ArrayList<>();
         for (int keyword = 0; keyword < groups.grouping().keywords(); keyword++) {
@@ -169,9 +169,9 @@ public final class Regrouping {
                                     .add(text),
                             () -> left.add(text));
         }
-        return new GroupsSettled(
+        return new GroupsAsTheyAre(
                 texts.entrySet().stream()
-                        .map(group -> new GroupsSettled.Settled(group.getKey(), group.getValue()))
+                        .map(group -> new GroupsAsTheyAre.Adopted(group.getKey(), group.getValue()))
                         .toList(),
                 left);
     }

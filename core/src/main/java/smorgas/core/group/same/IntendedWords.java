@@ -13,7 +13,7 @@ import org.apache.commons.text.similarity.DamerauLevenshteinDistance;
 import smorgas.core.column.Cores;
 import smorgas.core.language.Lexicon;
 import smorgas.core.language.Units;
-import smorgas.core.recipe.group.LikenessRules;
+import smorgas.core.recipe.group.SimilarityRules;
 import smorgas.core.text.Words;
 
 /**
@@ -28,7 +28,7 @@ public final class IntendedWords {
     private static final Pattern SIZE = Pattern.compile("(\\d+(?:[.,]\\d+)?)x(\\d+(?:[.,]\\d+)?)\\p{L}*");
     private static final Pattern MEASURE = Pattern.compile("(\\d+(?:[.,]\\d+)?)(\\p{L}{1,4})");
 
-    private final LikenessRules.Reading rules;
+    private final SimilarityRules.Reading rules;
     private final String language;
     private final Set<String> known;
     private final Map<String, Integer> counts = new HashMap<>();
@@ -42,7 +42,7 @@ public final class IntendedWords {
      * @param texts their lead spellings
      * @param known words that are right and may be parts of others
      */
-    public IntendedWords(List<String> texts, String language, Set<String> known, LikenessRules.Reading rules) {
+    public IntendedWords(List<String> texts, String language, Set<String> known, SimilarityRules.Reading rules) {
         this.rules = rules;
         this.language = language;
         Set<String> elided = elided(language);

@@ -11,8 +11,8 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
 import smorgas.core.group.engine.MeaningVectors;
 import smorgas.core.language.WordForms;
 import smorgas.core.recipe.group.GroupSettings;
-import smorgas.core.recipe.group.LikenessRules;
 import smorgas.core.recipe.group.SameHere;
+import smorgas.core.recipe.group.SimilarityRules;
 
 /**
  * Words that may mean the same in a project, found in its own keywords: two that stand in the same surroundings ("climbing ...
@@ -81,7 +81,7 @@ public final class SameProposals {
     private record Place(int word, int keyword) {}
 
     private final List<String> texts;
-    private final LikenessRules.Reading reading;
+    private final SimilarityRules.Reading reading;
     private final String language;
     private final SameWords same;
     private final SameHere here;
@@ -101,7 +101,11 @@ public final class SameProposals {
      * @param rules how words are read
      */
     public SameProposals(
-            List<String> texts, GroupSettings settings, String language, MeaningVectors vectors, LikenessRules rules) {
+            List<String> texts,
+            GroupSettings settings,
+            String language,
+            MeaningVectors vectors,
+            SimilarityRules rules) {
         this.reading = rules.reading();
         this.texts = texts;
         this.language = language;
@@ -179,12 +183,12 @@ public final class SameProposals {
         return shared;
     }
 
-    /** Whether a word can mean the same as another at all: no size, nothing that is muted, no little word. */
+    /** Whether a word can mean the same as another at all: no size, nothing that is ignored, no little word. */
     private boolean says(String word) {
         return word.length() > 2
                 && word.chars().allMatch(Character::isLetter)
                 && !settings.stopWords().contains(word)
-                && !settings.muted().contains(word);
+                && !settings.ignored().contains(word);
     }
 
     private boolean othersSay(List<String> words, int at) {
@@ -259,14 +263,14 @@ public final class SameProposals {
     }
 
     /** How alike the keywords of examples are on average, and the pair that is most alike; NaN and the first if no meaning is known. */
-    private record ExamplesLikeness(double mean, int[] best) {
+    private record ExamplesSimilarity(double mean, int[] best) {
 
         boolean known() {
             return !Double.isNaN(mean);
         }
     }
 
-    private ExamplesLikeness meant(List<int[]> examples) {
+    private ExamplesSimilarity meant(List<int[]> examples) {
         double sum = 0;
         int known = 0;
         int[] best = examples.getFirst();
@@ -287,11 +291,11 @@ public final class SameProposals {
                 }
             }
         }
-        return new ExamplesLikeness(known == 0 ? Double.NaN : sum / known, best);
+        return new ExamplesSimilarity(known == 0 ? Double.NaN : sum / known, best);
     }
 
     private Proposal proposal(int one, int other, List<int[]> examples) {
-        ExamplesLikeness meant = meant(examples);
+        ExamplesSimilarity meant = meant(examples);
         double weight = 0;
         for (int[] pair : examples) {
             weight += 1 / Math.log(1 + pair[2]);

@@ -205,7 +205,7 @@ public final class SameWords {
     }
 
     /** How alike two meanings are, 0 to 1; 0 unless the list says more. */
-    public double likeness(int one, int other) {
+    public double similarity(int one, int other) {
         return one == other ? 1 : near.getOrDefault(pair(one, other), 0.0);
     }
 

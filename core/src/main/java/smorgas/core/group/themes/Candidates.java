@@ -27,7 +27,7 @@ public final class Candidates {
 
     private final ThemeWords words;
     private final ScopeWords in;
-    private final long[] worth;
+    private final long[] estimatedValue;
     private final Pass pass;
     private final boolean[] begins;
     private final boolean[] ends;
@@ -53,20 +53,20 @@ public final class Candidates {
      * Finds the themes.
      *
      * @param in the words of the keywords to be grouped
-     * @param worth of each of these, as {@link RankWeights} gives it
+     * @param estimatedValue of each of these, as {@link RankWeights} gives it
      * @param mostWords of more words in a keyword only the first so many are put into sets
      */
-    public Candidates(ScopeWords in, long[] worth, GroupSettings settings, Pass pass, int mostWords) {
+    public Candidates(ScopeWords in, long[] estimatedValue, GroupSettings settings, Pass pass, int mostWords) {
         this.words = in.words();
         this.in = in;
-        this.worth = worth;
+        this.estimatedValue = estimatedValue;
         this.pass = pass;
         Set<StopAt> stopAt = settings.stopAt();
         this.begins = new boolean[words.size()];
         this.ends = new boolean[words.size()];
         this.holds = new boolean[words.size()];
         for (int w = 0; w < words.size(); w++) {
-            boolean says = !words.muted(w);
+            boolean says = !words.ignored(w);
             boolean stop = words.stop(w);
             if (pass.anyOrder()) {
                 holds[w] = says && !words.fragment(w) && !(stop && !stopAt.isEmpty());
@@ -138,7 +138,7 @@ public final class Candidates {
 
     /** Finds the frequent sets and numbers them; the sets of each keyword by their numbers. */
     private RaggedInts sets(int mostWords) {
-        FrequentSets sets = FrequentSets.of(in, holds, worth, pass, mostWords);
+        FrequentSets sets = FrequentSets.of(in, holds, estimatedValue, pass, mostWords);
         for (IntArrayList list : List.of(parents, lastWords, fresh, lengths, counts)) {
             list.ensureCapacity(sets.size());
         }
@@ -174,7 +174,7 @@ public final class Candidates {
         if (lastSeenIn.getInt(theme) != seenIn) {
             lastSeenIn.set(theme, seenIn);
             counts.set(theme, counts.getInt(theme) + 1);
-            ranks.set(theme, ranks.getLong(theme) + worth[seenIn]);
+            ranks.set(theme, ranks.getLong(theme) + estimatedValue[seenIn]);
         }
         return theme;
     }

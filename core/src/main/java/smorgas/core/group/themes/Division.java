@@ -43,7 +43,7 @@ public record Division(ThemeWords words, GroupSettings settings, ThemeRules rule
         if (keywords.length == 0) {
             return List.of();
         }
-        ThemeWords others = words.muting(shared, by.muted());
+        ThemeWords others = words.ignoring(shared, by.ignored());
         Pass pass = new Pass(
                 Math.max(1, by.smallest()),
                 Pass.ANY,
@@ -54,9 +54,9 @@ public record Division(ThemeWords words, GroupSettings settings, ThemeRules rule
                 0);
         BitSet scope = new BitSet();
         Arrays.stream(keywords).forEach(scope::set);
-        long[] worth = new long[keywords.length];
-        Arrays.fill(worth, 1);
-        Engine.Found found = new PassEngine(ScopeWords.of(others, keywords), worth, settings, pass, rules)
+        long[] estimatedValue = new long[keywords.length];
+        Arrays.fill(estimatedValue, 1);
+        Engine.Found found = new PassEngine(ScopeWords.of(others, keywords), estimatedValue, settings, pass, rules)
                 .run(new Question.Barred(new RemovedThemes(new TreeSet<>(), words), Map.of()));
         RaggedInts groups = RaggedInts.byKey(found.group(), found.themes().length);
         List<Part> parts = new ArrayList<>();

@@ -25,7 +25,7 @@ final class FrequentSets {
     private static final int NONE = -1;
 
     private final ScopeWords in;
-    private final long[] worth;
+    private final long[] estimatedValue;
     private final Pass pass;
     /** The words that a set may hold, rising. */
     private final int[] words;
@@ -51,9 +51,9 @@ final class FrequentSets {
         void visit(int parent, int last, int length, int count, long rank);
     }
 
-    private FrequentSets(ScopeWords in, boolean[] holds, long[] worth, Pass pass, int mostWords) {
+    private FrequentSets(ScopeWords in, boolean[] holds, long[] estimatedValue, Pass pass, int mostWords) {
         this.in = in;
-        this.worth = worth;
+        this.estimatedValue = estimatedValue;
         this.pass = pass;
         this.words = IntStream.range(0, holds.length)
                 .filter(word -> holds[word] && in.having().length(word) >= pass.smallest())
@@ -92,12 +92,12 @@ final class FrequentSets {
      * Finds the sets.
      *
      * @param holds whether a set may hold each word
-     * @param worth of each keyword
+     * @param estimatedValue of each keyword
      * @param mostWords of each keyword that are put into sets
      * @param pass says how many keywords a set needs and how many words it may have
      */
-    static FrequentSets of(ScopeWords in, boolean[] holds, long[] worth, Pass pass, int mostWords) {
-        return new FrequentSets(in, holds, worth, pass, mostWords);
+    static FrequentSets of(ScopeWords in, boolean[] holds, long[] estimatedValue, Pass pass, int mostWords) {
+        return new FrequentSets(in, holds, estimatedValue, pass, mostWords);
     }
 
     int size() {
@@ -147,7 +147,7 @@ final class FrequentSets {
         /** Of the first word that is being looked at: its keywords, what each is worth, and its words behind the first. */
         private int[] having = {};
 
-        private long[] worths = {};
+        private long[] estimatedValues = {};
         private int[] behind = {};
         private int[] behindEnds = {};
 
@@ -172,7 +172,7 @@ final class FrequentSets {
             int[] keywordsOf = in.having().row(words[word]);
             int length = keywordsOf.length;
             having = new int[length];
-            worths = new long[length];
+            estimatedValues = new long[length];
             behindEnds = new int[length];
             IntArrayList rest = new IntArrayList(4 * length);
             int size = 0;
@@ -185,7 +185,7 @@ final class FrequentSets {
                         rest.add(items.get(i, p));
                     }
                     having[size] = i;
-                    worths[size] = worth[i];
+                    estimatedValues[size] = estimatedValue[i];
                     behindEnds[size++] = rest.size();
                 }
             }
@@ -218,7 +218,7 @@ final class FrequentSets {
             int set = size();
             long rank = 0;
             for (int r = of.from; r < of.to; r++) {
-                rank += worths[of.rows[r]];
+                rank += estimatedValues[of.rows[r]];
                 keywords.add(having[of.rows[r]]);
             }
             parents.add(parent);

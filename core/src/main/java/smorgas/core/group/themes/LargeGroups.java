@@ -15,16 +15,16 @@ final class LargeGroups {
     private static final int NONE = Preferences.NONE;
 
     private final ScopeWords in;
-    private final long[] worth;
+    private final long[] estimatedValue;
     private final Pass pass;
     private final Candidates candidates;
     private final Preferences preferences;
     private final int[] divided;
     private final int[] size;
 
-    LargeGroups(ScopeWords in, long[] worth, Pass pass, Candidates candidates, Preferences preferences) {
+    LargeGroups(ScopeWords in, long[] estimatedValue, Pass pass, Candidates candidates, Preferences preferences) {
         this.in = in;
-        this.worth = worth;
+        this.estimatedValue = estimatedValue;
         this.pass = pass;
         this.candidates = candidates;
         this.preferences = preferences;
@@ -54,7 +54,7 @@ final class LargeGroups {
                 break;
             }
             int[] having = Arrays.stream(rest).filter(i -> has(i, narrower)).toArray();
-            int[] best = mostWorth(having, takes(narrower, having.length, rest.length));
+            int[] best = mostEstimatedValue(having, takes(narrower, having.length, rest.length));
             for (int i : best) {
                 divided[i] = narrower;
             }
@@ -114,13 +114,13 @@ final class LargeGroups {
     }
 
     /** So many of these, those worth most; of equal ones those whose words come first. */
-    private int[] mostWorth(int[] some, int count) {
+    private int[] mostEstimatedValue(int[] some, int count) {
         int[] sorted = some.clone();
         RaggedInts rows = in.words().rows();
         IntArrays.quickSort(sorted, (a, b) -> {
-            int byWorth = Long.compare(worth[b], worth[a]);
-            if (byWorth != 0) {
-                return byWorth;
+            int byEstimatedValue = Long.compare(estimatedValue[b], estimatedValue[a]);
+            if (byEstimatedValue != 0) {
+                return byEstimatedValue;
             }
             int byWords = Arrays.compare(rows.row(in.scope()[a]), rows.row(in.scope()[b]));
             return byWords != 0 ? byWords : Integer.compare(a, b);

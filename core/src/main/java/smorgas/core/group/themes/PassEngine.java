@@ -24,17 +24,17 @@ public final class PassEngine {
     private static final int NONE = Preferences.NONE;
 
     private final ScopeWords in;
-    private final long[] worth;
+    private final long[] estimatedValue;
     private final Pass pass;
     private final ThemeRules rules;
     private final Candidates candidates;
 
-    PassEngine(ScopeWords in, long[] worth, GroupSettings settings, Pass pass, ThemeRules rules) {
+    PassEngine(ScopeWords in, long[] estimatedValue, GroupSettings settings, Pass pass, ThemeRules rules) {
         this.in = in;
-        this.worth = worth;
+        this.estimatedValue = estimatedValue;
         this.pass = pass;
         this.rules = rules;
-        this.candidates = new Candidates(in, worth, settings, pass, rules.mostWords());
+        this.candidates = new Candidates(in, estimatedValue, settings, pass, rules.mostWords());
     }
 
     /**
@@ -56,7 +56,7 @@ public final class PassEngine {
                 new Preferences(in, candidates, weights, barred, pass.leastTightness(), rules.nearly());
         int[] chosen = choose(preferences);
         if (pass.largest() != Pass.ANY) {
-            chosen = new LargeGroups(in, worth, pass, candidates, preferences).divide(chosen);
+            chosen = new LargeGroups(in, estimatedValue, pass, candidates, preferences).divide(chosen);
         }
         return result(chosen, weights);
     }

@@ -20,22 +20,22 @@ public final class RankWeights {
 
     /** For each keyword, 0 outside the scope. Figures that no basket has count nothing. */
     public static long[] of(int keywords, BitSet scope, Rank rank, Map<Figure, FigureColumn> figures) {
-        long[] worth = new long[keywords];
+        long[] estimatedValue = new long[keywords];
         long each = Math.round(WHOLE * rank.keywords() / Math.max(1, scope.cardinality()));
-        scope.stream().forEach(keyword -> worth[keyword] = each);
-        add(worth, scope, rank.searches(), figures.get(Figure.SEARCHES));
-        add(worth, scope, rank.clicks(), figures.get(Figure.CLICKS));
-        add(worth, scope, rank.conversions(), figures.get(Figure.CONVERSIONS));
-        add(worth, scope, rank.visits(), figures.get(Figure.VISITS));
-        add(worth, scope, rank.goals(), figures.get(Figure.GOALS));
+        scope.stream().forEach(keyword -> estimatedValue[keyword] = each);
+        add(estimatedValue, scope, rank.searches(), figures.get(Figure.SEARCHES));
+        add(estimatedValue, scope, rank.clicks(), figures.get(Figure.CLICKS));
+        add(estimatedValue, scope, rank.conversions(), figures.get(Figure.CONVERSIONS));
+        add(estimatedValue, scope, rank.visits(), figures.get(Figure.VISITS));
+        add(estimatedValue, scope, rank.goals(), figures.get(Figure.GOALS));
         // A figure that nobody knows must not make everything equal.
-        if (Arrays.stream(worth).allMatch(one -> one == 0)) {
-            scope.stream().forEach(keyword -> worth[keyword] = 1);
+        if (Arrays.stream(estimatedValue).allMatch(one -> one == 0)) {
+            scope.stream().forEach(keyword -> estimatedValue[keyword] = 1);
         }
-        return worth;
+        return estimatedValue;
     }
 
-    private static void add(long[] worth, BitSet scope, int weight, FigureColumn column) {
+    private static void add(long[] estimatedValue, BitSet scope, int weight, FigureColumn column) {
         if (weight == 0 || column == null) {
             return;
         }
@@ -48,6 +48,7 @@ public final class RankWeights {
         }
         scope.stream()
                 .filter(column::known)
-                .forEach(keyword -> worth[keyword] += Math.round(WHOLE * weight * column.twiceMiddle(keyword) / total));
+                .forEach(keyword ->
+                        estimatedValue[keyword] += Math.round(WHOLE * weight * column.twiceMiddle(keyword) / total));
     }
 }

@@ -19,7 +19,7 @@ public record ScopeWords(ThemeWords words, int[] scope, RaggedInts distinct, Rag
             int from = row.size();
             for (int place = 0; place < rows.length(keyword); place++) {
                 int word = rows.get(keyword, place);
-                boolean before = words.muted(word);
+                boolean before = words.ignored(word);
                 for (int earlier = from; earlier < row.size() && !before; earlier++) {
                     before = row.getInt(earlier) == word;
                 }

@@ -56,7 +56,7 @@ public final class ThemeEngine implements Engine {
     public Found find(Question question) {
         ThemeWords words = question.words();
         int[] scope = question.scope();
-        long[] worth = worth(question);
+        long[] estimatedValue = estimatedValue(question);
         double[] weights = new double[words.size()];
         List<int[]> themes = new ArrayList<>();
         int[] group = new int[scope.length];
@@ -67,7 +67,7 @@ public final class ThemeEngine implements Engine {
             int[] places = left;
             int[] keywords = new int[places.length];
             Arrays.setAll(keywords, i -> scope[places[i]]);
-            Found found = run(pass, keywords, worth, question);
+            Found found = run(pass, keywords, estimatedValue, question);
             // A word keeps the weight that the first pass that saw it gave it, so that tightness means the same in all
             // groups.
             for (int word = 0; word < weights.length; word++) {
@@ -88,7 +88,7 @@ public final class ThemeEngine implements Engine {
         return Found.byThemes(themes.toArray(int[][]::new), group, weights);
     }
 
-    private long[] worth(Question question) {
+    private long[] estimatedValue(Question question) {
         int keywords = question.words().rows().size();
         BitSet scope = new BitSet(keywords);
         for (int keyword : question.scope()) {
@@ -97,11 +97,12 @@ public final class ThemeEngine implements Engine {
         return RankWeights.of(keywords, scope, method.rank(), question.figures());
     }
 
-    private Found run(Pass pass, int[] scope, long[] worth, Question question) {
-        long[] worthOfScope = new long[scope.length];
-        Arrays.setAll(worthOfScope, i -> worth[scope[i]]);
+    private Found run(Pass pass, int[] scope, long[] estimatedValue, Question question) {
+        long[] estimatedValueOfScope = new long[scope.length];
+        Arrays.setAll(estimatedValueOfScope, i -> estimatedValue[scope[i]]);
         ThemeWords words = question.words();
-        Found found = new PassEngine(ScopeWords.of(words, scope), worthOfScope, settings, pass, question.themes())
+        Found found = new PassEngine(
+                        ScopeWords.of(words, scope), estimatedValueOfScope, settings, pass, question.themes())
                 .run(question.barred());
         if (pass.anyOrder()) {
             int[][] themes = found.themes();

@@ -22,10 +22,10 @@ public sealed interface Asked {
     /** The persisted name of each kind. */
     Map<String, Class<? extends Asked>> KINDS = Map.of(
             "nothing", Nothing.class,
-            "pairing", Paired.class,
+            "combine", Paired.class,
             "log", Logged.class,
-            "foraging", Foraged.class,
-            "gleaning", Gleaned.class,
+            "suggestions", Suggested.class,
+            "phrases", FoundPhrases.class,
             "brainstorm", Thought.class,
             "sentences", Sentences.class,
             "estimates", Estimated.class);
@@ -80,10 +80,10 @@ public sealed interface Asked {
     }
 
     /** Word lists were multiplied. */
-    record Paired(Pairing pairing) implements Asked {
+    record Paired(CombineSettings combine) implements Asked {
         @Override
         public String tool() {
-            return "pairing";
+            return "combine";
         }
 
         @Override
@@ -127,16 +127,20 @@ public sealed interface Asked {
      * @param left what was not asked yet when it was stopped; empty if all was
      * @param failed what no answer came to
      */
-    record Foraged(Foraging foraging, boolean simulated, List<Foraging.Left> left, List<Foraging.Failed> failed)
+    record Suggested(
+            SuggestionSettings suggestions,
+            boolean simulated,
+            List<SuggestionSettings.Left> left,
+            List<SuggestionSettings.Failed> failed)
             implements Asked {
-        public Foraged {
+        public Suggested {
             left = List.copyOf(left);
             failed = List.copyOf(failed);
         }
 
         @Override
         public String tool() {
-            return "forage";
+            return "suggestions";
         }
 
         @Override
@@ -146,16 +150,18 @@ public sealed interface Asked {
 
         @Override
         public List<Message> told() {
-            List<String> seeds = foraging.seeds();
+            List<String> seeds = suggestions.seeds();
             List<Message> told = new ArrayList<>(List.of(Message.of(
                     "gather.asked.asked-round-simulated-nobody",
                     Message.joined(
                             "list.and",
-                            foraging.sources().stream().map(Message::verbatim).toList()),
+                            suggestions.sources().stream()
+                                    .map(Message::verbatim)
+                                    .toList()),
                     (seeds.size() == 1
                             ? Message.of("gather.asked.the-seed", seeds.getFirst())
                             : Message.of("gather.asked.seed-first", seeds.size(), seeds.getFirst())),
-                    foraging.rounds(),
+                    suggestions.rounds(),
                     simulated)));
             if (!left.isEmpty()) {
                 told.add(Message.of("gather.asked.query-asked-yet", left.size()));
@@ -181,36 +187,35 @@ public sealed interface Asked {
      * @param pages that were read
      * @param problems pages that could not be, each a sentence
      */
-    record Gleaned(Gleaning gleaning, int pages, List<Message> problems) implements Asked {
-        public Gleaned {
+    record FoundPhrases(PhraseSettings phrases, int pages, List<Message> problems) implements Asked {
+        public FoundPhrases {
             problems = List.copyOf(problems);
         }
 
         @Override
         public String tool() {
-            return "glean";
+            return "phrases";
         }
 
         @Override
         public Message otherwise() {
-            return Message.of("gather.asked.glean-otherwise");
+            return Message.of("gather.asked.phrases-otherwise");
         }
 
         @Override
         public List<Message> told() {
             return Stream.concat(
                             Stream.of(
-                                    gleaning.addresses().isEmpty()
+                                    phrases.addresses().isEmpty()
                                             ? Message.of("gather.asked.phrases-page", pages)
-                                            : Message.of(
-                                                    "gather.asked.phrases-page-from", pages, gleaning.addresses())),
+                                            : Message.of("gather.asked.phrases-page-from", pages, phrases.addresses())),
                             problems.stream().limit(FAULTS))
                     .toList();
         }
 
         @Override
         public Message notAgain() {
-            return gleaning.addresses().isEmpty() ? Message.of("gather.asked.pages-kept-read-them") : Message.NONE;
+            return phrases.addresses().isEmpty() ? Message.of("gather.asked.pages-kept-read-them") : Message.NONE;
         }
     }
 
@@ -276,7 +281,8 @@ public sealed interface Asked {
      * @param left keywords that it was not asked for yet, or did not answer; empty if none
      * @param failed what no answer came to
      */
-    record Estimated(Estimation estimation, boolean simulated, List<String> left, List<Foraging.Failed> failed)
+    record Estimated(
+            Estimation estimation, boolean simulated, List<String> left, List<SuggestionSettings.Failed> failed)
             implements Asked {
         public Estimated {
             left = List.copyOf(left);
@@ -328,7 +334,7 @@ public sealed interface Asked {
         }
     }
 
-    private static List<Message> faults(List<Foraging.Failed> failed) {
+    private static List<Message> faults(List<SuggestionSettings.Failed> failed) {
         if (failed.isEmpty()) {
             return List.of();
         }

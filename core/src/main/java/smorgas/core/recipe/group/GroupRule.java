@@ -13,10 +13,10 @@ import smorgas.core.text.Tidy;
  *
  * @param number tells it apart within its project, from 1; never given twice
  * @param name of the group as typed; not blank, nor when tidy, at most {@value #LONGEST_NAME} characters
- * @param when must not ask for a standing
- * @param leftoversOnly whether it takes only what the engine left; else it takes its keywords before the engine does
+ * @param when must not ask for a status
+ * @param ungroupedOnly whether it takes only what the engine left; else it takes its keywords before the engine does
  */
-public record GroupRule(int number, String name, Condition when, boolean leftoversOnly) {
+public record GroupRule(int number, String name, Condition when, boolean ungroupedOnly) {
 
     /** The most characters of a group's name. */
     public static final int LONGEST_NAME = 100;
@@ -67,6 +67,6 @@ public record GroupRule(int number, String name, Condition when, boolean leftove
 
     /** The rule as a sentence without a full stop. */
     public Message sentence() {
-        return Message.of("group.group-rule.group-leftovers", name, leftoversOnly, when.sentence());
+        return Message.of("group.group-rule.group-ungrouped", name, ungroupedOnly, when.sentence());
     }
 }

@@ -16,37 +16,37 @@ import smorgas.core.text.Refusal;
  * @param method how they are found
  * @param forms whether further forms of a word ("keeping", "keeper") count as one word; singular and plural are one as
  *     the project folds them
- * @param leftovers what becomes of keywords that no theme takes
- * @param seatedFrom of seated leftovers the least tightness, 0 to 1
+ * @param ungrouped what becomes of keywords that no theme takes
+ * @param placedFrom of placed automatically ungrouped the least tightness, 0 to 1
  * @param stopWords tidy words that say nothing
  * @param stopAt where a theme may have none of them; a theme in any order may have none at all if this is not empty
- * @param muted tidy words that are in no theme and have no weight
+ * @param ignored tidy words that are in no theme and have no weight
  * @param same words that count as one
  * @param intentsApart intents whose keywords are in no group with those of others; what a rule or a hand places goes where it says
  */
 public record GroupSettings(
         Method method,
         boolean forms,
-        Leftovers leftovers,
-        double seatedFrom,
+        Ungrouped ungrouped,
+        double placedFrom,
         SortedSet<String> stopWords,
         Set<StopAt> stopAt,
-        SortedSet<String> muted,
+        SortedSet<String> ignored,
         SameHere same,
         Set<Intent> intentsApart) {
 
     /** What becomes of keywords that no theme takes. */
-    public enum Leftovers {
+    public enum Ungrouped {
         /** They stay in no group. */
-        APART("leftovers.apart"),
+        APART("ungrouped.apart"),
         /** They join the nearest group, if they are near enough. */
-        SEATED("leftovers.seated"),
+        PLACED("ungrouped.placed"),
         /** They make one group, to be sorted by hand. */
-        ONE_GROUP("leftovers.one-group");
+        ONE_GROUP("ungrouped.one-group");
 
         private final Message label;
 
-        Leftovers(String label) {
+        Ungrouped(String label) {
             this.label = Message.of(label);
         }
 
@@ -73,23 +73,24 @@ public record GroupSettings(
     }
 
     public GroupSettings {
-        if (!(seatedFrom >= 0 && seatedFrom <= 1)) {
-            throw new Refusal("group.group-settings.least-tightness-seated-keywords", seatedFrom);
+        if (!(placedFrom >= 0 && placedFrom <= 1)) {
+            throw new Refusal("group.group-settings.least-tightness-placed-keywords", placedFrom);
         }
         stopWords = Collections.unmodifiableSortedSet(new TreeSet<>(stopWords));
         stopAt = stopAt.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(stopAt));
-        muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
+        ignored = Collections.unmodifiableSortedSet(new TreeSet<>(ignored));
         intentsApart = intentsApart.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(intentsApart));
     }
 
-    /** The same with another set of muted words. */
-    public GroupSettings withMuted(SortedSet<String> words) {
-        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, words, same, intentsApart);
+    /** The same with another set of ignored words. */
+    public GroupSettings withIgnored(SortedSet<String> words) {
+        return new GroupSettings(method, forms, ungrouped, placedFrom, stopWords, stopAt, words, same, intentsApart);
     }
 
     /** The same with other words that count as one. */
     public GroupSettings with(SameHere others) {
-        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, muted, others, intentsApart);
+        return new GroupSettings(
+                method, forms, ungrouped, placedFrom, stopWords, stopAt, ignored, others, intentsApart);
     }
 
     /** The same with other passes. */
@@ -99,12 +100,12 @@ public record GroupSettings(
 
     /** The same with another method. */
     public GroupSettings with(Method other) {
-        return new GroupSettings(other, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same, intentsApart);
+        return new GroupSettings(other, forms, ungrouped, placedFrom, stopWords, stopAt, ignored, same, intentsApart);
     }
 
     /** The same with other intents kept apart. */
     public GroupSettings apart(Set<Intent> intents) {
-        return new GroupSettings(method, forms, leftovers, seatedFrom, stopWords, stopAt, muted, same, intents);
+        return new GroupSettings(method, forms, ungrouped, placedFrom, stopWords, stopAt, ignored, same, intents);
     }
 
     /** How themes are told, which also serves to split a group or to look for one: as set, else as usual. */

@@ -99,7 +99,7 @@ public interface Method {
      * @param compared of more keywords groups form by themes, {@value #FEWEST} to {@value #ALL}: to find out how alike they are takes
      *     seconds where themes take a blink. A recipe gives the same everywhere, so this is no setting of a machine
      */
-    record ByLikeness(int place, int smallest, int largest, boolean meaning, int compared) implements Method {
+    record BySimilarity(int place, int smallest, int largest, boolean meaning, int compared) implements Method {
         public static final int BROADEST = 0;
         public static final int BROAD = 30;
         public static final int USUAL = 50;
@@ -109,13 +109,13 @@ public interface Method {
         public static final int FEWEST = 100;
         public static final int ALL = 1_000_000;
 
-        /** What a keyword takes at the most demanding moment, measured with {@code bench likeness-large}. */
+        /** What a keyword takes at the most demanding moment, measured with {@code bench similarity-large}. */
         private static final long A_KEYWORD = 2_600;
 
         /** And what its meaning takes beside it. */
         private static final long MEANING = 3_200;
 
-        public ByLikeness {
+        public BySimilarity {
             if (place < BROADEST || place > TIGHTEST) {
                 throw new Refusal("group.method.between-broad-tight-0", place);
             }
@@ -143,8 +143,8 @@ public interface Method {
         }
 
         /** The same at another place. */
-        public ByLikeness at(int other) {
-            return new ByLikeness(other, smallest, largest, meaning, compared);
+        public BySimilarity at(int other) {
+            return new BySimilarity(other, smallest, largest, meaning, compared);
         }
 
         @Override
@@ -168,8 +168,8 @@ public interface Method {
         }
 
         @Override
-        public ByLikeness with(boolean counts) {
-            return new ByLikeness(place, smallest, largest, counts, compared);
+        public BySimilarity with(boolean counts) {
+            return new BySimilarity(place, smallest, largest, counts, compared);
         }
     }
 }

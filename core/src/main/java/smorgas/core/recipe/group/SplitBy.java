@@ -9,9 +9,9 @@ import smorgas.core.text.Refusal;
  * How the engine divides one group.
  *
  * @param smallest keywords of a part at least; 0 for no split
- * @param muted tidy words on which no part forms, beside those that are muted everywhere
+ * @param ignored tidy words on which no part forms, beside those that are ignored everywhere
  */
-public record SplitBy(int smallest, SortedSet<String> muted) {
+public record SplitBy(int smallest, SortedSet<String> ignored) {
 
     /** No split. */
     public static final SplitBy NOT = new SplitBy(0, new TreeSet<>());
@@ -20,6 +20,6 @@ public record SplitBy(int smallest, SortedSet<String> muted) {
         if (smallest < 0 || smallest > 10_000) {
             throw new Refusal("group.split-by.part-group-1-10", smallest);
         }
-        muted = Collections.unmodifiableSortedSet(new TreeSet<>(muted));
+        ignored = Collections.unmodifiableSortedSet(new TreeSet<>(ignored));
     }
 }

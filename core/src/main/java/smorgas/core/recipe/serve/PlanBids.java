@@ -25,7 +25,7 @@ public record PlanBids(From from, long micros, int percent, long stepMicros, lon
         HIGH_BID("bid-from.high-bid", Figure.HIGH_BID),
         CPC("bid-from.cpc", Figure.CPC),
         /** What a click brings by what is assumed of worth, divided by the wanted return. */
-        WORTH("bid-from.worth", null);
+        ESTIMATED_VALUE("bid-from.estimated-value", null);
 
         private final Message label;
         private final @Nullable Figure figure;
@@ -74,7 +74,7 @@ public record PlanBids(From from, long micros, int percent, long stepMicros, lon
     }
 
     /** A bid as it leaves: rounded down and not above the highest. */
-    public long settled(long bid) {
+    public long adopted(long bid) {
         long rounded = stepMicros == 0 ? bid : bid - bid % stepMicros;
         // A bid that a step takes to nothing is one step, for nothing would be no bid at all.
         long some = bid > 0 && rounded == 0 ? stepMicros : rounded;

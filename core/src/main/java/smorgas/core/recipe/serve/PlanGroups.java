@@ -4,21 +4,21 @@ import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
 /**
- * Which groups and keywords are served.
+ * Which groups and keywords are exported.
  *
  * @param keptOnly leave Undecided keywords out
- * @param leftovers serve the leftovers too, as an ad group of their own
- * @param smallest the least served keywords of a group, from 1
+ * @param ungrouped serve the ungrouped keywords too, as an ad group of their own
+ * @param smallest the least exported keywords of a group, from 1
  * @param small what becomes of smaller ones
  * @param withKept leave out groups of which no keyword is Kept
  */
-public record PlanGroups(boolean keptOnly, boolean leftovers, int smallest, Small small, boolean withKept) {
+public record PlanGroups(boolean keptOnly, boolean ungrouped, int smallest, Small small, boolean withKept) {
 
     /** What becomes of groups that are too small. */
     public enum Small {
         LEFT_OUT("small-groups.left-out"),
         /** The nearest that is large enough; left out if none is near. */
-        INTO_NEIGHBOUR("small-groups.into-neighbour");
+        INTO_RELATED("small-groups.into-related");
 
         private final Message label;
 
@@ -31,12 +31,12 @@ public record PlanGroups(boolean keptOnly, boolean leftovers, int smallest, Smal
         }
     }
 
-    /** Kept and Undecided of every group, no leftovers. */
+    /** Kept and Undecided of every group, no ungrouped. */
     public static final PlanGroups ALL = new PlanGroups(false, false, 1, Small.LEFT_OUT, false);
 
     public PlanGroups {
         if (smallest < 1 || smallest > 100_000) {
-            throw new Refusal("serve.plan-groups.smallest-group-served-1", smallest);
+            throw new Refusal("serve.plan-groups.smallest-group-exported-1", smallest);
         }
     }
 }

@@ -10,7 +10,7 @@ import smorgas.core.text.Refusal;
  *
  * @param structure what ad groups are made of
  * @param campaigns which of them make a campaign
- * @param groups which groups and keywords are served
+ * @param groups which groups and keywords are exported
  * @param matchTypes at least one
  * @param names how campaigns and ad groups are named
  * @param bids what a click may cost

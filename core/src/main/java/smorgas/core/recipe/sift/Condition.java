@@ -241,11 +241,11 @@ public sealed interface Condition {
         }
     }
 
-    /** The keyword's standing is this one. A view may ask for it; a rule must not, for rules make standings. */
-    record Stands(Standing standing) implements Condition {
+    /** The keyword's status is this one. A view may ask for it; a rule must not, for rules make statuses. */
+    record Stands(Status status) implements Condition {
         @Override
         public Message sentence() {
-            return Message.of("sift.condition.that-are", standing.label());
+            return Message.of("sift.condition.that-are", status.label());
         }
     }
 
@@ -257,8 +257,8 @@ public sealed interface Condition {
         }
     }
 
-    /** The class of the keyword's promise has this name. For views only, for shares are taken of what rules leave. */
-    record Promised(String name) implements Condition {
+    /** The class of the keyword's priority has this name. For views only, for shares are taken of what rules leave. */
+    record Prioritised(String name) implements Condition {
         @Override
         public Stream<String> texts() {
             return Stream.of(name);
@@ -266,7 +266,7 @@ public sealed interface Condition {
 
         @Override
         public Message sentence() {
-            return Message.of("sift.condition.of-the-promise", name);
+            return Message.of("sift.condition.of-the-priority", name);
         }
     }
 
@@ -375,14 +375,14 @@ public sealed interface Condition {
         return Stream.concat(Stream.of(this), within().stream().flatMap(Condition::all));
     }
 
-    /** Whether it asks for a standing anywhere in it, which no rule may. */
-    default boolean asksForStanding() {
+    /** Whether it asks for a status anywhere in it, which no rule may. */
+    default boolean asksForStatus() {
         return asks(part -> part instanceof Stands);
     }
 
     /** Whether it asks anywhere in it for what follows from rules, which none of these may. */
     default boolean followsFromRules() {
-        return asks(part -> part instanceof Stands || part instanceof Promised || part instanceof Valued);
+        return asks(part -> part instanceof Stands || part instanceof Prioritised || part instanceof Valued);
     }
 
     /** Whether it asks for what keywords are for anywhere in it. */

@@ -60,9 +60,9 @@ public record ConditionKind<C extends Condition>(
         BASKET,
         TAG,
         SCRIPT,
-        STANDING,
+        STATUS,
         INTENT,
-        PROMISE
+        PRIORITY
     }
 
     /**
@@ -224,13 +224,13 @@ public record ConditionKind<C extends Condition>(
             kind(
                     "stands",
                     Condition.Stands.class,
-                    stands -> text("standing", stands.standing().name()),
+                    stands -> text("status", stands.status().name()),
                     asking(
-                            "standing",
+                            "status",
                             Heading.PLACES,
                             Message.of("sift.condition-kind.stands-views-only"),
-                            Asks.STANDING,
-                            name -> new Condition.Stands(named(Standing.values(), name)))),
+                            Asks.STATUS,
+                            name -> new Condition.Stands(named(Status.values(), name)))),
             kind(
                     "intended",
                     Condition.Intended.class,
@@ -242,15 +242,15 @@ public record ConditionKind<C extends Condition>(
                             Asks.INTENT,
                             name -> new Condition.Intended(named(Intent.values(), name)))),
             kind(
-                    "promised",
-                    Condition.Promised.class,
-                    promised -> text("promise", promised.name()),
+                    "prioritised",
+                    Condition.Prioritised.class,
+                    prioritised -> text("priority", prioritised.name()),
                     asking(
-                            "promise",
+                            "priority",
                             Heading.PLACES,
-                            Message.of("sift.condition-kind.promise-views-only"),
-                            Asks.PROMISE,
-                            Condition.Promised::new)),
+                            Message.of("sift.condition-kind.priority-views-only"),
+                            Asks.PRIORITY,
+                            Condition.Prioritised::new)),
             kind(
                     "valued",
                     Condition.Valued.class,

@@ -8,7 +8,7 @@ import smorgas.core.text.Refusal;
  * A condition and what it does with the keywords that fulfil it.
  *
  * @param number tells the rule apart within its project, from 1; never given twice
- * @param when must not ask for a standing
+ * @param when must not ask for a status
  */
 public record Rule(int number, Condition when, Does does) {
 
@@ -21,11 +21,11 @@ public record Rule(int number, Condition when, Does does) {
         Message order();
     }
 
-    /** Gives a standing, unless a hand or a rule above has. */
-    public record Gives(Standing standing) implements Does {
+    /** Gives a status, unless a hand or a rule above has. */
+    public record Gives(Status status) implements Does {
         @Override
         public Message order() {
-            return standing.order();
+            return status.order();
         }
     }
 
@@ -62,14 +62,14 @@ public record Rule(int number, Condition when, Does does) {
         }
     }
 
-    /** A rule that gives a standing. */
-    public Rule(int number, Condition when, Standing then) {
+    /** A rule that gives a status. */
+    public Rule(int number, Condition when, Status then) {
         this(number, when, new Gives(then));
     }
 
-    /** The standing it gives; empty if it gives none. */
-    public Optional<Standing> standing() {
-        return does instanceof Gives gives ? Optional.of(gives.standing()) : Optional.empty();
+    /** The status it gives; empty if it gives none. */
+    public Optional<Status> status() {
+        return does instanceof Gives gives ? Optional.of(gives.status()) : Optional.empty();
     }
 
     /** The rule as a sentence without a full stop: {@code Drop keywords with the word "free"}. */

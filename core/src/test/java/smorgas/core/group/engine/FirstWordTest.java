@@ -29,7 +29,7 @@ class FirstWordTest {
         Groups groups = board.groups();
         assertThat(Arrays.stream(groups.order()).mapToObj(group -> groups.name(group) + " " + groups.keywords(group)))
                 .containsExactly("bee 3", "queen 2");
-        assertThat(groups.grouping().leftovers()).isEqualTo(1);
+        assertThat(groups.grouping().ungrouped()).isEqualTo(1);
         assertThat(board.plan().notes()).isEmpty();
         assertThat(board.plan().campaigns().getFirst().adGroups())
                 .extracting(group -> group.keywords().size())
@@ -38,6 +38,8 @@ class FirstWordTest {
 
     @Test
     void aMethodThatIsListedIsAmongThoseThatCanBeChosen() {
-        assertThat(Engines.kinds()).extracting(Engines.Kind::name).containsExactly("first-word", "likeness", "themes");
+        assertThat(Engines.kinds())
+                .extracting(Engines.Kind::name)
+                .containsExactly("first-word", "similarity", "themes");
     }
 }

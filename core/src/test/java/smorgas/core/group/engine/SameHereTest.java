@@ -44,7 +44,7 @@ class SameHereTest {
         all.set(0, KEYWORDS.size());
         return Grouper.group(
                 GroupingInput.of(
-                        FoldedWords.plain(KEYWORDS), all, "en", Rules.NEWEST.likeness(), Rules.NEWEST.themes()),
+                        FoldedWords.plain(KEYWORDS), all, "en", Rules.NEWEST.similarity(), Rules.NEWEST.themes()),
                 Rules.NEWEST.settings().byThemes("en").with(method).with(same));
     }
 
@@ -55,7 +55,7 @@ class SameHereTest {
 
     @Test
     void wordsThatMeanTheSameHereBringTheirKeywordsTogetherWhateverTheirForm() {
-        Method method = Rules.NEWEST.settings().likeness();
+        Method method = Rules.NEWEST.settings().similarity();
         Grouping before = group(method, SameHere.NOTHING);
         assertThat(together(before, "crag holdall", "crag rucksack")).isFalse();
         Grouping after = group(method, same("holdall", "rucksack"));
@@ -65,7 +65,7 @@ class SameHereTest {
 
     @Test
     void aWordJoinsWhatAShippedListSaysAndAnotherLeavesIt() {
-        Method method = Rules.NEWEST.settings().likeness();
+        Method method = Rules.NEWEST.settings().similarity();
         Grouping before = group(method, SameHere.NOTHING);
         assertThat(together(before, "belay tuition", "belay lessons")).isFalse();
         assertThat(together(before, "harness kit", "harness equipment")).isTrue();

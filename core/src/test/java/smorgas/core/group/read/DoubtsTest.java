@@ -14,8 +14,8 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.group.Method;
@@ -47,7 +47,7 @@ class DoubtsTest {
         all.add(new GroupEntry.GroupSettingsChosen(Rules.NEWEST
                 .settings()
                 .byThemes("en")
-                .with(Rules.NEWEST.settings().likeness().at(place))));
+                .with(Rules.NEWEST.settings().similarity().at(place))));
         all.addAll(List.of(entries));
         return Board.of(
                 List.of(BasketReader.lines(1, "list", LIST.getBytes()).lines().orElseThrow()), Recipe.of(all, "en"));
@@ -78,10 +78,10 @@ class DoubtsTest {
     }
 
     @Test
-    void leftoversComeWithTheGroupTheyAreNearestTo() {
+    void ungroupedComeWithTheGroupTheyAreNearestTo() {
         Board board = board(50);
         int left = board.keywords().find("bird table").orElseThrow();
-        assertThat(board.groups().grouping().groupOf(left)).isEqualTo(Grouping.LEFTOVER);
+        assertThat(board.groups().grouping().groupOf(left)).isEqualTo(Grouping.UNGROUPED);
         assertThat(doubts(board)).anySatisfy(doubt -> {
             assertThat(doubt).isInstanceOf(Doubts.Move.class);
             Doubts.Move move = (Doubts.Move) doubt;
@@ -99,8 +99,8 @@ class DoubtsTest {
                 .findFirst()
                 .orElseThrow();
         Grouping grouping = board.groups().grouping();
-        Board joined =
-                board(70, new GroupPin.GroupsJoined(List.of(grouping.key(join.from())), grouping.key(join.into())));
+        Board joined = board(
+                70, new GroupDecision.GroupsJoined(List.of(grouping.key(join.from())), grouping.key(join.into())));
         Set<String> moved = new TreeSet<>();
         Arrays.stream(grouping.members().row(join.from()))
                 .forEach(keyword -> moved.add(board.keywords().text(keyword)));
@@ -128,7 +128,7 @@ class DoubtsTest {
 
     private enum Way {
         THEMES(Rules.NEWEST.settings().themes()),
-        LIKENESS(Rules.NEWEST.settings().likeness());
+        SIMILARITY(Rules.NEWEST.settings().similarity());
 
         private final Method method;
 

@@ -10,8 +10,8 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.Themed;
 import smorgas.core.recipe.group.Pass;
@@ -73,8 +73,8 @@ class ExplainedTest {
     void namesAreTheThemeAsItsMostSearchedKeywordWritesItOrWhatAHandSaid() {
         assertThat(names(board().groups())).doesNotHaveDuplicates().contains("wooden hive stands");
         Groups named = board(
-                        new GroupPin.GroupNamed("hive lid", "Smoker Fuel"),
-                        new GroupPin.GroupNamed("metal hive stand", "Metal"))
+                        new GroupDecision.GroupNamed("hive lid", "Smoker Fuel"),
+                        new GroupDecision.GroupNamed("metal hive stand", "Metal"))
                 .groups();
         assertThat(names(named)).contains("smoker fuel", "Smoker Fuel 2", "Metal");
     }
@@ -83,7 +83,7 @@ class ExplainedTest {
     void aKeywordTellsItsWordsAndTheNextBestGroup() {
         Board board = board(
                 passes(new Pass(3, 0, 0, 2, 3, true, 0)),
-                new GroupPin.KeywordsPlaced(List.of("smoker fuel tin"), List.of(), "hive lid"));
+                new GroupDecision.KeywordsPlaced(List.of("smoker fuel tin"), List.of(), "hive lid"));
         Groups groups = board.groups();
         int tin = board.keywords().find("smoker fuel tin").orElseThrow();
         assertThat(groups.grouping().by(tin)).isEqualTo(Grouping.By.HAND);
@@ -105,7 +105,7 @@ class ExplainedTest {
     }
 
     @Test
-    void neighboursShareWordsAndFiguresAddUp() {
+    void relatedGroupsShareWordsAndFiguresAddUp() {
         Board board = board();
         Groups groups = board.groups();
         int wooden = groups.find("wooden hive stand");

@@ -14,9 +14,9 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.BasketReader;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupDecision;
+import smorgas.core.recipe.GroupDecision.GroupsAsTheyAre;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
-import smorgas.core.recipe.GroupPin.GroupsSettled;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 import smorgas.core.recipe.group.GroupSettings;
@@ -31,7 +31,7 @@ class RegroupingTest {
         return Rules.NEWEST
                 .settings()
                 .byThemes("en")
-                .with(Rules.NEWEST.settings().likeness().at(place));
+                .with(Rules.NEWEST.settings().similarity().at(place));
     }
 
     private static Board board(String list, int place, Entry... entries) {
@@ -54,16 +54,16 @@ class RegroupingTest {
     }
 
     @Test
-    void settledAsTheyStandNothingChangesAndWhatComesSinceWaits() {
+    void adoptedAsTheyStandNothingChangesAndWhatComesSinceWaits() {
         Board board = board(LIST, 50);
-        GroupsSettled standing = Regrouping.standing(board.groups());
-        Board settled = board(LIST, 20, standing);
-        assertThat(groups(settled)).isEqualTo(groups(board));
-        assertThat(settled.groups().grouping().since().isEmpty()).isTrue();
-        Board more = board(LIST + "bird feeder hanging large\nopera tickets\n", 50, standing);
+        GroupsAsTheyAre status = Regrouping.asTheyAre(board.groups());
+        Board adopted = board(LIST, 20, status);
+        assertThat(groups(adopted)).isEqualTo(groups(board));
+        assertThat(adopted.groups().grouping().since().isEmpty()).isTrue();
+        Board more = board(LIST + "bird feeder hanging large\nopera tickets\n", 50, status);
         assertThat(groups(more)).isEqualTo(groups(board));
         assertThat(more.groups().grouping().since().cardinality()).isEqualTo(2);
-        GroupsSettled joined = Regrouping.joining(more.groups(), .5);
+        GroupsAsTheyAre joined = Regrouping.joining(more.groups(), .5);
         Board after = board(LIST + "bird feeder hanging large\nopera tickets\n", 50, joined);
         assertThat(after.groups().grouping().since().isEmpty()).isTrue();
         int kept = after.keywords().find("bird feeder hanging large").orElseThrow();
@@ -74,7 +74,7 @@ class RegroupingTest {
         assertThat(after.groups()
                         .grouping()
                         .groupOf(after.keywords().find("opera tickets").orElseThrow()))
-                .isEqualTo(Grouping.LEFTOVER);
+                .isEqualTo(Grouping.UNGROUPED);
     }
 
     @Test
@@ -83,12 +83,12 @@ class RegroupingTest {
         Grouping grouping = board.groups().grouping();
         String feeders = grouping.key(
                 grouping.groupOf(board.keywords().find("bird feeder").orElseThrow()));
-        Entry standing = Regrouping.standing(board.groups());
-        Entry named = new GroupPin.GroupNamed(feeders, "Feeders");
-        Board before = board(LIST, 50, standing, named);
+        Entry status = Regrouping.asTheyAre(board.groups());
+        Entry named = new GroupDecision.GroupNamed(feeders, "Feeders");
+        Board before = board(LIST, 50, status, named);
         Board found = board(LIST, 20);
-        GroupsSettled anew = Regrouping.all(before.groups(), found.groups());
-        Board after = board(LIST, 20, standing, named, anew);
+        GroupsAsTheyAre anew = Regrouping.all(before.groups(), found.groups());
+        Board after = board(LIST, 20, status, named, anew);
         assertThat(new TreeSet<>(groups(after).values().stream().map(Set::size).toList()))
                 .isEqualTo(new TreeSet<>(
                         groups(found).values().stream().map(Set::size).toList()));
@@ -101,10 +101,10 @@ class RegroupingTest {
 
     @Test
     void oneGroupIsDividedAnewAndAllOthersStay() {
-        Board broad = board(LIST, 10, Regrouping.standing(board(LIST, 10).groups()));
+        Board broad = board(LIST, 10, Regrouping.asTheyAre(board(LIST, 10).groups()));
         Grouping grouping = broad.groups().grouping();
         int benches = grouping.groupOf(broad.keywords().find("oak garden bench").orElseThrow());
-        GroupsSettled anew = Regrouping.some(broad.groups(), board(LIST, 60).groups(), group -> group == benches, 1);
+        GroupsAsTheyAre anew = Regrouping.some(broad.groups(), board(LIST, 60).groups(), group -> group == benches, 1);
         Board after = board(LIST, 10, anew);
         Map<String, Set<String>> expected = groups(broad);
         Set<String> whole = expected.remove(grouping.key(benches));

@@ -17,8 +17,8 @@ import smorgas.core.board.Board;
 import smorgas.core.gather.TestLists;
 import smorgas.core.group.Grouping;
 import smorgas.core.recipe.Entry;
+import smorgas.core.recipe.GroupDecision;
 import smorgas.core.recipe.GroupEntry;
-import smorgas.core.recipe.GroupPin;
 import smorgas.core.recipe.Recipe;
 import smorgas.core.recipe.Rules;
 
@@ -182,7 +182,8 @@ class ThemeTreeTest {
     void aGroupThatAHandMadeStandsInTheTreeToo() {
         Groups groups = groups(
                 drawn(8),
-                new GroupPin.KeywordsPlaced(List.of("hive stand", "stand hive oak"), List.of(), "Stands of all kinds"));
+                new GroupDecision.KeywordsPlaced(
+                        List.of("hive stand", "stand hive oak"), List.of(), "Stands of all kinds"));
         ThemeTree tree = groups.tree();
         for (int group = 0; group < groups.grouping().size(); group++) {
             assertThat(tree.node(tree.nodeOf(group)).group()).isEqualTo(group);

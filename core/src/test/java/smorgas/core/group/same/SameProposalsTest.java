@@ -27,7 +27,7 @@ class SameProposalsTest {
             "tap");
 
     private static List<SameProposals.Proposal> found(GroupSettings settings, MeaningVectors meaning) {
-        return new SameProposals(KEYWORDS, settings, "en", meaning, Rules.NEWEST.likeness()).find(10);
+        return new SameProposals(KEYWORDS, settings, "en", meaning, Rules.NEWEST.similarity()).find(10);
     }
 
     @Test
@@ -51,7 +51,7 @@ class SameProposalsTest {
                         || proposal.key().contains("90")
                         || proposal.key().contains("rods")
                         || proposal.key().contains("shwoer"));
-        assertThat(new SameProposals(List.of(), known, "en", MeaningVectors.NONE, Rules.NEWEST.likeness()).find(10))
+        assertThat(new SameProposals(List.of(), known, "en", MeaningVectors.NONE, Rules.NEWEST.similarity()).find(10))
                 .isEmpty();
     }
 

@@ -30,7 +30,7 @@ class CandidatesTest {
                     List.of(Rules.NEWEST.settings().themes().passes().getFirst()),
                     smorgas.core.recipe.group.Rank.BY_KEYWORDS),
             false,
-            GroupSettings.Leftovers.APART,
+            GroupSettings.Ungrouped.APART,
             0,
             new TreeSet<>(),
             Set.of(),

@@ -1,8 +1,0 @@
-/**
- * Groups of keywords that are alike: terms, how alike two keywords are, a tree of joins and where it is cut. Front door:
- * {@link smorgas.core.group.likeness.LikenessEngine}.
- */
-@NullMarked
-package smorgas.core.group.likeness;
-
-import org.jspecify.annotations.NullMarked;
