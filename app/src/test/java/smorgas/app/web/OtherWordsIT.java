@@ -76,10 +76,11 @@ class OtherWordsIT {
     }
 
     /** Data, not texts: shipped word lists by their names, simulated services, classes of priority, what the list and the project have. */
-    private static final Pattern DATA = Pattern.compile(
-            ".*\\((" + String.join("|", Lexicon.CODES) + ")\\)|.* \\(simulated\\)"
+    private static final Pattern DATA =
+            Pattern.compile(".*\\((" + String.join("|", Lexicon.CODES) + ")\\)|.* \\(simulated\\)"
                     + "|(best tenth|good|fair|rest)(, \\d+)?|" + String.join("|", Lexicon.CODES)
-                    + "|Keyword|Searches|CPC|URL|https://shop.example/κυψέλη|Κατάλογος.tsv|,? ?GBP|not judged yet|TSV JSON|Campaign 1|United Kingdom");
+                    + "|Keyword|Searches|CPC|URL|https://shop.example/κυψέλη|Κατάλογος.tsv|,? ?GBP"
+                    + "|not judged yet|rule \\d+: .*|Negative phrase|TSV JSON|Campaign 1|United Kingdom");
 
     private static boolean data(String text) {
         return DATA.matcher(text).matches() || isEncoding(text);
@@ -103,8 +104,7 @@ class OtherWordsIT {
             Page page = window.newPage();
             Set<String> seen = new LinkedHashSet<>();
             visitor.post("/projects/" + id + "/group/adopt", Map.of("on", "true"));
-            visitor.post(
-                    "/projects/" + id + "/rules/add", Map.of("kind", "WORD", "value", "τιμή", "status", "DROPPED"));
+            visitor.post("/projects/" + id + "/rules/word", Map.of("ruleWord", "τιμή", "to", "DROPPED"));
             Deque<String> next = new ArrayDeque<>(RoutesIT.routes(server).stream()
                     .filter(route -> route.method().equals("GET"))
                     .map(route -> route.path().replace("{id}", String.valueOf(id)))

@@ -193,7 +193,7 @@ class SimilarityIT {
     void whatKeywordsMeanIsOfferedWhenItIsKnownAndStoppedWhenAsked() throws InterruptedException {
         assertThat(page("").select("#meaning").text()).isNotEmpty();
         Document page = page("");
-        for (int i = 0; i < 300 && page.select("#meaning a").isEmpty(); i++) {
+        for (int i = 0; i < 1_200 && page.select("#meaning a").isEmpty(); i++) {
             Thread.sleep(100);
             page = page("");
         }

@@ -97,9 +97,9 @@ class ValueIT extends ProjectInBrowser {
         page.locator(".word-list .w:has-text('honey')").first().click();
         page.locator("#menu a:has-text('Try it as a negative')").click();
         Browsers.calm(page);
-        assertThat(page.locator("#tried")).containsText("It would block 4 exported keywords");
+        assertThat(page.locator("#tried")).containsText("It would block 4 keywords exported");
         page.locator("#try-text").fill("honey jar");
-        assertThat(page.locator("#tried")).containsText("It would block 4 exported keywords");
+        assertThat(page.locator("#tried")).containsText("It would block 4 keywords exported");
         press("Export it");
         Locator held = page.locator("tr:has([data-word='honey jar'])");
         assertThat(held).containsText("not exported");
@@ -115,7 +115,7 @@ class ValueIT extends ProjectInBrowser {
         assertThat(held.locator("details")).hasCount(0);
         page.locator("#try-text").fill("jar honey");
         page.locator("#try-type").selectOption("BROAD");
-        assertThat(page.locator("#tried")).containsText("It would hold off 4 dropped");
+        assertThat(page.locator("#tried")).containsText("It would block 4 dropped");
         page.locator("summary:has-text('Free of charge')").click();
         assertThat(page.locator("details:has(> summary:has-text('Free of charge')) li"))
                 .containsText("free");
@@ -141,7 +141,7 @@ class ValueIT extends ProjectInBrowser {
         gather("search terms.csv", REPORT, 2);
         page.locator("table.baskets a:has-text('search terms.csv')").first().click();
         Browsers.calm(page);
-        press("It only tells about keywords");
+        press("It only adds data to keywords");
         visit("feedback");
         Locator wastes = page.locator("form:has(#h-wastes)");
         assertThat(wastes.locator("tbody tr")).hasCount(1);
