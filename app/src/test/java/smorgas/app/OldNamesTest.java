@@ -35,7 +35,7 @@ class OldNamesTest {
     private static final Pattern PART = Pattern.compile("\\p{Lu}?\\p{Ll}+|\\p{Lu}+(?!\\p{Ll})");
 
     /** Names that are somebody else's: of scripts, of their libraries, of Java. */
-    private static final Set<String> OTHERS = Set.of("Promise", "afterSettle", "defaultSettleDelay", "codePoints");
+    private static final Set<String> OTHERS = Set.of("Promise", "afterSettle", "defaultSettleDelay");
 
     /** Column 2 or 3 of the table: what may not be in names, or in texts. */
     private static Set<String> forbidden(int column) throws IOException {

@@ -241,7 +241,7 @@ final class DoubtfulFirst {
 
     /**
      * The first group in the list that the plan has with a larger one, then the first keyword in a wrong group, the largest
-     * groups first, then the first ungrouped of a group; null if nothing is wrong.
+     * groups first, then the first ungrouped keyword near a group; null if nothing is wrong.
      */
     private @Nullable Entry read() {
         Groups groups = board.groups();

@@ -61,7 +61,7 @@ final class ExpertBoards {
         return known::get;
     }
 
-    /** The group of each keyword of the list; ungrouped stand alone. */
+    /** The group of each keyword of the list; an ungrouped keyword stands alone. */
     static int[] labels(ExpertList list, Board board) {
         Keywords keywords = board.keywords();
         Grouping grouping = board.groups().grouping();

@@ -129,7 +129,7 @@ final class Grouping {
         return question(keywords, Rules.NEWEST.settings().byThemes("en"), "en", Rules.NEWEST.similarity());
     }
 
-    /** The group of each keyword, each ungrouped in one of its own. */
+    /** The group of each keyword, each ungrouped one in one of its own. */
     static int[] ungroupedAlone(int[] group) {
         return IntStream.range(0, group.length)
                 .map(keyword -> group[keyword] < 0 ? -2 - keyword : group[keyword])
@@ -269,7 +269,7 @@ final class Grouping {
         print(name + ": k-means, the seed of the best ARI", groups, List.of(byAgreement.getLast()));
     }
 
-    /** For each keyword the theme at the top of the tree that its group belongs to; -1 for ungrouped. */
+    /** For each keyword the theme at the top of the tree that its group belongs to; -1 for ungrouped keywords. */
     private static int[] broadest(smorgas.core.group.Grouping grouping, Keywords keywords) {
         ThemeTree tree = new Groups(grouping, keywords, Optional.empty(), Map.of()).tree();
         return IntStream.range(0, keywords.size())

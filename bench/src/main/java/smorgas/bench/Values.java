@@ -41,7 +41,7 @@ import smorgas.core.value.Priority;
 import smorgas.core.value.SearchWords;
 
 /**
- * What keywords may bring, priority and must not trigger: the core's work after a change of an assumption, a weight or a
+ * What keywords may bring, their priority and what they must not trigger: the core's work after a change of an assumption, a weight or a
  * negative. Worth over a view beside an embedded analytic SQL engine, on the same keywords in the same run.
  */
 final class Values {

@@ -40,7 +40,7 @@ import smorgas.core.recipe.value.Assumptions;
 import smorgas.core.recipe.value.CostBy;
 import smorgas.core.recipe.value.Span;
 
-/** Makes the demo project in an empty data folder: its lists in, a morning's decisions made, before the first page is exported. */
+/** Makes the demo project in an empty data folder: its lists in, a morning's decisions made, before the first page is answered. */
 @Component
 public class DemoProject implements SmartInitializingSingleton {
 

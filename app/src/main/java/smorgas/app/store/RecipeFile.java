@@ -105,12 +105,11 @@ public record RecipeFile(Rules rules, String language, List<Entry> entries) {
         }
         if (!file.language().equals(language)) {
             throw new Refusal(
-                    "store.recipe-file.recipe-keywords-project-make", name, told(file.language()), told(language));
+                    "store.recipe-file.recipe-keywords-project-make",
+                    name,
+                    Lexicon.nameOf(file.language()),
+                    Lexicon.nameOf(language));
         }
         return new RecipeTaken(name, file.entries());
-    }
-
-    private static Message told(String language) {
-        return Lexicon.CODES.contains(language) ? Lexicon.of(language).name() : Message.verbatim(language);
     }
 }

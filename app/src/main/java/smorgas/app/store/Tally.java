@@ -22,7 +22,7 @@ import smorgas.core.text.Refusal;
  * history, each basket, each word list. A line is added with every act, after the database has it and before the act is
  * acknowledged; at every start the database is compared with it ({@link DataFolder}), so that one that was cut, lost or
  * exchanged is not taken for a younger one and written into. The later of two lines on the same thing holds. Each line
- * ends in its CRC-32; a last line without a right one was being written when the process was killed, and is no priority.
+ * ends in its CRC-32; a last line without a right one was being written when the process was killed, and is no promise.
  */
 public final class Tally implements AutoCloseable {
 

@@ -77,7 +77,7 @@ public class Pages {
     }
 
     /**
-     * What reads the addresses of a phrases from web pages and takes phrases out of the pages.
+     * What reads the addresses that were typed and takes phrases out of the pages.
      *
      * @throws Refusal if there are too many, or one must be fetched and that is off
      */

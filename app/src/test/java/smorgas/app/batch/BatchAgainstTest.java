@@ -53,7 +53,7 @@ class BatchAgainstTest extends BatchUnderTest {
                         "new,bee hive stand,60,,Undecided",
                         "new,toy bee,10,,Dropped",
                         "gone,bee hive paint,90,Undecided,",
-                        "searched more or less,bee hives,1300,1000,1300",
+                        "with changed searches,bee hives,1300,1000,1300",
                         "newly dropped,toy bee,10,,\"" + "rule 1: Drop keywords with the word \"\"toy\"\"\"",
                         "\"new, and to be judged\",bee hive stand,60,,Undecided");
         String changes = Files.readString(second.resolve("plan-changes.csv"));
@@ -89,7 +89,7 @@ class BatchAgainstTest extends BatchUnderTest {
                 .containsExactlyInAnyOrder(
                         "gone,skep,90,Undecided,",
                         "gone,bee smoker,,Undecided,",
-                        "searched more or less,bee hive,70,1000,70");
+                        "with changed searches,bee hive,70,1000,70");
         assertThat(out.resolve("uk/difference.csv")).doesNotExist();
         assertThat(Files.readString(out.resolve("summary.json"))).contains("\"projects\"", "\"uk\"", "\"ireland\"");
         Path next = folder.resolve("next");

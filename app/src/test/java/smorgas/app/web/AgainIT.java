@@ -85,7 +85,7 @@ class AgainIT extends ProjectInBrowser {
         page.navigate(project + "/difference?from=3");
         assertThat(page.locator("#h-NEW")).hasText("1 new");
         assertThat(page.locator("#h-GONE")).hasText("1 gone");
-        assertThat(page.locator("#h-SEARCHED")).hasText("1 searched more or less");
+        assertThat(page.locator("#h-SEARCHED")).hasText("1 with changed searches");
         page.navigate(project + "/exported");
         assertThat(page.locator("#exported")).containsText("bee hive stand, ");
         Browsers.axe(page);
@@ -182,7 +182,7 @@ class AgainIT extends ProjectInBrowser {
                 .containsText("1 list in the place of its older version, 1 new list.");
         assertThat(page.locator("#h-NEW")).hasText("2 new");
         assertThat(page.locator("#h-GONE")).hasText("1 gone");
-        assertThat(page.locator("#h-SEASON")).hasText("1 searched more or less, as the season has it");
+        assertThat(page.locator("#h-SEASON")).hasText("1 with changed searches, due to the season");
         assertThat(page.locator("section[aria-labelledby=h-SEASON]")).containsText("Sep 2026 72, a year before 70");
         assertThat(page.locator("section[aria-labelledby=h-SEARCHED]")).containsText("Sep 2026 900, a year before 20");
         Browsers.axe(page);

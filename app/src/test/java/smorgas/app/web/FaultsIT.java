@@ -87,7 +87,7 @@ class FaultsIT {
                     String next = name + "x" + ++number;
                     switch (random.nextInt(8)) {
                         case 0 -> {
-                            // The last act is a word ignored or nothing of ours: then there is nothing to undo here.
+                            // The last act is an ignored word or nothing of ours: then there is nothing to undo here.
                             pending = "ignore";
                             String ignore = "undo" + next;
                             done(visitor.post(base + "/ignore", Map.of("ignoredWord", ignore, "ignored", "true")));

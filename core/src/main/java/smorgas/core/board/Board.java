@@ -208,7 +208,7 @@ public final class Board {
         return get(StageValues.PRIORITY);
     }
 
-    /** What each keyword would priority by other weights. */
+    /** The priority that each keyword would have by other weights. */
     public Priority priorityIf(PrioritySettings settings) {
         return Priority.of(keywords(), intents(), settings, statuses().remaining());
     }

@@ -90,7 +90,7 @@ public record TableGroups(
     }
 
     /**
-     * How many of the placed keywords a hand would have to move to come from some groups to these, what is left over status
+     * How many of the placed keywords a hand would have to move to come from some groups to these, what is left over standing
      * alone; empty where there are too many groups to tell.
      */
     public OptionalInt moved(Grouping grouping) {

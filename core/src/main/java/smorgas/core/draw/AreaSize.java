@@ -8,7 +8,7 @@ import smorgas.core.group.read.Groups;
  *
  * @param group of a group by its number, at least 0
  * @param node of a theme by its number in the tree, with all that is in it
- * @param ungrouped of all ungrouped together
+ * @param ungrouped of all ungrouped keywords together
  */
 public record AreaSize(IntToDoubleFunction group, IntToDoubleFunction node, double ungrouped) {
 

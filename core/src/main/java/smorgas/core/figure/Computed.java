@@ -33,7 +33,7 @@ public enum Computed implements Fact {
             Use.VIEW),
     /** The worth less the expected cost. */
     RETURN("Return", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),
-    /** its priority class, by the researcher's own weights. */
+    /** Its priority class, by the researcher's own weights. */
     PRIORITY("Priority", false, Since.JUDGED, false, Use.COLUMN, Use.COLUMN_AT_FIRST, Use.SORT, Use.EXPORT),
     /** From 0 to 100. */
     PRIORITY_SCORE("Priority score", 100, Since.JUDGED, false, Use.COLUMN, Use.SORT, Use.EXPORT, Use.VIEW),

@@ -38,7 +38,7 @@ import smorgas.core.recipe.value.Intent;
  */
 public final class Grouper {
 
-    /** The group of all ungrouped, where they make one. Themes and names are tidy, so none can meet it. */
+    /** The group of all ungrouped keywords, where they make one. Themes and names are tidy, so none can meet it. */
     public static final String REST = "Ungrouped";
 
     private final GroupingInput input;

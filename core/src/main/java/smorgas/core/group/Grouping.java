@@ -29,7 +29,7 @@ public final class Grouping implements Nearness.Membership {
 
     /** What makes a group. */
     public enum Kind {
-        /** The engine: its members have the words of its theme, but for those that were placed automatically or placed there. */
+        /** The engine: its members have the words of its theme, but for those that were placed there, automatically or by hand. */
         THEME,
         /** A rule for groups. */
         RULE,

@@ -10,7 +10,7 @@ import smorgas.core.group.engine.Nearness;
 import smorgas.core.group.engine.ThemeWords;
 import smorgas.core.group.hand.Hand;
 
-/** Seats ungrouped in the groups to which they are nearest. */
+/** Places ungrouped keywords in the groups to which they are nearest. */
 final class Placing {
 
     private final Draft draft;
@@ -59,7 +59,7 @@ final class Placing {
                 }
             });
         });
-        // Only now, so that none is placed automatically with one that was.
+        // Only now, so that none is placed beside one that was itself placed automatically.
         left.stream()
                 .filter(keyword -> into[keyword] >= 0)
                 .forEach(keyword -> draft.put(keyword, into[keyword], Grouping.By.PLACE));

@@ -53,6 +53,11 @@ public final class Lexicon {
         return KNOWN.computeIfAbsent(CODES.contains(code) ? code : "", Lexicon::new);
     }
 
+    /** What the language of a code is called; the code itself where its words are not known. */
+    public static Message nameOf(String code) {
+        return CODES.contains(code) ? of(code).name() : Message.verbatim(code);
+    }
+
     /** What the language is called. */
     public Message name() {
         return Message.of("language." + code);

@@ -59,7 +59,7 @@ public sealed interface GroupDecision extends GroupEntry {
         public static final GroupsAsTheyAre NOT = new GroupsAsTheyAre(List.of(), List.of());
 
         /**
-         * A adopted group.
+         * An adopted group.
          *
          * @param name as it is called; tidy, it tells the group apart
          * @param texts the tidy lead spellings of its keywords

@@ -29,7 +29,7 @@ public record OwnCampaign(String name, boolean ownBids, PlanBids bids, List<Serv
         if (Characters.count(name) > LONGEST) {
             throw new Refusal("recipe.own-campaign.name-campaign-most-255");
         }
-        // A campaign of such a name would be not exported whole, and nobody could open it to name it otherwise.
+        // A campaign of such a name would not be exported at all, and nobody could open it to give it another name.
         Formulas.refuse(Message.of("recipe.own-campaign.campaign"), name);
         if (negatives.size() > MOST_NEGATIVES) {
             throw new Refusal("recipe.own-campaign.campaign-most-5-000");

@@ -34,7 +34,7 @@ import smorgas.core.recipe.value.FeedbackSettings;
  * @param merges how each figure is merged when lines disagree
  * @param similarity how groups are found
  * @param themes how they are found where somebody chooses themes
- * @param placedFrom of placed automatically ungrouped the least tightness
+ * @param placedFrom the least tightness of keywords that are placed automatically
  * @param stopAt where a theme has no stop word
  * @param plan how the plan is made
  * @param clicks how many clicks each place draws
@@ -80,7 +80,7 @@ public record StandardSettings(
         stopAt = Collections.unmodifiableSet(EnumSet.copyOf(stopAt));
     }
 
-    /** How groups form: by similarity, ungrouped apart, nothing ignored; the language decides the stop words. */
+    /** How groups form: by similarity, ungrouped keywords apart, no word ignored; the language decides the stop words. */
     public GroupSettings grouping(String language) {
         return byThemes(language).with(similarity);
     }

@@ -18,7 +18,7 @@ import smorgas.core.recipe.sift.Status;
 import smorgas.core.recipe.value.Intent;
 
 /**
- * Gives every keyword its status: by decision if a hand decided, else by the first rule from the top that takes it, else
+ * Gives every keyword its status: by your decision if there is one, else by the first rule from the top that takes it, else
  * Undecided. Rules that tag do so from the top too, and what a hand said of a tag beats them. Depends on nothing but its
  * arguments.
  */

@@ -8,7 +8,7 @@ import smorgas.core.recipe.gather.CombineSettings;
 import smorgas.core.text.Message;
 
 /**
- * A combining word lists as the fields of its form.
+ * Words to be combined as the fields of their form.
  *
  * @param columns always {@value CombineSettings#MOST_COLUMNS}; those without words are not in it
  * @param most as it was typed

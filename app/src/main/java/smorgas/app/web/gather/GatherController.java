@@ -41,6 +41,7 @@ import smorgas.app.work.ToolTasks;
 import smorgas.core.figure.Figure;
 import smorgas.core.figure.Merge;
 import smorgas.core.fold.Overlap;
+import smorgas.core.language.Lexicon;
 import smorgas.core.recipe.BasketEntry;
 import smorgas.core.recipe.History;
 import smorgas.core.text.Message;
@@ -100,7 +101,7 @@ class GatherController {
         return Message.joined(
                 "list.dot",
                 Stream.of(
-                                Language.named(project.language()),
+                                Lexicon.nameOf(project.language()),
                                 Message.verbatim(project.market()),
                                 Message.verbatim(project.currency()))
                         .filter(part -> !part.isEmpty())

@@ -42,7 +42,7 @@ import smorgas.core.source.PhraseFinder;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
-/** Phrases from web pages: phrases of pages counted and looked at beside the project, then made a basket or a text. */
+/** Phrases from web pages: counted and looked at beside the project, then made a basket or a text. */
 @Controller
 class PhrasesController {
 

@@ -12,7 +12,7 @@ import smorgas.core.recipe.gather.PhraseSettings.Part;
 import smorgas.core.recipe.gather.PhraseSettings.Range;
 import smorgas.core.text.Message;
 
-/** A phrases from web pages as the fields of its form; numbers as they were typed. */
+/** Pages to find phrases in as the fields of their form; numbers as they were typed. */
 record PhrasesForm(
         List<PartField> parts,
         String pasted,

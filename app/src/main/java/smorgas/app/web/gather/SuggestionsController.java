@@ -29,7 +29,7 @@ import smorgas.core.source.Source;
 import smorgas.core.text.Message;
 import smorgas.core.text.Refusal;
 
-/** Suggestions: suggestions for seeds, told before they are asked for, asked for in the background. */
+/** Suggestions for seeds, told before they are asked for, asked for in the background. */
 @Controller
 class SuggestionsController {
 

@@ -8,7 +8,7 @@ import smorgas.core.recipe.gather.SuggestionSettings;
 import smorgas.core.recipe.gather.SuggestionSettings.Around;
 import smorgas.core.text.Message;
 
-/** A suggestions as the fields of its form. */
+/** A search for suggestions as the fields of its form. */
 record SuggestionsForm(
         String seeds,
         Set<Around> around,

@@ -34,7 +34,7 @@ class DoubtActs {
         return act.done(recipe -> Mending.of(found.get(), answer.equals("near"), board.groups()));
     }
 
-    /** Doubts that were adopted with "leave it" are asked again. */
+    /** Doubts that were answered with "leave it" are asked again. */
     @PostMapping("/projects/{id}/group/doubt/again")
     String again(Act act, @RequestParam String of) {
         return act.done(recipe -> new GroupEntry.OffersRefused(

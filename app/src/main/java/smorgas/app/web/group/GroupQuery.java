@@ -132,7 +132,7 @@ record GroupQuery(String dials, SequencedMap<String, String> fields) {
         return with("ungrouped", "true", "group", "", "candidate", "", "parts", "", "since", "", "page", "");
     }
 
-    /** The page with those ungrouped opened that came after the groups were adopted. */
+    /** The page with those ungrouped keywords opened that came after the groups were adopted. */
     public String leftSince() {
         return with("ungrouped", "true", "since", "true", "group", "", "candidate", "", "parts", "", "page", "");
     }

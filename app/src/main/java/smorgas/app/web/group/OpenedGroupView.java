@@ -89,7 +89,7 @@ final class OpenedGroupView {
         return query.value("since").equals("true") ? grouping.since() : grouping.leftOver();
     }
 
-    /** The opened group, or the ungrouped keywords: what holds it together, its members, its nearest ones. */
+    /** The opened group, or the ungrouped keywords: what holds it together, its members, its related groups. */
     void show(int group, int page, Model model) {
         boolean is = group >= 0;
         int[] inOrder = board.orders()

@@ -51,7 +51,7 @@ final class Checks {
     /** A group by its key and its name. */
     record Place(String key, String name) {}
 
-    /** So many keywords are adopted one by one at a time. */
+    /** So many keywords are decided one by one at a time. */
     private static final int MOST_TWICE = 50;
 
     private Checks() {}

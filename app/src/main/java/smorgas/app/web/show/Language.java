@@ -16,11 +16,6 @@ public record Language(String code, Message name) {
             .map(code -> new Language(code, Lexicon.of(code).name()))
             .toList();
 
-    /** What the language of a code is called; the code where its words are not known. */
-    public static Message named(String code) {
-        return Lexicon.CODES.contains(code) ? Lexicon.of(code).name() : Message.verbatim(code);
-    }
-
     /** The same as choices of a field. */
     public static List<Choice> choices() {
         return ALL.stream().map(one -> new Choice(one.code(), one.name())).toList();

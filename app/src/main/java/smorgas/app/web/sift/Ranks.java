@@ -83,7 +83,7 @@ final class Ranks {
                 .toArray();
     }
 
-    /** Groups by their names; ungrouped have none. */
+    /** Groups by their names; ungrouped keywords have none. */
     private static int[] byGroup(Board board) {
         List<String> names = new ArrayList<>();
         for (int group = 0; group < board.groups().grouping().size(); group++) {

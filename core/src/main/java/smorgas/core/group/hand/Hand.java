@@ -17,7 +17,7 @@ import smorgas.core.recipe.GroupsByHand;
  * @param locked by key, the keywords that are in it, and no others
  * @param barred by keyword, the keys of groups in which it never is
  * @param alsoIn by keyword, the keys of groups in which it is beside its own
- * @param adopted by keyword the key of the group that it adopted in; empty while groups form by themselves
+ * @param adopted by keyword the key of the group that it was adopted in; empty while groups form by themselves
  */
 public record Hand(
         GroupsByHand decisions,

@@ -16,7 +16,7 @@ import smorgas.core.text.Tidy;
 
 /**
  * What most needs a look in groups, each with the one act that mends it: groups that are so alike that one ad may answer both,
- * keywords that are nearer to another group, parts of a group that are little like the rest, ungrouped near a group.
+ * keywords that are nearer to another group, parts of a group that are little like the rest, ungrouped keywords near a group.
  */
 public final class Doubts {
 

@@ -11,7 +11,7 @@ import smorgas.core.recipe.group.GroupRule;
 import smorgas.core.text.Refusal;
 import smorgas.core.text.Tidy;
 
-/** The decision that adopts a doubt as somebody has answered it. */
+/** The decision that answers a doubt as somebody said. */
 public final class Mending {
 
     private Mending() {}

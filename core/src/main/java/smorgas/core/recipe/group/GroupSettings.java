@@ -17,7 +17,7 @@ import smorgas.core.text.Refusal;
  * @param forms whether further forms of a word ("keeping", "keeper") count as one word; singular and plural are one as
  *     the project folds them
  * @param ungrouped what becomes of keywords that no theme takes
- * @param placedFrom of placed automatically ungrouped the least tightness, 0 to 1
+ * @param placedFrom the least tightness of keywords that are placed automatically, 0 to 1
  * @param stopWords tidy words that say nothing
  * @param stopAt where a theme may have none of them; a theme in any order may have none at all if this is not empty
  * @param ignored tidy words that are in no theme and have no weight

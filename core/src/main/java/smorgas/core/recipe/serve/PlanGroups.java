@@ -7,8 +7,8 @@ import smorgas.core.text.Refusal;
  * Which groups and keywords are exported.
  *
  * @param keptOnly leave Undecided keywords out
- * @param ungrouped serve the ungrouped keywords too, as an ad group of their own
- * @param smallest the least exported keywords of a group, from 1
+ * @param ungrouped whether the ungrouped keywords are exported too, as an ad group of their own
+ * @param smallest how many exported keywords a group has at least, from 1
  * @param small what becomes of smaller ones
  * @param withKept leave out groups of which no keyword is Kept
  */
@@ -31,7 +31,7 @@ public record PlanGroups(boolean keptOnly, boolean ungrouped, int smallest, Smal
         }
     }
 
-    /** Kept and Undecided of every group, no ungrouped. */
+    /** Kept and Undecided of every group, no ungrouped keywords. */
     public static final PlanGroups ALL = new PlanGroups(false, false, 1, Small.LEFT_OUT, false);
 
     public PlanGroups {
